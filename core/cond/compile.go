@@ -1,0 +1,320 @@
+package cond
+
+import (
+	"fmt"
+	"strings"
+	"sync"
+
+	"cel.dev/cel-go/cel"
+	"cel.dev/cel-go/common/ast"
+	"cel.dev/cel-go/common/types"
+)
+
+// Limits on one expression. A text over them is refused before it is parsed.
+const (
+	MaxText  = 4_000 // characters
+	maxDepth = 60    // nesting of the tree
+	costCap  = 100_000
+	maxKept  = 50_000 // compiled texts kept
+)
+
+// Expr is a compiled expression: its tree, and its text over ids and over aliases.
+type Expr struct {
+	Root   *Node
+	Stored string // over ids: what the document keeps
+	Shown  string // over aliases: what people read and write
+}
+
+// Problem is what is wrong with an expression's text, and where.
+type Problem struct {
+	Message  string `json:"message"`
+	At       int    `json:"at"`     // first character, from 0
+	Length   int    `json:"length"` // characters; at least 1
+	Proposal string `json:"proposal,omitempty"`
+}
+
+// Error tells the first problem as users read it.
+func (p Problem) Error() string { return p.Message }
+
+// Compiler compiles expressions against one schema. It keeps one library environment
+// for each scope, and one result for each text in a scope. Safe for use by many at once.
+type Compiler struct {
+	schema *Schema
+	mu     sync.Mutex
+	base   *cel.Env
+	envs   map[string]*cel.Env
+	exprs  map[string]compiled
+}
+
+type compiled struct {
+	expr *Expr
+	err  *Problem
+}
+
+// NewCompiler makes a compiler for a schema. An error means that the schema itself cannot be expressed.
+func NewCompiler(schema *Schema) (*Compiler, error) {
+	registry, err := types.NewRegistry()
+	if err != nil {
+		return nil, fmt.Errorf("make the type registry: %w", err)
+	}
+	base, err := cel.NewEnv(append(functions(),
+		cel.CustomTypeProvider(&provider{Registry: registry, schema: schema}),
+		cel.CrossTypeNumericComparisons(true),
+		cel.EnableMacroCallTracking(),
+		cel.ParserExpressionSizeLimit(MaxText),
+		cel.ParserRecursionLimit(maxDepth),
+	)...)
+	if err != nil {
+		return nil, fmt.Errorf("make the expression environment: %w", err)
+	}
+	return &Compiler{schema: schema, base: base, envs: map[string]*cel.Env{}, exprs: map[string]compiled{}}, nil
+}
+
+// Condition compiles a text that must be yes or no. Names may be ids or aliases.
+func (c *Compiler) Condition(scope Scope, text string) (*Expr, *Problem) {
+	e, problem := c.Expression(scope, text)
+	if problem != nil {
+		return nil, problem
+	}
+	if k := e.Root.Type.Kind; k != YesNo {
+		return nil, &Problem{Message: fmt.Sprintf("A condition is yes or no; this is %s.", kindPhrase(k)), Length: max(1, len([]rune(text)))}
+	}
+	return e, nil
+}
+
+// Expression compiles a text of any type. Names may be ids or aliases.
+func (c *Compiler) Expression(scope Scope, text string) (*Expr, *Problem) {
+	key := scope.Key() + "|" + text
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	if done, ok := c.exprs[key]; ok {
+		return done.expr, done.err
+	}
+	expr, problem := c.compile(scope, text)
+	if len(c.exprs) >= maxKept {
+		clear(c.exprs)
+	}
+	c.exprs[key] = compiled{expr, problem}
+	return expr, problem
+}
+
+func (c *Compiler) compile(scope Scope, text string) (*Expr, *Problem) {
+	runes := []rune(text)
+	if len(runes) > MaxText {
+		return nil, &Problem{Message: fmt.Sprintf("This is %d characters long; at most %d are allowed.", len(runes), MaxText), At: MaxText, Length: 1}
+	}
+	if strings.TrimSpace(text) == "" {
+		return nil, &Problem{Message: "There is nothing here to decide.", Length: 1}
+	}
+	env, err := c.env(scope)
+	if err != nil {
+		return nil, &Problem{Message: err.Error(), Length: 1}
+	}
+	checked, issues := check(env, text)
+	if issues != nil && issues.Err() != nil {
+		return nil, c.problem(scope, runes, issues)
+	}
+	native := checked.NativeRep()
+	if depth := ast.Heights(native)[native.Expr().ID()]; depth > maxDepth {
+		return nil, &Problem{Message: fmt.Sprintf("This is nested %d deep; at most %d are allowed.", depth, maxDepth), Length: 1}
+	}
+	stored, shown := c.bothTexts(native, runes)
+	b := builder{compiler: c, env: env, ast: native, scope: scope, text: []rune(text)}
+	root := b.build(native.Expr())
+	if b.problem != nil {
+		return nil, b.problem
+	}
+	return &Expr{Root: root, Stored: stored, Shown: shown}, nil
+}
+
+// check parses and type-checks. The library refuses to compare a whole number with another
+// number by ==; there, and only there, the right side is declared dynamic and checked again.
+func check(env *cel.Env, text string) (*cel.Ast, *cel.Issues) {
+	parsed, issues := env.Parse(text)
+	if issues != nil && issues.Err() != nil {
+		return nil, issues
+	}
+	for {
+		checked, issues := env.Check(parsed)
+		if issues == nil || issues.Err() == nil {
+			return checked, issues
+		}
+		loosened := false
+		for _, e := range issues.Errors() {
+			m := noOverload.FindStringSubmatch(e.Message)
+			if m != nil && (m[1] == "_==_" || m[1] == "_!=_") && numeric(m[2]) {
+				loosened = loosen(parsed.NativeRep(), e.ExprID) || loosened
+			}
+		}
+		if !loosened {
+			return nil, issues
+		}
+	}
+}
+
+func numeric(typeList string) bool {
+	for _, t := range strings.Split(wrapped.ReplaceAllString(typeList, "$1"), ", ") {
+		if t != "int" && t != "double" {
+			return false
+		}
+	}
+	return true
+}
+
+func loosen(a *ast.AST, id int64) bool {
+	done := false
+	factory := ast.NewExprFactory()
+	ast.PostOrderVisit(a.Expr(), ast.NewExprVisitor(func(e ast.Expr) {
+		if e.ID() != id || e.Kind() != ast.CallKind || len(e.AsCall().Args()) != 2 {
+			return
+		}
+		args := e.AsCall().Args()
+		if args[1].Kind() == ast.CallKind && args[1].AsCall().FunctionName() == "dyn" {
+			return
+		}
+		dyn := factory.NewCall(ast.MaxID(a)+1, "dyn", factory.CopyExpr(args[1]))
+		e.SetKindCase(factory.NewCall(id, e.AsCall().FunctionName(), args[0], dyn))
+		done = true
+	}))
+	return done
+}
+
+func (c *Compiler) env(scope Scope) (*cel.Env, error) {
+	key := scope.Key()
+	if env, ok := c.envs[key]; ok {
+		return env, nil
+	}
+	var vars []cel.EnvOption
+	for root, group := range scope {
+		vars = append(vars, cel.Variable(root, cel.ObjectType(group)))
+	}
+	env, err := c.base.Extend(vars...)
+	if err != nil {
+		return nil, fmt.Errorf("make the names of this place: %w", err)
+	}
+	c.envs[key] = env
+	return env, nil
+}
+
+func functions() []cel.EnvOption {
+	number := func(op string) cel.EnvOption {
+		return cel.Function(op,
+			cel.Overload("mixed_whole_number"+op, []*cel.Type{cel.IntType, cel.DoubleType}, cel.DoubleType),
+			cel.Overload("mixed_number_whole"+op, []*cel.Type{cel.DoubleType, cel.IntType}, cel.DoubleType))
+	}
+	return []cel.EnvOption{
+		cel.Variable("now", cel.TimestampType),
+		cel.Function("today", cel.Overload("today_date", nil, cel.TimestampType)),
+		cel.Function("days", cel.Overload("days_whole", []*cel.Type{cel.IntType}, cel.DurationType)),
+		cel.Function("date", cel.Overload("date_text", []*cel.Type{cel.StringType}, cel.TimestampType)),
+		cel.Function("is", cel.MemberOverload("user_is", []*cel.Type{cel.ObjectType("user"), cel.StringType}, cel.BoolType)),
+		number("_+_"), number("_-_"), number("_*_"), number("_/_"),
+	}
+}
+
+// provider answers the library's questions about groups: which fields, of which types.
+// With it a misspelt field is an error with its place, found while it is typed.
+type provider struct {
+	*types.Registry
+	schema *Schema
+}
+
+// FindStructType says whether a group exists.
+func (p *provider) FindStructType(name string) (*types.Type, bool) {
+	if _, ok := p.schema.Groups[name]; ok {
+		return types.NewTypeTypeWithParam(types.NewObjectType(name)), true
+	}
+	return p.Registry.FindStructType(name)
+}
+
+// FindStructFieldNames lists the aliases of a group.
+func (p *provider) FindStructFieldNames(name string) ([]string, bool) {
+	g, ok := p.schema.Groups[name]
+	if !ok {
+		return p.Registry.FindStructFieldNames(name)
+	}
+	names := make([]string, len(g.Fields))
+	for i, f := range g.Fields {
+		names[i] = f.Alias
+	}
+	return names, true
+}
+
+// FindStructFieldType gives the type of a field by its id or alias.
+func (p *provider) FindStructFieldType(name, field string) (*types.FieldType, bool) {
+	g, ok := p.schema.Groups[name]
+	if !ok {
+		return p.Registry.FindStructFieldType(name, field)
+	}
+	f, ok := g.Find(field)
+	if !ok {
+		return nil, false
+	}
+	return &types.FieldType{Type: libraryType(f.Type)}, true
+}
+
+func libraryType(t Type) *types.Type {
+	var base *types.Type
+	switch t.Kind {
+	case YesNo:
+		base = types.BoolType
+	case Whole:
+		base = types.IntType
+	case Number, Decimal:
+		base = types.DoubleType
+	case Date, Moment:
+		return types.TimestampType // comparable with null as it is
+	case Duration:
+		return types.DurationType
+	case Record, Object:
+		return types.NewObjectType(t.Table)
+	case List:
+		return types.NewListType(types.DynType)
+	default:
+		base = types.StringType
+	}
+	if t.Nullable {
+		return types.NewNullableType(base)
+	}
+	return base
+}
+
+func ownKind(t *types.Type) Kind {
+	switch t.Kind() {
+	case types.BoolKind:
+		return YesNo
+	case types.IntKind, types.UintKind:
+		return Whole
+	case types.DoubleKind:
+		return Number
+	case types.StringKind:
+		return Text
+	case types.TimestampKind:
+		return Moment
+	case types.DurationKind:
+		return Duration
+	case types.ListKind:
+		return List
+	case types.NullTypeKind:
+		return Null
+	case types.StructKind:
+		return Record
+	}
+	if t.IsAssignableType(types.NullType) {
+		for _, plain := range []*types.Type{types.BoolType, types.IntType, types.DoubleType, types.StringType} {
+			if t.IsAssignableType(plain) {
+				return ownKind(plain)
+			}
+		}
+	}
+	return Unknown
+}
+
+// TypeOf gives the type of a dotted path over ids or aliases; false when there is none.
+func (c *Compiler) TypeOf(scope Scope, path string) (Type, bool) {
+	e, problem := c.Expression(scope, path)
+	if problem != nil || e.Root.Op != OpPath {
+		return Type{}, false
+	}
+	return e.Root.Type, true
+}

@@ -1,0 +1,223 @@
+package cond
+
+import (
+	"testing"
+	"time"
+)
+
+// tarn is a small schema: defects of cabins of lifts.
+func tarn() *Schema {
+	text := Type{Kind: Text}
+	nullText := Type{Kind: Text, Nullable: true}
+	return NewSchema([]*Group{
+		{ID: "t_defects", Label: "Defects", Fields: []Field{
+			{ID: "f_code", Alias: "code", Label: "Code", Type: text},
+			{ID: "f_state", Alias: "state", Label: "State", Type: Type{Kind: Text, Choices: []string{"open", "waiting", "closed"}, Nullable: true}},
+			{ID: "f_sev", Alias: "severity", Label: "Severity", Type: Type{Kind: Text, Choices: []string{"low", "medium", "high"}}},
+			{ID: "f_note", Alias: "note", Label: "Note", Type: nullText},
+			{ID: "f_due", Alias: "due", Label: "Due", Type: Type{Kind: Date, Nullable: true}},
+			{ID: "f_hours", Alias: "hours", Label: "Hours", Type: Type{Kind: Decimal, Nullable: true}},
+			{ID: "f_count", Alias: "count", Label: "Count", Type: Type{Kind: Whole}},
+			{ID: "f_cabin", Alias: "cabin", Label: "Cabin", Type: Type{Kind: Record, Table: "t_cabins", Nullable: true}},
+			{ID: "f_done", Alias: "done", Label: "Done", Type: Type{Kind: YesNo, Nullable: true}},
+		}},
+		{ID: "t_cabins", Label: "Cabins", Fields: []Field{
+			{ID: "f_no", Alias: "number", Label: "Number", Type: text},
+			{ID: "f_lift", Alias: "lift", Label: "Lift", Type: Type{Kind: Record, Table: "t_lifts"}},
+		}},
+		{ID: "t_lifts", Label: "Lifts", Fields: []Field{{ID: "f_name", Alias: "name", Label: "Name", Type: text}}},
+		{ID: "user", Label: "user", Fields: []Field{{ID: "u_name", Alias: "name", Label: "name", Type: text}}},
+	}, []Role{{ID: "r_tech", Name: "Technician"}, {ID: "r_lead", Name: "Shift lead"}})
+}
+
+var defectScope = Scope{"record": "t_defects", "user": "user"}
+
+type world struct {
+	values map[string]Value
+	roles  map[string]bool
+}
+
+func (w world) Value(p *Path) Value {
+	if v, ok := w.values[p.Root+"."+p.Key]; ok {
+		return v
+	}
+	return UnknownBecause("not available")
+}
+func (w world) HasRole(r string) bool { return w.roles[r] }
+func (w world) Now() time.Time        { return time.Date(2026, 11, 24, 10, 42, 0, 0, time.UTC) }
+
+func compiler(t testing.TB) *Compiler {
+	t.Helper()
+	c, err := NewCompiler(tarn())
+	if err != nil {
+		t.Fatal(err)
+	}
+	return c
+}
+
+func TestEval(t *testing.T) {
+	c := compiler(t)
+	base := map[string]Value{
+		"record.f_state": String("open"), "record.f_sev": String("medium"), "record.f_code": String("D-1"),
+		"record.f_note": NullValue, "record.f_due": DateOf(time.Date(2026, 11, 20, 0, 0, 0, 0, time.UTC)),
+		"record.f_hours": mustParse(t, Type{Kind: Decimal}, "2.4"), "record.f_count": Int(3), "record.f_done": NullValue,
+		"record.f_cabin.f_lift.f_name": String("Upper Tarn"), "record.f_cabin": Key("12"),
+	}
+	cases := []struct{ text, want string }{
+		{`record.state == "open"`, "true"},
+		{`record.state != "closed"`, "true"},
+		{`record.note != "closed"`, "true"}, // null differs from every text
+		{`record.note == null`, "true"},
+		{`has(record.note)`, "false"},
+		{`record.severity > "low"`, "true"}, // by the declared order, not the alphabet
+		{`record.severity < "low"`, "false"},
+		{`record.severity in ["medium", "high"]`, "true"},
+		{`record.due < today()`, "true"},
+		{`record.due + days(4) == today()`, "true"},
+		{`today() - record.due > days(3)`, "true"},
+		{`record.hours == 2.4`, "true"}, // exact
+		{`record.hours * 10.0 == 24`, "true"},
+		{`record.count + 0.5 > 3`, "true"},
+		{`record.count / 2 == 1`, "true"},
+		{`record.count < record.hours`, "false"},
+		{`record.done`, "empty"},
+		{`!record.done`, "true"}, // empty counts as no
+		{`record.done || record.count == 3`, "true"},
+		{`record.cabin.lift.name == "Upper Tarn"`, "true"},
+		{`record.cabin == null`, "false"},
+		{`user.is("Technician")`, "true"},
+		{`user.is("Shift lead") || record.state == "open"`, "true"},
+		{`record.code.startsWith("D-")`, "true"},
+		{`record.note.contains("x")`, "empty"},
+		{`record.count == 3 ? "three" : "other"`, "three"},
+		{`[1, 2, 3].exists(x, x == record.count)`, "true"}, // left to the library
+		{`record.code.matches("D-[0-9]+")`, "true"},
+		{`record.count / 0 == 1`, "unknown"},
+		{`record.hours + 1.0 > 0.0 && record.state == "open"`, "true"},
+	}
+	for _, tc := range cases {
+		e, p := c.Expression(defectScope, tc.text)
+		if p != nil {
+			t.Errorf("%s: %s", tc.text, p.Message)
+			continue
+		}
+		got := e.Root.Eval(world{base, map[string]bool{"r_tech": true}})
+		if say(got) != tc.want {
+			t.Errorf("%s = %s, want %s", tc.text, say(got), tc.want)
+		}
+	}
+}
+
+func say(v Value) string {
+	if !v.Known() || v.IsNull() {
+		return v.Kind().String()
+	}
+	return v.Wire()
+}
+
+func mustParse(t testing.TB, typ Type, s string) Value {
+	t.Helper()
+	v, err := Parse(typ, s)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return v
+}
+
+func TestUnknownIsNeverTurnedIntoFalse(t *testing.T) {
+	c := compiler(t)
+	w := world{values: map[string]Value{"record.f_code": String("D-1"), "record.f_state": UnknownBecause("stale")}}
+	for text, want := range map[string]string{
+		`record.state == "open"`:                              "unknown",
+		`!(record.state == "open")`:                           "unknown",
+		`record.state == "open" && record.code == "no"`:       "false",
+		`record.state == "open" || record.code == "D-1"`:      "true",
+		`record.state == "open" || record.code == "no"`:       "unknown",
+		`record.state == "open" ? true : true`:                "unknown",
+		`record.state in ["open"]`:                            "unknown",
+		`record.state.matches("o.*")`:                         "unknown",
+		`!record.state.matches("o.*")`:                        "unknown",
+		`record.code in ["D-1", record.state]`:                "true",
+		`!(record.code in ["x", record.state])`:               "unknown",
+		`record.state != "open" && record.state == "waiting"`: "unknown",
+	} {
+		e, p := c.Expression(defectScope, text)
+		if p != nil {
+			t.Fatalf("%s: %s", text, p.Message)
+		}
+		if got := say(e.Root.Eval(w)); got != want {
+			t.Errorf("%s = %s, want %s", text, got, want)
+		}
+	}
+}
+
+func TestBothTexts(t *testing.T) {
+	c := compiler(t)
+	for text, want := range map[string]string{
+		`record.state  !=  "closed"`:                             `record.f_state  !=  "closed"`,
+		`record.cabin.lift.name == "x" && user.is("Shift lead")`: `record.f_cabin.f_lift.f_name == "x" && user.is("r_lead")`,
+		`has(record.note) && [1].exists(n, n == record.count)`:   `has(record.f_note) && [1].exists(n, n == record.f_count)`,
+		`record.note == "record.state"`:                          `record.f_note == "record.state"`,
+	} {
+		e, p := c.Expression(defectScope, text)
+		if p != nil {
+			t.Fatalf("%s: %s", text, p.Message)
+		}
+		if e.Stored != want {
+			t.Errorf("stored %s, want %s", e.Stored, want)
+		}
+		back, p := c.Expression(defectScope, e.Stored)
+		if p != nil || back.Shown != text {
+			t.Errorf("shown again: %v %v, want %s", back, p, text)
+		}
+	}
+}
+
+func TestProblemsHavePlaceAndProposal(t *testing.T) {
+	c := compiler(t)
+	for _, tc := range []struct {
+		text     string
+		at       int
+		proposal string
+	}{
+		{`record.stat == "open"`, 7, "state"},
+		{`record.cabin.lift.nam == "x"`, 18, "name"},
+		{`recrd.state == "open"`, 0, "record"},
+		{`user.is("Tecnician")`, 8, "Technician"},
+		{`record.state == 3`, 13, ""},
+		{`record.state ==`, 14, ""},
+		{``, 0, ""},
+	} {
+		_, p := c.Condition(defectScope, tc.text)
+		if p == nil {
+			t.Errorf("%q was accepted", tc.text)
+			continue
+		}
+		if p.At != tc.at || p.Proposal != tc.proposal || p.Message == "" || p.Length < 1 {
+			t.Errorf("%q: %+v, want place %d and proposal %q", tc.text, *p, tc.at, tc.proposal)
+		}
+	}
+	if _, p := c.Condition(defectScope, `record.code`); p == nil {
+		t.Error("a text was taken for a condition")
+	}
+}
+
+func FuzzCompile(f *testing.F) {
+	f.Add(`record.state == "open" && !(record.count > 3)`)
+	f.Add(`record.cabin.lift.name in ["a"] ? 1 : 2`)
+	f.Add(`[1,2].all(x, x > record.hours)`)
+	c := compiler(f)
+	f.Fuzz(func(t *testing.T, text string) {
+		e, p := c.Expression(defectScope, text)
+		if p != nil {
+			if p.At < 0 || p.Length < 1 || p.Message == "" {
+				t.Fatalf("%q: bad problem %+v", text, *p)
+			}
+			return
+		}
+		e.Root.Eval(world{})
+		if again, p := c.Expression(defectScope, e.Stored); p != nil || again.Stored != e.Stored {
+			t.Fatalf("%q: stored form %q does not read back: %v", text, e.Stored, p)
+		}
+	})
+}

@@ -1,0 +1,98 @@
+package cond
+
+import "testing"
+
+func TestPhrase(t *testing.T) {
+	c := compiler(t)
+	for text, want := range map[string]string{
+		`record.state == "open"`:                                          "state is open",
+		`record.state != "closed"`:                                        "state is not closed, or empty",
+		`record.cabin.lift.name == "Upper Tarn"`:                          "cabin’s lift’s name is Upper Tarn",
+		`record.note == null && record.severity > "low"`:                  "note is empty and severity is more than low",
+		`record.due < today() && (record.state == "open" || record.done)`: "due is before today and (state is open or done holds)",
+		`user.is("Shift lead")`:                                           "the user is Shift lead",
+		`record.severity in ["high", "medium"]`:                           "severity is one of high or medium",
+		`!record.done`:                                                    "done does not hold",
+		`record.due >= today() - days(7)`:                                 "due is from today − 7 days",
+	} {
+		e, p := c.Condition(defectScope, text)
+		if p != nil {
+			t.Fatalf("%s: %s", text, p.Message)
+		}
+		if got := e.Root.Phrase(); got != want {
+			t.Errorf("%s says %q, want %q", text, got, want)
+		}
+	}
+}
+
+func TestExplainNamesTheDecidingPart(t *testing.T) {
+	c := compiler(t)
+	w := world{values: map[string]Value{"record.f_state": String("closed"), "record.f_sev": String("high"), "record.f_note": UnknownBecause("hidden")}}
+	for _, tc := range []struct{ text, state, deciding string }{
+		{`record.severity == "high" && record.state == "open"`, "no", "state is open"},
+		{`record.severity == "high" || record.state == "open"`, "yes", "severity is high"},
+		{`record.severity == "high" && record.note == "x"`, "unknown", "note is x"},
+		{`record.severity == "low" || (record.state == "closed" && record.severity == "high")`, "yes", "state is closed"},
+	} {
+		e, p := c.Condition(defectScope, tc.text)
+		if p != nil {
+			t.Fatal(p.Message)
+		}
+		part := e.Root.Explain(w)
+		if part.State != tc.state || part.Deciding().Words != tc.deciding {
+			t.Errorf("%s: %s, decided by %q; want %s by %q", tc.text, part.State, part.Deciding().Words, tc.state, tc.deciding)
+		}
+		if part.State != stateOf(e.Root.Eval(w)) {
+			t.Errorf("%s: the explanation's root differs from the evaluation", tc.text)
+		}
+	}
+}
+
+func TestRowsAndTextAreOneTree(t *testing.T) {
+	c := compiler(t)
+	types := func(path string) (Type, bool) { return c.TypeOf(defectScope, path) }
+	for _, text := range []string{
+		`record.state == "open" && record.count >= 3 && record.done == true`,
+		`record.hours < 2.5 || record.note == null || record.due < today()`,
+		`record.cabin.lift.name != "Upper \"Tarn\""`,
+		`record.due > date("2026-01-31")`,
+	} {
+		e, p := c.Condition(defectScope, text)
+		if p != nil {
+			t.Fatalf("%s: %s", text, p.Message)
+		}
+		rows, ok := RowsOf(e.Root)
+		if !ok {
+			t.Fatalf("%s does not show as rows", text)
+		}
+		if got := rows.Text(types); got != text {
+			t.Errorf("rows say %s, want %s", got, text)
+		}
+	}
+	e, _ := c.Condition(defectScope, `record.state == "open" && (record.done || record.count == 1)`)
+	if _, ok := RowsOf(e.Root); ok {
+		t.Error("a nested condition was shown as flat rows")
+	}
+}
+
+func TestTemplate(t *testing.T) {
+	c := compiler(t)
+	tm, p := c.Template(defectScope, "Defect {record.code} {{at {record.cabin.number}, {record.note}")
+	if p != nil {
+		t.Fatal(p.Message)
+	}
+	w := world{values: map[string]Value{"record.f_code": String("D-1"), "record.f_note": NullValue}}
+	got := tm.Say(w, func(v Value, _ Type) string { return v.Wire() })
+	if want := "Defect D-1 {at –, "; got != want {
+		t.Errorf("says %q, want %q", got, want)
+	}
+	if want := "Defect {record.f_code} {{at {record.f_cabin.f_no}, {record.f_note}"; tm.Stored() != want {
+		t.Errorf("stored %q, want %q", tm.Stored(), want)
+	}
+	if _, p := c.Template(defectScope, "Open {record.cod}"); p == nil || p.At != 13 || p.Proposal != "code" {
+		t.Errorf("problem %+v, want place 13 and proposal code", p)
+	}
+	if _, p := c.Template(defectScope, "Open {record.code"); p == nil {
+		t.Error("an open brace was accepted")
+	}
+}

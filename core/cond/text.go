@@ -1,0 +1,255 @@
+package cond
+
+import (
+	"fmt"
+	"regexp"
+	"sort"
+	"strings"
+
+	"cel.dev/cel-go/cel"
+	"cel.dev/cel-go/common/ast"
+	"cel.dev/cel-go/common/types"
+)
+
+// swap replaces length characters of a text at a place.
+type swap struct {
+	at, length int
+	with       string
+}
+
+// bothTexts gives the text over ids and over aliases. Only names are replaced, at the
+// places the parser found them, so the writer's own layout and comments stay.
+func (c *Compiler) bothTexts(a *ast.AST, text []rune) (stored, shown string) {
+	var ids, aliases []swap
+	done := map[int]bool{}
+	visit := func(e ast.Expr) {
+		switch e.Kind() {
+		case ast.SelectKind:
+			at, length, f := c.fieldAt(a, e, text)
+			if f == nil || done[at] {
+				return
+			}
+			done[at] = true
+			ids = append(ids, swap{at, length, f.ID})
+			aliases = append(aliases, swap{at, length, f.Alias})
+		case ast.CallKind:
+			call := e.AsCall()
+			if call.FunctionName() != "is" || len(call.Args()) != 1 || call.Args()[0].Kind() != ast.LiteralKind {
+				return
+			}
+			at, length, role := c.roleAt(a, call.Args()[0], text)
+			if role == nil || done[at] {
+				return
+			}
+			done[at] = true
+			ids = append(ids, swap{at, length, fmt.Sprintf("%q", role.ID)})
+			aliases = append(aliases, swap{at, length, fmt.Sprintf("%q", role.Name)})
+		}
+	}
+	ast.PostOrderVisit(a.Expr(), ast.NewExprVisitor(visit))
+	for _, macro := range a.SourceInfo().MacroCalls() {
+		ast.PostOrderVisit(macro, ast.NewExprVisitor(visit))
+	}
+	return applySwaps(text, ids), applySwaps(text, aliases)
+}
+
+func (c *Compiler) fieldAt(a *ast.AST, e ast.Expr, text []rune) (int, int, *Field) {
+	operand := a.GetType(e.AsSelect().Operand().ID())
+	if operand.Kind() != types.StructKind {
+		return 0, 0, nil
+	}
+	g, ok := c.schema.Groups[operand.TypeName()]
+	if !ok {
+		return 0, 0, nil
+	}
+	f, ok := g.Find(e.AsSelect().FieldName())
+	if !ok {
+		return 0, 0, nil
+	}
+	r, ok := a.SourceInfo().GetOffsetRange(e.ID())
+	if !ok {
+		return 0, 0, nil
+	}
+	at := int(r.Start)
+	for at < len(text) && (text[at] == '.' || text[at] == ' ' || text[at] == '\n' || text[at] == '\t') {
+		at++
+	}
+	name := []rune(e.AsSelect().FieldName())
+	if at+len(name) > len(text) || string(text[at:at+len(name)]) != string(name) {
+		return 0, 0, nil
+	}
+	return at, len(name), f
+}
+
+func (c *Compiler) roleAt(a *ast.AST, lit ast.Expr, text []rune) (int, int, *Role) {
+	name, _ := lit.AsLiteral().Value().(string)
+	r, ok := a.SourceInfo().GetOffsetRange(lit.ID())
+	if !ok {
+		return 0, 0, nil
+	}
+	at := int(r.Start)
+	end := at + len([]rune(name)) + 2
+	if end > len(text) {
+		return 0, 0, nil
+	}
+	for i := range c.schema.Roles {
+		if role := &c.schema.Roles[i]; role.ID == name || role.Name == name {
+			return at, end - at, role
+		}
+	}
+	return 0, 0, nil
+}
+
+func applySwaps(text []rune, swaps []swap) string {
+	sort.Slice(swaps, func(i, j int) bool { return swaps[i].at < swaps[j].at })
+	var b strings.Builder
+	at := 0
+	for _, s := range swaps {
+		b.WriteString(string(text[at:s.at]))
+		b.WriteString(s.with)
+		at = s.at + s.length
+	}
+	b.WriteString(string(text[at:]))
+	return b.String()
+}
+
+var (
+	undefinedField = regexp.MustCompile(`undefined field '([^']*)'`)
+	undeclared     = regexp.MustCompile(`undeclared reference to '([^']*)'`)
+	noOverload     = regexp.MustCompile(`found no matching overload for '([^']*)' applied to '\((.*)\)'`)
+)
+
+// problem turns the library's first complaint into words, a place and, where one is near, a proposal.
+func (c *Compiler) problem(scope Scope, text []rune, issues *cel.Issues) *Problem {
+	first := issues.Errors()[0]
+	at := 0
+	line := 1
+	for i := 0; i < len(text) && line < first.Location.Line(); i++ {
+		if text[i] == '\n' {
+			line++
+		}
+		at = i + 1
+	}
+	at = min(max(0, at+first.Location.Column()), max(0, len(text)-1))
+	if m := undefinedField.FindStringSubmatch(first.Message); m != nil {
+		for at < len(text) && (text[at] == '.' || text[at] == ' ') {
+			at++
+		}
+		p := &Problem{Message: fmt.Sprintf("There is no field %q here.", m[1]), At: at, Length: max(1, len([]rune(m[1])))}
+		p.Proposal = nearest(m[1], c.aliasesAt(scope, text, at))
+		return p
+	}
+	if m := undeclared.FindStringSubmatch(first.Message); m != nil {
+		name := strings.Split(m[1], ".")[0]
+		roots := []string{"now", "today", "days", "date"}
+		for root := range scope {
+			roots = append(roots, root)
+		}
+		sort.Strings(roots)
+		return &Problem{Message: fmt.Sprintf("The name %q is not known here. Known are: %s.", name, strings.Join(roots, ", ")), At: at, Length: max(1, len([]rune(name))), Proposal: nearest(name, roots)}
+	}
+	if m := noOverload.FindStringSubmatch(first.Message); m != nil {
+		return &Problem{Message: fmt.Sprintf("These two do not go together: %s.", plainTypes(m[2])), At: at, Length: 1}
+	}
+	return &Problem{Message: "This cannot be read: " + strings.TrimSuffix(strings.ToLower(first.Message[:1])+first.Message[1:], ".") + ".", At: at, Length: 1}
+}
+
+var wrapped = regexp.MustCompile(`wrapper\((\w+)\)`)
+
+func plainTypes(list string) string {
+	words := map[string]string{"string": "text", "int": "whole number", "double": "number", "bool": "yes/no", "google.protobuf.Timestamp": "date or moment", "timestamp": "date or moment", "null": "empty"}
+	parts := strings.Split(wrapped.ReplaceAllString(list, "$1"), ", ")
+	for i, p := range parts {
+		if w, ok := words[p]; ok {
+			parts[i] = w
+		} else if strings.HasPrefix(p, "t_") {
+			parts[i] = "record"
+		}
+	}
+	return strings.Join(parts, " and ")
+}
+
+// aliasesAt walks the dotted name before a place and lists what could stand there.
+func (c *Compiler) aliasesAt(scope Scope, text []rune, at int) []string {
+	start := at
+	for start > 0 && (text[start-1] == '.' || text[start-1] == '_' || isWord(text[start-1])) {
+		start--
+	}
+	names := strings.Split(strings.TrimSuffix(string(text[start:at]), "."), ".")
+	g := c.schema.Groups[scope[names[0]]]
+	for _, name := range names[1:] {
+		if g == nil {
+			return nil
+		}
+		f, ok := g.Find(name)
+		if !ok {
+			return nil
+		}
+		g = c.schema.Groups[f.Type.Table]
+	}
+	if g == nil {
+		return nil
+	}
+	var out []string
+	for _, f := range g.Fields {
+		out = append(out, f.Alias)
+	}
+	return out
+}
+
+func isWord(r rune) bool {
+	return r >= 'a' && r <= 'z' || r >= 'A' && r <= 'Z' || r >= '0' && r <= '9'
+}
+
+// nearest gives the candidate that differs by the fewest letters, if it is near enough to be meant.
+func nearest(name string, candidates []string) string {
+	best, bestDistance := "", len(name)/2+2
+	for _, c := range candidates {
+		if d := distance(strings.ToLower(name), strings.ToLower(c)); d < bestDistance {
+			best, bestDistance = c, d
+		}
+	}
+	return best
+}
+
+// distance is the Levenshtein distance between two short texts.
+func distance(a, b string) int {
+	row := make([]int, len(b)+1)
+	for j := range row {
+		row[j] = j
+	}
+	for i := 1; i <= len(a); i++ {
+		diagonal := row[0]
+		row[0] = i
+		for j := 1; j <= len(b); j++ {
+			cost := 1
+			if a[i-1] == b[j-1] {
+				cost = 0
+			}
+			diagonal, row[j] = row[j], min(row[j]+1, row[j-1]+1, diagonal+cost)
+		}
+	}
+	return row[len(b)]
+}
+
+func kindPhrase(k Kind) string {
+	switch k {
+	case Text:
+		return "a text"
+	case Whole, Number, Decimal:
+		return "a number"
+	case Date:
+		return "a date"
+	case Moment:
+		return "a moment"
+	case Duration:
+		return "a length of time"
+	case Record:
+		return "a record"
+	case List:
+		return "a list"
+	case Null:
+		return "empty"
+	}
+	return "of another kind"
+}

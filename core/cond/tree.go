@@ -1,0 +1,104 @@
+package cond
+
+import (
+	"strings"
+
+	"cel.dev/cel-go/cel"
+)
+
+// Op is what a node of the tree does with its parts.
+type Op uint8
+
+// The operations of the tree. Opaque is run by the library.
+const (
+	OpConst Op = iota
+	OpPath
+	OpAnd
+	OpOr
+	OpNot
+	OpEq
+	OpNe
+	OpLt
+	OpLe
+	OpGt
+	OpGe
+	OpIn
+	OpAdd
+	OpSub
+	OpMul
+	OpDiv
+	OpNeg
+	OpIf
+	OpList
+	OpCall
+	OpRole
+	OpOpaque
+)
+
+// Path is a name in an expression, over ids: record.f_cabin.f_lift.
+type Path struct {
+	Root string
+	Segs []string // ids of fields
+	Key  string   // Segs joined by dots, "" for the root itself
+	Type Type
+	hops []*Field // the fields along the way, for words
+}
+
+// Node is one part of a compiled expression. It is never changed after it was compiled.
+type Node struct {
+	Op      Op
+	Args    []*Node
+	Const   Value
+	Path    *Path
+	Fn      string   // of OpCall; of OpRole the role's id
+	Choices []string // of a comparison: the declared order of the choices compared
+	Type    Type
+	Source  string // the part of the text it came from, over ids; empty for parts that have no text of their own
+	program cel.Program
+	paths   []*Path // of OpOpaque
+}
+
+// Paths gives every path the expression reads, each once, in order of appearance.
+func (n *Node) Paths() []*Path {
+	var out []*Path
+	seen := map[string]bool{}
+	n.walk(func(part *Node) {
+		add := part.paths
+		if part.Op == OpPath {
+			add = append(add, part.Path)
+		}
+		for _, p := range add {
+			if id := p.Root + "." + p.Key; !seen[id] {
+				seen[id] = true
+				out = append(out, p)
+			}
+		}
+	})
+	return out
+}
+
+func (n *Node) walk(visit func(*Node)) {
+	visit(n)
+	for _, a := range n.Args {
+		a.walk(visit)
+	}
+}
+
+// RolesAsked gives the ids of the roles the expression asks for by user.is.
+func (n *Node) RolesAsked() []string {
+	var out []string
+	n.walk(func(part *Node) {
+		if part.Op == OpRole {
+			out = append(out, part.Fn)
+		}
+	})
+	return out
+}
+
+func pathOf(root string, hops []*Field, t Type) *Path {
+	segs := make([]string, len(hops))
+	for i, h := range hops {
+		segs[i] = h.ID
+	}
+	return &Path{Root: root, Segs: segs, Key: strings.Join(segs, "."), Type: t, hops: hops}
+}

@@ -1,0 +1,352 @@
+// Package cond is the language of conditions and expressions: the open Common
+// Expression Language is parsed and type-checked by its library, and decided by
+// this package's own small tree, which knows three things the library does not:
+// empty (null), unknown (a stale tag, a missing input) and why.
+package cond
+
+import (
+	"fmt"
+	"math/big"
+	"strconv"
+	"strings"
+	"time"
+)
+
+// Kind is the type of a value, or of a path before its value is known.
+type Kind uint8
+
+// The kinds of values. Unknown and Null are no types but states a value can be in.
+const (
+	Unknown Kind = iota
+	Null
+	YesNo
+	Whole
+	Number
+	Decimal
+	Text
+	Date
+	Moment
+	Duration
+	Record
+	List
+	Object // a named group of fields, such as inputs; never a value
+)
+
+var kindWords = [...]string{"unknown", "empty", "yesno", "whole", "number", "decimal", "text", "date", "moment", "duration", "record", "list", "object"}
+
+// String gives the kind's name as documents and the API write it.
+func (k Kind) String() string { return kindWords[k] }
+
+// KindOf is the reverse of String; false when there is no such kind.
+func KindOf(name string) (Kind, bool) {
+	for i, w := range kindWords {
+		if w == name {
+			return Kind(i), true
+		}
+	}
+	return Unknown, false
+}
+
+// Value is one value of the language. The zero value is unknown without a reason.
+type Value struct {
+	kind Kind
+	i    int64 // Whole; YesNo as 0 or 1; Date as days since 1970; Moment and Duration in microseconds
+	f    float64
+	s    string // Text; key of a Record; the reason of an Unknown
+	dec  *big.Rat
+	list []Value
+}
+
+// UnknownBecause gives the unknown value with the reason that is told to users.
+func UnknownBecause(reason string) Value { return Value{kind: Unknown, s: reason} }
+
+// NullValue is the empty value.
+var NullValue = Value{kind: Null}
+
+// Bool, Int, Float, String, Key, DateOf, MomentOf, Span and Items make values of the kinds their names say.
+func Bool(b bool) Value {
+	if b {
+		return Value{kind: YesNo, i: 1}
+	}
+	return Value{kind: YesNo}
+}
+
+// Int makes a whole number.
+func Int(i int64) Value { return Value{kind: Whole, i: i} }
+
+// Float makes a binary floating point number.
+func Float(f float64) Value { return Value{kind: Number, f: f} }
+
+// String makes a text.
+func String(s string) Value { return Value{kind: Text, s: s} }
+
+// Key makes a record value from its key as the wire writes it.
+func Key(key string) Value { return Value{kind: Record, s: key} }
+
+// Exact makes a decimal number.
+func Exact(r *big.Rat) Value { return Value{kind: Decimal, dec: r} }
+
+// DateOf makes a calendar date from the year, month and day of t.
+func DateOf(t time.Time) Value {
+	y, m, d := t.Date()
+	return Value{kind: Date, i: time.Date(y, m, d, 0, 0, 0, 0, time.UTC).Unix() / 86400}
+}
+
+// MomentOf makes a point in time, to the microsecond.
+func MomentOf(t time.Time) Value { return Value{kind: Moment, i: t.UnixMicro()} }
+
+// Span makes a length of time, to the microsecond.
+func Span(d time.Duration) Value { return Value{kind: Duration, i: d.Microseconds()} }
+
+// Items makes a list.
+func Items(v ...Value) Value { return Value{kind: List, list: v} }
+
+// Kind says what the value is.
+func (v Value) Kind() Kind { return v.kind }
+
+// Known is false for unknown values only: empty is known.
+func (v Value) Known() bool { return v.kind != Unknown }
+
+// IsNull says whether the value is empty.
+func (v Value) IsNull() bool { return v.kind == Null }
+
+// Why gives the reason of an unknown value, or "".
+func (v Value) Why() string {
+	if v.kind == Unknown {
+		return v.s
+	}
+	return ""
+}
+
+// True says whether the value is a known yes.
+func (v Value) True() bool { return v.kind == YesNo && v.i == 1 }
+
+// KeyOf gives the key of a record value, or "".
+func (v Value) KeyOf() string {
+	if v.kind == Record {
+		return v.s
+	}
+	return ""
+}
+
+// List gives the items of a list value.
+func (v Value) List() []Value { return v.list }
+
+// Float64 gives any number as a binary floating point number; false for other kinds.
+func (v Value) Float64() (float64, bool) {
+	switch v.kind {
+	case Whole:
+		return float64(v.i), true
+	case Number:
+		return v.f, true
+	case Decimal:
+		f, _ := v.dec.Float64()
+		return f, true
+	}
+	return 0, false
+}
+
+// Time gives a date (at midnight UTC) or moment as a time; false for other kinds.
+func (v Value) Time() (time.Time, bool) {
+	switch v.kind {
+	case Date:
+		return time.Unix(v.i*86400, 0).UTC(), true
+	case Moment:
+		return time.UnixMicro(v.i).UTC(), true
+	}
+	return time.Time{}, false
+}
+
+// Wire writes the value as addresses and the API carry it; empty and unknown give "".
+func (v Value) Wire() string {
+	switch v.kind {
+	case YesNo:
+		return strconv.FormatBool(v.i == 1)
+	case Whole:
+		return strconv.FormatInt(v.i, 10)
+	case Number:
+		return strconv.FormatFloat(v.f, 'g', -1, 64)
+	case Decimal:
+		return decimalText(v.dec)
+	case Text, Record:
+		return v.s
+	case Date:
+		t, _ := v.Time()
+		return t.Format("2006-01-02")
+	case Moment:
+		t, _ := v.Time()
+		return t.Format(time.RFC3339Nano)
+	case Duration:
+		return (time.Duration(v.i) * time.Microsecond).String()
+	case List:
+		parts := make([]string, len(v.list))
+		for i, item := range v.list {
+			parts[i] = item.Wire()
+		}
+		return strings.Join(parts, ",")
+	}
+	return ""
+}
+
+func decimalText(r *big.Rat) string {
+	if r.IsInt() {
+		return r.Num().String()
+	}
+	text := strings.TrimRight(r.FloatString(18), "0")
+	return strings.TrimSuffix(text, ".")
+}
+
+// Parse reads a value of type t as Wire writes it. An empty text is the empty value,
+// except for a text, where it is itself. The error says what was expected.
+func Parse(t Type, wire string) (Value, error) {
+	if wire == "" && t.Kind != Text {
+		return NullValue, nil
+	}
+	switch t.Kind {
+	case Text:
+		if len(t.Choices) > 0 && wire == "" {
+			return NullValue, nil
+		}
+		if len(t.Choices) > 0 && rankOf(t.Choices, wire) < 0 {
+			return Value{}, fmt.Errorf("%q is not one of %s", wire, strings.Join(t.Choices, ", "))
+		}
+		return String(wire), nil
+	case Record:
+		return Key(wire), nil
+	case YesNo:
+		b, err := strconv.ParseBool(wire)
+		if err != nil {
+			return Value{}, fmt.Errorf("%q is neither true nor false", wire)
+		}
+		return Bool(b), nil
+	case Whole:
+		i, err := strconv.ParseInt(wire, 10, 64)
+		if err != nil {
+			return Value{}, fmt.Errorf("%q is not a whole number", wire)
+		}
+		return Int(i), nil
+	case Number:
+		f, err := strconv.ParseFloat(wire, 64)
+		if err != nil || f != f || f > 1e300 || f < -1e300 {
+			return Value{}, fmt.Errorf("%q is not a number", wire)
+		}
+		return Float(f), nil
+	case Decimal:
+		// A huge exponent would make a number of gigabytes from a few characters.
+		if len(wire) > 60 || strings.ContainsAny(wire, "eE/_xX") {
+			return Value{}, fmt.Errorf("%q is not a decimal number", wire)
+		}
+		r, ok := new(big.Rat).SetString(wire)
+		if !ok {
+			return Value{}, fmt.Errorf("%q is not a decimal number", wire)
+		}
+		return Exact(r), nil
+	case Date:
+		d, err := time.Parse("2006-01-02", wire)
+		if err != nil {
+			return Value{}, fmt.Errorf("%q is not a date like 2026-11-24", wire)
+		}
+		return DateOf(d), nil
+	case Moment:
+		for _, layout := range []string{time.RFC3339Nano, "2006-01-02T15:04:05", "2006-01-02T15:04"} {
+			if m, err := time.Parse(layout, wire); err == nil {
+				return MomentOf(m), nil
+			}
+		}
+		return Value{}, fmt.Errorf("%q is not a moment like 2026-11-24T10:42:00Z", wire)
+	case Duration:
+		d, err := time.ParseDuration(wire)
+		if err != nil {
+			return Value{}, fmt.Errorf("%q is not a duration like 2h30m", wire)
+		}
+		return Span(d), nil
+	}
+	return Value{}, fmt.Errorf("a value of kind %s cannot be written in an address", t.Kind)
+}
+
+func rankOf(choices []string, s string) int {
+	for i, c := range choices {
+		if c == s {
+			return i
+		}
+	}
+	return -1
+}
+
+// Equal compares as the language's == does for known values: numbers by size whatever
+// their kind, empty equal to empty alone, values of unlike kinds unequal.
+func Equal(a, b Value) bool {
+	if a.kind == Null || b.kind == Null {
+		return a.kind == b.kind
+	}
+	if c, ok := compare(a, b); ok {
+		return c == 0
+	}
+	switch {
+	case a.kind == b.kind && a.kind == List:
+		if len(a.list) != len(b.list) {
+			return false
+		}
+		for i := range a.list {
+			if !Equal(a.list[i], b.list[i]) {
+				return false
+			}
+		}
+		return true
+	case a.kind == b.kind && a.kind == Record:
+		return a.s == b.s
+	}
+	return false
+}
+
+// compare orders two known values of comparable kinds; false when there is no order.
+func compare(a, b Value) (int, bool) {
+	if a.kind == b.kind {
+		switch a.kind {
+		case Whole, YesNo, Date, Moment, Duration:
+			return order(a.i, b.i), true
+		case Number:
+			return order(a.f, b.f), a.f == a.f && b.f == b.f
+		case Text:
+			return strings.Compare(a.s, b.s), true
+		case Decimal:
+			return a.dec.Cmp(b.dec), true
+		}
+		return 0, false
+	}
+	if ta, ok := a.Time(); ok {
+		if tb, ok := b.Time(); ok {
+			return ta.Compare(tb), true
+		}
+		return 0, false
+	}
+	ra, oka := a.rat()
+	rb, okb := b.rat()
+	if oka && okb {
+		return ra.Cmp(rb), true
+	}
+	return 0, false
+}
+
+func order[T int64 | float64](a, b T) int {
+	switch {
+	case a < b:
+		return -1
+	case a > b:
+		return 1
+	}
+	return 0
+}
+
+func (v Value) rat() (*big.Rat, bool) {
+	switch v.kind {
+	case Whole:
+		return new(big.Rat).SetInt64(v.i), true
+	case Decimal:
+		return v.dec, true
+	case Number:
+		r := new(big.Rat)
+		return r, r.SetFloat64(v.f) != nil
+	}
+	return nil, false
+}

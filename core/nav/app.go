@@ -1,0 +1,392 @@
+// Package nav decides what each user sees and where each press leads. It works on plain
+// values: what it needs of records and tags it asks through two small interfaces.
+package nav
+
+import (
+	"fmt"
+	"slices"
+	"sort"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// App is a project compiled for use: built once for a release, shared by all its users.
+// It is never changed after Compile.
+type App struct {
+	Project  *project.Project
+	Compiler *cond.Compiler
+	Screens  map[string]*ScreenPlan
+	Problems []Problem // expressions that cannot be compiled
+	titles   map[string]*cond.Template
+}
+
+// Problem is an expression of the project that cannot be read, and where it stands.
+type Problem struct {
+	Screen, Element, Where string
+	Text                   string
+	Problem                cond.Problem
+}
+
+// ScreenPlan is a screen with its expressions compiled and the paths that it reads.
+type ScreenPlan struct {
+	Screen   *project.Screen
+	Heading  *cond.Template
+	Guard    *cond.Expr
+	BadGuard bool // there is a guard that cannot be read: nobody is let in
+	Elements []*ElementPlan
+	record   pathSet            // of the screen's own record
+	inputs   map[string]pathSet // of records given as inputs
+	user     pathSet            // of the user's own record
+	tags     []*cond.Path       // live values, in order of appearance
+}
+
+// ElementPlan is an element with its expressions compiled.
+type ElementPlan struct {
+	*project.Element
+	ShownWhile *cond.Expr
+	Texts      map[string]*cond.Template
+	Exprs      map[string]*cond.Expr
+	Gates      map[string]*GatePlan
+	Broken     []cond.Problem
+	row        pathSet // of a list's rows
+}
+
+// GatePlan is a gate with its conditions compiled.
+type GatePlan struct {
+	*project.Gate
+	Condition *cond.Expr
+	Grey      *cond.Template
+	Question  *cond.Template
+	Cases     []*CasePlan
+	Broken    bool // a part cannot be read: it never opens
+}
+
+// CasePlan is one case of a gate, compiled.
+type CasePlan struct {
+	*project.Case
+	Condition *cond.Expr
+	Effects   []*EffectPlan
+	Move      *MovePlan
+}
+
+// EffectPlan is an effect with its expressions, by field id or by "tag" and "value".
+type EffectPlan struct {
+	*project.Effect
+	Exprs map[string]*cond.Expr
+}
+
+// MovePlan is a move with its target and the expressions of its bindings.
+type MovePlan struct {
+	*project.Move
+	Target *project.Screen
+	Exprs  map[string]*cond.Expr // by input
+	Set    map[string]*cond.Expr // by field
+}
+
+// pathSet is dotted paths of field ids to fetch from one record.
+type pathSet map[string]bool
+
+func (s pathSet) sorted() []string {
+	out := make([]string, 0, len(s))
+	for p := range s {
+		out = append(out, p)
+	}
+	sort.Strings(out)
+	return out
+}
+
+// Compile builds an App. What cannot be compiled is listed in Problems and never opens anything;
+// an error means that no expression at all could be compiled.
+func Compile(p *project.Project) (*App, error) {
+	compiler, err := cond.NewCompiler(p.Schema())
+	if err != nil {
+		return nil, fmt.Errorf("compile the project's names: %w", err)
+	}
+	a := &App{Project: p, Compiler: compiler, Screens: map[string]*ScreenPlan{}, titles: map[string]*cond.Template{}}
+	for id, t := range p.Tables {
+		scope := cond.Scope{"record": id}
+		title, problem := compiler.Template(scope, t.Title)
+		if problem != nil {
+			a.Problems = append(a.Problems, Problem{Where: "title of " + t.Label, Text: t.Title, Problem: *problem})
+			continue
+		}
+		a.titles[id] = title
+	}
+	for _, id := range sortedKeys(p.Screens) {
+		b := planner{app: a, plan: &ScreenPlan{Screen: p.Screens[id], record: pathSet{}, inputs: map[string]pathSet{}, user: pathSet{}}}
+		b.screen()
+		a.Screens[id] = b.plan
+	}
+	return a, nil
+}
+
+func sortedKeys[T any](m map[string]T) []string {
+	keys := make([]string, 0, len(m))
+	for k := range m {
+		keys = append(keys, k)
+	}
+	sort.Strings(keys)
+	return keys
+}
+
+// planner compiles one screen and collects what it reads.
+type planner struct {
+	app     *App
+	plan    *ScreenPlan
+	element *ElementPlan
+	scope   cond.Scope
+}
+
+func (b *planner) screen() {
+	s := b.plan.Screen
+	b.scope = b.app.Project.Scope(s, "")
+	b.plan.Heading = b.template("heading", s.Heading)
+	if s.Guard != "" {
+		b.plan.Guard = b.condition("guard", s.Guard)
+		b.plan.BadGuard = b.plan.Guard == nil
+	}
+	for _, id := range sortedKeys(s.Inputs) {
+		if in := s.Inputs[id]; in.Type == "record" {
+			b.plan.inputs[id] = pathSet{}
+			b.needTitle(b.plan.inputs[id], in.Table, "")
+		}
+	}
+	if t := s.RecordTable(); t != "" {
+		b.needTitle(b.plan.record, t, "")
+	}
+	for _, e := range s.Elements {
+		b.element = &ElementPlan{Element: e, Texts: map[string]*cond.Template{}, Exprs: map[string]*cond.Expr{}, Gates: map[string]*GatePlan{}, row: pathSet{}}
+		b.plan.Elements = append(b.plan.Elements, b.element)
+		b.scope = b.app.Project.Scope(s, "")
+		if e.Shown != "" {
+			b.element.ShownWhile = b.condition("shown while", e.Shown)
+		}
+		elementKinds[e.Kind].plan(b, e)
+		for trigger, g := range e.Spec.Gates() {
+			b.element.Gates[trigger] = b.gate(g)
+		}
+	}
+	b.element = nil
+	slices.SortFunc(b.plan.Elements, func(x, y *ElementPlan) int {
+		if d := x.Cell.Row - y.Cell.Row; d != 0 {
+			return d
+		}
+		if d := x.Cell.Col - y.Cell.Col; d != 0 {
+			return d
+		}
+		return strings.Compare(x.ID, y.ID)
+	})
+}
+
+func (b *planner) gate(g *project.Gate) *GatePlan {
+	plan := &GatePlan{Gate: g}
+	if g.While != "" {
+		plan.Condition = b.condition("while", g.While)
+		plan.Broken = plan.Condition == nil
+	}
+	plan.Grey = b.template("reason", g.Otherwise.Grey)
+	plan.Question = b.template("confirm", g.Confirm)
+	for _, c := range project.Ordered(g.Cases) {
+		cp := &CasePlan{Case: c}
+		if c.When != "" {
+			cp.Condition = b.condition("when", c.When)
+			plan.Broken = plan.Broken || cp.Condition == nil
+		}
+		for _, e := range project.Ordered(c.Do) {
+			ep := &EffectPlan{Effect: e, Exprs: map[string]*cond.Expr{}}
+			effectKinds[e.Kind].plan(b, ep)
+			cp.Effects = append(cp.Effects, ep)
+		}
+		if c.Move != nil {
+			cp.Move = b.move(c.Move)
+		}
+		plan.Cases = append(plan.Cases, cp)
+	}
+	return plan
+}
+
+func (b *planner) move(m *project.Move) *MovePlan {
+	plan := &MovePlan{Move: m, Target: b.app.Project.Screens[m.Target], Exprs: map[string]*cond.Expr{}, Set: map[string]*cond.Expr{}}
+	for input, binding := range m.Bind {
+		switch binding.Rule {
+		case "expression":
+			plan.Exprs[input] = b.expression("binding", binding.Value)
+		case "parent":
+			b.need(binding.From == "row", binding.Path)
+		}
+	}
+	for field, text := range m.Set {
+		plan.Set[field] = b.expression("filled in", text)
+	}
+	return plan
+}
+
+// need adds a path of the record, or of the row, by field ids.
+func (b *planner) need(row bool, path string) {
+	if row && b.element != nil {
+		b.element.row[path] = true
+	} else {
+		b.plan.record[path] = true
+	}
+}
+
+// needTitle adds what the title of a record at a path needs, and the record itself.
+func (b *planner) needTitle(set pathSet, table, path string) {
+	if path != "" {
+		set[path] = true
+	}
+	if title := b.app.titles[table]; title != nil {
+		for _, p := range title.Paths() {
+			set[join(path, p.Key)] = true
+		}
+	}
+}
+
+// needShown adds a path and, where it leads to a record, what that record's title needs.
+func (b *planner) needShown(set pathSet, table, path string) {
+	set[path] = true
+	if f, _ := b.app.Project.FieldAt(table, path); f != nil && f.References != "" {
+		b.needTitle(set, f.References, path)
+	}
+}
+
+func join(prefix, path string) string {
+	if prefix == "" {
+		return path
+	}
+	if path == "" {
+		return prefix
+	}
+	return prefix + "." + path
+}
+
+func (b *planner) condition(where, text string) *cond.Expr {
+	e, problem := b.app.Compiler.Condition(b.scope, text)
+	return b.keep(where, text, e, problem)
+}
+
+func (b *planner) expression(where, text string) *cond.Expr {
+	e, problem := b.app.Compiler.Expression(b.scope, text)
+	return b.keep(where, text, e, problem)
+}
+
+func (b *planner) keep(where, text string, e *cond.Expr, problem *cond.Problem) *cond.Expr {
+	if problem != nil {
+		b.broken(where, text, *problem)
+		return nil
+	}
+	b.reads(e.Root.Paths())
+	return e
+}
+
+func (b *planner) template(where, text string) *cond.Template {
+	if text == "" {
+		return nil
+	}
+	t, problem := b.app.Compiler.Template(b.scope, text)
+	if problem != nil {
+		b.broken(where, text, *problem)
+		return nil
+	}
+	b.reads(t.Paths())
+	return t
+}
+
+func (b *planner) broken(where, text string, problem cond.Problem) {
+	p := Problem{Screen: b.plan.Screen.ID, Where: where, Text: text, Problem: problem}
+	if b.element != nil {
+		p.Element = b.element.ID
+		b.element.Broken = append(b.element.Broken, problem)
+	}
+	b.app.Problems = append(b.app.Problems, p)
+}
+
+// reads notes the paths of an expression with the record that each is to be fetched with.
+func (b *planner) reads(paths []*cond.Path) {
+	for _, p := range paths {
+		var set pathSet
+		segs := p.Segs
+		switch p.Root {
+		case "record":
+			set = b.plan.record
+		case "row":
+			if b.element == nil {
+				continue
+			}
+			set = b.element.row
+		case "inputs":
+			set = b.plan.inputs[first(segs)]
+			segs = rest(segs)
+		case "user":
+			if first(segs) != "record" {
+				continue
+			}
+			set = b.plan.user
+			segs = rest(segs)
+		}
+		if set == nil || len(segs) == 0 {
+			continue
+		}
+		if i := slices.Index(segs, project.EquipField); i >= 0 {
+			b.plan.tags = append(b.plan.tags, p)
+			b.needNode(set, b.tableOf(p), segs[:i])
+			continue
+		}
+		b.needShown(set, b.tableOf(p), strings.Join(segs, "."))
+	}
+}
+
+func (b *planner) tableOf(p *cond.Path) string {
+	switch p.Root {
+	case "record", "row":
+		return b.scope[p.Root]
+	case "inputs":
+		if in := b.plan.Screen.Inputs[first(p.Segs)]; in != nil {
+			return in.Table
+		}
+	case "user":
+		return b.app.Project.Settings.UserTable
+	}
+	return ""
+}
+
+// needNode adds the fields that the node names of a record's equipment are made from.
+func (b *planner) needNode(set pathSet, table string, prefix []string) {
+	if len(prefix) > 0 {
+		f, _ := b.app.Project.FieldAt(table, strings.Join(prefix, "."))
+		if f == nil {
+			return
+		}
+		table = f.References
+	}
+	e := b.app.Project.EquipmentOf(table)
+	t := b.app.Project.Tables[table]
+	if e == nil || t == nil {
+		return
+	}
+	for _, f := range t.Fields {
+		for _, part := range e.Parts {
+			for _, tag := range part.Tags {
+				if strings.Contains(tag.Node, "{"+f.Alias+"}") {
+					set[join(strings.Join(prefix, "."), f.ID)] = true
+				}
+			}
+		}
+	}
+}
+
+func first(segs []string) string {
+	if len(segs) == 0 {
+		return ""
+	}
+	return segs[0]
+}
+
+func rest(segs []string) []string {
+	if len(segs) == 0 {
+		return nil
+	}
+	return segs[1:]
+}

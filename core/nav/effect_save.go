@@ -1,0 +1,144 @@
+package nav
+
+import (
+	"context"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+type saveEffect struct{}
+
+func (saveEffect) plan(*planner, *EffectPlan) {}
+
+// do keeps what was typed. Different fields changed by different people merge; the same
+// field changed by both is put to the user.
+func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
+	t := r.table()
+	if t == nil {
+		return nil, refuse("broken", "There is no table to save to.", "Tell the person who builds this application.")
+	}
+	if r.o.place.Mode == "view" {
+		return nil, nil
+	}
+	values, err := r.typed(t)
+	if err != nil {
+		return nil, err
+	}
+	if r.o.place.Mode == "add" {
+		key, err := r.records.Insert(ctx, t, values)
+		if err != nil {
+			return nil, err
+		}
+		return nil, r.reload(ctx, key)
+	}
+	if q := r.conflict(t, values); q != nil {
+		return q, nil
+	}
+	if len(values) > 0 {
+		if err := r.records.Update(ctx, t, r.o.world.record.Key, values); err != nil {
+			return nil, err
+		}
+	}
+	return nil, r.reload(ctx, r.o.world.record.Key)
+}
+
+// typed reads what was typed into the fields that this screen, mode and user show as
+// editable; anything else is refused. Wrong values are told field by field.
+func (r effectRun) typed(t *project.Table) (map[string]cond.Value, error) {
+	editable := map[string]*project.Column{}
+	for _, e := range r.o.plan.Elements {
+		spec, ok := e.Spec.(*project.Field)
+		if !ok || e.Modes != nil && !e.Modes[r.o.place.Mode] {
+			continue
+		}
+		if f := t.Fields[spec.Path]; f != nil && r.o.editable(spec, f) {
+			editable[spec.Path] = f
+		}
+	}
+	values := map[string]cond.Value{}
+	wrong := map[string]string{}
+	for _, field := range sortedKeys(r.press.Values) {
+		f := editable[field]
+		if f == nil {
+			return nil, refuse("no-grant", "One of the fields sent may not be changed here.", "Load the screen again.")
+		}
+		wire := strings.TrimSpace(r.press.Values[field])
+		v, err := cond.Parse(f.TypeOf(), wire)
+		if err == nil && v.Kind() == cond.Text && v.Wire() == "" {
+			v = cond.NullValue
+		}
+		switch {
+		case err != nil:
+			wrong[field] = sentence(err.Error())
+		case v.IsNull() && !f.Nullable:
+			wrong[field] = f.Label + " is needed."
+		default:
+			values[field] = v
+		}
+	}
+	if r.o.place.Mode == "add" {
+		r.fillIn(t, editable, values, wrong)
+	}
+	if len(wrong) > 0 {
+		return nil, &FieldErrors{Fields: wrong}
+	}
+	return values, nil
+}
+
+// fillIn adds what the address fills in, and asks for what a new record needs.
+func (r effectRun) fillIn(t *project.Table, editable map[string]*project.Column, values map[string]cond.Value, wrong map[string]string) {
+	for field, wire := range r.o.place.Set {
+		f := t.Fields[field]
+		if _, typed := values[field]; typed || f == nil || r.o.grant.ReadOnly[field] || r.o.grant.Hidden[field] || f.ReadOnly {
+			continue
+		}
+		if v, err := cond.Parse(f.TypeOf(), wire); err == nil && !v.IsNull() {
+			values[field] = v
+		}
+	}
+	for field, f := range editable {
+		if _, given := values[field]; !given && !f.Nullable && wrong[field] == "" {
+			wrong[field] = f.Label + " is needed."
+		}
+	}
+}
+
+// conflict finds fields that were changed here and, since the form was opened, by somebody else.
+func (r effectRun) conflict(t *project.Table, values map[string]cond.Value) *Question {
+	row := r.o.world.record
+	if row == nil || row.Version == r.press.Version {
+		return nil
+	}
+	q := &Question{Kind: "conflict", Words: "Somebody changed this " + t.One + " while you were editing it."}
+	for _, field := range sortedKeys(values) {
+		f := t.Fields[field]
+		theirs, mine := row.Values[field], values[field]
+		base, err := cond.Parse(f.TypeOf(), r.press.Base[field])
+		if err != nil || base.Kind() == cond.Text && base.Wire() == "" {
+			base = cond.NullValue
+		}
+		if cond.Equal(theirs, base) || cond.Equal(theirs, mine) {
+			continue
+		}
+		switch r.press.Keep[field] {
+		case "mine":
+		case "theirs":
+			delete(values, field)
+		default:
+			q.Fields = append(q.Fields, ConflictField{Field: field, Label: f.Label, Mine: r.w.say(mine, f.TypeOf()), Theirs: r.w.say(theirs, f.TypeOf())})
+		}
+	}
+	if len(q.Fields) == 0 {
+		return nil
+	}
+	return q
+}
+
+func sentence(s string) string {
+	if s == "" {
+		return s
+	}
+	return strings.ToUpper(s[:1]) + s[1:] + "."
+}

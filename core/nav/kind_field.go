@@ -1,0 +1,101 @@
+package nav
+
+import (
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// FieldView is a field as it is drawn: its value for people and as the wire writes it.
+type FieldView struct {
+	Path     string   `json:"path"`
+	Label    string   `json:"label"`
+	Type     string   `json:"type"`
+	Value    string   `json:"value"`
+	Words    string   `json:"words"`
+	State    string   `json:"state"` // known, empty, unknown
+	Choices  []string `json:"choices,omitempty"`
+	Unit     string   `json:"unit,omitempty"`
+	Table    string   `json:"table,omitempty"` // of a relation
+	Long     bool     `json:"long,omitempty"`
+	Required bool     `json:"required,omitempty"`
+	Editable bool     `json:"editable,omitempty"`
+	Way      bool     `json:"way,omitempty"`  // its value leads somewhere
+	Href     string   `json:"href,omitempty"` // as a plain link
+}
+
+type fieldKind struct{ nothingToFetch }
+
+func (fieldKind) plan(b *planner, e *project.Element) {
+	path := e.Spec.(*project.Field).Path
+	table := b.scope["record"]
+	if f, _ := b.app.Project.FieldAt(table, path); f == nil {
+		b.broken("field", path, cond.Problem{Message: "The field it showed is gone.", Length: 1})
+		return
+	}
+	b.needShown(b.plan.record, table, path)
+}
+
+func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
+	spec := e.Spec.(*project.Field)
+	table := o.plan.Screen.RecordTable()
+	f, _ := o.app.Project.FieldAt(table, spec.Path)
+	if f == nil {
+		into.Field = &FieldView{Path: spec.Path, Label: spec.Label, Type: "text", State: "unknown", Words: "the field is gone"}
+		return
+	}
+	if !o.maySee(table, spec.Path) {
+		into.State, into.By, into.Reason = "hidden", "grant", "The role may not see this field."
+	}
+	fv := &FieldView{
+		Path: spec.Path, Label: spec.Label, Type: f.Type, Choices: f.Choices, Unit: f.Unit,
+		Long: f.Long, Table: f.References, Required: !f.Nullable, Editable: o.editable(spec, f),
+	}
+	if fv.Label == "" {
+		fv.Label = f.Label
+	}
+	into.Field = fv
+	v := o.fieldValue(spec.Path, f)
+	fv.State = map[bool]string{true: "known", false: "unknown"}[v.Known()]
+	switch {
+	case !v.Known():
+		fv.Words = v.Why()
+	case v.IsNull():
+		fv.State = "empty"
+	default:
+		fv.Value, fv.Words = v.Wire(), o.world.say(v, f.TypeOf())
+		if f.References != "" && o.world.record != nil {
+			fv.Words = o.world.title(o.world.record, f.References, spec.Path)
+		}
+	}
+	if gate := e.Gates["release"]; gate != nil && into.State == "shown" && !fv.Editable {
+		verdict := o.judge(gate, aim{})
+		fv.Way = verdict.Open()
+		into.By, into.Reason = verdict.By, verdict.Reason
+		if p := verdict.plainLink(gate); p != nil {
+			fv.Href = o.app.Address(*p)
+		}
+	}
+}
+
+// fieldValue gives the stored value, or what a new record is filled in with.
+func (o *Opening) fieldValue(path string, f *project.Column) cond.Value {
+	if o.place.Mode != "add" {
+		return o.world.from(o.world.record, strings.Split(path, "."), path)
+	}
+	if wire, ok := o.place.Set[path]; ok {
+		if v, err := cond.Parse(f.TypeOf(), wire); err == nil {
+			return v
+		}
+	}
+	return cond.NullValue
+}
+
+// editable says whether this screen, mode and user may change the field here.
+func (o *Opening) editable(spec *project.Field, f *project.Column) bool {
+	if o.place.Mode == "view" || spec.ReadOnly || f.ReadOnly || strings.Contains(spec.Path, ".") {
+		return false
+	}
+	return !o.grant.ReadOnly[spec.Path] && !o.grant.Hidden[spec.Path]
+}

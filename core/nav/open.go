@@ -1,0 +1,252 @@
+package nav
+
+import (
+	"context"
+	"fmt"
+	"strings"
+	"time"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// Sources is what a screen is drawn from.
+type Sources struct {
+	Records Records
+	Tags    Tags // nil: no plant
+	Now     time.Time
+	Ghosts  bool // for builders: hidden elements stay in the view, marked
+	Lock    bool // for a press: the screen's own record is locked until the transaction ends
+}
+
+// Opening is a screen open for one user at one place: everything it shows has been fetched.
+// View can be called again when live values change.
+type Opening struct {
+	app    *App
+	plan   *ScreenPlan
+	place  Place
+	world  *world
+	grant  project.Grant // on the screen's own table
+	pages  map[string]Page
+	counts map[string]Count
+	groups map[string][]Group
+	ghosts bool
+}
+
+// Open judges whether the user may be at the place and fetches what the screen shows.
+// The order of judgement: screen, inputs, grant, record, guard. A no is a *Refusal.
+func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*Opening, error) {
+	plan := a.Screens[place.Screen]
+	if plan == nil {
+		return nil, refuse("no-screen", "This screen does not exist any more.", "Go home and start from there.")
+	}
+	if place.Mode == "" {
+		place.Mode = "view"
+	}
+	inputs, err := a.checkPlace(place)
+	if err != nil {
+		return nil, err
+	}
+	o := &Opening{
+		app: a, plan: plan, place: place, ghosts: src.Ghosts,
+		world:  &world{app: a, user: user, now: src.Now, inputs: inputs, inputRows: map[string]*Row{}, tags: src.Tags},
+		pages:  map[string]Page{},
+		counts: map[string]Count{},
+		groups: map[string][]Group{},
+	}
+	if err := o.mayBeHere(); err != nil {
+		return nil, err
+	}
+	if err := o.fetchRecords(ctx, src); err != nil {
+		return nil, err
+	}
+	if err := o.guard(); err != nil {
+		return nil, err
+	}
+	if src.Lock {
+		return o, nil // a press looks at one element; lists are fetched by who needs them
+	}
+	for _, e := range plan.Elements {
+		if err := elementKinds[e.Kind].fetch(ctx, o, e, src); err != nil {
+			return nil, fmt.Errorf("fetch %s of screen %s: %w", e.ID, plan.Screen.ID, err)
+		}
+	}
+	return o, nil
+}
+
+func (o *Opening) mayBeHere() error {
+	table := o.plan.Screen.RecordTable()
+	if table == "" {
+		return nil
+	}
+	o.grant = o.app.Project.GrantOf(o.world.user.Roles, table)
+	t := o.app.Project.Tables[table]
+	if t == nil {
+		return refuse("broken", "The table behind this screen is gone.", "Tell the person who builds this application.")
+	}
+	verb, may := "view", o.grant.View
+	switch o.place.Mode {
+	case "edit":
+		verb, may = "change", o.grant.Edit
+	case "add":
+		verb, may = "add", o.grant.Add
+	}
+	if !may {
+		return refuse("no-grant", fmt.Sprintf("Your role may not %s %s.", verb, strings.ToLower(t.Label)), "Ask a shift lead or the office if you need to.")
+	}
+	return nil
+}
+
+func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
+	w := o.world
+	if w.user.Record != "" && len(o.plan.user) > 0 {
+		row, err := o.one(ctx, src, o.app.Project.Settings.UserTable, w.user.Record, o.plan.user, false)
+		if err != nil {
+			return err
+		}
+		w.userRow = row
+	}
+	for _, id := range sortedKeys(o.plan.inputs) {
+		in := o.plan.Screen.Inputs[id]
+		key := w.inputs[id]
+		if key.IsNull() || in.Table == "" {
+			continue
+		}
+		if id == o.plan.Screen.Record && o.place.Mode == "add" {
+			continue
+		}
+		set := o.plan.inputs[id]
+		own := id == o.plan.Screen.Record
+		if own {
+			set = pathSet{}
+			for p := range o.plan.inputs[id] {
+				set[p] = true
+			}
+			for p := range o.plan.record {
+				set[p] = true
+			}
+		}
+		row, err := o.one(ctx, src, in.Table, key.KeyOf(), set, own && src.Lock)
+		if err != nil {
+			return err
+		}
+		t := o.app.Project.Tables[in.Table]
+		if row == nil {
+			return refuse("no-record", fmt.Sprintf("This %s is not there: it was deleted, or the address is wrong.", t.One), "Go back, or pick another from the list.")
+		}
+		w.inputRows[id] = row
+		if own {
+			w.record = row
+		}
+	}
+	return nil
+}
+
+// one fetches a record, leaving out what the user's roles may not see.
+func (o *Opening) one(ctx context.Context, src Sources, table, key string, set pathSet, lock bool) (*Row, error) {
+	t := o.app.Project.Tables[table]
+	if t == nil {
+		return nil, refuse("broken", "A table that this screen needs is gone.", "Tell the person who builds this application.")
+	}
+	paths, hidden := o.visible(table, set.sorted())
+	page, err := src.Records.Fetch(ctx, Query{Table: t, Paths: paths, Key: key, Limit: 1, Lock: lock})
+	if err != nil {
+		return nil, err
+	}
+	if len(page.Rows) == 0 {
+		return nil, nil
+	}
+	hide(page.Rows[0], hidden)
+	return page.Rows[0], nil
+}
+
+// visible splits paths into those the user's roles may see and those they may not,
+// be it a hidden field or a table along the way without the right to view it.
+func (o *Opening) visible(table string, paths []string) (allowed, hidden []string) {
+	for _, path := range paths {
+		if o.maySee(table, path) {
+			allowed = append(allowed, path)
+		} else {
+			hidden = append(hidden, path)
+		}
+	}
+	return allowed, hidden
+}
+
+func (o *Opening) maySee(table, path string) bool {
+	t := table
+	for _, part := range strings.Split(path, ".") {
+		grant := o.app.Project.GrantOf(o.world.user.Roles, t)
+		if t == o.app.Project.Settings.UserTable && table == t {
+			grant.View = true // the user's own record is theirs to be told of
+		}
+		if !grant.View || grant.Hidden[part] {
+			return false
+		}
+		f, _ := o.app.Project.FieldAt(t, part)
+		if f == nil {
+			return false
+		}
+		t = f.References
+	}
+	return true
+}
+
+func hide(row *Row, hidden []string) {
+	for _, path := range hidden {
+		row.Values[path] = cond.UnknownBecause("not visible to you")
+	}
+}
+
+func (o *Opening) guard() error {
+	if o.plan.BadGuard {
+		return refuse("guard", "The condition for being on this screen cannot be read.", "Tell the person who builds this application.")
+	}
+	if o.plan.Guard == nil {
+		return nil
+	}
+	v := o.plan.Guard.Root.Eval(o.world)
+	if v.Known() && v.True() {
+		return nil
+	}
+	part := o.plan.Guard.Root.Explain(o.world)
+	r := refuse("guard", "“"+o.plan.Screen.Title+"” is open only while "+o.plan.Guard.Root.Phrase()+".", "Go back or home.")
+	r.Part = &part
+	return r
+}
+
+// match gives what the screen's inputs and the place's filters narrow its main list by.
+func (o *Opening) match(table string, main bool) ([]Match, error) {
+	var out []Match
+	for _, in := range project.Ordered(o.plan.Screen.Inputs) {
+		v := o.world.inputs[in.ID]
+		if in.Filter == "" || v.IsNull() || !v.Known() {
+			continue
+		}
+		if c, _ := o.app.Project.FieldAt(table, in.Filter); c == nil {
+			continue
+		}
+		out = append(out, Match{Path: in.Filter, Compare: "is", Value: v})
+	}
+	if !main {
+		return out, nil
+	}
+	for _, f := range o.place.Filters {
+		c, _ := o.app.Project.FieldAt(table, f.Path)
+		if c == nil || !o.maySee(table, f.Path) {
+			return nil, refuse("bad-filter", "This list cannot be filtered like that.", "Take the filter off.")
+		}
+		t := c.TypeOf()
+		if f.Compare == "contains" {
+			t = cond.Type{Kind: cond.Text}
+		} else {
+			t.Choices = nil // a filter for a value that is no choice finds nothing, which is true
+		}
+		v, err := cond.Parse(t, f.Value)
+		if err != nil {
+			return nil, refuse("bad-filter", "“"+c.Label+"” cannot be filtered like that: "+err.Error()+".", "Change or take off the filter.")
+		}
+		out = append(out, Match{Path: f.Path, Compare: f.Compare, Value: v})
+	}
+	return out, nil
+}

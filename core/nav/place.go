@@ -1,0 +1,257 @@
+package nav
+
+import (
+	"net/url"
+	"sort"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// Place is a screen with its inputs, mode and view: one step of a trail, and what an address says.
+type Place struct {
+	Screen  string            `json:"screen"`
+	Inputs  map[string]string `json:"inputs,omitempty"` // by input id, as the wire writes them
+	Mode    string            `json:"mode"`             // view, edit, add
+	Set     map[string]string `json:"set,omitempty"`    // mode add: fields filled in, by field id
+	Filters []Filter          `json:"filters,omitempty"`
+	Sort    []Sort            `json:"sort,omitempty"`
+}
+
+// Filter narrows a screen's list by one of its columns.
+type Filter struct {
+	Path    string `json:"path"`
+	Compare string `json:"compare"` // is, isNot, contains, empty, notEmpty, atLeast, atMost
+	Value   string `json:"value,omitempty"`
+}
+
+// Sort is one part of the order of a screen's list.
+type Sort struct {
+	Path string `json:"path"`
+	Desc bool   `json:"desc,omitempty"`
+}
+
+// Compares are the comparisons that a list can be filtered by.
+var Compares = []string{"is", "isNot", "contains", "empty", "notEmpty", "atLeast", "atMost"}
+
+// Address writes a place as the part of an address after /use/<project>: the call itself.
+// Inputs stand in declared order; what is not an input stands under the reserved prefix ~.
+func (a *App) Address(p Place) string {
+	s := a.Project.Screens[p.Screen]
+	if s == nil {
+		return "/"
+	}
+	var parts []string
+	add := func(name, value string) { parts = append(parts, name+"="+url.QueryEscape(value)) }
+	for _, in := range project.Ordered(s.Inputs) {
+		if v, ok := p.Inputs[in.ID]; ok && v != "" {
+			add(in.Alias, v)
+		}
+	}
+	if p.Mode != "" && p.Mode != "view" {
+		add("~mode", p.Mode)
+	}
+	for _, field := range sortedKeys(p.Set) {
+		add("~set."+a.aliasPath(s.RecordTable(), field), p.Set[field])
+	}
+	table := listTable(s)
+	for _, f := range p.Filters {
+		add("~filter."+a.aliasPath(table, f.Path), f.Compare+":"+f.Value)
+	}
+	for _, o := range p.Sort {
+		sign := ""
+		if o.Desc {
+			sign = "-"
+		}
+		add("~sort", sign+a.aliasPath(table, o.Path))
+	}
+	address := "/" + s.Slug
+	if len(parts) > 0 {
+		address += "?" + strings.Join(parts, "&")
+	}
+	return address
+}
+
+// ParseAddress reads what Address writes, and what people type. Errors are *Refusal.
+func (a *App) ParseAddress(slug, query string) (Place, error) {
+	s := a.Project.ScreenBySlug(slug)
+	if s == nil {
+		return Place{}, refuse("no-screen", "There is no screen at “"+slug+"”.", "Check the address, or go home.")
+	}
+	values, err := url.ParseQuery(query)
+	if err != nil {
+		return Place{}, refuse("bad-address", "This address cannot be read.", "Check what follows the question mark.")
+	}
+	p := Place{Screen: s.ID, Mode: "view", Inputs: map[string]string{}}
+	byAlias := map[string]*project.Input{}
+	for _, in := range s.Inputs {
+		byAlias[in.Alias] = in
+	}
+	for _, name := range sortedKeys(values) {
+		value := values[name][0]
+		switch {
+		case name == "~mode":
+			p.Mode = value
+		case strings.HasPrefix(name, "~set."):
+			if p.Set == nil {
+				p.Set = map[string]string{}
+			}
+			p.Set[a.idPath(s.RecordTable(), name[len("~set."):])] = value
+		case strings.HasPrefix(name, "~filter."):
+			compare, v, _ := strings.Cut(value, ":")
+			p.Filters = append(p.Filters, Filter{Path: a.idPath(listTable(s), name[len("~filter."):]), Compare: compare, Value: v})
+		case name == "~sort":
+			for _, one := range values[name] {
+				p.Sort = append(p.Sort, Sort{Path: a.idPath(listTable(s), strings.TrimPrefix(one, "-")), Desc: strings.HasPrefix(one, "-")})
+			}
+		case byAlias[name] != nil:
+			p.Inputs[byAlias[name].ID] = value
+		default:
+			return Place{}, refuse("bad-input", "“"+s.Title+"” takes nothing called “"+name+"”.", "It takes: "+inputNames(s)+".")
+		}
+	}
+	return p, nil
+}
+
+func inputNames(s *project.Screen) string {
+	var names []string
+	for _, in := range project.Ordered(s.Inputs) {
+		names = append(names, in.Alias)
+	}
+	if len(names) == 0 {
+		return "nothing"
+	}
+	return strings.Join(names, ", ")
+}
+
+// checkPlace refuses inputs, modes, filters and sorts that do not fit the screen.
+func (a *App) checkPlace(p Place) (map[string]cond.Value, error) {
+	s := a.Project.Screens[p.Screen]
+	switch p.Mode {
+	case "view":
+	case "edit", "add":
+		if s.Type != "form" {
+			return nil, refuse("bad-mode", "“"+s.Title+"” cannot be opened to "+p.Mode+".", "Only forms can.")
+		}
+	default:
+		return nil, refuse("bad-mode", "There is no mode “"+p.Mode+"”.", "A screen is opened to view, edit or add.")
+	}
+	inputs := map[string]cond.Value{}
+	for id, in := range s.Inputs {
+		wire, given := p.Inputs[id]
+		if !given || wire == "" {
+			if in.Required && !(id == s.Record && p.Mode == "add") {
+				return nil, refuse("missing-input", "“"+s.Title+"” needs to know which "+strings.ToLower(in.Label)+".", "Open it from a list, or complete the address.")
+			}
+			inputs[id] = cond.NullValue
+			continue
+		}
+		v, err := cond.Parse(in.TypeOf(), wire)
+		if err != nil {
+			return nil, refuse("bad-input", "“"+in.Label+"” is wrong: "+err.Error()+".", "Correct the address, or open the screen from a list.")
+		}
+		inputs[id] = v
+	}
+	table := listTable(s)
+	for _, f := range p.Filters {
+		if c, _ := a.Project.FieldAt(table, f.Path); c == nil || !known(Compares, f.Compare) {
+			return nil, refuse("bad-filter", "This list cannot be filtered like that.", "Take the filter off the address.")
+		}
+	}
+	for _, o := range p.Sort {
+		if c, _ := a.Project.FieldAt(table, o.Path); c == nil {
+			return nil, refuse("bad-filter", "This list cannot be sorted like that.", "Take the order off the address.")
+		}
+	}
+	return inputs, nil
+}
+
+func known(words []string, w string) bool {
+	for _, x := range words {
+		if x == w {
+			return true
+		}
+	}
+	return false
+}
+
+// listTable gives the table of a screen's main list: the topmost.
+func listTable(s *project.Screen) string {
+	if l := mainList(s); l != nil {
+		return l.Spec.(*project.List).Table
+	}
+	return ""
+}
+
+// mainList gives the topmost list that is not a child list; nil when there is none.
+func mainList(s *project.Screen) *project.Element {
+	var lists []*project.Element
+	for _, e := range s.Elements {
+		if l, ok := e.Spec.(*project.List); ok && l.Relation == "" {
+			lists = append(lists, e)
+		}
+	}
+	if len(lists) == 0 {
+		return nil
+	}
+	sort.Slice(lists, func(i, j int) bool {
+		if lists[i].Cell.Row != lists[j].Cell.Row {
+			return lists[i].Cell.Row < lists[j].Cell.Row
+		}
+		return lists[i].ID < lists[j].ID
+	})
+	return lists[0]
+}
+
+func (a *App) aliasPath(table, path string) string {
+	return a.swapPath(table, path, func(f *project.Column) string { return f.Alias })
+}
+
+func (a *App) idPath(table, path string) string {
+	t := a.Project.Tables[table]
+	var out []string
+	for _, part := range strings.Split(path, ".") {
+		if t == nil {
+			return path
+		}
+		var found *project.Column
+		for _, f := range t.Fields {
+			if f.Alias == part || f.ID == part {
+				found = f
+			}
+		}
+		if found == nil {
+			return path
+		}
+		out = append(out, found.ID)
+		t = a.Project.Tables[found.References]
+	}
+	return strings.Join(out, ".")
+}
+
+func (a *App) swapPath(table, path string, name func(*project.Column) string) string {
+	t := a.Project.Tables[table]
+	var out []string
+	for _, part := range strings.Split(path, ".") {
+		if t == nil || t.Fields[part] == nil {
+			return path
+		}
+		out = append(out, name(t.Fields[part]))
+		t = a.Project.Tables[t.Fields[part].References]
+	}
+	return strings.Join(out, ".")
+}
+
+// Refusal is a no, with a code that the documents list, what happened, and what to do.
+type Refusal struct {
+	Code string     `json:"code"`
+	What string     `json:"what"`
+	Then string     `json:"then,omitempty"`
+	Part *cond.Part `json:"part,omitempty"` // the condition that refused
+}
+
+// Error gives what happened and what to do.
+func (r *Refusal) Error() string { return strings.TrimSpace(r.What + " " + r.Then) }
+
+func refuse(code, what, then string) *Refusal { return &Refusal{Code: code, What: what, Then: then} }

@@ -1,0 +1,112 @@
+package nav
+
+import (
+	"context"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// Records reads the application's own tables. A query is one statement: parents come by
+// joins, never by queries in a loop.
+type Records interface {
+	Fetch(ctx context.Context, q Query) (Page, error)
+	Count(ctx context.Context, q Query) (Count, error)
+	Group(ctx context.Context, q GroupQuery) ([]Group, error)
+}
+
+// Changer changes records within the transaction of one press.
+type Changer interface {
+	Records
+	// Insert adds a record and gives its key.
+	Insert(ctx context.Context, t *project.Table, values map[string]cond.Value) (string, error)
+	// Update changes fields of a record that this transaction has fetched with Lock.
+	Update(ctx context.Context, t *project.Table, key string, values map[string]cond.Value) error
+}
+
+// Tags reads live values from the plant's cache; it never waits.
+type Tags interface {
+	Read(ref TagRef) Reading
+}
+
+// TagRef names one live value.
+type TagRef struct{ Source, Node string }
+
+// Reading is a live value with its quality. A value that is not good is unknown, with the reason.
+type Reading struct {
+	Value cond.Value
+	At    int64 // Unix milliseconds of the source's time; 0 if never
+}
+
+// Query asks for records of one table.
+type Query struct {
+	Table *project.Table
+	Paths []string // dotted field ids; those of relations give the key they hold
+	Key   string   // just this record
+	Match []Match  // all must hold
+	Order []Sort   // the key is added as the last
+	Limit int
+	After string // cursor of the page before; "" for the first
+	Lock  bool   // for update, until the transaction ends
+}
+
+// Match is one comparison that records must meet.
+type Match struct {
+	Path    string
+	Compare string // of Compares, or in
+	Value   cond.Value
+}
+
+// Page is records in order, with the cursor of the next page; "" when there is none.
+type Page struct {
+	Rows []*Row
+	Next string
+}
+
+// Count is how many records there are, exact up to a bound.
+type Count struct {
+	N    int
+	More bool // there are more than N
+}
+
+// Row is one record with the values that were asked for.
+type Row struct {
+	Table   string
+	Key     string
+	Version string // changes with each change of the record
+	Values  map[string]cond.Value
+}
+
+// GroupQuery counts or sums records by a field, and within that by another.
+type GroupQuery struct {
+	Table *project.Table
+	By    string   // path
+	Title []string // paths that the words of a record need, when By is a relation
+	Split string   // path; "" for none
+	Sum   string   // path; "" to count
+	Match []Match
+	Limit int
+}
+
+// Group is one point: its value, the title's values when it is a record, its measure and its parts.
+type Group struct {
+	Value cond.Value
+	Row   *Row // of a relation, for its title; values under By
+	N     float64
+	Parts []GroupPart
+}
+
+// GroupPart is the share of one value of the split.
+type GroupPart struct {
+	Value string
+	N     float64
+}
+
+// User is who asks, with the roles that count.
+type User struct {
+	ID     string
+	Name   string
+	Login  string
+	Roles  map[string]bool
+	Record string // key of the user's own record, or ""
+}

@@ -1,0 +1,166 @@
+package nav
+
+import (
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// View is a screen as it is drawn: everything was decided, the browser only shows it.
+type View struct {
+	Screen   string        `json:"screen"`
+	Type     string        `json:"type"`
+	Title    string        `json:"title"`
+	Heading  string        `json:"heading"`
+	Area     string        `json:"area,omitempty"`
+	Mode     string        `json:"mode"`
+	Place    Place         `json:"place"`
+	Address  string        `json:"address"` // after /use/<project>
+	Record   *RecordInfo   `json:"record,omitempty"`
+	Context  []Chip        `json:"context,omitempty"` // what arrived and narrows the screen
+	Elements []ElementView `json:"elements"`
+}
+
+// RecordInfo names the screen's own record.
+type RecordInfo struct {
+	Table   string `json:"table"`
+	Key     string `json:"key"`
+	Title   string `json:"title"`
+	Version string `json:"version"`
+}
+
+// Chip is one thing that narrows the screen: an input that arrived, or a filter. Clearing it shows more.
+type Chip struct {
+	Input string `json:"input,omitempty"`
+	Path  string `json:"path,omitempty"` // of a filter
+	Label string `json:"label"`
+	Words string `json:"words"`
+	Clear bool   `json:"clear"`
+}
+
+// ElementView is one element as it is drawn; the part of its kind is set.
+type ElementView struct {
+	ID     string       `json:"id"`
+	Kind   string       `json:"kind"`
+	Cell   project.Cell `json:"cell"`
+	State  string       `json:"state"`            // shown, greyed, hidden (builders only)
+	Reason string       `json:"reason,omitempty"` // why greyed, or hidden
+	By     string       `json:"by,omitempty"`
+	Button *ButtonView  `json:"button,omitempty"`
+	Text   *TextView    `json:"text,omitempty"`
+	Field  *FieldView   `json:"field,omitempty"`
+	List   *ListView    `json:"list,omitempty"`
+	Chart  *ChartView   `json:"chart,omitempty"`
+	Gauge  *GaugeView   `json:"gauge,omitempty"`
+	Lamp   *LampView    `json:"lamp,omitempty"`
+	Trend  *TrendView   `json:"trend,omitempty"`
+	Figure *FigureView  `json:"figure,omitempty"`
+}
+
+// View draws the screen from what was fetched and the live values of now.
+func (o *Opening) View() *View {
+	s := o.plan.Screen
+	v := &View{
+		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.place.Mode,
+		Place: o.place, Address: o.app.Address(o.place), Elements: []ElementView{}, Context: o.chips(),
+	}
+	if o.place.Mode == "add" {
+		if t := o.app.Project.Tables[s.RecordTable()]; t != nil {
+			v.Heading = "New " + t.One
+		}
+	} else if o.plan.Heading != nil {
+		v.Heading = o.plan.Heading.Say(o.world, o.world.say)
+	}
+	if r := o.world.record; r != nil {
+		v.Record = &RecordInfo{Table: r.Table, Key: r.Key, Title: o.world.title(r, r.Table, ""), Version: r.Version}
+	}
+	for _, e := range o.plan.Elements {
+		if ev, ok := o.element(e); ok {
+			v.Elements = append(v.Elements, ev)
+		}
+	}
+	return v
+}
+
+// element draws one element; false when users do not get to see it.
+func (o *Opening) element(e *ElementPlan) (ElementView, bool) {
+	ev := ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: "shown"}
+	if e.Modes != nil && !e.Modes[o.place.Mode] {
+		return o.ghost(e, ev, "mode", "It is not there in mode “"+o.place.Mode+"”.")
+	}
+	if e.Shown != "" {
+		switch {
+		case e.ShownWhile == nil:
+			return o.ghost(e, ev, "broken", "The condition for showing it cannot be read.")
+		default:
+			shown := e.ShownWhile.Root.Eval(o.world)
+			if !shown.Known() {
+				return o.ghost(e, ev, "unknown", "Value not available: "+shown.Why()+".")
+			}
+			if !shown.True() {
+				return o.ghost(e, ev, "shown", "It shows only while "+e.ShownWhile.Root.Phrase()+".")
+			}
+		}
+	}
+	elementKinds[e.Kind].view(o, e, &ev)
+	if ev.State == "hidden" && !o.ghosts {
+		return ev, false
+	}
+	return ev, true
+}
+
+func (o *Opening) ghost(e *ElementPlan, ev ElementView, by, reason string) (ElementView, bool) {
+	if !o.ghosts {
+		return ev, false
+	}
+	elementKinds[e.Kind].view(o, e, &ev)
+	ev.State, ev.By, ev.Reason = "hidden", by, reason
+	return ev, true
+}
+
+// chips tells what arrived with the place and narrows it: nothing narrows a screen unseen.
+func (o *Opening) chips() []Chip {
+	var out []Chip
+	s := o.plan.Screen
+	for _, in := range project.Ordered(s.Inputs) {
+		v := o.world.inputs[in.ID]
+		if in.ID == s.Record || v.IsNull() {
+			continue
+		}
+		words := o.world.say(v, in.TypeOf())
+		if row := o.world.inputRows[in.ID]; row != nil {
+			words = o.world.title(row, in.Table, "")
+		}
+		out = append(out, Chip{Input: in.ID, Label: in.Label, Words: words, Clear: !in.Required})
+	}
+	table := listTable(s)
+	for _, f := range o.place.Filters {
+		c, _ := o.app.Project.FieldAt(table, f.Path)
+		if c == nil {
+			continue
+		}
+		out = append(out, Chip{Path: f.Path, Label: c.Label, Words: o.filterWords(f, c), Clear: true})
+	}
+	return out
+}
+
+func (o *Opening) filterWords(f Filter, c *project.Column) string {
+	value := f.Value
+	if v, err := cond.Parse(cond.Type{Kind: c.TypeOf().Kind}, f.Value); err == nil && f.Compare != "contains" {
+		value = o.world.say(v, c.TypeOf())
+	}
+	switch f.Compare {
+	case "isNot":
+		return "not " + value
+	case "contains":
+		return "contains “" + value + "”"
+	case "empty":
+		return "empty"
+	case "notEmpty":
+		return "not empty"
+	case "atLeast":
+		return "from " + value
+	case "atMost":
+		return "up to " + value
+	}
+	return value
+}

@@ -1,0 +1,220 @@
+package nav
+
+import (
+	"net/url"
+	"slices"
+	"strings"
+	"time"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// world gives the expressions of one screen their values: everything was fetched before.
+type world struct {
+	app       *App
+	user      *User
+	now       time.Time
+	record    *Row
+	row       *Row
+	inputs    map[string]cond.Value
+	inputRows map[string]*Row
+	userRow   *Row
+	tags      Tags
+}
+
+// HasRole says whether the user has a role.
+func (w *world) HasRole(role string) bool { return w.user.Roles[role] }
+
+// Now is the moment of the request.
+func (w *world) Now() time.Time { return w.now }
+
+// Value gives a path's value from what was fetched.
+func (w *world) Value(p *cond.Path) cond.Value {
+	switch p.Root {
+	case "record":
+		return w.from(w.record, p.Segs, p.Key)
+	case "row":
+		return w.from(w.row, p.Segs, p.Key)
+	case "inputs":
+		v, ok := w.inputs[first(p.Segs)]
+		if !ok {
+			return cond.UnknownBecause("this input is not given")
+		}
+		if len(p.Segs) == 1 || v.IsNull() {
+			return v
+		}
+		return w.from(w.inputRows[p.Segs[0]], p.Segs[1:], strings.Join(p.Segs[1:], "."))
+	case "user":
+		return w.userValue(p)
+	}
+	return cond.UnknownBecause(p.Root + " is not available here")
+}
+
+func (w *world) userValue(p *cond.Path) cond.Value {
+	switch first(p.Segs) {
+	case "name":
+		return cond.String(w.user.Name)
+	case "login":
+		return cond.String(w.user.Login)
+	}
+	if w.user.Record == "" {
+		return cond.NullValue
+	}
+	if len(p.Segs) == 1 {
+		return cond.Key(w.user.Record)
+	}
+	return w.from(w.userRow, p.Segs[1:], strings.Join(p.Segs[1:], "."))
+}
+
+func (w *world) from(row *Row, segs []string, key string) cond.Value {
+	if row == nil {
+		return cond.UnknownBecause("there is no record")
+	}
+	if len(segs) == 0 {
+		return cond.Key(row.Key)
+	}
+	if i := slices.Index(segs, project.EquipField); i >= 0 {
+		return w.tag(row, segs[:i], segs[i+1:])
+	}
+	if v, ok := row.Values[key]; ok {
+		return v
+	}
+	return cond.UnknownBecause("this value was not fetched")
+}
+
+func (w *world) tag(row *Row, prefix, names []string) cond.Value {
+	ref, tag, why := w.app.tagRef(row, prefix, names)
+	if tag == nil {
+		return cond.UnknownBecause(why)
+	}
+	if w.tags == nil {
+		return cond.UnknownBecause("no plant is connected")
+	}
+	return w.tags.Read(ref).Value
+}
+
+// tagRef works out which node of which source a path of equipment names, for one record.
+func (a *App) tagRef(row *Row, prefix, names []string) (TagRef, *project.Tag, string) {
+	table := row.Table
+	if len(prefix) > 0 {
+		f, _ := a.Project.FieldAt(table, strings.Join(prefix, "."))
+		if f == nil {
+			return TagRef{}, nil, "the relation is gone"
+		}
+		table = f.References
+	}
+	e := a.Project.EquipmentOf(table)
+	t := a.Project.Tables[table]
+	if e == nil || t == nil || len(names) != 2 || e.Parts[names[0]] == nil || e.Parts[names[0]].Tags[names[1]] == nil {
+		return TagRef{}, nil, "this value is gone from the equipment"
+	}
+	tag := e.Parts[names[0]].Tags[names[1]]
+	node := tag.Node
+	for _, f := range t.Fields {
+		name := "{" + f.Alias + "}"
+		if !strings.Contains(node, name) {
+			continue
+		}
+		v, ok := row.Values[join(strings.Join(prefix, "."), f.ID)]
+		if !ok || !v.Known() || v.IsNull() {
+			return TagRef{}, nil, "the record does not say which equipment it is"
+		}
+		// Simple expansion of RFC 6570: everything but unreserved characters is encoded.
+		node = strings.ReplaceAll(node, name, strings.ReplaceAll(url.QueryEscape(v.Wire()), "+", "%20"))
+	}
+	return TagRef{Source: e.Source, Node: node}, tag, ""
+}
+
+// TagRefs gives the live values that a screen shows or decides by, for what is open on it.
+func (o *Opening) TagRefs() []TagRef {
+	seen := map[TagRef]bool{}
+	var out []TagRef
+	for _, p := range o.plan.tags {
+		row, segs := o.world.record, p.Segs
+		switch p.Root {
+		case "inputs":
+			row, segs = o.world.inputRows[first(segs)], rest(segs)
+		case "user":
+			row, segs = o.world.userRow, rest(segs)
+		case "row":
+			continue
+		}
+		i := slices.Index(segs, project.EquipField)
+		if row == nil || i < 0 {
+			continue
+		}
+		if ref, tag, _ := o.app.tagRef(row, segs[:i], segs[i+1:]); tag != nil && !seen[ref] {
+			seen[ref] = true
+			out = append(out, ref)
+		}
+	}
+	return out
+}
+
+// prefixed sees a record through a relation of another: for titles of parents.
+type prefixed struct {
+	*world
+	of     *Row
+	prefix string
+}
+
+// Value gives a path of the parent from the row it was joined to.
+func (p prefixed) Value(path *cond.Path) cond.Value {
+	if path.Root != "record" {
+		return p.world.Value(path)
+	}
+	if v, ok := p.of.Values[join(p.prefix, path.Key)]; ok {
+		return v
+	}
+	return cond.UnknownBecause("not fetched")
+}
+
+// title says what the record at a path of a row is called.
+func (w *world) title(row *Row, table, path string) string {
+	t := w.app.titles[table]
+	if t == nil || row == nil {
+		return ""
+	}
+	return t.Say(prefixed{w, row, path}, func(v cond.Value, typ cond.Type) string { return w.say(v, typ) })
+}
+
+// say writes a value for people: the project's own words are the choices; dates as in 12 Nov 2026.
+func (w *world) say(v cond.Value, t cond.Type) string {
+	switch v.Kind() {
+	case cond.YesNo:
+		if v.True() {
+			return "yes"
+		}
+		return "no"
+	case cond.Date:
+		d, _ := v.Time()
+		return d.Format("2 Jan 2006")
+	case cond.Moment:
+		m, _ := v.Time()
+		return m.In(w.now.Location()).Format("2 Jan 2006 15:04")
+	}
+	text := v.Wire()
+	switch v.Kind() {
+	case cond.Whole:
+		text = grouped(text)
+	}
+	return text
+}
+
+// grouped writes a whole number of five digits or more with a comma at each thousand.
+func grouped(digits string) string {
+	sign := ""
+	if strings.HasPrefix(digits, "-") {
+		sign, digits = "-", digits[1:]
+	}
+	if len(digits) < 5 {
+		return sign + digits
+	}
+	var parts []string
+	for len(digits) > 3 {
+		parts = append([]string{digits[len(digits)-3:]}, parts...)
+		digits = digits[:len(digits)-3]
+	}
+	return sign + strings.Join(append([]string{digits}, parts...), ",")
+}

@@ -1,0 +1,246 @@
+// Package project is the document: what a builder makes. Screens declare typed inputs,
+// gates lead to them with bindings. Everything with identity is a map by id with a
+// position, so that a patch never names an index.
+package project
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"regexp"
+	"sort"
+)
+
+// Format is the number of the document format that this program reads and writes.
+const Format = 1
+
+// Project is one application that is being built.
+type Project struct {
+	Settings  *Settings
+	Roles     map[string]*Role
+	Sources   map[string]*Source
+	Tables    map[string]*Table
+	Equipment map[string]*Equipment
+	Grants    map[string]*Grant
+	Screens   map[string]*Screen
+}
+
+// Settings is what belongs to the project as a whole. Its entity has the fixed id "project".
+type Settings struct {
+	Title      string `json:"title"`
+	Slug       string `json:"slug"`
+	Zone       string `json:"zone"`                 // IANA name; today() is told in it
+	UserTable  string `json:"userTable,omitempty"`  // the table that users have a record in
+	UserField  string `json:"userField,omitempty"`  // its field that holds the sign-in name
+	NextFormat int    `json:"nextFormat,omitempty"` // refused: a newer program wrote this
+}
+
+// Role is a role that users have; the first by position that a user has decides the start screen.
+type Role struct {
+	ID    string  `json:"-"`
+	Pos   float64 `json:"pos"`
+	Name  string  `json:"name"`
+	Start string  `json:"start"` // screen
+}
+
+// Source is where tables or tags come from: a connection of the server's configuration, by name.
+type Source struct {
+	ID         string `json:"-"`
+	Name       string `json:"name"`
+	Type       string `json:"type"`       // postgresql, plant
+	Connection string `json:"connection"` // no secret stands in the document
+	Schema     string `json:"schema,omitempty"`
+}
+
+// Grant is what a role may do with a table. Without a grant a role may do nothing.
+type Grant struct {
+	ID       string          `json:"-"`
+	Role     string          `json:"role"`
+	Table    string          `json:"table"`
+	View     bool            `json:"view,omitempty"`
+	Add      bool            `json:"add,omitempty"`
+	Edit     bool            `json:"edit,omitempty"`
+	Delete   bool            `json:"delete,omitempty"`
+	Hidden   map[string]bool `json:"hidden,omitempty"`   // fields
+	ReadOnly map[string]bool `json:"readOnly,omitempty"` // fields
+}
+
+// SettingsID is the id of the entity that holds the settings.
+const SettingsID = "project"
+
+var idForm = regexp.MustCompile(`^[a-z]{1,3}_[A-Za-z0-9_]{1,40}$`)
+
+// LegalID says whether a client may use this as the id of something new.
+func LegalID(id string) bool { return id == SettingsID || idForm.MatchString(id) }
+
+// StructureError says what in a document cannot be read at all, and where.
+// What can be read but does not make sense is a finding, not an error.
+type StructureError struct {
+	Entity string
+	Reason string
+}
+
+// Error gives the reason with its place.
+func (e *StructureError) Error() string { return fmt.Sprintf("%s: %s", e.Entity, e.Reason) }
+
+// Decode reads entities by id, each with its kind, into a project. The error is a *StructureError.
+func Decode(entities map[string]json.RawMessage) (*Project, error) {
+	p := &Project{
+		Roles: map[string]*Role{}, Sources: map[string]*Source{}, Tables: map[string]*Table{},
+		Equipment: map[string]*Equipment{}, Grants: map[string]*Grant{}, Screens: map[string]*Screen{},
+	}
+	for id, body := range entities {
+		if !LegalID(id) {
+			return nil, &StructureError{id, "is no legal id: one to three letters, an underscore, letters and digits"}
+		}
+		if err := p.decodeEntity(id, body); err != nil {
+			return nil, &StructureError{id, err.Error()}
+		}
+	}
+	if p.Settings == nil {
+		return nil, &StructureError{SettingsID, "the settings of the project are missing"}
+	}
+	return p, nil
+}
+
+func (p *Project) decodeEntity(id string, body json.RawMessage) error {
+	var head struct {
+		Kind string `json:"kind"`
+	}
+	if err := json.Unmarshal(body, &head); err != nil {
+		return err
+	}
+	switch head.Kind {
+	case "project":
+		return decodeInto(body, &p.Settings)
+	case "role":
+		return decodeNamed(p.Roles, id, body, func(r *Role) { r.ID = id })
+	case "source":
+		return decodeNamed(p.Sources, id, body, func(s *Source) { s.ID = id })
+	case "table":
+		return decodeNamed(p.Tables, id, body, func(t *Table) { t.name(id) })
+	case "equipment":
+		return decodeNamed(p.Equipment, id, body, func(e *Equipment) { e.name(id) })
+	case "grant":
+		return decodeNamed(p.Grants, id, body, func(g *Grant) { g.ID = id })
+	case "screen":
+		if err := decodeNamed(p.Screens, id, body, func(s *Screen) { s.name(id) }); err != nil {
+			return err
+		}
+		return p.Screens[id].validate()
+	}
+	return fmt.Errorf("there is no kind %q", head.Kind)
+}
+
+func decodeNamed[T any](into map[string]*T, id string, body json.RawMessage, name func(*T)) error {
+	var v *T
+	if err := decodeInto(body, &v); err != nil {
+		return err
+	}
+	name(v)
+	into[id] = v
+	return nil
+}
+
+// decodeInto refuses names that it does not know, so that a misspelt one is told at once.
+func decodeInto[T any](body json.RawMessage, into **T) error {
+	var fields map[string]json.RawMessage
+	if err := json.Unmarshal(body, &fields); err != nil {
+		return err
+	}
+	delete(fields, "kind")
+	rest, err := json.Marshal(fields)
+	if err != nil {
+		return err
+	}
+	v := new(T)
+	d := json.NewDecoder(bytes.NewReader(rest))
+	d.DisallowUnknownFields()
+	if err := d.Decode(v); err != nil {
+		return err
+	}
+	*into = v
+	return nil
+}
+
+// Positioned is anything that has its place among others.
+type Positioned interface{ Position() float64 }
+
+// Position gives the place among others.
+func (r *Role) Position() float64 { return r.Pos }
+
+// Ordered gives the values of a map by id in the order of their positions; equal ones by id.
+func Ordered[T Positioned](m map[string]T) []T {
+	ids := make([]string, 0, len(m))
+	for id := range m {
+		ids = append(ids, id)
+	}
+	sort.Slice(ids, func(i, j int) bool {
+		a, b := m[ids[i]].Position(), m[ids[j]].Position()
+		if a != b {
+			return a < b
+		}
+		return ids[i] < ids[j]
+	})
+	out := make([]T, len(ids))
+	for i, id := range ids {
+		out[i] = m[id]
+	}
+	return out
+}
+
+// StartOf gives the start screen for a set of roles: that of the first role by position. "" when none has one.
+func (p *Project) StartOf(roles map[string]bool) string {
+	for _, r := range Ordered(p.Roles) {
+		if roles[r.ID] && p.Screens[r.Start] != nil {
+			return r.Start
+		}
+	}
+	return ""
+}
+
+// ScreenBySlug finds a screen by its slug, or by one it had before.
+func (p *Project) ScreenBySlug(slug string) *Screen {
+	var old *Screen
+	for _, s := range p.Screens {
+		if s.Slug == slug {
+			return s
+		}
+		if s.OldSlugs[slug] {
+			old = s
+		}
+	}
+	return old
+}
+
+// GrantOf adds up what a set of roles may do with a table. A field is hidden or read only
+// when every role that may view, or edit, says so.
+func (p *Project) GrantOf(roles map[string]bool, table string) Grant {
+	sum := Grant{Table: table}
+	for _, g := range p.Grants {
+		if g.Table != table || !roles[g.Role] {
+			continue
+		}
+		if g.View {
+			sum.Hidden = meet(sum.View, sum.Hidden, g.Hidden)
+		}
+		if g.Edit || g.Add {
+			sum.ReadOnly = meet(sum.Edit || sum.Add, sum.ReadOnly, g.ReadOnly)
+		}
+		sum.View = sum.View || g.View
+		sum.Add = sum.Add || g.Add
+		sum.Edit = sum.Edit || g.Edit
+		sum.Delete = sum.Delete || g.Delete
+	}
+	return sum
+}
+
+func meet(hasOther bool, a, b map[string]bool) map[string]bool {
+	out := map[string]bool{}
+	for f := range b {
+		if b[f] && (!hasOther || a[f]) {
+			out[f] = true
+		}
+	}
+	return out
+}

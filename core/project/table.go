@@ -1,0 +1,93 @@
+package project
+
+import (
+	"slices"
+	"strings"
+
+	"ambergate/core/cond"
+)
+
+// Table is a table or view of a source, with the fields that the project uses.
+type Table struct {
+	ID       string             `json:"-"`
+	Source   string             `json:"source"`
+	Relation string             `json:"relation"` // its name in the database
+	Label    string             `json:"label"`    // Defects
+	One      string             `json:"one"`      // defect
+	Key      []string           `json:"key"`      // fields, in the order of the key
+	Title    string             `json:"title"`    // template over record: what one record is called
+	Order    map[string]*Order  `json:"order,omitempty"`
+	Fields   map[string]*Column `json:"fields"`
+}
+
+// Column is one field of a table.
+type Column struct {
+	ID         string   `json:"-"`
+	Pos        float64  `json:"pos"`
+	Column     string   `json:"column"` // its name in the database
+	Alias      string   `json:"alias"`  // as expressions write it
+	Label      string   `json:"label"`
+	Type       string   `json:"type"` // yesno, whole, number, decimal, text, date, moment, record
+	Long       bool     `json:"long,omitempty"`
+	Choices    []string `json:"choices,omitempty"` // in order of rank
+	Unit       string   `json:"unit,omitempty"`
+	Nullable   bool     `json:"nullable,omitempty"`
+	References string   `json:"references,omitempty"` // of a record: the table
+	ReadOnly   bool     `json:"readOnly,omitempty"`   // made by the database
+}
+
+// Order is one part of a sort order.
+type Order struct {
+	ID   string  `json:"-"`
+	Pos  float64 `json:"pos"`
+	Path string  `json:"path"` // field ids joined by dots
+	Desc bool    `json:"desc,omitempty"`
+}
+
+// Position gives the place among others.
+func (c *Column) Position() float64 { return c.Pos }
+
+// Position gives the place among others.
+func (o *Order) Position() float64 { return o.Pos }
+
+func (t *Table) name(id string) {
+	t.ID = id
+	for f, c := range t.Fields {
+		c.ID = f
+	}
+	for o, order := range t.Order {
+		order.ID = o
+	}
+}
+
+// TypeOf gives the type of a column in the language of conditions.
+func (c *Column) TypeOf() cond.Type {
+	kind, ok := cond.KindOf(c.Type)
+	if !ok {
+		kind = cond.Text
+	}
+	return cond.Type{Kind: kind, Table: c.References, Choices: c.Choices, Nullable: c.Nullable, Unit: c.Unit}
+}
+
+// IsKey says whether the field is part of the key.
+func (t *Table) IsKey(field string) bool { return slices.Contains(t.Key, field) }
+
+// FieldAt follows a dotted path of field ids from a table: the last field, and the table it is in.
+func (p *Project) FieldAt(table, path string) (*Column, *Table) {
+	t := p.Tables[table]
+	parts := strings.Split(path, ".")
+	for i, part := range parts {
+		if t == nil {
+			return nil, nil
+		}
+		f := t.Fields[part]
+		if f == nil {
+			return nil, nil
+		}
+		if i == len(parts)-1 {
+			return f, t
+		}
+		t = p.Tables[f.References]
+	}
+	return nil, nil
+}

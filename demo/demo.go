@@ -1,0 +1,104 @@
+// Package demo is Tarnhorn Ropeway: schema, generated data, projects and people. All invented.
+package demo
+
+import (
+	"context"
+	"embed"
+	"encoding/json"
+	"fmt"
+	"time"
+
+	"github.com/jackc/pgx/v5"
+)
+
+//go:embed schema/*.sql project/*.json pictures/*.svg
+var files embed.FS
+
+// Person is somebody who can sign in to the demo. The password is the sign-in name.
+type Person struct {
+	ID, Login, Name string
+	Builder         bool
+	Roles           map[string][]string // by project id
+	Does            string              // one line for the list that the demo prints
+}
+
+// ProjectID is the id of the demo's project.
+const ProjectID = "p_tarnhorn"
+
+// People can sign in to the demo.
+var People = []Person{
+	{ID: "a_mira", Login: "mira", Name: "Mira Holt", Roles: map[string][]string{ProjectID: {"r_tech"}}, Does: "technician: workshop board, defects, cabins"},
+	{ID: "a_sela", Login: "sela", Name: "Sela Brandt", Roles: map[string][]string{ProjectID: {"r_lead"}}, Does: "shift lead: everything the technicians see, and more"},
+	{ID: "a_jon", Login: "jon", Name: "Jon Abeke", Roles: map[string][]string{ProjectID: {"r_oper"}}, Does: "drive operator: the drive rooms"},
+	{ID: "a_priya", Login: "priya", Name: "Priya Oduya", Roles: map[string][]string{ProjectID: {"r_office"}}, Does: "office: looks, does not change"},
+	{ID: "a_arno", Login: "arno", Name: "Arno Vey", Builder: true, Roles: map[string][]string{ProjectID: {"r_builder"}}, Does: "builder: makes the application"},
+}
+
+// Project gives the demo's project as entities by id.
+func Project() (map[string]json.RawMessage, error) {
+	text, err := files.ReadFile("project/tarnhorn.json")
+	if err != nil {
+		return nil, fmt.Errorf("read the demo's project: %w", err)
+	}
+	var document struct {
+		Format   int                        `json:"format"`
+		Entities map[string]json.RawMessage `json:"entities"`
+	}
+	if err := json.Unmarshal(text, &document); err != nil {
+		return nil, fmt.Errorf("read the demo's project: %w", err)
+	}
+	return document.Entities, nil
+}
+
+// Picture gives a picture of the demo's projects by name.
+func Picture(name string) ([]byte, error) { return files.ReadFile("pictures/" + name) }
+
+// Role and database of the record source. The role may change data, not structure, and
+// knows nothing of the program's own database.
+const (
+	Database = "tarnhorn"
+	AppRole  = "tarnhorn_app"
+)
+
+// Load makes the schemas in an empty database and fills them around a day. dsn must be that
+// of an administrator; password is given to the role that the program will use.
+func Load(ctx context.Context, dsn, password string, today time.Time) error {
+	conn, err := pgx.Connect(ctx, dsn)
+	if err != nil {
+		return fmt.Errorf("connect to load the demo: %w", err)
+	}
+	defer conn.Close(ctx)
+	tx, err := conn.Begin(ctx)
+	if err != nil {
+		return fmt.Errorf("begin to load the demo: %w", err)
+	}
+	defer func() { _ = tx.Rollback(ctx) }() // after a commit this does nothing
+	for _, name := range []string{"tarnhorn.sql", "stores.sql", "press.sql"} {
+		sql, err := files.ReadFile("schema/" + name)
+		if err != nil {
+			return fmt.Errorf("read %s: %w", name, err)
+		}
+		if _, err := tx.Exec(ctx, string(sql)); err != nil {
+			return fmt.Errorf("run %s: %w", name, err)
+		}
+	}
+	if err := LoadData(ctx, tx, today); err != nil {
+		return err
+	}
+	for _, sql := range []string{
+		fmt.Sprintf(`do $$ begin if not exists (select from pg_roles where rolname = '%s') then create role %s login; end if; end $$`, AppRole, AppRole),
+		fmt.Sprintf(`alter role %s password '%s'`, AppRole, password),
+		fmt.Sprintf(`grant usage on schema tarnhorn, stores, ambergate to %s`, AppRole),
+		fmt.Sprintf(`grant select, insert, update, delete on all tables in schema tarnhorn, stores to %s`, AppRole),
+		fmt.Sprintf(`grant select, insert, update on all tables in schema ambergate to %s`, AppRole),
+		`analyze`,
+	} {
+		if _, err := tx.Exec(ctx, sql); err != nil {
+			return fmt.Errorf("grant the demo's rights: %w", err)
+		}
+	}
+	if err := tx.Commit(ctx); err != nil {
+		return fmt.Errorf("keep the demo: %w", err)
+	}
+	return nil
+}

@@ -1,0 +1,26 @@
+package demo
+
+import (
+	"testing"
+
+	"ambergate/core/nav"
+	"ambergate/core/project"
+)
+
+func TestDemoProjectCompiles(t *testing.T) {
+	entities, err := Project()
+	if err != nil {
+		t.Fatal(err)
+	}
+	p, err := project.Decode(entities)
+	if err != nil {
+		t.Fatal(err)
+	}
+	app, err := nav.Compile(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, problem := range app.Problems {
+		t.Errorf("%s %s %s %q: %s", problem.Screen, problem.Element, problem.Where, problem.Text, problem.Problem.Message)
+	}
+}

@@ -1,0 +1,354 @@
+package records
+
+import (
+	"context"
+	"encoding/base64"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"net/url"
+	"slices"
+	"strings"
+
+	"github.com/jackc/pgx/v5"
+	"github.com/jackc/pgx/v5/pgconn"
+
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+)
+
+// countBound is how far a list is counted exactly.
+const countBound = 10_000
+
+// Fetch runs one query as one statement. A key or filter value that cannot be one of the
+// column's type finds nothing.
+func (r *Reader) Fetch(ctx context.Context, q nav.Query) (nav.Page, error) {
+	f, err := r.prepareFetch(q)
+	if err != nil {
+		return nav.Page{}, err
+	}
+	rows, err := r.db.Query(ctx, f.sql, f.args...)
+	if err != nil {
+		return nav.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
+	}
+	defer rows.Close()
+	var page nav.Page
+	var cursors []string
+	for rows.Next() {
+		values, err := rows.Values()
+		if err != nil {
+			return nav.Page{}, fmt.Errorf("read a row of %s: %w", q.Table.Label, err)
+		}
+		row, cursor := f.row(q, values)
+		page.Rows = append(page.Rows, row)
+		cursors = append(cursors, cursor)
+	}
+	if err := rows.Err(); err != nil {
+		return nav.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
+	}
+	if q.Limit > 0 && len(page.Rows) > q.Limit {
+		page.Rows = page.Rows[:q.Limit]
+		page.Next = cursors[q.Limit-1]
+	}
+	return page, nil
+}
+
+// notFoundIfMisfit lets "abc" as a number's key find nothing rather than fail.
+func notFoundIfMisfit(err error, doing string) error {
+	var pg *pgconn.PgError
+	if errors.As(err, &pg) && (pg.Code == "22P02" || pg.Code == "22003" || pg.Code == "22007" || pg.Code == "22008") {
+		return nil
+	}
+	return fmt.Errorf("%s: %w", doing, err)
+}
+
+// fetch is a prepared select with the layout of its columns:
+// version, key parts, order values, then the paths.
+type fetch struct {
+	*statement
+	sql    string
+	orders []orderPart
+	fields []*project.Column
+}
+
+type orderPart struct {
+	sql      string
+	desc     bool
+	nullable bool
+}
+
+func (r *Reader) prepareFetch(q nav.Query) (*fetch, error) {
+	f := &fetch{statement: newStatement(r.project, q.Table)}
+	if len(q.Table.Key) == 0 {
+		return nil, fmt.Errorf("table %s has no key", q.Table.ID)
+	}
+	columns := []string{"t0.xmin::text"}
+	for _, k := range f.keyColumns() {
+		columns = append(columns, k+"::text")
+	}
+	if err := f.addOrder(q); err != nil {
+		return nil, err
+	}
+	for _, o := range f.orders {
+		columns = append(columns, "("+o.sql+")::text")
+	}
+	for _, path := range q.Paths {
+		sql, field, err := f.column(path)
+		if err != nil {
+			return nil, err
+		}
+		if field.References != "" {
+			sql += "::text"
+		}
+		columns = append(columns, sql)
+		f.fields = append(f.fields, field)
+	}
+	where, err := f.where(q)
+	if err != nil {
+		return nil, err
+	}
+	f.sql, err = f.assemble(q, columns, where)
+	return f, err
+}
+
+func (f *fetch) addOrder(q nav.Query) error {
+	if q.Key != "" {
+		return nil
+	}
+	for _, o := range q.Order {
+		sql, field, err := f.column(o.Path)
+		if err != nil {
+			return err
+		}
+		if len(field.Choices) > 0 {
+			// Choices have an order of their own.
+			sql = fmt.Sprintf("array_position(%s::text[], %s::text)", f.arg(field.Choices), sql)
+		}
+		f.orders = append(f.orders, orderPart{sql, o.Desc, field.Nullable || strings.Contains(o.Path, ".")})
+	}
+	for _, k := range f.keyColumns() {
+		f.orders = append(f.orders, orderPart{sql: k})
+	}
+	return nil
+}
+
+func (s *statement) where(q nav.Query) ([]string, error) {
+	var out []string
+	if q.Key != "" {
+		parts := strings.Split(q.Key, "~")
+		if len(parts) != len(q.Table.Key) {
+			return []string{"false"}, nil
+		}
+		for i, k := range s.keyColumns() {
+			part, err := url.PathUnescape(parts[i])
+			if err != nil {
+				return []string{"false"}, nil
+			}
+			out = append(out, k+" = "+s.arg(part))
+		}
+	}
+	for _, m := range q.Match {
+		sql, err := s.match(m)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, sql)
+	}
+	return out, nil
+}
+
+// match writes one comparison, null-safe by what is bound: "is" with empty becomes "is null".
+func (s *statement) match(m nav.Match) (string, error) {
+	sql, field, err := s.column(m.Path)
+	if err != nil {
+		return "", err
+	}
+	empty := m.Value.IsNull() || m.Value.Kind() == cond.Text && m.Value.Wire() == "" && field.Type != "text"
+	switch m.Compare {
+	case "is":
+		if empty {
+			return sql + " is null", nil
+		}
+		return sql + " = " + s.arg(m.Value.Wire()), nil
+	case "isNot":
+		if empty {
+			return sql + " is not null", nil
+		}
+		return sql + " is distinct from " + s.arg(m.Value.Wire()), nil
+	case "empty":
+		return sql + " is null", nil
+	case "notEmpty":
+		return sql + " is not null", nil
+	case "contains":
+		return sql + "::text ilike " + s.arg("%"+escapeLike(m.Value.Wire())+"%"), nil
+	case "atLeast", "atMost":
+		if empty {
+			return "true", nil
+		}
+		sign := map[string]string{"atLeast": ">=", "atMost": "<="}[m.Compare]
+		if len(field.Choices) > 0 {
+			ranks := s.arg(field.Choices)
+			return fmt.Sprintf("array_position(%s::text[], %s::text) %s array_position(%s::text[], %s::text)", ranks, sql, sign, ranks, s.arg(m.Value.Wire())), nil
+		}
+		return sql + " " + sign + " " + s.arg(m.Value.Wire()), nil
+	}
+	return "", fmt.Errorf("there is no comparison %q", m.Compare)
+}
+
+var likeEscaper = strings.NewReplacer(`\`, `\\`, `%`, `\%`, `_`, `\_`)
+
+func escapeLike(s string) string { return likeEscaper.Replace(s) }
+
+// assemble writes the whole statement. A page after a cursor is one probe per prefix of the
+// order, each of which an index can serve, put together again in order.
+func (f *fetch) assemble(q nav.Query, columns, where []string) (string, error) {
+	from := strings.Join(f.from, " ")
+	if q.After == "" {
+		sql := "select " + strings.Join(columns, ", ") + " from " + from + whereClause(where) + f.orderBy()
+		if q.Limit > 0 {
+			sql += fmt.Sprintf(" limit %d", q.Limit+1)
+		}
+		if q.Lock {
+			sql += " for update of t0"
+		}
+		return sql, nil
+	}
+	cursor, err := readCursor(q.After, len(f.orders))
+	if err != nil {
+		return "", err
+	}
+	var probes []string
+	for i := range f.orders {
+		for _, beyond := range f.beyond(i, cursor[i]) {
+			conditions := append(slices.Clone(where), f.equalPrefix(cursor[:i])...)
+			conditions = append(conditions, beyond)
+			probes = append(probes, fmt.Sprintf("(select %s from %s%s%s limit %d)", strings.Join(columns, ", "), from, whereClause(conditions), f.orderBy(), q.Limit+1))
+		}
+	}
+	// The probes are disjoint and each is in order; together they are ordered by which prefix they share.
+	slices.Reverse(probes)
+	return strings.Join(probes, " union all ") + fmt.Sprintf(" limit %d", q.Limit+1), nil
+}
+
+func (f *fetch) equalPrefix(cursor []*string) []string {
+	var out []string
+	for i, v := range cursor {
+		if v == nil {
+			out = append(out, f.orders[i].sql+" is null")
+		} else {
+			out = append(out, f.orders[i].sql+" = "+f.arg(*v))
+		}
+	}
+	return out
+}
+
+// beyond gives the conditions, tried apart, for coming after a value at one place of the order.
+// Empty values come last whichever way the order goes. Later ones come first in the result.
+func (f *fetch) beyond(i int, v *string) []string {
+	o := f.orders[i]
+	if v == nil {
+		return nil
+	}
+	sign := " > "
+	if o.desc {
+		sign = " < "
+	}
+	out := []string{o.sql + sign + f.arg(*v)}
+	if o.nullable {
+		out = append([]string{o.sql + " is null"}, out...)
+	}
+	return out
+}
+
+func (f *fetch) orderBy() string {
+	if len(f.orders) == 0 {
+		return ""
+	}
+	parts := make([]string, len(f.orders))
+	for i, o := range f.orders {
+		parts[i] = o.sql
+		if o.desc {
+			parts[i] += " desc"
+		}
+		parts[i] += " nulls last"
+	}
+	return " order by " + strings.Join(parts, ", ")
+}
+
+func whereClause(conditions []string) string {
+	if len(conditions) == 0 {
+		return ""
+	}
+	return " where " + strings.Join(conditions, " and ")
+}
+
+func (f *fetch) row(q nav.Query, values []any) (*nav.Row, string) {
+	row := &nav.Row{Table: q.Table.ID, Values: make(map[string]cond.Value, len(q.Paths))}
+	row.Version, _ = values[0].(string)
+	values = values[1:]
+	keys := make([]string, len(q.Table.Key))
+	for i := range keys {
+		text, _ := values[i].(string)
+		keys[i] = escapeKey(text, len(keys) > 1)
+	}
+	row.Key = strings.Join(keys, "~")
+	values = values[len(keys):]
+	cursor := writeCursor(values[:len(f.orders)])
+	values = values[len(f.orders):]
+	for i, path := range q.Paths {
+		row.Values[path] = valueOf(f.fields[i], values[i])
+	}
+	return row, cursor
+}
+
+func escapeKey(part string, composite bool) string {
+	if !composite {
+		return part
+	}
+	return strings.ReplaceAll(url.PathEscape(part), "~", "%7E")
+}
+
+func writeCursor(values []any) string {
+	parts := make([]*string, len(values))
+	for i, v := range values {
+		if text, ok := v.(string); ok {
+			parts[i] = &text
+		}
+	}
+	text, err := json.Marshal(parts)
+	if err != nil {
+		return "" // strings always encode
+	}
+	return base64.RawURLEncoding.EncodeToString(text)
+}
+
+func readCursor(cursor string, n int) ([]*string, error) {
+	text, err := base64.RawURLEncoding.DecodeString(cursor)
+	var parts []*string
+	if err == nil {
+		err = json.Unmarshal(text, &parts)
+	}
+	if err != nil || len(parts) != n {
+		return nil, &nav.Refusal{Code: "bad-cursor", What: "The list has been ordered anew.", Then: "Load it again."}
+	}
+	return parts, nil
+}
+
+// Count counts what a query finds, exactly up to a bound.
+func (r *Reader) Count(ctx context.Context, q nav.Query) (nav.Count, error) {
+	s := newStatement(r.project, q.Table)
+	where, err := s.where(nav.Query{Table: q.Table, Match: q.Match})
+	if err != nil {
+		return nav.Count{}, err
+	}
+	sql := fmt.Sprintf("select count(*) from (select 1 from %s%s limit %d) x", strings.Join(s.from, " "), whereClause(where), countBound+1)
+	var n int
+	if err := r.db.QueryRow(ctx, sql, s.args...).Scan(&n); err != nil && !errors.Is(err, pgx.ErrNoRows) {
+		return nav.Count{}, notFoundIfMisfit(err, "count "+q.Table.Label)
+	}
+	if n > countBound {
+		return nav.Count{N: countBound, More: true}, nil
+	}
+	return nav.Count{N: n}, nil
+}

@@ -1,0 +1,123 @@
+package records
+
+import (
+	"context"
+	"fmt"
+	"sort"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+)
+
+// groupRows is how many combinations of value and split are read at the most.
+const groupRows = 5_000
+
+// Group counts or sums records by a field and within that by another. Groups come largest first.
+func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, error) {
+	s := newStatement(r.project, q.Table)
+	by, field, err := s.column(q.By)
+	if err != nil {
+		return nil, err
+	}
+	columns := []string{by}
+	if field.References != "" {
+		columns[0] += "::text"
+	}
+	split := "null::text"
+	if q.Split != "" {
+		if split, _, err = s.column(q.Split); err != nil {
+			return nil, err
+		}
+		split += "::text"
+	}
+	measure := "count(*)::float8"
+	if q.Sum != "" {
+		sum, _, err := s.column(q.Sum)
+		if err != nil {
+			return nil, err
+		}
+		measure = "coalesce(sum(" + sum + "), 0)::float8"
+	}
+	var titles []*project.Column
+	for _, path := range q.Title {
+		sql, f, err := s.column(path)
+		if err != nil {
+			return nil, err
+		}
+		if f.References != "" {
+			sql += "::text"
+		}
+		titles = append(titles, f)
+		columns = append(columns, sql)
+	}
+	where, err := s.where(nav.Query{Table: q.Table, Match: q.Match})
+	if err != nil {
+		return nil, err
+	}
+	all := append([]string{split, measure}, columns...)
+	sql := fmt.Sprintf("select %s from %s%s group by %s limit %d", strings.Join(all, ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), groupRows)
+	rows, err := r.db.Query(ctx, sql, s.args...)
+	if err != nil {
+		return nil, fmt.Errorf("count %s: %w", q.Table.Label, err)
+	}
+	defer rows.Close()
+	byValue := map[string]*nav.Group{}
+	for rows.Next() {
+		values, err := rows.Values()
+		if err != nil {
+			return nil, fmt.Errorf("count %s: %w", q.Table.Label, err)
+		}
+		addGroup(byValue, q, field, titles, values)
+	}
+	if err := rows.Err(); err != nil {
+		return nil, fmt.Errorf("count %s: %w", q.Table.Label, err)
+	}
+	return largest(byValue, q.Limit), nil
+}
+
+// groupPlaces names every selected column but the measure, which is the second.
+func groupPlaces(n int) string {
+	places := []string{"1"}
+	for i := 3; i <= n; i++ {
+		places = append(places, fmt.Sprint(i))
+	}
+	return strings.Join(places, ", ")
+}
+
+func addGroup(groups map[string]*nav.Group, q nav.GroupQuery, field *project.Column, titles []*project.Column, values []any) {
+	n, _ := values[1].(float64)
+	value := valueOf(field, values[2])
+	id := value.Kind().String() + value.Wire()
+	g := groups[id]
+	if g == nil {
+		g = &nav.Group{Value: value, Row: &nav.Row{Table: q.Table.ID, Values: map[string]cond.Value{}}}
+		for i, path := range q.Title {
+			g.Row.Values[path] = valueOf(titles[i], values[3+i])
+		}
+		groups[id] = g
+	}
+	g.N += n
+	if part, ok := values[0].(string); ok && q.Split != "" {
+		g.Parts = append(g.Parts, nav.GroupPart{Value: part, N: n})
+	}
+}
+
+func largest(groups map[string]*nav.Group, limit int) []nav.Group {
+	out := make([]nav.Group, 0, len(groups))
+	for _, g := range groups {
+		sort.Slice(g.Parts, func(i, j int) bool { return g.Parts[i].Value < g.Parts[j].Value })
+		out = append(out, *g)
+	}
+	sort.Slice(out, func(i, j int) bool {
+		if out[i].N != out[j].N {
+			return out[i].N > out[j].N
+		}
+		return out[i].Value.Wire() < out[j].Value.Wire()
+	})
+	if limit > 0 && len(out) > limit {
+		out = out[:limit]
+	}
+	return out
+}

@@ -1,0 +1,182 @@
+package records
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"sort"
+	"strings"
+
+	"github.com/jackc/pgx/v5"
+	"github.com/jackc/pgx/v5/pgconn"
+
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+)
+
+// Press is one press at work in the record source: a repeatable-read transaction that begins
+// with claiming the press id. It implements nav.Changer.
+type Press struct {
+	Reader
+	tx pgx.Tx
+	id string
+}
+
+// Tries is how often a press is begun anew after a serialization failure.
+const Tries = 3
+
+// ErrOtherPress means that the press id was used before by somebody else or for something else.
+var ErrOtherPress = &nav.Refusal{Code: "press-reused", What: "This press was already used for something else.", Then: "Press again."}
+
+// Stored is what is kept of a press: who pressed, what, and what came of it.
+type Stored struct {
+	ID      string
+	User    string
+	Content string // a digest of what was pressed, and where
+}
+
+// Do runs a press exactly once. If the same press was done before, its stored outcome comes
+// back with again = true and run is not called. What run returns is stored and committed with
+// its changes; an error rolls back all. Serialization failures are tried again.
+func (s *Source) Do(ctx context.Context, p *project.Project, press Stored, run func(*Press) (any, error)) (outcome json.RawMessage, again bool, err error) {
+	for try := 1; ; try++ {
+		outcome, again, err = s.once(ctx, p, press, run)
+		var pg *pgconn.PgError
+		if err == nil || try == Tries || !errors.As(err, &pg) || pg.Code != "40001" && pg.Code != "40P01" {
+			return outcome, again, err
+		}
+	}
+}
+
+func (s *Source) once(ctx context.Context, p *project.Project, press Stored, run func(*Press) (any, error)) (json.RawMessage, bool, error) {
+	tx, err := s.pool.BeginTx(ctx, pgx.TxOptions{IsoLevel: pgx.RepeatableRead})
+	if err != nil {
+		return nil, false, fmt.Errorf("begin the press: %w", err)
+	}
+	defer func() { _ = tx.Rollback(context.WithoutCancel(ctx)) }() // after a commit this does nothing
+	tag, err := tx.Exec(ctx, `insert into ambergate.press (id, user_id, content) values ($1, $2, $3) on conflict (id) do nothing`, press.ID, press.User, press.Content)
+	if err != nil {
+		return nil, false, fmt.Errorf("claim the press: %w", err)
+	}
+	if tag.RowsAffected() == 0 {
+		outcome, err := stored(ctx, tx, press)
+		return outcome, true, err
+	}
+	result, err := run(&Press{Reader: Reader{db: tx, project: p}, tx: tx, id: press.ID})
+	if err != nil {
+		return nil, false, err
+	}
+	text, err := json.Marshal(result)
+	if err != nil {
+		return nil, false, fmt.Errorf("write the outcome: %w", err)
+	}
+	if _, err := tx.Exec(ctx, `update ambergate.press set outcome = $2 where id = $1`, press.ID, text); err != nil {
+		return nil, false, fmt.Errorf("store the outcome: %w", err)
+	}
+	if err := tx.Commit(ctx); err != nil {
+		return nil, false, fmt.Errorf("commit the press: %w", err)
+	}
+	return text, false, nil
+}
+
+func stored(ctx context.Context, tx pgx.Tx, press Stored) (json.RawMessage, error) {
+	var user, content string
+	var outcome json.RawMessage
+	err := tx.QueryRow(ctx, `select user_id, content, outcome from ambergate.press where id = $1`, press.ID).Scan(&user, &content, &outcome)
+	if err != nil {
+		return nil, fmt.Errorf("read the stored outcome: %w", err)
+	}
+	if user != press.User || content != press.Content {
+		return nil, ErrOtherPress
+	}
+	return outcome, nil
+}
+
+// Try runs presses that are all rolled back at the end: for practice.
+func (s *Source) Try(ctx context.Context, p *project.Project, run func(*Press) error) error {
+	tx, err := s.pool.BeginTx(ctx, pgx.TxOptions{IsoLevel: pgx.RepeatableRead})
+	if err != nil {
+		return fmt.Errorf("begin the practice: %w", err)
+	}
+	defer func() { _ = tx.Rollback(context.WithoutCancel(ctx)) }()
+	return run(&Press{Reader: Reader{db: tx, project: p}, tx: tx})
+}
+
+// Insert adds a record and gives its key. Errors that belong to a field are *nav.FieldErrors.
+func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]cond.Value) (string, error) {
+	var columns, places []string
+	var args []any
+	for _, id := range sortedFields(values) {
+		columns = append(columns, pgx.Identifier{t.Fields[id].Column}.Sanitize())
+		args = append(args, argOf(values[id]))
+		places = append(places, fmt.Sprintf("$%d", len(args)))
+	}
+	s := newStatement(p.project, t)
+	keys := s.keyColumns()
+	for i, k := range keys {
+		keys[i] = k + "::text"
+	}
+	sql := fmt.Sprintf("insert into %s as t0 (%s) values (%s) returning %s", relation(p.project, t), strings.Join(columns, ", "), strings.Join(places, ", "), strings.Join(keys, ", "))
+	if len(columns) == 0 {
+		sql = fmt.Sprintf("insert into %s as t0 default values returning %s", relation(p.project, t), strings.Join(keys, ", "))
+	}
+	rows, err := p.tx.Query(ctx, sql, args...)
+	if err != nil {
+		return "", fieldError(err, t, "add the "+t.One)
+	}
+	defer rows.Close()
+	var key []string
+	for rows.Next() {
+		parts, err := rows.Values()
+		if err != nil {
+			return "", fieldError(err, t, "add the "+t.One)
+		}
+		for _, part := range parts {
+			text, _ := part.(string)
+			key = append(key, escapeKey(text, len(parts) > 1))
+		}
+	}
+	if err := rows.Err(); err != nil {
+		return "", fieldError(err, t, "add the "+t.One)
+	}
+	return strings.Join(key, "~"), nil
+}
+
+// Update changes fields of one record. Errors that belong to a field are *nav.FieldErrors.
+func (p *Press) Update(ctx context.Context, t *project.Table, key string, values map[string]cond.Value) error {
+	s := newStatement(p.project, t)
+	var sets []string
+	for _, id := range sortedFields(values) {
+		sets = append(sets, pgx.Identifier{t.Fields[id].Column}.Sanitize()+" = "+s.arg(argOf(values[id])))
+	}
+	where, err := s.where(nav.Query{Table: t, Key: key})
+	if err != nil {
+		return err
+	}
+	tag, err := p.tx.Exec(ctx, fmt.Sprintf("update %s t0 set %s%s", relation(p.project, t), strings.Join(sets, ", "), whereClause(where)), s.args...)
+	if err != nil {
+		return fieldError(err, t, "change the "+t.One)
+	}
+	if tag.RowsAffected() == 0 {
+		return &nav.Refusal{Code: "no-record", What: "This " + t.One + " was deleted meanwhile.", Then: "Go back to the list."}
+	}
+	return nil
+}
+
+func argOf(v cond.Value) any {
+	if v.IsNull() {
+		return nil
+	}
+	return v.Wire()
+}
+
+func sortedFields(values map[string]cond.Value) []string {
+	ids := make([]string, 0, len(values))
+	for id := range values {
+		ids = append(ids, id)
+	}
+	sort.Strings(ids)
+	return ids
+}
