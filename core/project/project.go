@@ -244,3 +244,16 @@ func meet(hasOther bool, a, b map[string]bool) map[string]bool {
 	}
 	return out
 }
+
+// CheckEntity says whether a body can be read as an entity of its kind. The error is a *StructureError.
+func CheckEntity(id string, body json.RawMessage) error {
+	_, err := Decode(map[string]json.RawMessage{id: body, SettingsID: settingsOr(id, body)})
+	return err
+}
+
+func settingsOr(id string, body json.RawMessage) json.RawMessage {
+	if id == SettingsID {
+		return body
+	}
+	return json.RawMessage(`{"kind":"project"}`)
+}

@@ -1,0 +1,93 @@
+package plant
+
+import (
+	"context"
+	"errors"
+	"log/slog"
+	"net"
+	"testing"
+	"time"
+
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+	"ambergate/plant/sim"
+)
+
+func startSim(t *testing.T, port int) *sim.Plant {
+	t.Helper()
+	p, err := sim.Start(port, []string{"UT"}, 1)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return p
+}
+
+func freePort(t *testing.T) int {
+	t.Helper()
+	l, err := net.Listen("tcp", "127.0.0.1:0")
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer l.Close()
+	return l.Addr().(*net.TCPAddr).Port
+}
+
+// within waits for something to become true; it fails the test when it does not.
+func within(t *testing.T, limit time.Duration, what string, ok func() bool) {
+	t.Helper()
+	deadline := time.Now().Add(limit)
+	for !ok() {
+		if time.Now().After(deadline) {
+			t.Fatalf("not within %s: %s", limit, what)
+		}
+		time.Sleep(20 * time.Millisecond)
+	}
+}
+
+func TestValuesCommandsAndLoss(t *testing.T) {
+	port := freePort(t)
+	p := startSim(t, port)
+	c := Open(p.Endpoint(), sim.Namespace, "so_plant", slog.New(slog.DiscardHandler))
+	defer c.Close()
+	within(t, 5*time.Second, "connected", c.Good)
+	ctx := context.Background()
+	read := func(name string) cond.Value { return c.Read(nav.TagRef{Source: "so_plant", Node: name}).Value }
+
+	names := []string{"UT.drive.running", "UT.drive.speed", "UT.drive.stop", "UT.wind.alarm", "UT.none"}
+	c.Watch(ctx, names, 2*time.Second)
+	if v := read("UT.drive.running"); !v.True() {
+		t.Fatalf("running reads %v %s", v.Wire(), v.Why())
+	}
+	if v := read("UT.none"); v.Known() {
+		t.Errorf("a node that is not there reads %v", v.Wire())
+	}
+
+	listener := c.Listen([]string{"UT.drive.running"})
+	defer listener.Close()
+	if err := c.Write(ctx, "UT.drive.stop", cond.Bool(true)); err != nil {
+		t.Fatal(err)
+	}
+	within(t, 10*time.Second, "stopped after the command", func() bool { v := read("UT.drive.running"); return v.Known() && !v.True() })
+	select {
+	case <-listener.C:
+	case <-time.After(time.Second):
+		t.Error("the listener was not told")
+	}
+
+	var refused *Refused
+	if err := c.Write(ctx, "UT.drive.speed", cond.Float(3)); !errors.As(err, &refused) {
+		t.Errorf("writing a reading gave %v, want a refusal", err)
+	}
+	if err := c.Write(ctx, "UT.drive.stop", cond.String("yes")); !errors.As(err, &refused) {
+		t.Errorf("writing a text to a bit gave %v, want a refusal", err)
+	}
+
+	p.Close()
+	within(t, 10*time.Second, "values unknown after the plant went", func() bool { return !read("UT.drive.running").Known() })
+	if err := c.Write(ctx, "UT.drive.start", cond.Bool(true)); !errors.Is(err, ErrAway) {
+		t.Errorf("writing to a plant that is away gave %v", err)
+	}
+	p = startSim(t, port)
+	defer p.Close()
+	within(t, 15*time.Second, "back by itself", func() bool { return read("UT.drive.running").Known() })
+}

@@ -1,0 +1,215 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"time"
+
+	"github.com/jackc/pgx/v5"
+
+	"ambergate/core/project"
+)
+
+// Edit is what a builder asks to change.
+type Edit struct {
+	Project  string
+	By       string // account
+	Patch    []project.Op
+	Versions map[string]int64 // of entities, as the patch was made on them; may name only some
+}
+
+// Applied is an edit that was made.
+type Applied struct {
+	Seq      int64
+	Touched  []string
+	Versions map[string]int64 // 0 for an entity that is gone
+}
+
+// StaleEdit means that somebody else changed the same thing meanwhile.
+type StaleEdit struct {
+	Entity string
+	By     string
+	At     time.Time
+}
+
+// Error says who changed it and when.
+func (e *StaleEdit) Error() string {
+	if e.By == "" {
+		return "this was changed meanwhile"
+	}
+	return fmt.Sprintf("%s changed this at %s", e.By, e.At.Format("15:04"))
+}
+
+// ErrNothing means that there is nothing of one's own to undo or redo.
+var ErrNothing = errors.New("nothing to take back")
+
+// Edit makes a patch atomically: all of it or nothing. Errors: *StaleEdit, *project.PatchError,
+// *project.StructureError.
+func (s *Store) Edit(ctx context.Context, e Edit) (Applied, error) {
+	var done Applied
+	err := s.inTx(ctx, "edit the project", func(tx pgx.Tx) error {
+		var err error
+		done, err = apply(ctx, tx, e, 0)
+		return err
+	})
+	return done, err
+}
+
+// Undo takes back the newest own edit whose tests still hold.
+func (s *Store) Undo(ctx context.Context, id, by string) (Applied, error) {
+	return s.takeBack(ctx, id, by, `undoes is null`, true)
+}
+
+// Redo makes the edit again that was undone last, unless something else was edited since.
+func (s *Store) Redo(ctx context.Context, id, by string) (Applied, error) {
+	return s.takeBack(ctx, id, by, `undoes is not null and not exists (select 1 from edit n where n.project = edit.project and n.by = edit.by and n.seq > edit.seq and n.undoes is null and n.undone is null and not exists (select 1 from edit u where u.project = n.project and u.undone = n.seq))`, false)
+}
+
+func (s *Store) takeBack(ctx context.Context, id, by, which string, isUndo bool) (Applied, error) {
+	var done Applied
+	err := s.inTx(ctx, "take back the edit", func(tx pgx.Tx) error {
+		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for update`, id); err != nil {
+			return err
+		}
+		var seq int64
+		var inverse []project.Op
+		err := tx.QueryRow(ctx, `select seq, inverse from edit where project = $1 and by = $2 and undone is null and `+which+` order by seq desc limit 1`, id, by).Scan(&seq, &inverse)
+		if errors.Is(err, pgx.ErrNoRows) {
+			return ErrNothing
+		}
+		if err != nil {
+			return err
+		}
+		undoes := int64(0)
+		if isUndo {
+			undoes = seq
+		}
+		if done, err = apply(ctx, tx, Edit{Project: id, By: by, Patch: inverse}, undoes); err != nil {
+			return err
+		}
+		_, err = tx.Exec(ctx, `update edit set undone = $3 where project = $1 and seq = $2`, id, seq, done.Seq)
+		return err
+	})
+	return done, err
+}
+
+func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error) {
+	var seq int64
+	if err := tx.QueryRow(ctx, `select seq from project where id = $1 for update`, e.Project).Scan(&seq); err != nil {
+		return Applied{}, none(err)
+	}
+	bodies, versions, err := loadTouched(ctx, tx, e)
+	if err != nil {
+		return Applied{}, err
+	}
+	for entity, version := range e.Versions {
+		if versions[entity] != version {
+			return Applied{}, whoChanged(ctx, tx, e.Project, entity)
+		}
+	}
+	touched, inverse, err := project.Apply(bodies, e.Patch)
+	var wrong *project.PatchError
+	if errors.As(err, &wrong) && wrong.Stale {
+		return Applied{}, whoChanged(ctx, tx, e.Project, entityOf(wrong.Path))
+	}
+	if err != nil {
+		return Applied{}, err
+	}
+	seq++
+	done := Applied{Seq: seq, Touched: touched.IDs(), Versions: map[string]int64{}}
+	for _, id := range done.Touched {
+		if err := keepEntity(ctx, tx, e.Project, id, touched[id], seq); err != nil {
+			return Applied{}, err
+		}
+		if touched[id] != nil {
+			done.Versions[id] = seq
+		} else {
+			done.Versions[id] = 0
+		}
+	}
+	_, err = tx.Exec(ctx, `insert into edit (project, seq, by, patch, inverse, touched, undoes) values ($1, $2, $3, $4, $5, $6, nullif($7::bigint, 0))`,
+		e.Project, seq, e.By, mustJSON(e.Patch), mustJSON(inverse), done.Touched, undoes)
+	if err != nil {
+		return Applied{}, err
+	}
+	_, err = tx.Exec(ctx, `update project set seq = $2 where id = $1`, e.Project, seq)
+	return done, err
+}
+
+func loadTouched(ctx context.Context, tx pgx.Tx, e Edit) (project.Bodies, map[string]int64, error) {
+	ids := map[string]bool{}
+	for _, op := range e.Patch {
+		ids[entityOf(op.Path)] = true
+	}
+	for id := range e.Versions {
+		ids[id] = true
+	}
+	list := make([]string, 0, len(ids))
+	for id := range ids {
+		list = append(list, id)
+	}
+	rows, err := tx.Query(ctx, `select id, body, version from entity where project = $1 and id = any($2)`, e.Project, list)
+	if err != nil {
+		return nil, nil, err
+	}
+	defer rows.Close()
+	bodies, versions := project.Bodies{}, map[string]int64{}
+	for rows.Next() {
+		var id string
+		var body any
+		var version int64
+		if err := rows.Scan(&id, &body, &version); err != nil {
+			return nil, nil, err
+		}
+		bodies[id], versions[id] = body, version
+	}
+	return bodies, versions, rows.Err()
+}
+
+// keepEntity writes, changes or removes one entity. Its version is the sequence number of the edit:
+// a number that was never used for it before, even when it is made again after a removal.
+func keepEntity(ctx context.Context, tx pgx.Tx, projectID, id string, body any, seq int64) error {
+	if body == nil {
+		_, err := tx.Exec(ctx, `delete from entity where project = $1 and id = $2`, projectID, id)
+		return err
+	}
+	text := mustJSON(body)
+	if err := project.CheckEntity(id, text); err != nil {
+		return err
+	}
+	_, err := tx.Exec(ctx, `insert into entity (project, id, kind, body, version) values ($1, $2, $3, $4, $5)
+		on conflict (project, id) do update set kind = excluded.kind, body = excluded.body, version = excluded.version`, projectID, id, kindOf(text), text, seq)
+	return err
+}
+
+func whoChanged(ctx context.Context, tx pgx.Tx, projectID, entity string) error {
+	stale := &StaleEdit{Entity: entity}
+	err := tx.QueryRow(ctx, `select coalesce(a.name, e.by), e.at from edit e left join account a on a.id = e.by where e.project = $1 and $2 = any(e.touched) order by e.seq desc limit 1`, projectID, entity).Scan(&stale.By, &stale.At)
+	if err != nil && !errors.Is(err, pgx.ErrNoRows) {
+		return err
+	}
+	return stale
+}
+
+func entityOf(path string) string {
+	for i := 1; i < len(path); i++ {
+		if path[i] == '/' {
+			return path[1:i]
+		}
+	}
+	if path == "" {
+		return ""
+	}
+	return path[1:]
+}
+
+// mustJSON writes what came from JSON, which cannot fail.
+func mustJSON(v any) json.RawMessage {
+	text, err := json.Marshal(v)
+	if err != nil {
+		panic(fmt.Sprintf("a decoded JSON value does not encode: %v", err))
+	}
+	return text
+}

@@ -1,0 +1,152 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"time"
+
+	"github.com/jackc/pgx/v5"
+
+	"ambergate/core/project"
+)
+
+// Draft is a project as it is being built: its entities with their versions.
+type Draft struct {
+	Project  string
+	Seq      int64
+	Released int // number of the newest release; 0 for none
+	Entities map[string]json.RawMessage
+	Versions map[string]int64
+}
+
+// ProjectInfo is one line of the list of projects.
+type ProjectInfo struct {
+	ID, Slug, Title string
+	Released        int
+}
+
+// CreateProject keeps a new project from its entities.
+func (s *Store) CreateProject(ctx context.Context, id string, entities map[string]json.RawMessage) error {
+	p, err := project.Decode(entities)
+	if err != nil {
+		return err
+	}
+	return s.inTx(ctx, "create the project", func(tx pgx.Tx) error {
+		if _, err := tx.Exec(ctx, `insert into project (id, slug) values ($1, $2)`, id, p.Settings.Slug); err != nil {
+			return err
+		}
+		rows := make([][]any, 0, len(entities))
+		for entity, body := range entities {
+			rows = append(rows, []any{id, entity, kindOf(body), body, int64(1)})
+		}
+		_, err := tx.CopyFrom(ctx, pgx.Identifier{"entity"}, []string{"project", "id", "kind", "body", "version"}, pgx.CopyFromRows(rows))
+		return err
+	})
+}
+
+func kindOf(body json.RawMessage) string {
+	var head struct {
+		Kind string `json:"kind"`
+	}
+	_ = json.Unmarshal(body, &head) // what cannot be read was refused before
+	return head.Kind
+}
+
+// Projects lists all projects by title.
+func (s *Store) Projects(ctx context.Context) ([]ProjectInfo, error) {
+	rows, err := s.pool.Query(ctx, `select p.id, p.slug, e.body->>'title', coalesce(p.released, 0) from project p join entity e on e.project = p.id and e.id = $1 order by 3`, project.SettingsID)
+	if err != nil {
+		return nil, fmt.Errorf("list the projects: %w", err)
+	}
+	list, err := pgx.CollectRows(rows, pgx.RowToStructByPos[ProjectInfo])
+	if err != nil {
+		return nil, fmt.Errorf("list the projects: %w", err)
+	}
+	return list, nil
+}
+
+// ProjectState gives a project's sequence number and newest release; ErrNone if there is no such project.
+func (s *Store) ProjectState(ctx context.Context, id string) (seq int64, released int, err error) {
+	err = s.pool.QueryRow(ctx, `select seq, coalesce(released, 0) from project where id = $1`, id).Scan(&seq, &released)
+	if err != nil {
+		return 0, 0, fmt.Errorf("find the project: %w", none(err))
+	}
+	return seq, released, nil
+}
+
+// Draft reads a project whole.
+func (s *Store) Draft(ctx context.Context, id string) (*Draft, error) {
+	d := &Draft{Project: id, Entities: map[string]json.RawMessage{}, Versions: map[string]int64{}}
+	// One snapshot, so that the entities are those of the sequence number.
+	err := s.inTx(ctx, "read the project", func(tx pgx.Tx) error {
+		if _, err := tx.Exec(ctx, `set transaction isolation level repeatable read read only`); err != nil {
+			return err
+		}
+		if err := tx.QueryRow(ctx, `select seq, coalesce(released, 0) from project where id = $1`, id).Scan(&d.Seq, &d.Released); err != nil {
+			return none(err)
+		}
+		rows, err := tx.Query(ctx, `select id, body, version from entity where project = $1`, id)
+		if err != nil {
+			return err
+		}
+		defer rows.Close()
+		for rows.Next() {
+			var entity string
+			var body json.RawMessage
+			var version int64
+			if err := rows.Scan(&entity, &body, &version); err != nil {
+				return err
+			}
+			d.Entities[entity], d.Versions[entity] = body, version
+		}
+		return rows.Err()
+	})
+	if err != nil {
+		return nil, err
+	}
+	return d, nil
+}
+
+// Release is a numbered, unchangeable copy of a project.
+type Release struct {
+	Number   int
+	Seq      int64
+	By       string
+	At       time.Time
+	Entities map[string]json.RawMessage
+}
+
+// PutIntoUse makes a release of the draft as it is now and gives its number.
+func (s *Store) PutIntoUse(ctx context.Context, id, by string) (int, error) {
+	var number int
+	err := s.inTx(ctx, "release the project", func(tx pgx.Tx) error {
+		var seq int64
+		if err := tx.QueryRow(ctx, `select seq from project where id = $1 for update`, id).Scan(&seq); err != nil {
+			return none(err)
+		}
+		err := tx.QueryRow(ctx, `insert into release (project, number, document, seq, by)
+			select $1, coalesce((select max(number) from release where project = $1), 0) + 1, jsonb_object_agg(id, body), $2, $3 from entity where project = $1
+			returning number`, id, seq, by).Scan(&number)
+		if err != nil {
+			return err
+		}
+		_, err = tx.Exec(ctx, `update project set released = $2 where id = $1`, id, number)
+		return err
+	})
+	return number, err
+}
+
+// Release reads a release; ErrNone if there is no such one.
+func (s *Store) Release(ctx context.Context, id string, number int) (*Release, error) {
+	r := &Release{Number: number}
+	var document json.RawMessage
+	err := s.pool.QueryRow(ctx, `select document, seq, by, at from release where project = $1 and number = $2`, id, number).Scan(&document, &r.Seq, &r.By, &r.At)
+	if err != nil {
+		return nil, fmt.Errorf("read release %d: %w", number, none(err))
+	}
+	if err := json.Unmarshal(document, &r.Entities); err != nil {
+		return nil, fmt.Errorf("read release %d: %w", number, err)
+	}
+	return r, nil
+}

@@ -1,0 +1,144 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+
+	"github.com/jackc/pgx/v5"
+
+	"ambergate/core/nav"
+)
+
+// maxPlaces is how many places a trail keeps; the oldest are forgotten first.
+const maxPlaces = 200
+
+// Spot is one place of a trail, with the dialog that is open over it.
+type Spot struct {
+	Trail   string
+	N       int
+	Place   nav.Place
+	Overlay *nav.Place
+	Title   string
+}
+
+// Trail is the places of one browser tab, and where it stands.
+type Trail struct {
+	ID      string
+	Account string
+	Project string
+	At      int
+}
+
+// NewTrail begins a trail without places.
+func (s *Store) NewTrail(ctx context.Context, t Trail) error {
+	if _, err := s.pool.Exec(ctx, `insert into trail (id, account, project, at) values ($1, $2, $3, 0)`, t.ID, t.Account, t.Project); err != nil {
+		return fmt.Errorf("begin a trail: %w", err)
+	}
+	return nil
+}
+
+// TrailOf gives a trail if it is this person's and of this project; ErrNone otherwise.
+func (s *Store) TrailOf(ctx context.Context, id, account, projectID string) (Trail, error) {
+	t := Trail{ID: id, Account: account, Project: projectID}
+	err := s.pool.QueryRow(ctx, `select at from trail where id = $1 and account = $2 and project = $3`, id, account, projectID).Scan(&t.At)
+	if err != nil {
+		return Trail{}, fmt.Errorf("find the trail: %w", none(err))
+	}
+	return t, nil
+}
+
+// Append adds a place after another (0 for the first), forgetting what lay ahead of it, and
+// gives its number. A press that was appended before gives the number it got then.
+func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, press string) (int, error) {
+	n := after + 1
+	err := s.inTx(ctx, "add to the trail", func(tx pgx.Tx) error {
+		if _, err := tx.Exec(ctx, `select 1 from trail where id = $1 for update`, trail); err != nil {
+			return err
+		}
+		if press != "" {
+			err := tx.QueryRow(ctx, `select n from place where press = $1`, press).Scan(&n)
+			if err == nil {
+				return nil
+			}
+			if !errors.Is(err, pgx.ErrNoRows) {
+				return err
+			}
+		}
+		if _, err := tx.Exec(ctx, `delete from place where trail = $1 and (n > $2 or n <= $2 - $3)`, trail, after, maxPlaces); err != nil {
+			return err
+		}
+		_, err := tx.Exec(ctx, `insert into place (trail, n, place, overlay, title, press) values ($1, $2, $3, $4, $5, nullif($6, ''))`, trail, n, mustJSON(spot.Place), overlayJSON(spot.Overlay), spot.Title, press)
+		if err != nil {
+			return err
+		}
+		_, err = tx.Exec(ctx, `update trail set at = $2, seen_at = now() where id = $1`, trail, n)
+		return err
+	})
+	return n, err
+}
+
+// Change puts another place, overlay or title in the stead of one on a trail.
+func (s *Store) Change(ctx context.Context, spot Spot) error {
+	_, err := s.pool.Exec(ctx, `update place set place = $3, overlay = $4, title = $5 where trail = $1 and n = $2`, spot.Trail, spot.N, mustJSON(spot.Place), overlayJSON(spot.Overlay), spot.Title)
+	if err != nil {
+		return fmt.Errorf("change the place: %w", err)
+	}
+	return nil
+}
+
+// Stand notes where on its trail a tab stands.
+func (s *Store) Stand(ctx context.Context, trail string, n int) error {
+	if _, err := s.pool.Exec(ctx, `update trail set at = $2, seen_at = now() where id = $1 and at <> $2`, trail, n); err != nil {
+		return fmt.Errorf("move along the trail: %w", err)
+	}
+	return nil
+}
+
+// Spot reads one place of a trail; ErrNone if there is none.
+func (s *Store) Spot(ctx context.Context, trail string, n int) (Spot, error) {
+	spot := Spot{Trail: trail, N: n}
+	var place, overlay json.RawMessage
+	err := s.pool.QueryRow(ctx, `select place, overlay, title from place where trail = $1 and n = $2`, trail, n).Scan(&place, &overlay, &spot.Title)
+	if err != nil {
+		return Spot{}, fmt.Errorf("find the place: %w", none(err))
+	}
+	if err := json.Unmarshal(place, &spot.Place); err != nil {
+		return Spot{}, fmt.Errorf("read the place: %w", err)
+	}
+	if len(overlay) > 0 {
+		if err := json.Unmarshal(overlay, &spot.Overlay); err != nil {
+			return Spot{}, fmt.Errorf("read the dialog of the place: %w", err)
+		}
+	}
+	return spot, nil
+}
+
+// Around gives the places before and after one, for the words of back and forward; nil where there is none.
+func (s *Store) Around(ctx context.Context, trail string, n int) (back, forward *Spot, err error) {
+	rows, err := s.pool.Query(ctx, `select n, title from place where trail = $1 and n in ($2, $3)`, trail, n-1, n+1)
+	if err != nil {
+		return nil, nil, fmt.Errorf("look around the trail: %w", err)
+	}
+	defer rows.Close()
+	for rows.Next() {
+		spot := &Spot{Trail: trail}
+		if err := rows.Scan(&spot.N, &spot.Title); err != nil {
+			return nil, nil, fmt.Errorf("look around the trail: %w", err)
+		}
+		if spot.N < n {
+			back = spot
+		} else {
+			forward = spot
+		}
+	}
+	return back, forward, rows.Err()
+}
+
+func overlayJSON(p *nav.Place) any {
+	if p == nil {
+		return nil
+	}
+	return mustJSON(p)
+}
