@@ -24,6 +24,7 @@ type Screen struct {
 	Inputs   map[string]*Input   `json:"inputs,omitempty"`
 	Guard    string              `json:"guard,omitempty"` // condition for being here at all
 	Up       string              `json:"up,omitempty"`    // screen
+	Bare     bool                `json:"bare,omitempty"`  // without the strip that holds back, forward and home
 	Elements map[string]*Element `json:"elements,omitempty"`
 }
 

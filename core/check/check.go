@@ -1,0 +1,128 @@
+// Package check proves things about a project without running it. Each check is a value with
+// a name, a line of documentation and a function over a shared index; a new one is a new file
+// and a line in All.
+package check
+
+import (
+	"sort"
+
+	"ambergate/core/nav"
+	"ambergate/core/project"
+)
+
+// Severity says how bad a finding is.
+type Severity string
+
+// Broken does not work; doubtful may be meant; a note is worth knowing.
+const (
+	Broken   Severity = "broken"
+	Doubtful Severity = "doubtful"
+	Note     Severity = "note"
+)
+
+// Finding is something that a check proved, with its evidence and, where there is one, a mend.
+type Finding struct {
+	Check    string   `json:"check"`
+	Severity Severity `json:"severity"`
+	Screen   string   `json:"screen"`
+	Element  string   `json:"element,omitempty"`
+	Trigger  string   `json:"trigger,omitempty"`
+	Words    string   `json:"words"`
+	Evidence string   `json:"evidence,omitempty"`
+	Mends    []Mend   `json:"mends,omitempty"`
+}
+
+// Mend is a safe change that makes the finding go away. Without a patch it names what the builder is to choose.
+type Mend struct {
+	Words string       `json:"words"`
+	Patch []project.Op `json:"patch,omitempty"`
+	Chip  string       `json:"chip,omitempty"` // part of the sentence to be chosen: target, record, while
+}
+
+// Check is one thing that is looked for.
+type Check struct {
+	Name string
+	Doc  string
+	run  func(*index, func(Finding))
+}
+
+// All is every check, in the order in which findings of one place are told.
+var All = []*Check{brokenTarget, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress}
+
+// Run runs all checks over a compiled project. The same project gives the same list in the same order.
+func Run(app *nav.App) []Finding {
+	ix := newIndex(app)
+	out := []Finding{}
+	for _, c := range All {
+		c.run(ix, func(f Finding) {
+			f.Check = c.Name
+			out = append(out, f)
+		})
+	}
+	rank := map[Severity]int{Broken: 0, Doubtful: 1, Note: 2}
+	sort.SliceStable(out, func(i, j int) bool {
+		a, b := out[i], out[j]
+		if rank[a.Severity] != rank[b.Severity] {
+			return rank[a.Severity] < rank[b.Severity]
+		}
+		if a.Screen != b.Screen {
+			return a.Screen < b.Screen
+		}
+		return a.Element < b.Element
+	})
+	return out
+}
+
+// index is what the checks share: every way of the project, in a stable order.
+type index struct {
+	app  *nav.App
+	ways []way
+}
+
+// way is one case of one gate.
+type way struct {
+	screen  *project.Screen
+	plan    *nav.ScreenPlan
+	element *nav.ElementPlan
+	trigger string
+	gate    *nav.GatePlan
+	of      *nav.CasePlan // nil when the gate has no case
+}
+
+func newIndex(app *nav.App) *index {
+	ix := &index{app: app}
+	ids := make([]string, 0, len(app.Screens))
+	for id := range app.Screens {
+		ids = append(ids, id)
+	}
+	sort.Strings(ids)
+	for _, id := range ids {
+		plan := app.Screens[id]
+		for _, e := range plan.Elements {
+			for trigger, g := range e.Gates {
+				w := way{screen: plan.Screen, plan: plan, element: e, trigger: trigger, gate: g}
+				if len(g.Cases) == 0 {
+					ix.ways = append(ix.ways, w)
+				}
+				for _, c := range g.Cases {
+					w.of = c
+					ix.ways = append(ix.ways, w)
+				}
+			}
+		}
+	}
+	return ix
+}
+
+func (w way) finding(s Severity, words string) Finding {
+	return Finding{Severity: s, Screen: w.screen.ID, Element: w.element.ID, Trigger: w.trigger, Words: words}
+}
+
+// gatePath gives the JSON Pointer of the way's gate, for patches.
+func (w way) gatePath() string {
+	name := map[string]string{"row": "opened", "point": "chosen"}[w.trigger]
+	if name == "" {
+		name = "gate"
+	}
+	return "/" + w.screen.ID + "/elements/" + w.element.ID + "/" + name
+}

@@ -1,0 +1,162 @@
+package check
+
+import (
+	"time"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within two presses", run: func(ix *index, report func(Finding)) {
+	leaves := map[string]bool{}    // by a press that goes back, up or home, or by the strip
+	leads := map[string][]string{} // by a press, from screen to screen
+	for _, id := range sortedScreens(ix.app) {
+		leaves[id] = !ix.app.Screens[id].Screen.Bare
+	}
+	for _, w := range ix.ways {
+		if w.of == nil || w.of.Move == nil || w.gate.Roles != nil || w.gate.While != "" {
+			continue // proven for everyone, or not counted
+		}
+		switch w.of.Move.Kind {
+		case "back", "home", "up", "close":
+			leaves[w.screen.ID] = true
+		case "screen":
+			if w.of.Move.Target != nil {
+				leads[w.screen.ID] = append(leads[w.screen.ID], w.of.Move.Target.ID)
+			}
+		}
+	}
+	starts := map[string]bool{}
+	for _, r := range ix.app.Project.Roles {
+		starts[r.Start] = true
+	}
+	for _, id := range sortedScreens(ix.app) {
+		free := leaves[id] || starts[id]
+		for _, next := range leads[id] {
+			free = free || leaves[next] || starts[next]
+		}
+		if free {
+			continue
+		}
+		s := ix.app.Screens[id].Screen
+		report(Finding{Severity: Broken, Screen: id, Words: "No way back from “" + s.Title + "” within two presses.", Evidence: "It has no strip and no button that goes back, up or home.", Mends: []Mend{
+			{Words: "add one", Patch: []project.Op{BackButton(s)}},
+			{Words: "show the strip", Patch: []project.Op{{Op: "remove", Path: "/" + id + "/bare"}}},
+		}})
+	}
+}}
+
+// BackButton gives the operation that adds a button "Back" below everything on a screen.
+func BackButton(s *project.Screen) project.Op {
+	row := 1
+	for _, e := range s.Elements {
+		row = max(row, e.Cell.Row+max(1, e.Cell.H))
+	}
+	button := &project.Element{Kind: "button", Pos: float64(row) * 10, Cell: project.Cell{Row: row, Col: 1, W: 2}, Spec: &project.Button{
+		Words: "Back", Gate: &project.Gate{Cases: map[string]*project.Case{"c_1": {Pos: 1, Move: &project.Move{Kind: "back"}}}},
+	}}
+	id := "e_back"
+	for s.Elements[id] != nil {
+		id += "x"
+	}
+	if s.Elements == nil {
+		return project.Op{Op: "add", Path: "/" + s.ID + "/elements", Value: encode(map[string]*project.Element{id: button})}
+	}
+	return project.Op{Op: "add", Path: "/" + s.ID + "/elements/" + id, Value: encode(button)}
+}
+
+var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", run: func(ix *index, report func(Finding)) {
+	for _, w := range ix.ways {
+		m, t := w.target()
+		if t == nil {
+			continue
+		}
+		var refused []string
+		why := ""
+		for _, r := range project.Ordered(ix.app.Project.Roles) {
+			if w.gate.Roles != nil && !w.gate.Roles[r.ID] || !ix.stands(w, r.ID) {
+				continue
+			}
+			if reason := ix.refuses(t, m.Mode, r.ID); reason != "" {
+				refused, why = append(refused, r.ID), reason
+			}
+		}
+		if len(refused) == 0 {
+			continue
+		}
+		names := ""
+		for i, id := range refused {
+			if i > 0 {
+				names += ", "
+			}
+			names += ix.app.Project.Roles[id].Name
+		}
+		f := w.finding(Doubtful, "“"+ix.app.ElementWords(w.screen, w.element)+"” is shown to "+names+", whom “"+t.Title+"” refuses.")
+		f.Evidence = why
+		if patch := withoutRoles(ix, w, refused); patch != nil {
+			f.Mends = []Mend{{Words: "not for " + names, Patch: patch}}
+		}
+		report(f)
+	}
+}}
+
+// stands says whether a role can be on the way's own screen at all.
+func (ix *index) stands(w way, role string) bool { return ix.refuses(w.screen, "view", role) == "" }
+
+// refuses says why a screen is shut to a role whatever the record: by its grants, or a guard
+// that is false for the role alone. "" when it is not proven shut.
+func (ix *index) refuses(s *project.Screen, mode, role string) string {
+	roles := map[string]bool{role: true}
+	if table := s.RecordTable(); table != "" {
+		g := ix.app.Project.GrantOf(roles, table)
+		verb, may := "view", g.View
+		switch mode {
+		case "edit":
+			verb, may = "change", g.Edit
+		case "add":
+			verb, may = "add", g.Add
+		}
+		if !may {
+			return ix.app.Project.Roles[role].Name + " may not " + verb + " " + label(ix.app.Project, table) + "."
+		}
+	}
+	if plan := ix.app.Screens[s.ID]; plan.Guard != nil {
+		if v := plan.Guard.Root.Eval(roleAlone(roles)); v.Known() && !v.True() {
+			return "The screen is open only while " + plan.Guard.Root.Phrase() + "."
+		}
+	}
+	return ""
+}
+
+// roleAlone is a world in which nothing is known but the roles.
+type roleAlone map[string]bool
+
+// Value knows nothing.
+func (roleAlone) Value(*cond.Path) cond.Value { return cond.UnknownBecause("any record") }
+
+// HasRole knows the roles.
+func (r roleAlone) HasRole(role string) bool { return r[role] }
+
+// Now is any time.
+func (roleAlone) Now() time.Time { return time.Time{} }
+
+// withoutRoles takes roles off a gate: those that are named, or all others where it was for everyone.
+func withoutRoles(ix *index, w way, refused []string) []project.Op {
+	left := map[string]bool{}
+	for id := range ix.app.Project.Roles {
+		if w.gate.Roles == nil || w.gate.Roles[id] {
+			left[id] = true
+		}
+	}
+	for _, id := range refused {
+		delete(left, id)
+	}
+	if len(left) == 0 {
+		return nil
+	}
+	op := "add"
+	if w.gate.Roles != nil {
+		op = "replace"
+	}
+	return []project.Op{{Op: op, Path: w.gatePath() + "/roles", Value: encode(left)}}
+}
