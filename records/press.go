@@ -20,9 +20,16 @@ import (
 // with claiming the press id. It implements nav.Changer.
 type Press struct {
 	Reader
-	tx pgx.Tx
-	id string
+	tx     pgx.Tx
+	replay []string // keys that inserts are to give, in order
+	made   []string // keys that inserts gave
 }
+
+// Made gives the keys of the records that were added, in order.
+func (p *Press) Made() []string { return p.made }
+
+// Replay lets the next inserts give the keys that they gave before.
+func (p *Press) Replay(keys []string) { p.replay = keys }
 
 // Tries is how often a press is begun anew after a serialization failure.
 const Tries = 3
@@ -64,7 +71,7 @@ func (s *Source) once(ctx context.Context, p *project.Project, press Stored, run
 		outcome, err := stored(ctx, tx, press)
 		return outcome, true, err
 	}
-	result, err := run(&Press{Reader: Reader{db: tx, project: p}, tx: tx, id: press.ID})
+	result, err := run(&Press{Reader: Reader{db: tx, project: p}, tx: tx})
 	if err != nil {
 		return nil, false, err
 	}
@@ -118,7 +125,14 @@ func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]
 	for i, k := range keys {
 		keys[i] = k + "::text"
 	}
-	sql := fmt.Sprintf("insert into %s as t0 (%s) values (%s) returning %s", relation(p.project, t), strings.Join(columns, ", "), strings.Join(places, ", "), strings.Join(keys, ", "))
+	overriding := ""
+	if len(p.replay) > 0 && len(t.Key) == 1 {
+		columns, places = append(columns, pgx.Identifier{t.Fields[t.Key[0]].Column}.Sanitize()), append(places, fmt.Sprintf("$%d", len(args)+1))
+		args = append(args, p.replay[0])
+		p.replay = p.replay[1:]
+		overriding = "overriding system value "
+	}
+	sql := fmt.Sprintf("insert into %s as t0 (%s) %svalues (%s) returning %s", relation(p.project, t), strings.Join(columns, ", "), overriding, strings.Join(places, ", "), strings.Join(keys, ", "))
 	if len(columns) == 0 {
 		sql = fmt.Sprintf("insert into %s as t0 default values returning %s", relation(p.project, t), strings.Join(keys, ", "))
 	}
@@ -141,6 +155,7 @@ func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]
 	if err := rows.Err(); err != nil {
 		return "", fieldError(err, t, "add the "+t.One)
 	}
+	p.made = append(p.made, strings.Join(key, "~"))
 	return strings.Join(key, "~"), nil
 }
 

@@ -62,9 +62,12 @@ func (s *Store) Undo(ctx context.Context, id, by string) (Applied, error) {
 	return s.takeBack(ctx, id, by, `undoes is null`, true)
 }
 
+// redoable says of an edit that it undid another, and that nothing else was edited by the same builder since.
+const redoable = `undoes is not null and not exists (select 1 from edit n where n.project = edit.project and n.by = edit.by and n.seq > edit.seq and n.undoes is null and n.undone is null and not exists (select 1 from edit u where u.project = n.project and u.undone = n.seq))`
+
 // Redo makes the edit again that was undone last, unless something else was edited since.
 func (s *Store) Redo(ctx context.Context, id, by string) (Applied, error) {
-	return s.takeBack(ctx, id, by, `undoes is not null and not exists (select 1 from edit n where n.project = edit.project and n.by = edit.by and n.seq > edit.seq and n.undoes is null and n.undone is null and not exists (select 1 from edit u where u.project = n.project and u.undone = n.seq))`, false)
+	return s.takeBack(ctx, id, by, redoable, false)
 }
 
 func (s *Store) takeBack(ctx context.Context, id, by, which string, isUndo bool) (Applied, error) {
@@ -212,4 +215,24 @@ func mustJSON(v any) json.RawMessage {
 		panic(fmt.Sprintf("a decoded JSON value does not encode: %v", err))
 	}
 	return text
+}
+
+// History says what of one's own can be taken back, and how much was edited since the release.
+type History struct {
+	Undo, Redo bool
+	Changes    int
+}
+
+// History reads a builder's history of edits in a project.
+func (s *Store) History(ctx context.Context, id, by string) (History, error) {
+	var h History
+	err := s.pool.QueryRow(ctx, `select
+		exists (select 1 from edit where project = $1 and by = $2 and undone is null and undoes is null),
+		exists (select 1 from edit where project = $1 and by = $2 and undone is null and `+redoable+`),
+		(select count(*) from edit e where e.project = p.id and e.undone is null and e.undoes is null and e.seq > coalesce((select seq from release r where r.project = p.id and r.number = p.released), 0))
+		from project p where p.id = $1`, id, by).Scan(&h.Undo, &h.Redo, &h.Changes)
+	if err != nil {
+		return History{}, fmt.Errorf("read the history: %w", none(err))
+	}
+	return h, nil
 }

@@ -96,44 +96,64 @@ func (s *Store) Stand(ctx context.Context, trail string, n int) error {
 	return nil
 }
 
-// Spot reads one place of a trail; ErrNone if there is none.
-func (s *Store) Spot(ctx context.Context, trail string, n int) (Spot, error) {
-	spot := Spot{Trail: trail, N: n}
-	var place, overlay json.RawMessage
-	err := s.pool.QueryRow(ctx, `select place, overlay, title from place where trail = $1 and n = $2`, trail, n).Scan(&place, &overlay, &spot.Title)
+// Load reads a place of a trail of one person in one project with the titles of its neighbours, and
+// where the trail stands, in one query; ErrNone if there is no such place for this person.
+func (s *Store) Load(ctx context.Context, trail string, n int, account, projectID string) (*Standing, error) {
+	rows, err := s.pool.Query(ctx, `select t.at, p.n, p.title, case when p.n = $2 then p.place end, case when p.n = $2 then p.overlay end from trail t join place p on p.trail = t.id and p.n between $2 - 1 and $2 + 1
+		where t.id = $1 and t.account = $3 and t.project = $4`, trail, n, account, projectID)
 	if err != nil {
-		return Spot{}, fmt.Errorf("find the place: %w", none(err))
-	}
-	if err := json.Unmarshal(place, &spot.Place); err != nil {
-		return Spot{}, fmt.Errorf("read the place: %w", err)
-	}
-	if len(overlay) > 0 {
-		if err := json.Unmarshal(overlay, &spot.Overlay); err != nil {
-			return Spot{}, fmt.Errorf("read the dialog of the place: %w", err)
-		}
-	}
-	return spot, nil
-}
-
-// Around gives the places before and after one, for the words of back and forward; nil where there is none.
-func (s *Store) Around(ctx context.Context, trail string, n int) (back, forward *Spot, err error) {
-	rows, err := s.pool.Query(ctx, `select n, title from place where trail = $1 and n in ($2, $3)`, trail, n-1, n+1)
-	if err != nil {
-		return nil, nil, fmt.Errorf("look around the trail: %w", err)
+		return nil, fmt.Errorf("find the place: %w", err)
 	}
 	defer rows.Close()
+	found := false
+	out := &Standing{Spot: Spot{Trail: trail, N: n}}
 	for rows.Next() {
-		spot := &Spot{Trail: trail}
-		if err := rows.Scan(&spot.N, &spot.Title); err != nil {
-			return nil, nil, fmt.Errorf("look around the trail: %w", err)
+		var at int
+		var title string
+		var place, overlay json.RawMessage
+		if err := rows.Scan(&out.At, &at, &title, &place, &overlay); err != nil {
+			return nil, fmt.Errorf("find the place: %w", err)
 		}
-		if spot.N < n {
-			back = spot
-		} else {
-			forward = spot
+		switch {
+		case at < n:
+			out.Back = title
+		case at > n:
+			out.Forward = title
+		default:
+			found = true
+			out.Title = title
+			if err := out.read(place, overlay); err != nil {
+				return nil, err
+			}
 		}
 	}
-	return back, forward, rows.Err()
+	if err := rows.Err(); err != nil {
+		return nil, fmt.Errorf("find the place: %w", err)
+	}
+	if !found {
+		return nil, ErrNone
+	}
+	return out, nil
+}
+
+// Standing is a place of a trail with its neighbours.
+type Standing struct {
+	Spot
+	At      int    // where the trail stands
+	Back    string // title of the place before; "" if there is none
+	Forward string
+}
+
+func (s *Spot) read(place, overlay json.RawMessage) error {
+	if err := json.Unmarshal(place, &s.Place); err != nil {
+		return fmt.Errorf("read the place: %w", err)
+	}
+	if len(overlay) > 0 {
+		if err := json.Unmarshal(overlay, &s.Overlay); err != nil {
+			return fmt.Errorf("read the dialog of the place: %w", err)
+		}
+	}
+	return nil
 }
 
 func overlayJSON(p *nav.Place) any {

@@ -1,9 +1,11 @@
 package check
 
 import (
+	"strings"
 	"time"
 
 	"ambergate/core/cond"
+	"ambergate/core/nav"
 	"ambergate/core/project"
 )
 
@@ -159,4 +161,60 @@ func withoutRoles(ix *index, w way, refused []string) []project.Op {
 		op = "replace"
 	}
 	return []project.Op{{Op: op, Path: w.gatePath() + "/roles", Value: encode(left)}}
+}
+
+// Entered says in words which roles can be on a screen: those that are not proven shut out.
+func Entered(app *nav.App, screen string) string {
+	ix := &index{app: app}
+	s := app.Project.Screens[screen]
+	var names []string
+	for _, r := range project.Ordered(app.Project.Roles) {
+		if ix.refuses(s, "view", r.ID) == "" {
+			names = append(names, r.Name)
+		}
+	}
+	switch {
+	case len(names) == 0:
+		return "nobody"
+	case len(names) == len(app.Project.Roles):
+		return "everyone"
+	}
+	return strings.Join(names, ", ")
+}
+
+// Presses gives the fewest presses from the start of a set of roles to a screen, over all ways
+// that the roles may use whatever the conditions; -1 when there is none.
+func Presses(app *nav.App, screen string, roles map[string]bool) int {
+	start := app.Project.StartOf(roles)
+	if start == "" {
+		return -1
+	}
+	leads := map[string][]string{}
+	for _, w := range newIndex(app).ways {
+		if _, t := w.target(); t != nil && mayUse(w.gate, roles) {
+			leads[w.screen.ID] = append(leads[w.screen.ID], t.ID)
+		}
+	}
+	distance := map[string]int{start: 0}
+	for queue := []string{start}; len(queue) > 0; queue = queue[1:] {
+		for _, next := range leads[queue[0]] {
+			if _, seen := distance[next]; !seen {
+				distance[next] = distance[queue[0]] + 1
+				queue = append(queue, next)
+			}
+		}
+	}
+	if d, ok := distance[screen]; ok {
+		return d
+	}
+	return -1
+}
+
+func mayUse(g *nav.GatePlan, roles map[string]bool) bool {
+	for r := range g.Roles {
+		if roles[r] {
+			return true
+		}
+	}
+	return g.Roles == nil
 }

@@ -5,6 +5,7 @@
 package cond
 
 import (
+	"encoding/json"
 	"fmt"
 	"math/big"
 	"strconv"
@@ -349,4 +350,32 @@ func (v Value) rat() (*big.Rat, bool) {
 		return r, r.SetFloat64(v.f) != nil
 	}
 	return nil, false
+}
+
+// MarshalJSON writes the value with its kind, so that outcomes can be stored.
+func (v Value) MarshalJSON() ([]byte, error) {
+	return json.Marshal([2]string{v.kind.String(), v.Wire()})
+}
+
+// UnmarshalJSON reads what MarshalJSON wrote; lists come back as unknown.
+func (v *Value) UnmarshalJSON(data []byte) error {
+	var parts [2]string
+	if err := json.Unmarshal(data, &parts); err != nil {
+		return err
+	}
+	kind, ok := KindOf(parts[0])
+	if !ok {
+		return fmt.Errorf("there is no kind of value %q", parts[0])
+	}
+	switch kind {
+	case Null:
+		*v = NullValue
+		return nil
+	case Unknown, List, Object:
+		*v = UnknownBecause("it was not stored")
+		return nil
+	}
+	parsed, err := Parse(Type{Kind: kind}, parts[1])
+	*v = parsed
+	return err
 }

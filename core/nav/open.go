@@ -16,7 +16,8 @@ type Sources struct {
 	Tags    Tags // nil: no plant
 	Now     time.Time
 	Ghosts  bool // for builders: hidden elements stay in the view, marked
-	Lock    bool // for a press: the screen's own record is locked until the transaction ends
+	Bare    bool // for a press: only the screen's own records are fetched, no lists and charts
+	Lock    bool // for a press that writes: the screen's own record is locked until the transaction ends
 }
 
 // Opening is a screen open for one user at one place: everything it shows has been fetched.
@@ -63,7 +64,7 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 	if err := o.guard(); err != nil {
 		return nil, err
 	}
-	if src.Lock {
+	if src.Bare {
 		return o, nil // a press looks at one element; lists are fetched by who needs them
 	}
 	for _, e := range plan.Elements {
@@ -250,3 +251,12 @@ func (o *Opening) match(table string, main bool) ([]Match, error) {
 	}
 	return out, nil
 }
+
+// StillOpen judges the guard again, with the live values of now.
+func (o *Opening) StillOpen() error { return o.guard() }
+
+// Live says whether anything on the screen depends on live values.
+func (o *Opening) Live() bool { return len(o.plan.tags) > 0 }
+
+// Place gives the place that is open.
+func (o *Opening) Place() Place { return o.place }

@@ -131,6 +131,20 @@ func (o *Opening) aimAt(ctx context.Context, e *ElementPlan, trigger string, p P
 	return aim{row: page.Rows[0]}, nil
 }
 
+// Writes says whether the ways of an element change records or the plant.
+func (a *App) Writes(screen, element string) bool {
+	e := a.element(screen, element)
+	if e == nil {
+		return false
+	}
+	for _, g := range e.Gates {
+		if g.Writes() {
+			return true
+		}
+	}
+	return false
+}
+
 // Follow does a press on an open screen: judges the gate, asks what must be asked, does the
 // effects in order through the changer, and works out the move with the new values. Errors
 // are *Refusal, *FieldErrors or the changer's own; after any of them nothing may be kept.

@@ -13,6 +13,7 @@ type View struct {
 	Heading  string        `json:"heading"`
 	Area     string        `json:"area,omitempty"`
 	Mode     string        `json:"mode"`
+	Bare     bool          `json:"bare,omitempty"` // without the strip
 	Place    Place         `json:"place"`
 	Address  string        `json:"address"` // after /use/<project>
 	Record   *RecordInfo   `json:"record,omitempty"`
@@ -60,7 +61,7 @@ type ElementView struct {
 func (o *Opening) View() *View {
 	s := o.plan.Screen
 	v := &View{
-		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.place.Mode,
+		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.place.Mode, Bare: s.Bare,
 		Place: o.place, Address: o.app.Address(o.place), Elements: []ElementView{}, Context: o.chips(),
 	}
 	if o.place.Mode == "add" {

@@ -59,6 +59,33 @@ func (o *Opening) Ways() []WayOut {
 	return out
 }
 
+// StaticWays gives the ways out of a screen that is not open, without any verdict.
+func (a *App) StaticWays(screen string) []WayOut {
+	out := []WayOut{}
+	plan := a.Screens[screen]
+	if plan == nil {
+		return out
+	}
+	for _, e := range plan.Elements {
+		for trigger, g := range e.Gates {
+			way := WayOut{Element: e.ID, Trigger: trigger, Words: a.ElementWords(plan.Screen, e), State: "unknown", Sentence: a.Sentence(plan.Screen, e, trigger)}
+			a.plate(&way, plan.Screen, e, g)
+			out = append(out, way)
+		}
+	}
+	return out
+}
+
+// RowTable gives the table of the rows that expressions of an element may speak of, or "".
+func (a *App) RowTable(screen, element string) string {
+	if e := a.element(screen, element); e != nil {
+		if l, ok := e.Spec.(*project.List); ok {
+			return l.Table
+		}
+	}
+	return ""
+}
+
 func (o *Opening) wayOut(e *ElementPlan, ev ElementView, trigger string, g *GatePlan) WayOut {
 	v := o.judge(g, o.sampleAim(e, trigger))
 	way := WayOut{Element: e.ID, Trigger: trigger, Words: o.elementWords(e), State: v.State, By: v.By, Reason: v.Reason, Verdict: v, Now: o.Now(v), Sentence: o.app.Sentence(o.plan.Screen, e, trigger)}

@@ -1,0 +1,53 @@
+package main
+
+import (
+	"context"
+	"fmt"
+	"log/slog"
+	"os"
+	"time"
+
+	"github.com/spf13/cobra"
+
+	"ambergate/demo"
+	"ambergate/demo/stage"
+)
+
+func demoCommand() *cobra.Command {
+	var dir, address string
+	var plantPort int
+	c := &cobra.Command{
+		Use:   "demo",
+		Short: "Run Tarnhorn Ropeway with a private database and a simulated plant",
+		Args:  cobra.NoArgs,
+		RunE: func(cmd *cobra.Command, _ []string) error {
+			return runDemo(cmd.Context(), dir, address, plantPort)
+		},
+	}
+	c.Flags().StringVar(&dir, "dir", ".demo", "folder of the private cluster")
+	c.Flags().StringVar(&address, "address", "127.0.0.1:8080", "where to serve")
+	c.Flags().IntVar(&plantPort, "plant-port", 0, "port of the simulated plant on loopback (0: any free one)")
+	return c
+}
+
+func runDemo(ctx context.Context, dir, address string, plantPort int) error {
+	listener, err := listen(address)
+	if err != nil {
+		return err
+	}
+	defer listener.Close()
+	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelInfo}))
+	slog.SetDefault(log)
+	began := time.Now()
+	up, err := stage.Up(ctx, stage.Options{Dir: dir, PlantPort: plantPort, Today: time.Now(), Log: log})
+	if err != nil {
+		return err
+	}
+	defer up.Down()
+	fmt.Printf("\n  Tarnhorn Ropeway is up (%.1f s): http://%s\n\n  Sign in with a name as its own password:\n", time.Since(began).Seconds(), listener.Addr())
+	for _, p := range demo.People {
+		fmt.Printf("    %-6s %-12s %s\n", p.Login, p.Name, p.Does)
+	}
+	fmt.Printf("\n  The simulated plant: %s\n  Ctrl+C stops everything; the data stays. `make demo-reset` starts afresh.\n\n", up.Sim.Endpoint())
+	return serve(ctx, listener, up.Server.Handler())
+}

@@ -1,0 +1,45 @@
+package nav
+
+import (
+	"context"
+	"strings"
+	"time"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// RecordTitle is a record by its key and title.
+type RecordTitle struct{ Key, Title string }
+
+// Titles gives records of a table by title, in the table's order, for pickers: only what the
+// user may view, narrowed by a word that the first text of the title contains.
+func (a *App) Titles(ctx context.Context, user *User, records Records, table, find string, limit int) ([]RecordTitle, error) {
+	t := a.Project.Tables[table]
+	if t == nil || !a.Project.GrantOf(user.Roles, table).View {
+		return nil, refuse("no-grant", "Your role may not view these records.", "")
+	}
+	o := &Opening{app: a, world: &world{app: a, user: user, now: time.Time{}}}
+	set := pathSet{}
+	(&planner{app: a}).needTitle(set, table, "")
+	paths, hidden := o.visible(table, set.sorted())
+	q := Query{Table: t, Paths: paths, Limit: limit}
+	for _, s := range project.Ordered(t.Order) {
+		if o.maySee(table, s.Path) {
+			q.Order = append(q.Order, Sort{Path: s.Path, Desc: s.Desc})
+		}
+	}
+	if find = strings.TrimSpace(find); find != "" && len(paths) > 0 {
+		q.Match = append(q.Match, Match{Path: paths[0], Compare: "contains", Value: cond.String(find)})
+	}
+	page, err := records.Fetch(ctx, q)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]RecordTitle, len(page.Rows))
+	for i, r := range page.Rows {
+		hide(r, hidden)
+		out[i] = RecordTitle{Key: r.Key, Title: o.world.title(r, table, "")}
+	}
+	return out, nil
+}

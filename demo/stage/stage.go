@@ -1,0 +1,211 @@
+// Package stage puts the demo up: a private cluster, the ropeway's data, the simulated plant,
+// and a server over them. The demo command and the tests use it.
+package stage
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"log/slog"
+	"net"
+	"time"
+
+	"github.com/jackc/pgx/v5"
+
+	"ambergate/cluster"
+	"ambergate/demo"
+	"ambergate/plant"
+	"ambergate/plant/sim"
+	"ambergate/records"
+	"ambergate/server"
+	"ambergate/store"
+)
+
+// Options says where and when.
+type Options struct {
+	Dir       string    // folder of the cluster
+	PlantPort int       // 0: any free one
+	Today     time.Time // the data is made around this day
+	Log       *slog.Logger
+}
+
+// Stage is the demo, up.
+type Stage struct {
+	Cluster *cluster.Cluster
+	Store   *store.Store
+	Records *records.Source
+	Sim     *sim.Plant
+	Plant   *plant.Client
+	Server  *server.Server
+	Fresh   bool // the data was made just now
+	closers []func()
+}
+
+// Names that the demo's project has for its connections.
+const (
+	recordsConnection = "tarnhorn"
+	plantConnection   = "ropeway"
+)
+
+// Up puts the demo up. What it has started by the time of an error is stopped again.
+func Up(ctx context.Context, o Options) (s *Stage, err error) {
+	s = &Stage{}
+	defer func() {
+		if err != nil {
+			s.Down()
+		}
+	}()
+	if s.Cluster, err = cluster.Start(ctx, o.Dir); err != nil {
+		return nil, err
+	}
+	s.closers = append(s.closers, s.Cluster.Stop)
+	if err := s.databases(ctx, o.Today); err != nil {
+		return nil, err
+	}
+	if s.Store, err = store.Open(ctx, s.Cluster.DSN("ambergate", s.Cluster.Password, "ambergate")); err != nil {
+		return nil, err
+	}
+	s.closers = append(s.closers, s.Store.Close)
+	if err := s.project(ctx); err != nil {
+		return nil, err
+	}
+	if s.Records, err = records.Open(ctx, s.Cluster.DSN(demo.AppRole, s.Cluster.Password, demo.Database)); err != nil {
+		return nil, err
+	}
+	s.closers = append(s.closers, s.Records.Close)
+	if err := s.startPlant(o); err != nil {
+		return nil, err
+	}
+	s.Server, err = server.New(server.Config{
+		Store: s.Store, Records: map[string]*records.Source{recordsConnection: s.Records},
+		Plants: map[string]*plant.Client{plantConnection: s.Plant}, Pictures: demo.Picture, Log: o.Log,
+	})
+	if err != nil {
+		return nil, err
+	}
+	return s, s.Server.Prepare(ctx)
+}
+
+// Down stops everything, the newest first.
+func (s *Stage) Down() {
+	for i := len(s.closers) - 1; i >= 0; i-- {
+		s.closers[i]()
+	}
+	s.closers = nil
+}
+
+// databases makes the program's own database and the ropeway's, each with a role of its own.
+func (s *Stage) databases(ctx context.Context, today time.Time) error {
+	conn, err := pgx.Connect(ctx, s.Cluster.AdminDSN("postgres"))
+	if err != nil {
+		return fmt.Errorf("connect to the cluster: %w", err)
+	}
+	defer conn.Close(ctx)
+	has := func(sql, name string) (bool, error) {
+		var n int
+		err := conn.QueryRow(ctx, sql, name).Scan(&n)
+		return n > 0, err
+	}
+	if ok, err := has(`select count(*) from pg_roles where rolname = $1`, "ambergate"); err != nil {
+		return fmt.Errorf("look for the program's role: %w", err)
+	} else if !ok {
+		// The password is hexadecimal: nothing in it needs quoting.
+		if _, err := conn.Exec(ctx, `create role ambergate login password '`+s.Cluster.Password+`'`); err != nil {
+			return fmt.Errorf("make the program's role: %w", err)
+		}
+	}
+	if ok, err := has(`select count(*) from pg_database where datname = $1`, "ambergate"); err != nil {
+		return fmt.Errorf("look for the program's database: %w", err)
+	} else if !ok {
+		if _, err := conn.Exec(ctx, `create database ambergate owner ambergate`); err != nil {
+			return fmt.Errorf("make the program's database: %w", err)
+		}
+	}
+	ok, err := has(`select count(*) from pg_database where datname = $1`, demo.Database)
+	if err != nil {
+		return fmt.Errorf("look for the ropeway's database: %w", err)
+	}
+	if !ok {
+		if _, err := conn.Exec(ctx, `create database `+demo.Database); err != nil {
+			return fmt.Errorf("make the ropeway's database: %w", err)
+		}
+	}
+	return s.load(ctx, today)
+}
+
+func (s *Stage) load(ctx context.Context, today time.Time) error {
+	dsn := s.Cluster.AdminDSN(demo.Database)
+	conn, err := pgx.Connect(ctx, dsn)
+	if err != nil {
+		return fmt.Errorf("connect to the ropeway's database: %w", err)
+	}
+	defer conn.Close(ctx)
+	var loaded bool
+	if err := conn.QueryRow(ctx, `select to_regclass('tarnhorn.defects') is not null`).Scan(&loaded); err != nil {
+		return fmt.Errorf("look for the ropeway's data: %w", err)
+	}
+	if loaded {
+		return nil
+	}
+	s.Fresh = true
+	return demo.Load(ctx, dsn, s.Cluster.Password, today)
+}
+
+// project keeps the demo's people and project, and releases it, unless they are there already.
+func (s *Stage) project(ctx context.Context) error {
+	if _, _, err := s.Store.ProjectState(ctx, demo.ProjectID); err == nil {
+		return nil
+	} else if !errors.Is(err, store.ErrNone) {
+		return err
+	}
+	entities, err := demo.Project()
+	if err != nil {
+		return err
+	}
+	if err := s.Store.CreateProject(ctx, demo.ProjectID, entities); err != nil {
+		return fmt.Errorf("keep the demo's project: %w", err)
+	}
+	for _, p := range demo.People {
+		if err := s.Store.CreateAccount(ctx, store.Account{ID: p.ID, Login: p.Login, Name: p.Name, Builder: p.Builder}, p.Login); err != nil {
+			return err
+		}
+		for project, roles := range p.Roles {
+			for _, role := range roles {
+				if err := s.Store.GiveRole(ctx, p.ID, project, role); err != nil {
+					return err
+				}
+			}
+		}
+	}
+	_, err = s.Store.PutIntoUse(ctx, demo.ProjectID, "a_arno")
+	return err
+}
+
+func (s *Stage) startPlant(o Options) error {
+	port := o.PlantPort
+	if port == 0 {
+		l, err := net.Listen("tcp", "127.0.0.1:0")
+		if err != nil {
+			return fmt.Errorf("find a port for the plant: %w", err)
+		}
+		port = l.Addr().(*net.TCPAddr).Port
+		_ = l.Close() // it was only asked for its number
+	}
+	var err error
+	if s.Sim, err = sim.Start(port, Lifts, 7); err != nil {
+		return err
+	}
+	s.closers = append(s.closers, func() { s.Sim.Close() })
+	s.Plant = plant.Open(s.Sim.Endpoint(), sim.Namespace, plantConnection, o.Log)
+	s.closers = append(s.closers, s.Plant.Close)
+	// Trends show what was before one looked: these are watched from the start.
+	var names []string
+	for _, code := range Lifts {
+		names = append(names, code+".drive.speed", code+".wind.gust")
+	}
+	s.Plant.Watch(context.Background(), names, 0)
+	return nil
+}
+
+// Lifts are the codes of the ropeway's lifts, as the plant names them.
+var Lifts = []string{"UT", "LT", "HS"}

@@ -1,0 +1,188 @@
+package server
+
+import (
+	"context"
+	"fmt"
+	"sync"
+	"time"
+
+	"ambergate/core/check"
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+	"ambergate/store"
+)
+
+// apps keeps compiled projects: each release once, and the newest draft of each project.
+type apps struct {
+	store    *store.Store
+	mu       sync.Mutex
+	bySlug   map[string]string // slug → id
+	states   map[string]state
+	releases map[string]*nav.App // id and number
+	drafts   map[string]*draft
+	records  map[string]ownRecord
+}
+
+type state struct {
+	seq      int64
+	released int
+	until    time.Time
+}
+
+type ownRecord struct {
+	key   string
+	until time.Time
+}
+
+// draft is a project as it is being built, compiled and checked.
+type draft struct {
+	*store.Draft
+	app      *nav.App
+	findings []check.Finding
+}
+
+func newApps(s *store.Store) *apps {
+	return &apps{store: s, bySlug: map[string]string{}, states: map[string]state{}, releases: map[string]*nav.App{}, drafts: map[string]*draft{}, records: map[string]ownRecord{}}
+}
+
+// id finds a project by its slug.
+func (a *apps) id(ctx context.Context, slug string) (string, error) {
+	a.mu.Lock()
+	id, ok := a.bySlug[slug]
+	a.mu.Unlock()
+	if ok {
+		return id, nil
+	}
+	list, err := a.store.Projects(ctx)
+	if err != nil {
+		return "", err
+	}
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	for _, p := range list {
+		a.bySlug[p.Slug] = p.ID
+	}
+	if id, ok := a.bySlug[slug]; ok {
+		return id, nil
+	}
+	return "", &nav.Refusal{Code: "no-project", What: "There is no application at “" + slug + "”.", Then: "Check the address, or choose one from the list."}
+}
+
+// state gives a project's sequence number and newest release, at most a second old.
+func (a *apps) state(ctx context.Context, id string) (state, error) {
+	now := time.Now()
+	a.mu.Lock()
+	st, ok := a.states[id]
+	a.mu.Unlock()
+	if ok && now.Before(st.until) {
+		return st, nil
+	}
+	seq, released, err := a.store.ProjectState(ctx, id)
+	if err != nil {
+		return state{}, err
+	}
+	st = state{seq: seq, released: released, until: now.Add(time.Second)}
+	a.mu.Lock()
+	a.states[id] = st
+	a.mu.Unlock()
+	return st, nil
+}
+
+// changed forgets what is known of a project's state.
+func (a *apps) changed(id string) {
+	a.mu.Lock()
+	delete(a.states, id)
+	a.mu.Unlock()
+}
+
+// released gives the newest release of a project, compiled.
+func (a *apps) released(ctx context.Context, id string) (*nav.App, int, error) {
+	st, err := a.state(ctx, id)
+	if err != nil {
+		return nil, 0, err
+	}
+	if st.released == 0 {
+		return nil, 0, &nav.Refusal{Code: "not-released", What: "This application has not been released yet.", Then: "Its builder puts it into use."}
+	}
+	app, err := a.release(ctx, id, st.released)
+	return app, st.released, err
+}
+
+// release gives one release of a project, compiled once.
+func (a *apps) release(ctx context.Context, id string, number int) (*nav.App, error) {
+	key := fmt.Sprintf("%s/%d", id, number)
+	a.mu.Lock()
+	app, ok := a.releases[key]
+	a.mu.Unlock()
+	if ok {
+		return app, nil
+	}
+	r, err := a.store.Release(ctx, id, number)
+	if err != nil {
+		return nil, err
+	}
+	p, err := project.Decode(r.Entities)
+	if err != nil {
+		return nil, fmt.Errorf("read release %d: %w", number, err)
+	}
+	if app, err = nav.Compile(p); err != nil {
+		return nil, fmt.Errorf("compile release %d: %w", number, err)
+	}
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	if len(a.releases) >= 20 {
+		clear(a.releases)
+	}
+	a.releases[key] = app
+	return app, nil
+}
+
+// draft gives a project as it is being built, compiled and checked once for each edit.
+func (a *apps) draft(ctx context.Context, id string) (*draft, error) {
+	seq, released, err := a.store.ProjectState(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	a.mu.Lock()
+	d := a.drafts[id]
+	a.mu.Unlock()
+	if d != nil && d.Seq == seq && d.Released == released {
+		return d, nil
+	}
+	raw, err := a.store.Draft(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	p, err := project.Decode(raw.Entities)
+	if err != nil {
+		return nil, err
+	}
+	app, err := nav.Compile(p)
+	if err != nil {
+		return nil, err
+	}
+	d = &draft{Draft: raw, app: app, findings: check.Run(app)}
+	a.mu.Lock()
+	a.drafts[id] = d
+	a.mu.Unlock()
+	return d, nil
+}
+
+func (a *apps) ownRecord(key string) (string, bool) {
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	r, ok := a.records[key]
+	return r.key, ok && time.Now().Before(r.until)
+}
+
+func (a *apps) keepOwnRecord(key, record string) {
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	if len(a.records) > 10_000 {
+		clear(a.records)
+	}
+	a.records[key] = ownRecord{key: record, until: time.Now().Add(10 * time.Second)}
+}
+
+func textValue(s string) cond.Value { return cond.String(s) }

@@ -1,0 +1,46 @@
+package server
+
+import (
+	"embed"
+	"io/fs"
+	"mime"
+	"net/http"
+	"path"
+	"strings"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/core/nav"
+)
+
+//go:embed all:client/dist
+var clientFiles embed.FS
+
+// client serves the built web client; every address that is no file gets its first page.
+func (s *Server) client(c *gin.Context) {
+	if strings.HasPrefix(c.Request.URL.Path, "/api/") {
+		fail(c, &nav.Refusal{Code: "no-such-call", What: "There is no such call.", Then: "See the API document."})
+		return
+	}
+	if c.Request.Method != http.MethodGet && c.Request.Method != http.MethodHead {
+		fail(c, &nav.Refusal{Code: "no-such-call", What: "This address is only for looking.", Then: "See the API document."})
+		return
+	}
+	name := "client/dist" + path.Clean("/"+c.Request.URL.Path)
+	data, err := fs.ReadFile(clientFiles, name)
+	if err != nil {
+		name = "client/dist/index.html"
+		if data, err = fs.ReadFile(clientFiles, name); err != nil {
+			c.String(http.StatusServiceUnavailable, "The web client was not built into this program. Run `make build`.")
+			return
+		}
+	}
+	if strings.HasPrefix(c.Request.URL.Path, "/assets/") {
+		c.Header("Cache-Control", "public, max-age=31536000, immutable") // their names change with their contents
+	}
+	kind := mime.TypeByExtension(path.Ext(name))
+	if kind == "" {
+		kind = "application/octet-stream"
+	}
+	c.Data(http.StatusOK, kind, data)
+}

@@ -1,0 +1,136 @@
+package server
+
+import (
+	"context"
+	"net/http"
+	"sync"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/nav"
+	"ambergate/records"
+)
+
+// maxPractised is how many presses a journal holds.
+const maxPractised = 50
+
+// practised is one press of a journal, with the keys of the records that it added.
+type practised struct {
+	user  *nav.User
+	place nav.Place
+	press nav.Press
+	made  []string
+}
+
+// journals keeps, for each builder's tab, the presses practised there: each request does them
+// anew and rolls all back.
+type journals struct {
+	mu  sync.Mutex
+	all map[string]journal
+}
+
+type journal struct {
+	account string
+	presses []practised
+}
+
+func newJournals() *journals { return &journals{all: map[string]journal{}} }
+
+func (j *journals) of(id, account string) []practised {
+	j.mu.Lock()
+	defer j.mu.Unlock()
+	if found := j.all[id]; found.account == account {
+		return found.presses
+	}
+	return nil
+}
+
+func (j *journals) add(id, account string, p practised) string {
+	j.mu.Lock()
+	defer j.mu.Unlock()
+	found := j.all[id]
+	if id == "" || found.account != account {
+		id, found = newID(), journal{account: account}
+	}
+	if len(j.all) > 1_000 {
+		clear(j.all)
+	}
+	found.presses = append(append([]practised{}, found.presses...), p)
+	j.all[id] = found
+	return id
+}
+
+// Practise presses without keeping anything: record changes are rolled back, tag writes only told.
+func (s *Server) Practise(c *gin.Context, slug string) {
+	var req api.PractiseRequest
+	if !read(c, &req) {
+		return
+	}
+	b, err := s.building(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	user, err := s.walked(c, b, req.As)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	before := s.journals.of(value(req.Journal), b.account.ID)
+	if len(before) >= maxPractised {
+		fail(c, &nav.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."})
+		return
+	}
+	this := practised{user: user, place: req.Place, press: pressOf(req.Press)}
+	var out nav.Outcome
+	err = s.replayed(c, b, before, req.Place.Screen, func(p *records.Press) error {
+		made := len(p.Made())
+		out, err = s.practisePress(c, b, this, p)
+		this.made = p.Made()[made:]
+		return err
+	})
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	answer := api.Practised{Kind: out.Kind, Place: out.To, As: orNil(out.As), Move: orNil(out.Move), Message: orNil(out.Message), Question: out.Question, Journal: value(req.Journal)}
+	if out.Kind != "question" && b.draft.app.Writes(req.Place.Screen, req.Press.Element) {
+		answer.Journal = s.journals.add(answer.Journal, b.account.ID, this)
+	}
+	var would []string
+	for _, w := range out.Writes {
+		would = append(would, "would write "+w.Value.Wire()+" to "+w.Label)
+	}
+	if len(would) > 0 {
+		answer.Would = &would
+	}
+	c.JSON(http.StatusOK, answer)
+}
+
+func (s *Server) practisePress(ctx context.Context, b *building, press practised, p *records.Press) (nav.Outcome, error) {
+	app := b.draft.app
+	o, err := app.Open(ctx, press.user, press.place, nav.Sources{Records: p, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Bare: true, Lock: true})
+	if err != nil {
+		return nav.Outcome{}, err
+	}
+	return o.Follow(ctx, press.press, p)
+}
+
+// replayed does the presses of a journal, then what is asked, and rolls everything back.
+func (s *Server) replayed(ctx context.Context, b *building, before []practised, screen string, then func(*records.Press) error) error {
+	source, err := s.writes(b.draft.app, screen)
+	if err != nil {
+		return err
+	}
+	return source.Try(ctx, b.draft.app.Project, func(p *records.Press) error {
+		for _, old := range before {
+			p.Replay(old.made)
+			if _, err := s.practisePress(ctx, b, old, p); err != nil {
+				return &nav.Refusal{Code: "practice-stale", What: "What was practised before does not go through any more.", Then: "Start the practice afresh."}
+			}
+		}
+		p.Replay(nil)
+		return then(p)
+	})
+}

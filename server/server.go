@@ -1,0 +1,156 @@
+// Package server is HTTP: routes from the API document, sessions, event streams and the
+// client. It has no rules of its own: what may be seen and done is decided in core/nav.
+package server
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"log/slog"
+	"net/http"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/nav"
+	"ambergate/plant"
+	"ambergate/records"
+	"ambergate/store"
+)
+
+// Config is what a server works with. It owns none of it: who made it closes it.
+type Config struct {
+	Store    *store.Store
+	Records  map[string]*records.Source // by name of the connection
+	Plants   map[string]*plant.Client   // by name of the connection
+	Pictures func(name string) ([]byte, error)
+	Now      func() time.Time
+	Log      *slog.Logger
+}
+
+// Server answers requests.
+type Server struct {
+	Config
+	apps     *apps
+	sessions *sessions
+	pending  *pending
+	journals *journals
+	edits    *watchers
+	handler  http.Handler
+}
+
+// maxBody is how large a request may be.
+const maxBody = 1 << 20
+
+// New prepares a server.
+func New(c Config) (*Server, error) {
+	if c.Now == nil {
+		c.Now = time.Now
+	}
+	s := &Server{Config: c, pending: newPending(), journals: newJournals(), edits: newWatchers()}
+	s.apps = newApps(c.Store)
+	s.sessions = newSessions(s)
+	gin.SetMode(gin.ReleaseMode)
+	engine := gin.New()
+	engine.HandleMethodNotAllowed = true
+	engine.Use(s.recoverPanics, headers)
+	engine.NoMethod(func(c *gin.Context) {
+		fail(c, &nav.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
+	})
+	api.RegisterHandlersWithOptions(engine, s, api.GinServerOptions{ErrorHandler: func(c *gin.Context, err error, _ int) {
+		fail(c, &nav.Refusal{Code: "bad-request", What: "This call cannot be read: " + err.Error() + ".", Then: "See the API document."})
+	}})
+	engine.GET("/api/openapi.yaml", func(c *gin.Context) { c.Data(http.StatusOK, "application/yaml", api.Document) })
+	engine.GET("/api/pictures/:name", s.picture)
+	engine.NoRoute(s.client)
+	protection := http.NewCrossOriginProtection()
+	protection.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+		writeProblem(w, http.StatusForbidden, api.Problem{Code: "cross-origin", What: "This call came from another site.", Then: ptr("Use the application itself.")})
+	}))
+	s.handler = protection.Handler(engine)
+	return s, nil
+}
+
+// Handler gives the HTTP handler of everything.
+func (s *Server) Handler() http.Handler { return s.handler }
+
+// Prepare settles what an earlier run left behind.
+func (s *Server) Prepare(ctx context.Context) error {
+	if err := s.Store.SettleCommands(ctx); err != nil {
+		return fmt.Errorf("prepare the server: %w", err)
+	}
+	return nil
+}
+
+func (s *Server) recoverPanics(c *gin.Context) {
+	defer func() {
+		if r := recover(); r != nil {
+			if err, ok := r.(error); ok && errors.Is(err, http.ErrAbortHandler) {
+				panic(r)
+			}
+			s.Log.Error("a request panicked", "path", c.Request.URL.Path, "panic", r)
+			fail(c, errors.New("the request panicked"))
+		}
+	}()
+	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, maxBody)
+	c.Next()
+}
+
+// headers are the same for every answer: nothing is kept by caches, no script but ours runs.
+func headers(c *gin.Context) {
+	h := c.Writer.Header()
+	h.Set("Cache-Control", "no-store")
+	h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'")
+	h.Set("X-Content-Type-Options", "nosniff")
+	h.Set("Referrer-Policy", "same-origin")
+	c.Next()
+}
+
+func (s *Server) picture(c *gin.Context) {
+	if _, err := s.sessions.who(c, ""); err != nil {
+		fail(c, err)
+		return
+	}
+	data, err := s.Pictures(c.Param("name"))
+	if err != nil {
+		fail(c, &nav.Refusal{Code: "no-picture", What: "There is no such picture.", Then: "Tell the person who builds this application."})
+		return
+	}
+	c.Header("Content-Security-Policy", "sandbox; default-src 'none'; style-src 'unsafe-inline'")
+	c.Header("Cache-Control", "private, max-age=3600")
+	c.Data(http.StatusOK, "image/svg+xml", data)
+}
+
+// GetStatus tells what the program can reach.
+func (s *Server) GetStatus(c *gin.Context) {
+	ctx, cancel := context.WithTimeout(c, 2*time.Second)
+	defer cancel()
+	status := api.Status{Store: s.Store.Ping(ctx) == nil, Sources: map[string]bool{}}
+	for name, r := range s.Records {
+		status.Sources[name] = r.Ping(ctx) == nil
+	}
+	for name, p := range s.Plants {
+		status.Sources[name] = p.Good()
+	}
+	c.JSON(http.StatusOK, status)
+}
+
+func ptr[T any](v T) *T { return &v }
+
+// orNil gives nil for a zero value: what is optional in the API is left out.
+func orNil[T comparable](v T) *T {
+	var zero T
+	if v == zero {
+		return nil
+	}
+	return &v
+}
+
+func value[T any](p *T) T {
+	var zero T
+	if p == nil {
+		return zero
+	}
+	return *p
+}

@@ -1,0 +1,115 @@
+package server
+
+import (
+	"context"
+	"time"
+
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+	"ambergate/plant"
+	"ambergate/records"
+)
+
+// reader reads the tables of a project from whichever connection each belongs to.
+func (s *Server) reader(app *nav.App) nav.Records { return router{server: s, project: app.Project} }
+
+type router struct {
+	server  *Server
+	project *project.Project
+}
+
+func (r router) of(t *project.Table) (*records.Reader, error) {
+	if src := r.project.Sources[t.Source]; src != nil {
+		if db := r.server.Records[src.Connection]; db != nil {
+			return db.Reader(r.project), nil
+		}
+	}
+	return nil, &nav.Refusal{Code: "no-source", What: "The database of " + t.Label + " is not configured on this server.", Then: "Tell the person who runs it."}
+}
+
+// Fetch reads from the table's own database.
+func (r router) Fetch(ctx context.Context, q nav.Query) (nav.Page, error) {
+	reader, err := r.of(q.Table)
+	if err != nil {
+		return nav.Page{}, err
+	}
+	return reader.Fetch(ctx, q)
+}
+
+// Count counts in the table's own database.
+func (r router) Count(ctx context.Context, q nav.Query) (nav.Count, error) {
+	reader, err := r.of(q.Table)
+	if err != nil {
+		return nav.Count{}, err
+	}
+	return reader.Count(ctx, q)
+}
+
+// Group counts in the table's own database.
+func (r router) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, error) {
+	reader, err := r.of(q.Table)
+	if err != nil {
+		return nil, err
+	}
+	return reader.Group(ctx, q)
+}
+
+// writes gives the database that the presses of a screen change: that of its record, else the project's first.
+func (s *Server) writes(app *nav.App, screen string) (*records.Source, error) {
+	table := ""
+	if plan := app.Screens[screen]; plan != nil {
+		table = plan.Screen.RecordTable()
+	}
+	if t := app.Project.Tables[table]; t != nil {
+		if src := app.Project.Sources[t.Source]; src != nil && s.Records[src.Connection] != nil {
+			return s.Records[src.Connection], nil
+		}
+	}
+	for _, src := range app.Project.Sources {
+		if src.Type == "postgresql" && s.Records[src.Connection] != nil {
+			return s.Records[src.Connection], nil
+		}
+	}
+	return nil, &nav.Refusal{Code: "no-source", What: "The database of this screen is not configured on this server.", Then: "Tell the person who runs it."}
+}
+
+// tags reads the live values of a project from whichever plant each belongs to.
+type tags struct {
+	server  *Server
+	project *project.Project
+}
+
+func (t tags) plant(source string) *plant.Client {
+	src := t.project.Sources[source]
+	if src == nil {
+		return nil
+	}
+	return t.server.Plants[src.Connection]
+}
+
+// Read gives the newest value of a node.
+func (t tags) Read(ref nav.TagRef) nav.Reading {
+	p := t.plant(ref.Source)
+	if p == nil {
+		return nav.Reading{Value: cond.UnknownBecause("the plant is not configured on this server")}
+	}
+	return p.Read(ref)
+}
+
+// firstValues is how long a screen waits for live values that nobody watched before.
+const firstValues = 400 * time.Millisecond
+
+// watch lets the plants watch what an open screen shows.
+func (t tags) watch(ctx context.Context, refs []nav.TagRef) map[*plant.Client][]string {
+	byPlant := map[*plant.Client][]string{}
+	for _, ref := range refs {
+		if p := t.plant(ref.Source); p != nil {
+			byPlant[p] = append(byPlant[p], ref.Node)
+		}
+	}
+	for p, names := range byPlant {
+		p.Watch(ctx, names, firstValues)
+	}
+	return byPlant
+}

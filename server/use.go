@@ -1,0 +1,484 @@
+package server
+
+import (
+	"context"
+	"crypto/rand"
+	"encoding/hex"
+	"errors"
+	"net/http"
+	"strings"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/nav"
+	"ambergate/store"
+)
+
+// visit is one request of a user in a released project.
+type visit struct {
+	server  *Server
+	project string
+	app     *nav.App
+	release int
+	account store.Account
+	user    *nav.User
+}
+
+// visit finds out who asks, in which project, in which release. Order: session, project, release.
+func (s *Server) visit(c *gin.Context, slug string) (*visit, error) {
+	if _, err := s.sessions.who(c, ""); err != nil {
+		return nil, err
+	}
+	id, err := s.apps.id(c, slug)
+	if err != nil {
+		return nil, err
+	}
+	account, err := s.sessions.who(c, id)
+	if err != nil {
+		return nil, err
+	}
+	if len(account.Roles) == 0 {
+		return nil, &nav.Refusal{Code: "no-role", What: "You have no role in this application.", Then: "Ask who runs it."}
+	}
+	app, release, err := s.apps.released(c, id)
+	if err != nil {
+		return nil, err
+	}
+	user, err := s.user(c, account, app)
+	if err != nil {
+		return nil, err
+	}
+	return &visit{server: s, project: id, app: app, release: release, account: account, user: user}, nil
+}
+
+func (v *visit) sources() nav.Sources {
+	return nav.Sources{Records: v.server.reader(v.app), Tags: v.tags(), Now: v.server.localNow(v.app)}
+}
+
+func (v *visit) tags() tags { return tags{server: v.server, project: v.app.Project} }
+
+// localNow gives the moment in the project's zone.
+func (s *Server) localNow(app *nav.App) time.Time {
+	zone, err := time.LoadLocation(app.Project.Settings.Zone)
+	if err != nil {
+		zone = time.UTC
+	}
+	return s.Now().In(zone)
+}
+
+// open judges and fetches a place, with first values of what is live on it.
+func (v *visit) open(ctx context.Context, place nav.Place) (*nav.Opening, error) {
+	o, err := v.app.Open(ctx, v.user, place, v.sources())
+	if err != nil {
+		// A guard over live values may have failed only because nobody watched them yet.
+		return nil, err
+	}
+	if o.Live() {
+		v.tags().watch(ctx, o.TagRefs())
+	}
+	return o, nil
+}
+
+// home is the place a user starts from.
+func (v *visit) home() (nav.Place, error) {
+	start := v.app.Project.StartOf(v.user.Roles)
+	if start == "" {
+		return nav.Place{}, &nav.Refusal{Code: "no-start", What: "Your role has no start screen.", Then: "Ask who builds this application."}
+	}
+	return nav.Place{Screen: start, Mode: "view", Inputs: map[string]string{}}, nil
+}
+
+// show resolves a place of a trail into what the browser draws.
+func (v *visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error) {
+	o, err := v.open(ctx, at.Place)
+	if err != nil {
+		return nil, err
+	}
+	view := o.View()
+	shown := &api.Shown{
+		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(), Live: ptr(o.Live()),
+		Back: orNil(at.Back), Forward: orNil(at.Forward), Home: v.homeTitle(),
+	}
+	if at.Overlay != nil {
+		over, err := v.open(ctx, *at.Overlay)
+		if err == nil {
+			shown.Overlay = over.View()
+			shown.Live = ptr(o.Live() || over.Live())
+		} else if !isRefusal(err) {
+			return nil, err
+		}
+	}
+	if view.Heading != at.Title {
+		at.Title = view.Heading
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+	}
+	return shown, nil
+}
+
+func isRefusal(err error) bool {
+	var r *nav.Refusal
+	return errors.As(err, &r)
+}
+
+func (v *visit) roleNames() []string {
+	names := []string{}
+	for id := range v.user.Roles {
+		if r := v.app.Project.Roles[id]; r != nil {
+			names = append(names, r.Name)
+		}
+	}
+	return names
+}
+
+func (v *visit) homeTitle() string {
+	if p, err := v.home(); err == nil {
+		return v.app.Project.Screens[p.Screen].Title
+	}
+	return ""
+}
+
+// OpenPlace opens a place by pointer, by address, or the start screen.
+func (s *Server) OpenPlace(c *gin.Context, slug string) {
+	var req api.OpenRequest
+	if !read(c, &req) {
+		return
+	}
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	shown, err := v.openPlace(c, req)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, shown)
+}
+
+func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown, error) {
+	st := v.server.Store
+	if req.Trail != nil && req.N != nil && *req.N > 0 {
+		at, err := st.Load(ctx, *req.Trail, *req.N, v.account.ID, v.project)
+		if err == nil {
+			if err := st.Stand(ctx, at.Trail, at.N); err != nil {
+				return nil, err
+			}
+			return v.show(ctx, at)
+		}
+		if !errors.Is(err, store.ErrNone) {
+			return nil, err
+		}
+	}
+	place, err := v.place(value(req.Address))
+	if err != nil {
+		return nil, err
+	}
+	// Judged before it goes on a trail: a typed address that is refused leaves no place behind.
+	o, err := v.open(ctx, place)
+	if err != nil {
+		return nil, err
+	}
+	trail, after := value(req.Trail), 0
+	known, err := st.TrailOf(ctx, trail, v.account.ID, v.project)
+	switch {
+	case err == nil:
+		after = known.At
+	case errors.Is(err, store.ErrNone):
+		trail = newID()
+		if err := st.NewTrail(ctx, store.Trail{ID: trail, Account: v.account.ID, Project: v.project}); err != nil {
+			return nil, err
+		}
+	default:
+		return nil, err
+	}
+	return v.append(ctx, trail, after, place, o.View().Heading, "")
+}
+
+// place reads an address after /use/<project>; an empty one is the start screen.
+func (v *visit) place(address string) (nav.Place, error) {
+	path, query, _ := strings.Cut(strings.TrimPrefix(address, "/"), "?")
+	if path == "" {
+		return v.home()
+	}
+	return v.app.ParseAddress(path, query)
+}
+
+func (v *visit) append(ctx context.Context, trail string, after int, place nav.Place, title, press string) (*api.Shown, error) {
+	n, err := v.server.Store.Append(ctx, trail, after, store.Spot{Place: place, Title: title}, press)
+	if err != nil {
+		return nil, err
+	}
+	at, err := v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
+	if err != nil {
+		return nil, err
+	}
+	return v.show(ctx, at)
+}
+
+func newID() string {
+	b := make([]byte, 12)
+	if _, err := rand.Read(b); err != nil {
+		panic("no randomness: " + err.Error()) // the system cannot make any id then
+	}
+	return hex.EncodeToString(b)
+}
+
+// at reads the place that a request names.
+func (v *visit) at(ctx context.Context, trail string, n int) (*store.Standing, error) {
+	at, err := v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
+	if errors.Is(err, store.ErrNone) {
+		return nil, &nav.Refusal{Code: "no-place", What: "This tab’s trail has ended.", Then: "Load the page again to go on from this screen."}
+	}
+	return at, err
+}
+
+// GoAlong goes back, forward or home, or to a place that the browser's own history names.
+func (s *Server) GoAlong(c *gin.Context, slug string) {
+	var req api.GoRequest
+	if !read(c, &req) {
+		return
+	}
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	shown, err := v.goAlong(c, req)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, shown)
+}
+
+func (v *visit) goAlong(ctx context.Context, req api.GoRequest) (*api.Shown, error) {
+	at, err := v.at(ctx, req.Trail, req.N)
+	if err != nil {
+		return nil, err
+	}
+	switch req.To {
+	case "place":
+		step := -1
+		if at.At < at.N {
+			step = 1
+		}
+		return v.nearest(ctx, at, step)
+	case "back", "forward":
+		return v.step(ctx, at, req.To)
+	case "home":
+		return v.goHome(ctx, at, "")
+	case "close":
+		at.Overlay = nil
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+		return v.show(ctx, at)
+	}
+	return nil, &nav.Refusal{Code: "bad-request", What: "There is no direction “" + req.To + "”."}
+}
+
+func (v *visit) step(ctx context.Context, at *store.Standing, direction string) (*api.Shown, error) {
+	to := map[string]int{"back": -1, "forward": 1}[direction]
+	next, err := v.server.Store.Load(ctx, at.Trail, at.N+to, v.account.ID, v.project)
+	if errors.Is(err, store.ErrNone) {
+		if direction == "forward" {
+			return v.show(ctx, at)
+		}
+		return v.goUp(ctx, at)
+	}
+	if err != nil {
+		return nil, err
+	}
+	return v.nearest(ctx, next, to)
+}
+
+// nearest shows a place, or where it is gone or refused the nearest live one in that direction,
+// and says what was passed over.
+func (v *visit) nearest(ctx context.Context, at *store.Standing, step int) (*api.Shown, error) {
+	var passed []string
+	for {
+		shown, err := v.show(ctx, at)
+		if err == nil {
+			if len(passed) > 0 {
+				shown.Passed = ptr(strings.Join(passed, ", "))
+			}
+			return shown, v.server.Store.Stand(ctx, at.Trail, at.N)
+		}
+		if !isRefusal(err) {
+			return nil, err
+		}
+		passed = append(passed, at.Title)
+		next, loadErr := v.server.Store.Load(ctx, at.Trail, at.N+step, v.account.ID, v.project)
+		if errors.Is(loadErr, store.ErrNone) {
+			return nil, err
+		}
+		if loadErr != nil {
+			return nil, loadErr
+		}
+		at = next
+	}
+}
+
+// goUp is what back means where the trail is empty: up, else home.
+func (v *visit) goUp(ctx context.Context, at *store.Standing) (*api.Shown, error) {
+	s := v.app.Project.Screens[at.Place.Screen]
+	if s != nil && v.app.Project.Screens[s.Up] != nil {
+		up := nav.Place{Screen: s.Up, Mode: "view", Inputs: map[string]string{}}
+		if o, err := v.open(ctx, up); err == nil {
+			return v.append(ctx, at.Trail, at.N, up, o.View().Heading, "")
+		}
+	}
+	return v.goHome(ctx, at, "")
+}
+
+func (v *visit) goHome(ctx context.Context, at *store.Standing, press string) (*api.Shown, error) {
+	home, err := v.home()
+	if err != nil {
+		return nil, err
+	}
+	if at.Place.Screen == home.Screen {
+		return v.show(ctx, at)
+	}
+	return v.append(ctx, at.Trail, at.N, home, v.homeTitle(), press)
+}
+
+// Arrange narrows and orders the list of a place: a place of its own on the trail.
+func (s *Server) Arrange(c *gin.Context, slug string) {
+	var req api.ArrangeRequest
+	if !read(c, &req) {
+		return
+	}
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	shown, err := v.arrange(c, req)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, shown)
+}
+
+func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown, error) {
+	at, err := v.at(ctx, req.Trail, req.N)
+	if err != nil {
+		return nil, err
+	}
+	place := at.Place
+	place.Filters, place.Sort = req.Filters, req.Sort
+	place.Inputs = map[string]string{}
+	for id, wire := range at.Place.Inputs {
+		place.Inputs[id] = wire
+	}
+	for _, id := range value(req.Clear) {
+		if s := v.app.Project.Screens[place.Screen]; s != nil && s.Inputs[id] != nil && !s.Inputs[id].Required {
+			delete(place.Inputs, id)
+		}
+	}
+	o, err := v.open(ctx, place)
+	if err != nil {
+		return nil, err
+	}
+	return v.append(ctx, at.Trail, at.N, place, o.View().Heading, "")
+}
+
+// MoreRows gives a further page of a list.
+func (s *Server) MoreRows(c *gin.Context, slug string) {
+	var req api.RowsRequest
+	if !read(c, &req) {
+		return
+	}
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	at, err := v.at(c, req.Trail, req.N)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	place := at.Place
+	if value(req.Overlay) && at.Overlay != nil {
+		place = *at.Overlay
+	}
+	o, err := v.open(c, place)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	list, err := o.More(c, v.sources(), req.Element, req.After)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, list)
+}
+
+// titlesShown is how many records a picker is given at once.
+const titlesShown = 20
+
+// GetTitles gives records of a table by title, for pickers of forms.
+func (s *Server) GetTitles(c *gin.Context, slug, table string, params api.GetTitlesParams) {
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	titles, err := s.titles(c, v.app, v.user, table, value(params.Q))
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, titles)
+}
+
+func (s *Server) titles(ctx context.Context, app *nav.App, user *nav.User, table, find string) ([]api.Title, error) {
+	rows, err := app.Titles(ctx, user, s.reader(app), table, find, titlesShown)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]api.Title, len(rows))
+	for i, r := range rows {
+		out[i] = api.Title{Key: r.Key, Title: r.Title}
+	}
+	return out, nil
+}
+
+// GetTrend gives the samples of a trend's lines over its minutes.
+func (s *Server) GetTrend(c *gin.Context, slug string, params api.GetTrendParams) {
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	at, err := v.at(c, params.Trail, params.N)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	o, err := v.open(c, at.Place)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, s.trend(v.app, o, params.Element))
+}
+
+func (s *Server) trend(app *nav.App, o *nav.Opening, element string) api.Trend {
+	out := api.Trend{}
+	t := tags{server: s, project: app.Project}
+	for line, ref := range o.TrendRefs(element) {
+		if p := t.plant(ref.Source); p != nil {
+			out[line] = p.History(ref.Node, s.Now().Add(-time.Hour))
+		}
+	}
+	return out
+}

@@ -1,0 +1,117 @@
+package server
+
+import (
+	"context"
+	"net/http"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/check"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+	"ambergate/records"
+)
+
+// ShowAtWork shows a screen of the draft as the walked user would get it, between the ways
+// into it and the ways out of it. Practised presses of the journal are done before, and rolled back.
+func (s *Server) ShowAtWork(c *gin.Context, slug string) {
+	var req api.WorkRequest
+	if !read(c, &req) {
+		return
+	}
+	b, err := s.building(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	user, err := s.walked(c, b, req.As)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	journal := s.journals.of(value(req.Journal), b.account.ID)
+	var out *api.AtWork
+	if len(journal) == 0 {
+		out, err = s.atWork(c, b, user, req, s.reader(b.draft.app))
+	} else {
+		err = s.replayed(c, b, journal, req.Screen, func(p *records.Press) error {
+			out, err = s.atWork(c, b, user, req, p)
+			return err
+		})
+	}
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, out)
+}
+
+func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req api.WorkRequest, from nav.Records) (*api.AtWork, error) {
+	app := b.draft.app
+	screen := app.Project.Screens[req.Screen]
+	if screen == nil {
+		return nil, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more.", Then: "Choose another."}
+	}
+	out := &api.AtWork{
+		Seq: b.draft.Seq, User: user.Name, Ways: app.StaticWays(screen.ID), WaysIn: app.WaysIn(screen.ID, user.Roles),
+		Entered: check.Entered(app, screen.ID), Presses: check.Presses(app, screen.ID, user.Roles),
+	}
+	place := nav.Place{Screen: screen.ID, Mode: value(req.Mode), Inputs: map[string]string{}, Set: value(req.Set), Filters: value(req.Filters), Sort: value(req.Sort)}
+	if place.Mode == "" {
+		place.Mode = "view"
+	}
+	for id, wire := range value(req.Inputs) {
+		place.Inputs[id] = wire
+	}
+	needs, err := s.fillInputs(ctx, app, user, screen, &place, from)
+	if err != nil {
+		return nil, err
+	}
+	if len(needs) > 0 {
+		out.Needs = &needs
+		return out, nil
+	}
+	t := tags{server: s, project: app.Project}
+	o, err := app.Open(ctx, user, place, nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Ghosts: true})
+	if err != nil {
+		if !isRefusal(err) {
+			return nil, err
+		}
+		_, problem := describe(err)
+		out.Refused = &problem
+		return out, nil
+	}
+	if o.Live() {
+		t.watch(ctx, o.TagRefs())
+	}
+	out.View, out.Ways = o.View(), o.Ways()
+	return out, nil
+}
+
+// fillInputs gives required records a first one to stand on, so that the stage is live at once.
+func (s *Server) fillInputs(ctx context.Context, app *nav.App, user *nav.User, screen *project.Screen, place *nav.Place, from nav.Records) ([]api.NeededInput, error) {
+	var needs []api.NeededInput
+	for _, in := range project.Ordered(screen.Inputs) {
+		if !in.Required || place.Inputs[in.ID] != "" || in.ID == screen.Record && place.Mode == "add" {
+			continue
+		}
+		if in.Table != "" && app.Project.GrantOf(user.Roles, in.Table).View {
+			first, err := app.Titles(ctx, user, from, in.Table, "", 1)
+			if err != nil {
+				return nil, err
+			}
+			if len(first) > 0 {
+				place.Inputs[in.ID] = first[0].Key
+				continue
+			}
+		}
+		if in.Table != "" && !app.Project.GrantOf(user.Roles, in.Table).View {
+			// Let nav refuse, with the reason.
+			place.Inputs[in.ID] = "0"
+			continue
+		}
+		needs = append(needs, api.NeededInput{Input: in.ID, Label: in.Label, Table: orNil(in.Table)})
+	}
+	return needs, nil
+}
