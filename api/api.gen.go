@@ -34,6 +34,7 @@ type AtWork struct {
 
 	// Refused A no: a code that docs/errors.md lists, what happened, what to do.
 	Refused *Problem `json:"refused,omitempty"`
+	Screen  string   `json:"screen"`
 	Seq     int64    `json:"seq"`
 	User    string   `json:"user"`
 

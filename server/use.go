@@ -188,6 +188,9 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 	switch {
 	case err == nil:
 		after = known.At
+		if at, err := st.Load(ctx, trail, after, v.account.ID, v.project); err == nil && v.app.Address(at.Place) == v.app.Address(place) {
+			return v.show(ctx, at) // the address of where one stands is no new place
+		}
 	case errors.Is(err, store.ErrNone):
 		trail = newID()
 		if err := st.NewTrail(ctx, store.Trail{ID: trail, Account: v.account.ID, Project: v.project}); err != nil {

@@ -102,8 +102,21 @@ var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a g
 	}
 }}
 
-// stands says whether a role can be on the way's own screen at all.
-func (ix *index) stands(w way, role string) bool { return ix.refuses(w.screen, "view", role) == "" }
+// stands says whether a role can be on the way's own screen at all,
+// and see what the way starts from: rows of a list are only there for who may view them.
+func (ix *index) stands(w way, role string) bool {
+	table := ""
+	switch spec := w.element.Spec.(type) {
+	case *project.List:
+		table = spec.Table
+	case *project.Chart:
+		table = spec.Table
+	}
+	if table != "" && !ix.app.Project.GrantOf(map[string]bool{role: true}, table).View {
+		return false
+	}
+	return ix.refuses(w.screen, "view", role) == ""
+}
 
 // refuses says why a screen is shut to a role whatever the record: by its grants, or a guard
 // that is false for the role alone. "" when it is not proven shut.

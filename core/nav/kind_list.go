@@ -29,6 +29,7 @@ type ColumnView struct {
 	Label   string   `json:"label"`
 	Type    string   `json:"type"`
 	Choices []string `json:"choices,omitempty"`
+	Graded  bool     `json:"graded,omitempty"`
 	Unit    string   `json:"unit,omitempty"`
 	Width   float64  `json:"width"`
 }
@@ -197,7 +198,7 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 			continue
 		}
 		columns = append(columns, c)
-		cv := ColumnView{Path: c.Path, Label: c.Label, Type: f.Type, Choices: f.Choices, Unit: f.Unit, Width: c.Width}
+		cv := ColumnView{Path: c.Path, Label: c.Label, Type: f.Type, Choices: f.Choices, Graded: f.Graded, Unit: f.Unit, Width: c.Width}
 		if cv.Label == "" {
 			cv.Label = f.Label
 		}

@@ -106,7 +106,7 @@ func (w *sentenceWriter) gate(g *GatePlan) {
 	if g.Otherwise.Grey == "" {
 		w.chip("otherwise", "hide it", "")
 	} else {
-		w.chip("otherwise", "greyed: “"+g.Otherwise.Grey+"”", "")
+		w.chip("otherwise", "greyed: “"+shown(g.Grey, g.Otherwise.Grey)+"”", "")
 	}
 	w.plain(".")
 }
@@ -121,7 +121,7 @@ func (w *sentenceWriter) caseWords(g *GatePlan, c *CasePlan) {
 	}
 	if g.Confirm != "" {
 		then()
-		w.chip("confirm", "ask “"+g.Confirm+"”", "")
+		w.chip("confirm", "ask “"+shown(g.Question, g.Confirm)+"”", "")
 	}
 	for _, e := range c.Effects {
 		then()
@@ -220,7 +220,7 @@ func (w *sentenceWriter) newRecord(m *MovePlan) string {
 		if f == nil || m.Set[field] == nil {
 			continue
 		}
-		fills = append(fills, lowerLabel(f.Label)+" = "+m.Set[field].Root.Phrase())
+		fills = append(fills, lowerLabel(f.Label)+" = "+w.valueWords(m.Set[field]))
 	}
 	if len(fills) > 0 {
 		text += ", with " + strings.Join(fills, ", ")
@@ -261,10 +261,7 @@ func (w *sentenceWriter) effect(e *EffectPlan) string {
 			}
 			value := "“" + spec.Fields[field] + "”"
 			if x := e.Exprs[field]; x != nil {
-				value = x.Root.Phrase()
-				if x.Root.Op == cond.OpPath && x.Root.Path.Root == "user" && x.Root.Path.Key == "record" {
-					value = "the user"
-				}
+				value = w.valueWords(x)
 			}
 			parts = append(parts, "set "+label+" to "+value)
 		}
@@ -439,4 +436,31 @@ func (o *Opening) titleOfParent(table, key string) string {
 		}
 	}
 	return ""
+}
+
+// valueWords says what a field gets: "this cabin", "its lift", "the user", or a plain value.
+func (w *sentenceWriter) valueWords(x *cond.Expr) string {
+	if x.Root.Op != cond.OpPath {
+		return x.Root.Phrase()
+	}
+	p := x.Root.Path
+	switch {
+	case p.Root == "user" && p.Key == "record":
+		return "the user"
+	case p.Root == "record" && p.Key == "":
+		return w.app.bindingWords(w.screen, w.element, &project.Binding{Rule: "this"})
+	case p.Root == "record":
+		return "its " + p.Words()
+	case p.Root == "inputs" && len(p.Segs) == 1:
+		return "the " + p.Words() + " given"
+	}
+	return p.Words()
+}
+
+// shown writes a template over aliases, without the full stop that the sentence brings itself.
+func shown(t *cond.Template, stored string) string {
+	if t != nil {
+		stored = t.Shown()
+	}
+	return strings.TrimSuffix(stored, ".")
 }

@@ -86,7 +86,7 @@ func (o *Opening) View() *View {
 func (o *Opening) element(e *ElementPlan) (ElementView, bool) {
 	ev := ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: "shown"}
 	if e.Modes != nil && !e.Modes[o.place.Mode] {
-		return o.ghost(e, ev, "mode", "It is not there in mode “"+o.place.Mode+"”.")
+		return ev, false // it stands aside for what belongs to this mode, for builders too
 	}
 	if e.Shown != "" {
 		switch {

@@ -44,6 +44,9 @@ type WayIn struct {
 func (o *Opening) Ways() []WayOut {
 	out := []WayOut{}
 	for _, e := range o.plan.Elements {
+		if e.Modes != nil && !e.Modes[o.place.Mode] {
+			continue
+		}
 		ev, _ := o.element(e)
 		if e.Kind == "button" && len(e.Gates) == 0 {
 			b := e.Spec.(*project.Button)

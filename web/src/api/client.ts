@@ -1,0 +1,87 @@
+import createClient from 'openapi-fetch';
+import type { components, paths } from './schema.gen';
+
+type Schemas = components['schemas'];
+export type View = Schemas['View'];
+export type ElementView = Schemas['ElementView'];
+export type ButtonView = Schemas['ButtonView'];
+export type FieldView = Schemas['FieldView'];
+export type ListView = Schemas['ListView'];
+export type RowView = Schemas['RowView'];
+export type ChartView = Schemas['ChartView'];
+export type GaugeView = Schemas['GaugeView'];
+export type LampView = Schemas['LampView'];
+export type TrendView = Schemas['TrendView'];
+export type FigureView = Schemas['FigureView'];
+export type Place = Schemas['Place'];
+export type Filter = Schemas['Filter'];
+export type Sort = Schemas['Sort'];
+export type ContextChip = Schemas['Chip'];
+export type Shown = Schemas['Shown'];
+export type Question = Schemas['Question'];
+export type PressRequest = Schemas['PressRequest'];
+export type PressResult = Schemas['PressResult'];
+export type Problem = Schemas['Problem'];
+export type Part = Schemas['Part'];
+export type Me = Schemas['Me'];
+export type Draft = Schemas['Draft'];
+export type AtWork = Schemas['AtWork'];
+export type WayOut = Schemas['WayOut'];
+export type WayIn = Schemas['WayIn'];
+export type Chunk = Schemas['Chunk'];
+export type Finding = Schemas['Finding'];
+export type Mend = Schemas['Mend'];
+export type Op = Schemas['Op'];
+export type Title = Schemas['Title'];
+export type Proposal = Schemas['Proposal'];
+export type NameInfo = Schemas['NameInfo'];
+export type Rows = Schemas['Rows'];
+export type ConditionRow = Schemas['ConditionRow'];
+export type ConditionRead = Schemas['ConditionRead'];
+export type Practised = Schemas['Practised'];
+export type Samples = Schemas['Trend'];
+
+/** The API, typed by its document. */
+export const api = createClient<paths>({ baseUrl: '/' });
+
+/** A no from the server, or no answer at all. */
+export class Refused extends Error {
+  constructor(
+    readonly problem: Problem,
+    readonly status: number,
+  ) {
+    super(problem.what);
+  }
+  /** Nobody answers: the server or its database is away. What was asked can be asked again. */
+  get away() {
+    return this.status === 0 || this.status === 503 || this.status === 502;
+  }
+}
+
+const noAnswer: Problem = {
+  code: 'no-answer',
+  what: 'The server does not answer.',
+  // biome-ignore lint/suspicious/noThenProperty: the field of the documented error form
+  then: 'Nothing is lost. This goes on by itself when it is back.',
+};
+
+interface Answer<T> {
+  data?: T;
+  error?: Problem;
+  response: Response;
+}
+
+/** Waits for an answer and gives its data; a no is thrown as Refused. */
+export async function ask<T>(call: Promise<Answer<T>>): Promise<T> {
+  let answer: Answer<T>;
+  try {
+    answer = await call;
+  } catch {
+    throw new Refused(noAnswer, 0);
+  }
+  if (answer.error !== undefined || !answer.response.ok) {
+    throw new Refused(answer.error ?? noAnswer, answer.response.status);
+  }
+  // A call without content has no data, and its type says so.
+  return answer.data as T;
+}

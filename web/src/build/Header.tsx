@@ -1,0 +1,93 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { Draft } from '../api/client';
+import { Action, Key } from '../ui/controls';
+import type { DraftHands } from './useDraft';
+
+interface HeaderProps {
+  hands: DraftHands;
+  draft: Draft;
+  onFind: () => void;
+  onFindings: () => void;
+  children: React.ReactNode; // walking as
+}
+
+/** The one bar of the builder: what is built and its state at the left, whom one walks as at the right. */
+export function Header({ hands, draft, onFind, onFindings, children }: HeaderProps) {
+  const broken = draft.findings.filter((f) => f.severity === 'broken').length;
+  return (
+    <Flex
+      as="header"
+      align="center"
+      gap="8px"
+      px="14px"
+      h="46px"
+      bg="plate"
+      borderBottomWidth="1px"
+      borderColor="rule"
+      flexShrink={0}
+    >
+      <Box asChild flexShrink={0}>
+        <a href="/" aria-label="All applications">
+          <img src="/gate.svg" alt="" width="26" height="26" />
+        </a>
+      </Box>
+      <Box fontWeight="800" whiteSpace="nowrap">
+        {draft.title}
+      </Box>
+      <Box fontSize="note" color="muted" whiteSpace="nowrap" aria-live="polite">
+        {hands.busy ? 'saving …' : 'saved'} · {sinceRelease(draft)}
+      </Box>
+      <Action
+        tone="quiet"
+        onClick={() => hands.undo.mutate()}
+        disabled={!draft.undo || hands.busy}
+        title="Undo my last edit (Ctrl+Z)"
+      >
+        Undo
+      </Action>
+      <Action
+        tone="quiet"
+        onClick={() => hands.redo.mutate()}
+        disabled={!draft.redo || hands.busy}
+        title="Redo (Ctrl+Shift+Z)"
+      >
+        Redo
+      </Action>
+      <Action tone="quiet" onClick={onFind} title="Find a screen">
+        Find <Key>Ctrl K</Key>
+      </Action>
+      <Action tone="quiet" onClick={onFindings} aria-label={`Findings: ${draft.findings.length}`}>
+        Findings
+        {draft.findings.length > 0 && (
+          <Box
+            as="span"
+            bg={broken ? 'brick' : 'amber'}
+            color="white"
+            borderRadius="9px"
+            px="7px"
+            fontSize="12px"
+            lineHeight="18px"
+          >
+            {draft.findings.length}
+          </Box>
+        )}
+      </Action>
+      <Box flex="1" />
+      {children}
+      <Action
+        tone="main"
+        onClick={() => hands.release.mutate()}
+        disabled={draft.changes === 0 || hands.release.isPending}
+        title="Users get it as it is now"
+      >
+        Release
+      </Action>
+    </Flex>
+  );
+}
+
+function sinceRelease(d: Draft): string {
+  if (d.released === 0) return 'not released yet';
+  if (d.changes === 0) return `release ${d.released}, no changes since`;
+  return `${d.changes} ${d.changes === 1 ? 'change' : 'changes'} since release ${d.released}`;
+}

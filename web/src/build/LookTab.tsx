@@ -1,0 +1,152 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
+import { Action, Line, Select } from '../ui/controls';
+import { buttonIcons } from '../ui/Glyph';
+import { readCondition } from './condition';
+import { useBuild } from './context';
+import { number, text } from './document';
+import { at, put } from './edit';
+
+/** How an element looks and where it stands. */
+export function LookTab({ element }: { element: string }) {
+  const { entities, screen, edit, choose } = useBuild();
+  const path = [screen, 'elements', element];
+  const body = at(entities, path);
+  if (body === undefined) return null;
+  const kind = text(body, 'kind');
+  const cell = (name: string, value: number) => void edit(put(entities, [...path, 'cell', name], value));
+  return (
+    <Flex gap="14px" align="flex-end" wrap="wrap" fontSize="note">
+      {(kind === 'button' || kind === 'text') && <WordsField path={path} name="words" label="Words" />}
+      {kind === 'button' && (
+        <>
+          <Labelled label="Looks">
+            <Select
+              aria-label="Looks"
+              value={text(body, 'tone') || 'plain'}
+              onChange={(e) => void edit(put(entities, [...path, 'tone'], e.target.value))}
+            >
+              <option value="plain">plain</option>
+              <option value="main">main</option>
+              <option value="strong">strong</option>
+              <option value="sign">sign</option>
+            </Select>
+          </Labelled>
+          <Labelled label="Picture">
+            <Select
+              aria-label="Picture"
+              value={text(body, 'icon')}
+              onChange={(e) => void edit(put(entities, [...path, 'icon'], e.target.value || undefined))}
+            >
+              <option value="">none</option>
+              {buttonIcons.map((i) => (
+                <option key={i}>{i}</option>
+              ))}
+            </Select>
+          </Labelled>
+          {text(body, 'tone') === 'sign' && <WordsField path={path} name="note" label="Line below" />}
+        </>
+      )}
+      <Stepper label="Row" value={number(body, 'cell', 'row')} min={1} max={99} onSet={(v) => cell('row', v)} />
+      <Stepper label="Column" value={number(body, 'cell', 'col')} min={1} max={12} onSet={(v) => cell('col', v)} />
+      <Stepper label="Width" value={number(body, 'cell', 'w')} min={1} max={12} onSet={(v) => cell('w', v)} />
+      <Action
+        tone="bad"
+        onClick={() => {
+          choose(undefined);
+          void edit(put(entities, path, undefined));
+        }}
+      >
+        Remove
+      </Action>
+    </Flex>
+  );
+}
+
+function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <Box>
+      <Box color="muted" mb="2px">
+        {label}
+      </Box>
+      {children}
+    </Box>
+  );
+}
+
+/** Words may hold expressions in braces; they are stored over ids, whatever aliases are called later. */
+function WordsField({ path, name, label }: { path: string[]; name: string; label: string }) {
+  const { entities, edit, project, screen } = useBuild();
+  const stored = text(at(entities, path), name);
+  const element = path[2];
+  const [words, setWords] = useState(stored);
+  const [problem, setProblem] = useState<string>();
+  useEffect(() => {
+    let gone = false;
+    setWords(stored);
+    if (stored.includes('{'))
+      void readCondition(project, screen, element, { text: stored, template: true }).then(
+        (r) => !gone && setWords(r.shown),
+      );
+    return () => {
+      gone = true;
+    };
+  }, [stored, project, screen, element]);
+  const save = async () => {
+    const read = words.includes('{')
+      ? await readCondition(project, screen, element, { text: words, template: true })
+      : { stored: words, problem: undefined };
+    setProblem(read.problem?.message);
+    if (!read.problem && read.stored !== stored) await edit(put(entities, [...path, name], read.stored));
+  };
+  return (
+    <Labelled label={label}>
+      <Box w="230px">
+        <Line
+          aria-label={label}
+          aria-invalid={!!problem || undefined}
+          value={words}
+          title={problem}
+          onChange={(e) => setWords(e.target.value)}
+          onBlur={() => void save()}
+          onKeyDown={(e) => e.key === 'Enter' && void save()}
+        />
+        {problem && (
+          <Box color="brick" role="alert">
+            {problem}
+          </Box>
+        )}
+      </Box>
+    </Labelled>
+  );
+}
+
+function Stepper({
+  label,
+  value,
+  min,
+  max,
+  onSet,
+}: {
+  label: string;
+  value: number;
+  min: number;
+  max: number;
+  onSet: (v: number) => void;
+}) {
+  return (
+    <Labelled label={label}>
+      <Flex align="center">
+        <Action tone="quiet" aria-label={`${label} less`} disabled={value <= min} onClick={() => onSet(value - 1)}>
+          −
+        </Action>
+        <Box minW="20px" textAlign="center" fontWeight="700">
+          {value}
+        </Box>
+        <Action tone="quiet" aria-label={`${label} more`} disabled={value >= max} onClick={() => onSet(value + 1)}>
+          +
+        </Action>
+      </Flex>
+    </Labelled>
+  );
+}

@@ -1,0 +1,137 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { AtWork, Draft, Place, Practised } from '../api/client';
+import { BuildProvider } from './context';
+import { entitiesOf, screensOf } from './document';
+import { WaysInMargin, WaysOutMargin } from './Margins';
+import { numbersOf, outPlates } from './plates';
+import { SentencePanel } from './SentencePanel';
+import { Stage } from './Stage';
+import type { DraftHands } from './useDraft';
+import { usePractice } from './usePractice';
+import { Wires } from './Wires';
+
+interface ScreenViewProps {
+  project: string;
+  hands: DraftHands;
+  draft: Draft;
+  work: AtWork;
+  as: string;
+  element: string | undefined;
+  onPlace: (place: Place, element?: string) => void;
+  onBack: () => void;
+  onJournal: (journal: string | undefined) => void;
+}
+
+/** The Screen view: the screen at work, between the ways into it and the ways out of it. */
+export function ScreenView({ project, hands, draft, work, as, element, onPlace, onBack, onJournal }: ScreenViewProps) {
+  const entities = useMemo(() => entitiesOf(draft), [draft]);
+  const body = useRef<HTMLDivElement>(null);
+  const [chosen, setChosen] = useState(element);
+  const [pointed, point] = useState<string>();
+  const [openPicker, setPicker] = useState<string>();
+  const [values, setValues] = useState<Record<string, string>>({});
+  const screen = work.view?.screen ?? work.ways[0]?.element ?? '';
+  const screenId = useScreenId(work, screen);
+  const findings = draft.findings.filter((f) => f.screen === screenId);
+  const plates = useMemo(() => outPlates(work.ways, findings), [work.ways, findings]);
+  const place = work.view?.place;
+  const choose = useCallback((id: string | undefined) => {
+    setChosen(id);
+    setPicker(undefined);
+  }, []);
+  const open = useCallback((to: string, at?: string) => onPlace({ screen: to, mode: 'view' }, at), [onPlace]);
+  const onMove = useCallback(
+    (p: Practised) => {
+      if (p.place) onPlace(p.place);
+      else if (p.move === 'back' || p.move === 'close') onBack();
+    },
+    [onPlace, onBack],
+  );
+  const practice = usePractice({ project, as, place, values, version: work.view?.record?.version, onMove });
+  const { journal } = practice;
+  useEffect(() => onJournal(journal), [journal, onJournal]);
+  const edit = useCallback(
+    (patch: Parameters<typeof hands.edit.mutateAsync>[0]) =>
+      patch.length > 0 ? hands.edit.mutateAsync(patch).catch(() => undefined) : Promise.resolve(),
+    [hands.edit],
+  );
+  const doc = screensOf(entities).find((s) => s.id === screenId);
+  return (
+    <BuildProvider
+      value={{
+        project,
+        draft,
+        entities,
+        screen: screenId,
+        work,
+        chosen,
+        way: work.ways.find((w) => w.element === chosen),
+        choose,
+        pointed,
+        point,
+        edit,
+        open,
+        openPicker,
+        setPicker,
+      }}
+    >
+      <Flex ref={body} position="relative" flex="1" minH={0} onKeyDown={(e) => e.key === 'Escape' && choose(undefined)}>
+        <WaysInMargin ways={work.waysIn} />
+        <Flex as="main" direction="column" flex="1" minW={0} p="8px 22px 10px 10px">
+          <Flex align="baseline" gap="10px" minH="30px" mb="4px">
+            <Box as="h1" fontSize="head" fontWeight="800" whiteSpace="nowrap">
+              {doc?.title}
+            </Box>
+            <Box fontSize="note" color="muted" truncate>
+              {about(doc, work)}
+            </Box>
+          </Flex>
+          <Stage
+            as={as}
+            work={work}
+            numbers={numbersOf(plates)}
+            practice={practice}
+            values={values}
+            onType={(f, v) => setValues((old) => ({ ...old, [f]: v }))}
+            onArrange={(change) =>
+              place &&
+              onPlace({
+                ...place,
+                filters: change.filters,
+                sort: change.sort,
+                inputs: without(place.inputs, change.clear),
+              })
+            }
+          />
+        </Flex>
+        <WaysOutMargin
+          plates={plates}
+          screenFindings={findings.filter((f) => !f.element || !work.ways.some((w) => w.element === f.element))}
+        />
+        <Wires body={body} plates={plates} chosen={chosen} pointed={pointed} />
+      </Flex>
+      <SentencePanel />
+    </BuildProvider>
+  );
+}
+
+/** The screen's id also when the walked user is refused and there is no view. */
+function useScreenId(work: AtWork, fallback: string): string {
+  return work.view?.screen ?? work.screen ?? fallback;
+}
+
+function about(doc: { type: string; area: string } | undefined, work: AtWork): string {
+  if (!doc) return '';
+  const presses =
+    work.presses < 0
+      ? `no way for ${work.user}`
+      : work.presses === 0
+        ? `${work.user}’s start`
+        : `${work.presses} ${work.presses === 1 ? 'press' : 'presses'} from ${work.user}’s start`;
+  return [doc.type, doc.area, `entered by ${work.entered}`, presses].filter(Boolean).join(' · ');
+}
+
+function without(inputs: Record<string, string> | undefined, names: string[] | undefined) {
+  return Object.fromEntries(Object.entries(inputs ?? {}).filter(([id]) => !names?.includes(id)));
+}

@@ -1,0 +1,142 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
+import { Key } from '../ui/controls';
+import { useBuild } from './context';
+import { LookTab } from './LookTab';
+import { ScreenTab } from './ScreenTab';
+import { Sentence } from './Sentence';
+import { TextTab } from './TextTab';
+import { WhyTab } from './WhyTab';
+
+const tabs = ['Way', 'Look', 'As text', 'Why'] as const;
+type Tab = (typeof tabs)[number];
+
+/** The bottom of the Screen view: the chosen way as a sentence, and what it means right now. */
+export function SentencePanel() {
+  const { way, chosen, openPicker, work } = useBuild();
+  const [tab, setTab] = useState<Tab>('Way');
+  useEffect(() => {
+    if (openPicker) setTab('Way');
+  }, [openPicker]);
+  const words = way?.words ?? elementWords(chosen, work.view?.elements);
+  const shownTabs = way ? tabs : (['Look'] as const);
+  const at: Tab = way ? tab : 'Look';
+  return (
+    <Flex
+      as="section"
+      aria-label="The chosen way"
+      direction="column"
+      h="176px"
+      flexShrink={0}
+      bg="plate"
+      borderTopWidth="1px"
+      borderColor="rule"
+      px="18px"
+      pt="9px"
+      pb="8px"
+    >
+      {!chosen && <ScreenTab />}
+      {chosen && (
+        <>
+          <Flex align="baseline" gap="16px" mb="6px">
+            <Box fontWeight="800" truncate maxW="300px">
+              {words}
+            </Box>
+            <Flex role="tablist" gap="14px">
+              {shownTabs.map((t) => (
+                <Box
+                  as="button"
+                  role="tab"
+                  key={t}
+                  aria-selected={t === at}
+                  onClick={() => setTab(t)}
+                  fontSize="note"
+                  fontWeight="700"
+                  color={t === at ? 'ink' : 'muted'}
+                  borderBottomWidth="2px"
+                  borderColor={t === at ? 'amber' : 'transparent'}
+                  pb="2px"
+                  cursor="pointer"
+                >
+                  {t}
+                </Box>
+              ))}
+            </Flex>
+          </Flex>
+          <Box role="tabpanel" aria-label={at} flex="1" minH={0} overflowY={at === 'Way' ? 'visible' : 'auto'}>
+            {at === 'Way' && way && <Sentence way={way} />}
+            {at === 'Look' && <LookTab element={chosen} />}
+            {at === 'As text' && way && <TextTab way={way} />}
+            {at === 'Why' && way && <WhyTab way={way} />}
+          </Box>
+          {way && <NowLine />}
+        </>
+      )}
+    </Flex>
+  );
+}
+
+function elementWords(
+  chosen: string | undefined,
+  elements: { id: string; kind: string; field?: { label: string }; text?: { words: string } }[] | undefined,
+): string {
+  const e = elements?.find((x) => x.id === chosen);
+  return e?.field?.label ?? e?.text?.words ?? e?.kind ?? 'Not on the screen now';
+}
+
+/** What the way means right now, for the walked user and record. */
+function NowLine() {
+  const { way } = useBuild();
+  if (!way) return null;
+  const states: Record<string, [string, string]> = {
+    open: ['Open now', 'pine'],
+    greyed: ['Greyed', 'amberText'],
+    hidden: ['Hidden', 'brick'],
+    unknown: ['Not judged', 'muted'],
+  };
+  const [label, color] = states[way.state] ?? ['', 'muted'];
+  const part = way.verdict.part;
+  const deciding = part ? innermost(part) : undefined;
+  return (
+    <Flex
+      align="baseline"
+      gap="10px"
+      fontSize="note"
+      borderTopWidth="1px"
+      borderTopStyle="dashed"
+      borderColor="rule"
+      pt="6px"
+    >
+      <Box fontWeight="800" color={color} whiteSpace="nowrap">
+        {label}
+      </Box>
+      <Box flex="1" minW={0} truncate title={way.now} aria-live="polite">
+        {way.now}
+        {deciding && (
+          <>
+            {' '}
+            Decided by{' '}
+            <Box as="span" borderBottomWidth="2px" borderColor="amber">
+              {deciding.words}
+            </Box>
+            .
+          </>
+        )}
+      </Box>
+      <Box color="muted" whiteSpace="nowrap">
+        go there <Key>Enter</Key> · next chip <Key>Tab</Key> · undo <Key>Ctrl Z</Key>
+      </Box>
+    </Flex>
+  );
+}
+
+interface PartLike {
+  words: string;
+  decides: boolean;
+  parts?: PartLike[];
+}
+
+function innermost(p: PartLike): PartLike {
+  const next = p.parts?.find((c) => c.decides);
+  return next ? innermost(next) : p;
+}

@@ -1,0 +1,148 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { type AtWork, api, ask, type Filter, type Sort } from '../api/client';
+import { type ScreenHands, ScreenProvider } from '../screen/context';
+import { ScreenSheet } from '../screen/ScreenSheet';
+import { Action } from '../ui/controls';
+import { QuestionDialog } from '../use/QuestionDialog';
+import { useBuild } from './context';
+import { NewElement } from './NewElement';
+import type { usePractice } from './usePractice';
+
+interface StageProps {
+  as: string;
+  work: AtWork;
+  numbers: Record<string, number>;
+  practice: ReturnType<typeof usePractice>;
+  values: Record<string, string>;
+  onType: (field: string, value: string) => void;
+  onArrange: (change: { filters: Filter[]; sort: Sort[]; clear?: string[] }) => void;
+}
+
+/** The screen itself, live: the same components, records and tags as in use. */
+export function Stage({ as, work, numbers, practice, values, onType, onArrange }: StageProps) {
+  const { project, chosen, choose, pointed, point, setPicker } = useBuild();
+  const [cell, setCell] = useState<{ row: number; col: number }>();
+  if (!work.view) return <NotEntered work={work} />;
+  const hands: ScreenHands = {
+    view: work.view,
+    busy: practice.busy,
+    values,
+    errors: practice.errors,
+    base: '',
+    onType,
+    onPress: practice.press,
+    onArrange,
+    more: async () => {
+      throw new Error('the stage shows the first page of a list');
+    },
+    titles: (table, q) =>
+      ask(api.GET('/api/build/{project}/records/{table}', { params: { path: { project, table }, query: { as, q } } })),
+    trend: async () => ({}),
+    builder: {
+      chosen,
+      numbers,
+      onChoose: choose,
+      onPoint: point,
+      onEmptyCell: (row, col) => setCell({ row, col }),
+      lit: pointed,
+    },
+  };
+  return (
+    <ScreenProvider value={hands}>
+      <Box
+        data-stage
+        flex="1"
+        minH={0}
+        overflow="auto"
+        bg="paper"
+        borderWidth="1px"
+        borderColor="rule"
+        borderRadius="6px"
+        boxShadow="0 1px 3px rgba(32,38,46,0.12)"
+      >
+        <ScreenSheet />
+      </Box>
+      <PracticeLine practice={practice} />
+      {practice.asked && (
+        <QuestionDialog question={practice.asked.question} onAnswer={practice.answer} onClose={practice.dismiss} />
+      )}
+      {cell && (
+        <NewElement
+          cell={cell}
+          onClose={(made) => {
+            setCell(undefined);
+            if (!made) return;
+            choose(made);
+            setPicker('target');
+          }}
+        />
+      )}
+    </ScreenProvider>
+  );
+}
+
+/** Says that nothing is kept, while something was practised. */
+function PracticeLine({ practice }: { practice: ReturnType<typeof usePractice> }) {
+  if (!practice.said && practice.count === 0) return null;
+  return (
+    <Flex
+      role="status"
+      align="center"
+      gap="12px"
+      fontSize="note"
+      bg="amberSoft"
+      color="amberText"
+      fontWeight="600"
+      px="12px"
+      minH="34px"
+      mt="6px"
+      borderRadius="4px"
+    >
+      <Box flex="1">
+        {practice.said}
+        {practice.count > 0 &&
+          ` ${practice.count} ${practice.count === 1 ? 'press' : 'presses'} practised; nothing is kept.`}
+      </Box>
+      {practice.count > 0 && (
+        <Action minH="26px" onClick={practice.forget}>
+          Start afresh
+        </Action>
+      )}
+      {practice.said && practice.count === 0 && (
+        <Action minH="26px" tone="quiet" aria-label="Dismiss" onClick={() => practice.setSaid(undefined)}>
+          ×
+        </Action>
+      )}
+    </Flex>
+  );
+}
+
+function NotEntered({ work }: { work: AtWork }) {
+  const refused = work.refused;
+  return (
+    <Flex
+      data-stage
+      flex="1"
+      direction="column"
+      justify="center"
+      align="center"
+      textAlign="center"
+      bg="plate"
+      borderWidth="1px"
+      borderColor="rule"
+      borderRadius="6px"
+      p="24px"
+      gap="8px"
+    >
+      <Box fontSize="head" fontWeight="800" maxW="460px">
+        {refused ? refused.what : `${work.user} has no record to stand on here.`}
+      </Box>
+      <Box color="muted" maxW="460px">
+        {refused
+          ? `So it is for ${work.user}. It can be entered by ${work.entered}. Walk as one of them to see it at work; its ways can be chosen in the margin all the same.`
+          : `It needs: ${work.needs?.map((n) => n.label.toLowerCase()).join(', ') ?? 'a record'}.`}
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,152 @@
+import { Box } from '@chakra-ui/react';
+import { type RefObject, useLayoutEffect, useState } from 'react';
+import type { OutPlate } from './plates';
+
+interface Wire {
+  key: string;
+  path: string;
+  look: 'open' | 'shut' | 'broken';
+  chosen: boolean;
+  start: [number, number];
+  cross?: [number, number];
+}
+
+interface WiresProps {
+  body: RefObject<HTMLElement | null>;
+  plates: OutPlate[];
+  chosen: string | undefined;
+  pointed: string | undefined;
+}
+
+const maxWires = 8;
+const laneGap = 6;
+
+/**
+ * Amber wires from the notch under an element to its plate: along the gap below its row to the
+ * edge of the stage, then in a lane of the margin. Where there is no free gap, there is no wire.
+ */
+export function Wires({ body, plates, chosen, pointed }: WiresProps) {
+  const [wires, setWires] = useState<Wire[]>([]);
+  useLayoutEffect(() => {
+    const root = body.current;
+    if (!root) return;
+    let frame = 0;
+    const draw = () => {
+      cancelAnimationFrame(frame);
+      frame = requestAnimationFrame(() => setWires(route(root, plates, chosen, pointed)));
+    };
+    draw();
+    const resize = new ResizeObserver(draw);
+    resize.observe(root);
+    const change = new MutationObserver((records) => {
+      if (records.some((r) => !(r.target instanceof Element && r.target.closest('[data-wires]')))) draw();
+    });
+    change.observe(root, { childList: true, subtree: true });
+    root.addEventListener('scroll', draw, true);
+    return () => {
+      cancelAnimationFrame(frame);
+      resize.disconnect();
+      change.disconnect();
+      root.removeEventListener('scroll', draw, true);
+    };
+  }, [body, plates, chosen, pointed]);
+  return (
+    <Box asChild position="absolute" inset="0" w="full" h="full" pointerEvents="none" zIndex="1" data-wires>
+      <svg aria-hidden="true">
+        {wires.map((w) => (
+          <WireLine key={w.key} wire={w} />
+        ))}
+      </svg>
+    </Box>
+  );
+}
+
+function WireLine({ wire }: { wire: Wire }) {
+  const color = wire.look === 'broken' ? 'var(--chakra-colors-brick)' : 'var(--chakra-colors-amber)';
+  const [x, y] = wire.start;
+  return (
+    <g opacity={wire.chosen ? 1 : 0.75}>
+      <path
+        d={wire.path}
+        fill="none"
+        stroke={color}
+        strokeWidth={wire.chosen ? 2.5 : 1.6}
+        strokeDasharray={wire.look === 'shut' ? '6 5' : wire.look === 'broken' ? '9 4 2 4' : undefined}
+        strokeLinejoin="round"
+      />
+      <rect x={x - 3} y={y - 3} width="6" height="6" fill={color} />
+      {wire.cross && (
+        <path
+          d={`M${wire.cross[0] - 5} ${wire.cross[1] - 5}l10 10m0-10l-10 10`}
+          stroke="var(--chakra-colors-brick)"
+          strokeWidth="2.5"
+        />
+      )}
+    </g>
+  );
+}
+
+function route(root: HTMLElement, plates: OutPlate[], chosen: string | undefined, pointed: string | undefined): Wire[] {
+  const stage = root.querySelector('[data-stage]');
+  if (!stage) return [];
+  const origin = root.getBoundingClientRect();
+  const frame = stage.getBoundingClientRect();
+  const boxes = [...stage.querySelectorAll<HTMLElement>('[data-element]')].map((el) => ({
+    id: el.dataset.element ?? '',
+    rect: el.getBoundingClientRect(),
+  }));
+  const wanted = plates
+    .flatMap((p) =>
+      p.ways.map((w) => ({
+        plate: p,
+        way: w,
+        rank: w.element === chosen ? 0 : w.element === pointed ? 1 : p.findings.length > 0 ? 2 : 3,
+      })),
+    )
+    .filter((w) => w.rank < 3);
+  wanted.sort((a, b) => a.rank - b.rank);
+  const out: Wire[] = [];
+  for (const { plate, way, rank } of wanted.slice(0, maxWires)) {
+    const from = boxes.find((b) => b.id === way.element);
+    const to = root.querySelector(`[data-plate="${plate.number}"]`)?.getBoundingClientRect();
+    if (!from || !to) continue;
+    const x = from.rect.left + 18;
+    const y = freeGap(from.rect, boxes, frame);
+    if (y === undefined) continue;
+    const lane = frame.right + 8 + laneGap * out.length;
+    const py = to.top + 24;
+    const at = (px: number, qy: number) => `${px - origin.left} ${qy - origin.top}`;
+    const look = plate.findings.some((f) => f.severity === 'broken' && f.element === way.element)
+      ? 'broken'
+      : way.state === 'open'
+        ? 'open'
+        : 'shut';
+    out.push({
+      key: `${way.element}.${way.trigger}`,
+      path: `M${at(x, from.rect.bottom)}L${at(x, y)}L${at(lane, y)}L${at(lane, py)}L${at(to.left, py)}`,
+      look,
+      chosen: rank === 0,
+      start: [x - origin.left, from.rect.bottom + 1 - origin.top],
+      cross: look === 'broken' ? [lane - origin.left, (y + py) / 2 - origin.top] : undefined,
+    });
+  }
+  return out;
+}
+
+/** A height just below an element at which nothing stands between it and the stage's right edge. */
+function freeGap(from: DOMRect, boxes: { rect: DOMRect }[], frame: DOMRect): number | undefined {
+  for (const offset of [11, 12, 10, 9, 13, 8, 7, 6, 5]) {
+    const y = from.bottom + offset;
+    if (y > frame.bottom - 2 || y < frame.top) continue;
+    const blocked = boxes.some(
+      (b) =>
+        b.rect.right > from.left + 24 &&
+        b.rect.top < y - 1 &&
+        b.rect.bottom > y + 1 &&
+        b.rect.height > 0 &&
+        !(b.rect.left <= from.left && b.rect.bottom === from.bottom),
+    );
+    if (!blocked) return y;
+  }
+  return undefined;
+}

@@ -1,0 +1,49 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, ask, type ConditionRead, type NameInfo, type Rows } from '../api/client';
+
+/** Reads a condition on the server: the one compiler decides what it means. */
+export function readCondition(
+  project: string,
+  screen: string,
+  element: string | undefined,
+  what: { text?: string; rows?: Rows; template?: boolean },
+): Promise<ConditionRead> {
+  return ask(
+    api.POST('/api/build/{project}/condition', { params: { path: { project } }, body: { screen, element, ...what } }),
+  );
+}
+
+/** The names that a condition of an element may compare. */
+export function useNames(project: string, screen: string, element: string | undefined) {
+  return useQuery<NameInfo[]>({
+    queryKey: ['names', project, screen, element],
+    queryFn: () =>
+      ask(api.GET('/api/build/{project}/names', { params: { path: { project }, query: { screen, element } } })),
+  });
+}
+
+/** The comparisons that fit a type, in words. */
+export function comparesFor(type: string, choices: boolean): [string, string][] {
+  const empty: [string, string][] = [
+    ['empty', 'is empty'],
+    ['notEmpty', 'is not empty'],
+  ];
+  if (type === 'record') return empty;
+  if (type === 'yesno') return [['is', 'is']];
+  if (type === 'text' && !choices) return [['is', 'is'], ['isNot', 'is not'], ...empty];
+  const order: [string, string][] =
+    type === 'date' || type === 'moment'
+      ? [
+          ['less', 'is before'],
+          ['atMost', 'is by'],
+          ['more', 'is after'],
+          ['atLeast', 'is from'],
+        ]
+      : [
+          ['less', 'is less than'],
+          ['atMost', 'is at most'],
+          ['more', 'is more than'],
+          ['atLeast', 'is at least'],
+        ];
+  return [['is', 'is'], ['isNot', 'is not'], ...order, ...empty];
+}

@@ -1,0 +1,32 @@
+import { createContext, useContext } from 'react';
+import type { AtWork, Draft, Op, WayOut } from '../api/client';
+import type { Entities } from './edit';
+
+/** What every part of the Screen view works with. */
+export interface BuildHands {
+  project: string;
+  draft: Draft;
+  entities: Entities;
+  screen: string;
+  work: AtWork;
+  chosen: string | undefined; // element
+  way: WayOut | undefined; // of the chosen element
+  choose: (element: string | undefined) => void;
+  pointed: string | undefined;
+  point: (element: string | undefined) => void;
+  edit: (patch: Op[]) => Promise<unknown>;
+  open: (screen: string, element?: string) => void;
+  openPicker: string | undefined; // part of the sentence whose picker is open
+  setPicker: (part: string | undefined) => void;
+}
+
+const BuildContext = createContext<BuildHands | null>(null);
+
+export const BuildProvider = BuildContext.Provider;
+
+/** The hands of the Screen view around this part. */
+export function useBuild(): BuildHands {
+  const hands = useContext(BuildContext);
+  if (!hands) throw new Error('a part of the builder was drawn outside of it');
+  return hands;
+}

@@ -1,0 +1,115 @@
+import type { Draft } from '../api/client';
+import { at, type Entities, type Json } from './edit';
+
+/** The parts of the document that the builder's views read. */
+export interface ScreenDoc {
+  id: string;
+  type: string;
+  title: string;
+  area: string;
+  slug: string;
+  record?: string;
+  inputs: InputDoc[];
+  bare: boolean;
+}
+
+export interface InputDoc {
+  id: string;
+  label: string;
+  table?: string;
+  required: boolean;
+}
+
+export interface TableDoc {
+  id: string;
+  label: string;
+  one: string;
+  fields: { id: string; alias: string; label: string; type: string; choices?: string[]; references?: string }[];
+}
+
+export interface RoleDoc {
+  id: string;
+  name: string;
+}
+
+export function entitiesOf(draft: Draft): Entities {
+  return draft.entities as Entities;
+}
+
+/** Text at a path, or "". */
+export function text(v: Json | undefined, ...path: string[]): string {
+  const found = at(v, path);
+  return typeof found === 'string' ? found : '';
+}
+
+function entries(v: Json | undefined): [string, Json][] {
+  if (typeof v !== 'object' || v === null || Array.isArray(v)) return [];
+  return Object.entries(v).sort(([, a], [, b]) => number(a, 'pos') - number(b, 'pos'));
+}
+
+export function number(v: Json | undefined, ...path: string[]): number {
+  const found = at(v, path);
+  return typeof found === 'number' ? found : 0;
+}
+
+function ofKind(e: Entities, kind: string): [string, Json][] {
+  return Object.entries(e).filter(([, body]) => text(body, 'kind') === kind);
+}
+
+export function screensOf(e: Entities): ScreenDoc[] {
+  return ofKind(e, 'screen')
+    .map(([id, s]) => ({
+      id,
+      type: text(s, 'type'),
+      title: text(s, 'title'),
+      area: text(s, 'area'),
+      slug: text(s, 'slug'),
+      record: text(s, 'record') || undefined,
+      bare: at(s, ['bare']) === true,
+      inputs: entries(at(s, ['inputs'])).map(([input, i]) => ({
+        id: input,
+        label: text(i, 'label'),
+        table: text(i, 'table') || undefined,
+        required: at(i, ['required']) === true,
+      })),
+    }))
+    .sort((a, b) => a.area.localeCompare(b.area) || a.title.localeCompare(b.title));
+}
+
+export function tablesOf(e: Entities): TableDoc[] {
+  return ofKind(e, 'table')
+    .map(([id, t]) => ({
+      id,
+      label: text(t, 'label'),
+      one: text(t, 'one'),
+      fields: entries(at(t, ['fields'])).map(([field, f]) => {
+        const choices = at(f, ['choices']);
+        return {
+          id: field,
+          alias: text(f, 'alias'),
+          label: text(f, 'label'),
+          type: text(f, 'type'),
+          references: text(f, 'references') || undefined,
+          choices: Array.isArray(choices) ? choices.map(String) : undefined,
+        };
+      }),
+    }))
+    .sort((a, b) => a.label.localeCompare(b.label));
+}
+
+export function rolesOf(e: Entities): RoleDoc[] {
+  return ofKind(e, 'role')
+    .sort(([, a], [, b]) => number(a, 'pos') - number(b, 'pos'))
+    .map(([id, r]) => ({ id, name: text(r, 'name') }));
+}
+
+/** Where an element's gate stands in the document, by its trigger. */
+export function gatePath(screen: string, element: string, trigger: string): string[] {
+  const name = { row: 'opened', point: 'chosen' }[trigger] ?? 'gate';
+  return [screen, 'elements', element, name];
+}
+
+/** The table of a screen's own record. */
+export function recordTable(s: ScreenDoc | undefined): string | undefined {
+  return s?.inputs.find((i) => i.id === s.record)?.table;
+}

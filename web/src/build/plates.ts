@@ -1,0 +1,42 @@
+import type { Finding, WayOut } from '../api/client';
+
+/** A plate of the right margin: all ways of a screen to one target. */
+export interface OutPlate {
+  key: string;
+  number: number;
+  title: string;
+  glyph: string;
+  target?: string;
+  ways: WayOut[];
+  findings: Finding[];
+}
+
+/** Groups ways by where they lead: findings first, then as they stand on the screen. */
+export function outPlates(ways: WayOut[], findings: Finding[]): OutPlate[] {
+  const groups = new Map<string, OutPlate>();
+  for (const w of ways) {
+    const key = w.target ?? (w.kind === 'stay' || w.kind === 'none' ? `${w.kind}.${w.element}` : w.kind);
+    const group = groups.get(key) ?? {
+      key,
+      number: 0,
+      title: w.title,
+      glyph: w.glyph,
+      target: w.target,
+      ways: [],
+      findings: [],
+    };
+    group.ways.push(w);
+    group.findings.push(...findings.filter((f) => f.element === w.element && (!f.trigger || f.trigger === w.trigger)));
+    groups.set(key, group);
+  }
+  const list = [...groups.values()].sort((a, b) => Number(b.findings.length > 0) - Number(a.findings.length > 0));
+  list.forEach((p, i) => {
+    p.number = i + 1;
+  });
+  return list;
+}
+
+/** The number of each element's plate. */
+export function numbersOf(plates: OutPlate[]): Record<string, number> {
+  return Object.fromEntries(plates.flatMap((p) => p.ways.map((w) => [w.element, p.number])));
+}

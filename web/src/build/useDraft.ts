@@ -1,0 +1,62 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useEffect, useState } from 'react';
+import { api, ask, type Draft, type Op, Refused } from '../api/client';
+
+/** The project as it is being built: read, edited, undone; other builders' edits come in by themselves. */
+export function useDraft(project: string) {
+  const queries = useQueryClient();
+  const key = ['draft', project];
+  const draft = useQuery({
+    queryKey: key,
+    queryFn: () => ask(api.GET('/api/build/{project}', { params: { path: { project } } })),
+  });
+  const [problem, setProblem] = useState<string>();
+  const fresh = useCallback(async () => {
+    await queries.invalidateQueries({ queryKey: ['draft', project] });
+    await queries.invalidateQueries({ queryKey: ['work', project] });
+  }, [queries, project]);
+  const settle = {
+    onSuccess: () => setProblem(undefined),
+    onError: (e: Error) =>
+      setProblem(
+        e instanceof Refused
+          ? `${e.problem.what} ${e.problem.then ?? ''}`
+          : 'Something went wrong here. Load the page again.',
+      ),
+    onSettled: fresh,
+  };
+  const path = { params: { path: { project } } };
+  const edit = useMutation({
+    mutationFn: (patch: Op[]) => ask(api.POST('/api/build/{project}/edits', { ...path, body: { patch } })),
+    ...settle,
+  });
+  const undo = useMutation({ mutationFn: () => ask(api.POST('/api/build/{project}/undo', path)), ...settle });
+  const redo = useMutation({ mutationFn: () => ask(api.POST('/api/build/{project}/redo', path)), ...settle });
+  const release = useMutation({ mutationFn: () => ask(api.POST('/api/build/{project}/releases', path)), ...settle });
+  useOthers(project, draft.data, fresh);
+  return {
+    draft,
+    edit,
+    undo,
+    redo,
+    release,
+    problem,
+    setProblem,
+    fresh,
+    busy: edit.isPending || undo.isPending || redo.isPending,
+  };
+}
+
+export type DraftHands = ReturnType<typeof useDraft>;
+
+function useOthers(project: string, draft: Draft | undefined, fresh: () => Promise<void>) {
+  const seq = draft?.seq;
+  useEffect(() => {
+    const events = new EventSource(`/api/build/${project}/events`);
+    events.addEventListener('edited', (e) => {
+      const edited: { seq: number } = JSON.parse(e.data);
+      if (seq !== undefined && edited.seq > seq) void fresh();
+    });
+    return () => events.close();
+  }, [project, seq, fresh]);
+}

@@ -1,0 +1,36 @@
+import '@fontsource-variable/overpass';
+import '@fontsource-variable/overpass-mono';
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { StrictMode } from 'react';
+import { createRoot } from 'react-dom/client';
+import { createBrowserRouter } from 'react-router';
+import { RouterProvider } from 'react-router/dom';
+import { system } from './ui/theme';
+
+const router = createBrowserRouter([
+  { path: '/', lazy: async () => ({ Component: (await import('./use/StartPage')).StartPage }) },
+  { path: '/use/:project/*', lazy: async () => ({ Component: (await import('./use/UsePage')).UsePage }) },
+  {
+    path: '/build/:project/:view?/:item?',
+    lazy: async () => ({ Component: (await import('./build/BuildPage')).BuildPage }),
+  },
+  { path: '*', lazy: async () => ({ Component: (await import('./use/StartPage')).StartPage }) },
+]);
+
+const queries = new QueryClient({
+  defaultOptions: { queries: { retry: false, refetchOnWindowFocus: false, staleTime: 5_000 } },
+});
+
+const root = document.getElementById('root');
+if (root) {
+  createRoot(root).render(
+    <StrictMode>
+      <ChakraProvider value={system}>
+        <QueryClientProvider client={queries}>
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </ChakraProvider>
+    </StrictMode>,
+  );
+}

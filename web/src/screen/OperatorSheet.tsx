@@ -1,0 +1,144 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
+import type { ElementView, View } from '../api/client';
+import { useScreen } from './context';
+import { Element } from './Element';
+import { EmptyCells } from './EmptyCells';
+import { plantTones } from './PlantElements';
+
+/** An operator screen has a fixed shape and is scaled as a whole. */
+const shape = { w: 1280, h: 716 };
+
+/** An operator screen: panels of elements that stand in the same columns, on grey ground. */
+export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
+  const { view, builder } = useScreen();
+  const { box, scale } = useScale();
+  const panels = panelsOf(view);
+  const rows = Math.max(1, ...panels.map((p) => p.row + p.h - 1));
+  return (
+    <Box
+      ref={box}
+      bg={plantTones.ground}
+      w="full"
+      h="full"
+      minH={builder ? `${shape.h * scale}px` : undefined}
+      overflow="hidden"
+      data-palette="plant"
+    >
+      <Box
+        w={`${shape.w}px`}
+        h={`${shape.h}px`}
+        transform={`scale(${scale})`}
+        transformOrigin="0 0"
+        p="14px 16px 16px"
+        display="flex"
+        flexDirection="column"
+        color={plantTones.ink}
+      >
+        <Flex align="baseline" gap="14px" minH="40px">
+          <Heading
+            ref={headingRef}
+            as="h1"
+            tabIndex={-1}
+            fontSize="title"
+            fontWeight="800"
+            color={plantTones.ink}
+            _focusVisible={{ outline: 'none' }}
+          >
+            {view.heading}
+          </Heading>
+          <Quality view={view} />
+        </Flex>
+        <Box
+          flex="1"
+          display="grid"
+          gridTemplateColumns="repeat(12, minmax(0, 1fr))"
+          gridTemplateRows={`repeat(${rows}, minmax(0, 1fr))`}
+          gap="0 12px"
+          minH={0}
+        >
+          {panels.map((p) => (
+            <Flex
+              key={`${p.row}.${p.col}`}
+              direction="column"
+              gap="9px"
+              gridColumn={`${p.col} / span ${p.w}`}
+              gridRow={`${p.row} / span ${p.h}`}
+              bg={plantTones.panel}
+              borderWidth="1px"
+              borderColor={plantTones.edge}
+              borderRadius="3px"
+              p="10px 12px"
+              mb="12px"
+              minH={0}
+              overflow="visible"
+            >
+              {p.elements.map((e) => (
+                <Box key={e.id} flex={e.figure || e.trend ? '1' : undefined} minH={0}>
+                  <Element element={e} />
+                </Box>
+              ))}
+            </Flex>
+          ))}
+          {builder && <EmptyCells view={view} rows={Array.from({ length: rows }, (_, i) => i + 1)} />}
+        </Box>
+      </Box>
+    </Box>
+  );
+}
+
+/** Says in words whether the values can be believed. */
+function Quality({ view }: { view: View }) {
+  const live = view.elements.filter((e) => e.gauge || e.lamp);
+  const bad = live.filter((e) => (e.gauge ?? e.lamp)?.state === 'unknown');
+  if (live.length === 0) return null;
+  if (bad.length === 0) return <Box color={plantTones.soft}>plant connected · {live.length} values good</Box>;
+  return (
+    <Box color="white" bg={plantTones.alarm} px="8px" borderRadius="3px" fontWeight="700" role="status">
+      {bad.length} of {live.length} values not available{bad[0]?.reason ? `: ${bad[0].reason}` : ''}
+    </Box>
+  );
+}
+
+interface Panel {
+  row: number;
+  col: number;
+  w: number;
+  h: number;
+  elements: ElementView[];
+}
+
+/** Elements in the same columns, one below the other, make a panel. */
+export function panelsOf(view: View): Panel[] {
+  const panels: Panel[] = [];
+  for (const e of [...view.elements].sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col)) {
+    const h = Math.max(1, e.cell.h ?? 1);
+    const over = panels.find((p) => p.col === e.cell.col && p.w === e.cell.w && p.row + p.h === e.cell.row);
+    if (over) {
+      over.elements.push(e);
+      over.h += h;
+    } else panels.push({ row: e.cell.row, col: e.cell.col, w: e.cell.w, h, elements: [e] });
+  }
+  return panels;
+}
+
+/** How much the fixed shape has to be scaled to fit the box. */
+function useScale() {
+  const box = useRef<HTMLDivElement>(null);
+  const [scale, setScale] = useState(1);
+  useEffect(() => {
+    const el = box.current;
+    if (!el) return;
+    const fit = () => {
+      const room = el.parentElement ?? el;
+      const byHeight = room.clientHeight > 300 ? room.clientHeight / shape.h : Number.POSITIVE_INFINITY;
+      setScale(Math.min(el.clientWidth / shape.w, byHeight) || 1);
+    };
+    fit();
+    const watch = new ResizeObserver(fit);
+    watch.observe(el);
+    if (el.parentElement) watch.observe(el.parentElement);
+    return () => watch.disconnect();
+  }, []);
+  return { box, scale };
+}

@@ -1,0 +1,75 @@
+import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import type { View } from '../api/client';
+import { ContextChips } from './ContextChips';
+import { useScreen } from './context';
+import { Element } from './Element';
+import { EmptyCells } from './EmptyCells';
+import { OperatorSheet } from './OperatorSheet';
+
+/** A screen as it is drawn: the same for users and builders. */
+export function ScreenSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
+  const { view } = useScreen();
+  if (view.type === 'operator') return <OperatorSheet headingRef={headingRef} />;
+  return (
+    <Box px={{ base: '14px', md: '20px' }} py="14px" maxW="1280px" mx="auto" w="full">
+      <SheetHead view={view} headingRef={headingRef} />
+      <SheetGrid view={view} />
+    </Box>
+  );
+}
+
+function SheetHead({ view, headingRef }: { view: View; headingRef?: React.Ref<HTMLHeadingElement> }) {
+  return (
+    <Flex align="center" gap="14px" wrap="wrap" minH="36px" mb="10px">
+      <Heading
+        ref={headingRef}
+        as="h1"
+        tabIndex={-1}
+        fontSize="title"
+        fontWeight="800"
+        lineHeight="1.2"
+        _focusVisible={{ outline: 'none' }}
+      >
+        {view.heading}
+      </Heading>
+      {view.mode === 'edit' && <ModeMark words="editing" />}
+      {view.mode === 'add' && <ModeMark words="not saved yet" />}
+      <ContextChips />
+    </Flex>
+  );
+}
+
+function ModeMark({ words }: { words: string }) {
+  return (
+    <Box bg="amberSoft" color="amberText" px="8px" py="2px" fontSize="note" fontWeight="700" borderRadius="3px">
+      {words}
+    </Box>
+  );
+}
+
+/** Elements in their cells: twelve columns, one below the other where it is narrow. */
+function SheetGrid({ view }: { view: View }) {
+  const { builder } = useScreen();
+  const shown = [...view.elements].sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col);
+  const rows = usedRows(view);
+  return (
+    <Grid templateColumns="repeat(12, minmax(0, 1fr))" gap="14px 16px" gridAutoRows="min-content" alignItems="start">
+      {shown.map((e) => (
+        <Box
+          key={e.id}
+          minW={0}
+          gridColumn={{ base: '1 / -1', md: `${e.cell.col} / span ${e.cell.w}` }}
+          gridRow={{ base: 'auto', md: `${rows.indexOf(e.cell.row) + 1} / span 1` }}
+        >
+          <Element element={e} />
+        </Box>
+      ))}
+      {builder && <EmptyCells view={view} rows={rows} />}
+    </Grid>
+  );
+}
+
+/** The rows that hold something, in order: empty ones between take no room. */
+export function usedRows(view: View): number[] {
+  return [...new Set(view.elements.map((e) => e.cell.row))].sort((a, b) => a - b);
+}

@@ -1,0 +1,111 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
+import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import type { ElementView, Samples, TrendView } from '../api/client';
+import { useScreen } from './context';
+import { plantTones } from './PlantElements';
+
+const strokes = [plantTones.ink, '#8A4B00', '#1D3E75', '#4C5458'];
+const dashes = [undefined, '7 4', '2 3', '10 3 2 3'];
+
+/** Live numbers over the last minutes: what the server kept, and what comes in. */
+export default function TrendElement({ element, trend }: { element: ElementView; trend: TrendView }) {
+  const samples = useSamples(element.id, trend);
+  const now = Date.now();
+  const from = now - trend.minutes * 60_000;
+  const ticks = [from, from + (now - from) / 2, now];
+  return (
+    <Flex direction="column" h="full" minH={0} color={plantTones.ink}>
+      <Flex justify="space-between" fontSize="note" wrap="wrap" gap="12px">
+        <Box fontWeight="700">{trend.words}</Box>
+        <Flex gap="18px">
+          {trend.lines.map((l, i) => (
+            <Flex key={l.id} align="center" gap="6px">
+              <svg width="26" height="6" aria-hidden="true">
+                <line x1="0" y1="3" x2="26" y2="3" stroke={strokes[i]} strokeWidth="2" strokeDasharray={dashes[i]} />
+              </svg>
+              {l.words} <b>{l.value === undefined ? '–' : l.value.toFixed(1)}</b> {l.unit}
+              {l.limit !== undefined && `, limit ${l.limit}`}
+            </Flex>
+          ))}
+        </Flex>
+      </Flex>
+      <Box flex="1" minH="90px">
+        <ResponsiveContainer width="100%" height="100%">
+          <LineChart margin={{ left: 4, right: 12, top: 8, bottom: 0 }} accessibilityLayer={false}>
+            <CartesianGrid stroke={plantTones.edge} vertical={false} />
+            <XAxis
+              dataKey="at"
+              type="number"
+              domain={[from, now]}
+              ticks={ticks}
+              allowDataOverflow
+              tickFormatter={clock}
+              tick={{ fontSize: 13, fill: plantTones.soft }}
+              tickLine={false}
+              axisLine={false}
+            />
+            {trend.lines.map((l) => (
+              <YAxis key={l.id} yAxisId={l.id} domain={[0, l.max]} hide />
+            ))}
+            {trend.lines.map((l, i) => (
+              <Line
+                key={l.id}
+                yAxisId={l.id}
+                data={samples[l.id] ?? []}
+                dataKey="value"
+                stroke={strokes[i]}
+                strokeDasharray={dashes[i]}
+                strokeWidth={2}
+                dot={false}
+                isAnimationActive={false}
+              />
+            ))}
+            {trend.lines.map(
+              (l, i) =>
+                l.limit !== undefined && (
+                  <ReferenceLine key={l.id} yAxisId={l.id} y={l.limit} stroke={strokes[i]} strokeDasharray="1 4" />
+                ),
+            )}
+          </LineChart>
+        </ResponsiveContainer>
+      </Box>
+    </Flex>
+  );
+}
+
+function clock(at: number) {
+  return new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+}
+
+/** The server's samples, then one of each second as live values come. */
+function useSamples(element: string, trend: TrendView): Samples {
+  const { trend: fetchTrend } = useScreen();
+  const [samples, setSamples] = useState<Samples>({});
+  // biome-ignore lint/correctness/useExhaustiveDependencies: fetched once for an element, then fed by its live values
+  useEffect(() => {
+    let gone = false;
+    fetchTrend(element).then(
+      (s) => !gone && setSamples(s),
+      () => undefined, // the trend begins with what comes in
+    );
+    return () => {
+      gone = true;
+    };
+  }, [element]);
+  useEffect(() => {
+    const at = Date.now();
+    setSamples((before) => {
+      const after: Samples = { ...before };
+      for (const l of trend.lines) {
+        const line = before[l.id] ?? [];
+        const last = line[line.length - 1];
+        if (l.value !== undefined && (!last || at - last.at >= 1000)) {
+          after[l.id] = [...line.slice(-3600), { at, value: l.value }];
+        }
+      }
+      return after;
+    });
+  }, [trend]);
+  return samples;
+}

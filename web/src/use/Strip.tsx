@@ -1,0 +1,73 @@
+import { Box, chakra, Flex } from '@chakra-ui/react';
+import { Link } from 'react-router';
+import type { Shown } from '../api/client';
+import { Glyph } from '../ui/Glyph';
+import { SignOut } from './StartPage';
+
+const Way = chakra('button', {
+  base: {
+    display: 'inline-flex',
+    alignItems: 'center',
+    gap: '6px',
+    minH: '44px',
+    px: '10px',
+    color: 'white',
+    fontWeight: '600',
+    maxW: '260px',
+    cursor: 'pointer',
+    _hover: { bg: 'whiteAlpha.200' },
+    _disabled: { color: 'whiteAlpha.600', cursor: 'default', _hover: { bg: 'transparent' } },
+  },
+});
+
+interface StripProps {
+  shown: Shown;
+  project: string;
+  builder: boolean;
+  onGo: (to: 'back' | 'forward' | 'home') => void;
+}
+
+/** The small fixed strip: back, forward, home, and who is here. */
+export function Strip({ shown, project, builder, onGo }: StripProps) {
+  const start = shown.home === shown.view.title;
+  return (
+    <Flex as="nav" aria-label="Trail" bg="rail" color="white" align="center" px="8px" gap="2px" flexShrink={0}>
+      <Way
+        onClick={() => onGo('back')}
+        disabled={!shown.back && start}
+        aria-label={shown.back ? `Back to ${shown.back}` : 'Back'}
+      >
+        <Glyph name="back" size={17} />
+        <Box truncate>{shown.back ?? 'Back'}</Box>
+      </Way>
+      {shown.forward && (
+        <Way onClick={() => onGo('forward')} aria-label={`Forward to ${shown.forward}`}>
+          <Box truncate hideBelow="md">
+            {shown.forward}
+          </Box>
+          <Glyph name="forward" size={17} />
+        </Way>
+      )}
+      <Way onClick={() => onGo('home')} disabled={start} aria-label={`Home: ${shown.home}`}>
+        <Glyph name="home" size={17} />
+        <Box truncate hideBelow="md">
+          {shown.home}
+        </Box>
+      </Way>
+      <Box flex="1" />
+      {builder && (
+        <Box hideBelow="md" fontSize="note" px="10px" textDecoration="underline" asChild>
+          <Link to={`/build/${project}/screen/${shown.view.screen}`}>build this screen</Link>
+        </Box>
+      )}
+      <Box fontSize="note" textAlign="right" lineHeight="1.25" px="4px">
+        <b>{shown.user}</b>
+        <Box as="span" hideBelow="md" color="whiteAlpha.800">
+          {' '}
+          · {shown.roles.join(', ')}
+        </Box>
+      </Box>
+      <SignOut dark />
+    </Flex>
+  );
+}
