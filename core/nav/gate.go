@@ -52,6 +52,9 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	}
 	v = Verdict{State: "open", Part: part, chosen: chosen}
 	if chosen.Move != nil && chosen.Move.Kind == "screen" {
+		if o.place.Mode == "add" && saves(chosen) {
+			return v // "this record" will be the one that the press saves
+		}
 		o.aimMove(&v, chosen.Move, &w, at)
 	}
 	return v

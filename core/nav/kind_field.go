@@ -67,6 +67,8 @@ func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		fv.Value, fv.Words = v.Wire(), o.world.say(v, f.TypeOf())
 		if f.References != "" && o.world.record != nil {
 			fv.Words = o.world.title(o.world.record, f.References, spec.Path)
+		} else if row := o.filled[spec.Path]; row != nil {
+			fv.Words = o.world.title(row, f.References, "")
 		}
 	}
 	if gate := e.Gates["release"]; gate != nil && into.State == "shown" && !fv.Editable {

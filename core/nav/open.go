@@ -31,6 +31,7 @@ type Opening struct {
 	pages  map[string]Page
 	counts map[string]Count
 	groups map[string][]Group
+	filled map[string]*Row // mode add: the records that the address fills in, by field
 	ghosts bool
 }
 
@@ -62,6 +63,9 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 		return nil, err
 	}
 	if err := o.guard(); err != nil {
+		return nil, err
+	}
+	if err := o.fetchFilled(ctx, src); err != nil {
 		return nil, err
 	}
 	if src.Bare {
@@ -139,6 +143,28 @@ func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
 		if own {
 			w.record = row
 		}
+	}
+	return nil
+}
+
+// fetchFilled gets the titles of the records that the address fills a new one in with.
+func (o *Opening) fetchFilled(ctx context.Context, src Sources) error {
+	if o.place.Mode != "add" {
+		return nil
+	}
+	o.filled = map[string]*Row{}
+	for _, field := range sortedKeys(o.place.Set) {
+		f, _ := o.app.Project.FieldAt(o.plan.Screen.RecordTable(), field)
+		if f == nil || f.References == "" || !o.maySee(o.plan.Screen.RecordTable(), field) {
+			continue
+		}
+		set := pathSet{}
+		(&planner{app: o.app}).needTitle(set, f.References, "")
+		row, err := o.one(ctx, src, f.References, o.place.Set[field], set, false)
+		if err != nil {
+			return err
+		}
+		o.filled[field] = row
 	}
 	return nil
 }

@@ -365,6 +365,9 @@ func (o *Opening) Now(v Verdict) string {
 	}
 	var does []string
 	w := sentenceWriter{app: o.app, screen: o.plan.Screen}
+	if m := v.chosen.Move; m != nil && m.Target != nil {
+		return who + ": saves, then opens " + m.Target.Title + "."
+	}
 	for _, e := range v.chosen.Effects {
 		does = append(does, w.effect(e))
 	}

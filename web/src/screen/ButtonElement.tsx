@@ -28,7 +28,7 @@ const Face = chakra('a', {
     userSelect: 'none',
     _hover: { bg: 'faint' },
     _active: { transform: 'translateY(1px)' },
-    '&[aria-disabled=true]': {
+    '&[aria-disabled=true], &[aria-disabled=true]:hover': {
       color: 'muted',
       borderStyle: 'dashed',
       borderColor: 'muted',

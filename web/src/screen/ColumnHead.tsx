@@ -1,5 +1,5 @@
-import { Box, Flex } from '@chakra-ui/react';
-import { useState } from 'react';
+import { Box, Flex, Portal } from '@chakra-ui/react';
+import { useEffect, useRef, useState } from 'react';
 import type { Filter, ListView } from '../api/client';
 import { Action, Line, Select } from '../ui/controls';
 import { useScreen } from './context';
@@ -10,6 +10,7 @@ type Column = ListView['columns'][number];
 export function ColumnHead({ column, list }: { column: Column; list: ListView }) {
   const { view, onArrange } = useScreen();
   const [open, setOpen] = useState(false);
+  const mark = useRef<HTMLButtonElement>(null);
   const filters = view.place.filters ?? [];
   const sorted = list.sort.findIndex((s) => s.path === column.path);
   const order = list.sort[sorted];
@@ -47,6 +48,7 @@ export function ColumnHead({ column, list }: { column: Column; list: ListView })
             {column.label} {sorted === 0 && (order?.desc ? '↓' : '↑')}
           </Box>
           <Box
+            ref={mark}
             as="button"
             aria-label={`Filter ${column.label}`}
             aria-expanded={open}
@@ -66,6 +68,7 @@ export function ColumnHead({ column, list }: { column: Column; list: ListView })
       {open && (
         <FilterBox
           column={column}
+          below={mark.current}
           now={filters.find((f) => f.path === column.path)}
           onClose={() => setOpen(false)}
           onSet={(f) => {
@@ -110,75 +113,86 @@ function comparesOf(column: Column): [string, string][] {
   ];
 }
 
-function FilterBox({
-  column,
-  now,
-  onSet,
-  onClose,
-}: {
+interface FilterBoxProps {
   column: Column;
+  below: HTMLElement | null;
   now?: Filter;
   onSet: (f: Filter | undefined) => void;
   onClose: () => void;
-}) {
+}
+
+/** Says how a column narrows the list. It lies above everything, so that no short list cuts it off. */
+function FilterBox({ column, below, now, onSet, onClose }: FilterBoxProps) {
   const compares = comparesOf(column);
   const [compare, setCompare] = useState(now?.compare ?? compares[0]?.[0] ?? 'is');
   const [value, setValue] = useState(now?.value ?? column.choices?.[0] ?? '');
   const needsValue = compare !== 'empty' && compare !== 'notEmpty';
+  const box = useRef<HTMLDivElement>(null);
+  const anchor = below?.getBoundingClientRect();
+  useEffect(() => {
+    const outside = (e: PointerEvent) => {
+      if (e.target instanceof Node && !box.current?.contains(e.target) && !below?.contains(e.target)) onClose();
+    };
+    document.addEventListener('pointerdown', outside);
+    return () => document.removeEventListener('pointerdown', outside);
+  }, [below, onClose]);
   return (
-    <Box
-      as="form"
-      role="dialog"
-      aria-label={`Filter ${column.label}`}
-      position="absolute"
-      top="100%"
-      left="0"
-      zIndex="dropdown"
-      w="220px"
-      p="10px"
-      bg="plate"
-      color="ink"
-      borderWidth="1px"
-      borderColor="ink"
-      borderRadius="4px"
-      boxShadow="md"
-      onKeyDown={(e: React.KeyboardEvent) => e.key === 'Escape' && onClose()}
-      onSubmit={(e: React.FormEvent) => {
-        e.preventDefault();
-        onSet({ path: column.path, compare, value: needsValue ? value : '' });
-      }}
-    >
-      <Flex direction="column" gap="8px">
-        <Select aria-label="Comparison" value={compare} onChange={(e) => setCompare(e.target.value)}>
-          {compares.map(([id, words]) => (
-            <option key={id} value={id}>
-              {words}
-            </option>
-          ))}
-        </Select>
-        {needsValue &&
-          (column.choices ? (
-            <Select aria-label="Value" value={value} onChange={(e) => setValue(e.target.value)}>
-              {column.choices.map((c) => (
-                <option key={c}>{c}</option>
-              ))}
-            </Select>
-          ) : (
-            <Line
-              aria-label="Value"
-              autoFocus
-              type={column.type === 'date' ? 'date' : 'text'}
-              value={value}
-              onChange={(e) => setValue(e.target.value)}
-            />
-          ))}
-        <Flex gap="8px">
-          <Action type="submit" tone="main">
-            Show these
-          </Action>
-          {now && <Action onClick={() => onSet(undefined)}>Clear</Action>}
+    <Portal>
+      <Box
+        ref={box}
+        as="form"
+        role="dialog"
+        aria-label={`Filter ${column.label}`}
+        position="fixed"
+        top={`${(anchor?.bottom ?? 0) + 4}px`}
+        left={`${Math.min((anchor?.right ?? 220) - 120, window.innerWidth - 236)}px`}
+        zIndex="dropdown"
+        w="220px"
+        p="10px"
+        bg="plate"
+        color="ink"
+        borderWidth="1px"
+        borderColor="ink"
+        borderRadius="4px"
+        boxShadow="md"
+        onKeyDown={(e: React.KeyboardEvent) => e.key === 'Escape' && onClose()}
+        onSubmit={(e: React.FormEvent) => {
+          e.preventDefault();
+          onSet({ path: column.path, compare, value: needsValue ? value : '' });
+        }}
+      >
+        <Flex direction="column" gap="8px">
+          <Select aria-label="Comparison" value={compare} onChange={(e) => setCompare(e.target.value)}>
+            {compares.map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+          </Select>
+          {needsValue &&
+            (column.choices ? (
+              <Select aria-label="Value" value={value} onChange={(e) => setValue(e.target.value)}>
+                {column.choices.map((c) => (
+                  <option key={c}>{c}</option>
+                ))}
+              </Select>
+            ) : (
+              <Line
+                aria-label="Value"
+                autoFocus
+                type={column.type === 'date' ? 'date' : 'text'}
+                value={value}
+                onChange={(e) => setValue(e.target.value)}
+              />
+            ))}
+          <Flex gap="8px">
+            <Action type="submit" tone="main">
+              Show these
+            </Action>
+            {now && <Action onClick={() => onSet(undefined)}>Clear</Action>}
+          </Flex>
         </Flex>
-      </Flex>
-    </Box>
+      </Box>
+    </Portal>
   );
 }

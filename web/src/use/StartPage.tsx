@@ -25,7 +25,7 @@ export function SignIn({ onDone }: { onDone?: () => void }) {
   const signIn = useMutation({
     mutationFn: () => ask(api.POST('/api/sign-in', { body: { login, password } })),
     onSuccess: (me) => {
-      queries.clear();
+      queries.removeQueries({ predicate: (q) => q.queryKey[0] !== 'me' });
       queries.setQueryData(['me'], me);
       if (onDone) return onDone();
       const only = me.projects.length === 1 ? me.projects[0] : undefined;
@@ -141,9 +141,9 @@ export function SignOut({ dark }: { dark?: boolean }) {
   const out = useMutation({
     mutationFn: () => ask(api.POST('/api/sign-out')),
     onSuccess: () => {
-      queries.clear();
       sessionStorage.clear();
       navigate('/');
+      void queries.resetQueries();
     },
   });
   return (

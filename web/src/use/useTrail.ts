@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { useLocation, useNavigate } from 'react-router';
+import { useLocation, useNavigate, useNavigationType } from 'react-router';
 import { api, ask, Refused, type Shown } from '../api/client';
 
 /** What the browser's own history holds: a pointer to a place of the server's trail. */
@@ -23,6 +23,7 @@ const again = 2000; // ms between tries while nobody answers
  */
 export function useTrail(project: string) {
   const location = useLocation();
+  const moved = useNavigationType();
   const navigate = useNavigate();
   const [shown, setShown] = useState<Shown>();
   const [refused, setRefused] = useState<Refused>();
@@ -83,6 +84,8 @@ export function useTrail(project: string) {
     const pointer = pointerOf(location.state);
     const now = current.current;
     if (now && pointer && pointer.trail === now.trail && pointer.n === now.n) return;
+    // A pointer that was pushed or replaced was put there by show, and may arrive after a later one.
+    if (now && pointer && moved !== 'POP') return;
     let gone = false;
     const address = (location.pathname + location.search).slice(`/use/${project}`.length);
     const open = () =>
@@ -101,7 +104,7 @@ export function useTrail(project: string) {
     return () => {
       gone = true;
     };
-  }, [location, project, kept, insist, show, fail]);
+  }, [location, moved, project, kept, insist, show, fail]);
 
   useEffect(
     () => () => {

@@ -1,0 +1,47 @@
+# Two commands do everything: `make demo` and `make test`. Both install what is missing first.
+SHELL := /bin/bash
+ADDRESS ?= 127.0.0.1:8080
+
+.PHONY: demo demo-reset test setup build check go-test browser-test lint format generate bench pictures
+
+demo: build
+	@./bin/ambergate demo --address $(ADDRESS)
+
+demo-reset:
+	@scripts/stop-demo
+	rm -rf .demo
+
+test: build check go-test browser-test
+
+setup:
+	@scripts/setup
+
+build: setup
+	@npm --prefix web run --silent build
+	@go build -o bin/ambergate ./cmd/ambergate
+
+check: setup
+	@scripts/check
+
+go-test: setup
+	go test ./...
+
+browser-test: build
+	@npm --prefix e2e run --silent test
+
+lint: check
+
+format:
+	gofmt -w $$(git ls-files '*.go')
+	npm --prefix web run --silent format
+
+generate:
+	cd api && go generate ./...
+	npm --prefix web run --silent types
+
+bench: setup
+	go test -run '^$$' -bench . -benchmem ./bench/...
+	go run ./bench/http
+
+pictures: build
+	npm --prefix e2e run --silent pictures

@@ -1,0 +1,171 @@
+import { expect, test } from '@playwright/test';
+import { heading, signIn, use } from './people';
+
+test('the worst open defect, its cabin, and back with the filter kept', async ({ page }) => {
+  await use(page, 'mira');
+  await page.getByRole('link', { name: /My open defects/ }).click();
+  await expect(heading(page)).toHaveText('Defects');
+  const chips = page.getByRole('group', { name: 'What narrows this screen' });
+  await expect(chips).toContainText('Mira Holt');
+  await expect(chips).toContainText('not closed');
+  const first = page.getByRole('row').nth(1);
+  await expect(first).toContainText('high');
+  await first.getByRole('link').click();
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  await page.getByRole('link', { name: 'Its cabin' }).click();
+  await expect(heading(page)).toHaveText('Cabin 087');
+  await expect(page).toHaveURL(/\/use\/tarnhorn\/cabin\?cabin=87$/);
+  await page.getByRole('navigation', { name: 'Trail' }).getByRole('button', { name: 'Back to Defect D-2107' }).click();
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  await page.goBack();
+  await expect(heading(page)).toHaveText('Defects');
+  await expect(chips).toContainText('not closed');
+  await page.goForward();
+  await expect(heading(page)).toHaveText('Defect D-2107');
+});
+
+test('clearing what narrows a list is a step that back undoes', async ({ page }) => {
+  await use(page, 'mira', '/defects?cabin=87');
+  const chips = page.getByRole('group', { name: 'What narrows this screen' });
+  await expect(chips).toContainText('087');
+  const before = await page.getByRole('row').count();
+  await chips.getByRole('button', { name: 'Clear Cabin' }).click();
+  await expect(chips).toHaveCount(0);
+  await expect.poll(() => page.getByRole('row').count()).toBeGreaterThan(before);
+  await page.goBack();
+  await expect(chips).toContainText('087');
+  await page.getByRole('button', { name: 'Filter Severity' }).click();
+  await page.getByRole('combobox', { name: 'Value' }).selectOption('high');
+  await page.getByRole('button', { name: 'Show these' }).click();
+  await expect(chips).toContainText('high');
+  await page.reload();
+  await expect(chips).toContainText('high');
+  await page.getByRole('button', { name: 'Due', exact: true }).click();
+  await expect(page).toHaveURL(/~sort=due/);
+});
+
+test('a form: errors beside fields, saving, unsaved work, a change meanwhile', async ({ page, browser }) => {
+  await use(page, 'mira', '/defect?defect=107');
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByLabel('What *').fill('');
+  await page.getByLabel('Hours (h)').fill('many');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('What is needed.')).toBeVisible();
+  await expect(page.getByText(/is not a decimal number/)).toBeVisible();
+  await page.getByLabel('What *').fill('Door edge sensor slow');
+  await page.getByLabel('Hours (h)').fill('2.5');
+
+  // Meanwhile the shift lead changes the same field, and another one.
+  const other = await (await browser.newContext()).newPage();
+  await use(other, 'sela', '/defect?defect=107&~mode=edit');
+  await other.getByLabel('Hours (h)').fill('3');
+  await other.getByLabel('Detail').fill('Looked at by Sela.');
+  await other.getByRole('button', { name: 'Save' }).click();
+  await expect(other.getByText('Looked at by Sela.')).toBeVisible();
+  await other.context().close();
+
+  await page.getByRole('button', { name: 'Save' }).click();
+  const conflict = page.getByRole('alertdialog', { name: 'Changed by two people' });
+  await expect(conflict).toContainText('2.5');
+  await expect(conflict).toContainText('3');
+  await conflict.getByRole('radio', { name: /yours/ }).check();
+  await conflict.getByRole('button', { name: 'Save like this' }).click();
+  await expect(page.getByText('Looked at by Sela.')).toBeVisible();
+  await expect(page.getByText('2.5 h')).toBeVisible();
+});
+
+test('adding, cancelling, and closing with a question', async ({ page }) => {
+  await use(page, 'mira', '/cabin?cabin=87');
+  await page.getByRole('link', { name: 'Report a defect' }).click();
+  await expect(heading(page)).toHaveText('New defect');
+  await expect(page.getByRole('combobox', { name: 'Cabin' })).toHaveValue('087');
+  await page.getByLabel('What *').fill('Handle loose');
+  await page.getByLabel('Severity *').selectOption('low');
+  await page.getByLabel('State *').selectOption('open');
+  await page.getByLabel('Component *').fill('Seats');
+  await page.getByRole('option', { name: 'Seats and floor' }).click();
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(heading(page)).toHaveText(/^Defect D-22\d\d$/);
+  await page.getByRole('button', { name: 'Take it on' }).click();
+  await expect(page.getByText('Mira Holt').nth(1)).toBeVisible();
+  await page.getByRole('button', { name: 'Close it' }).click();
+  const question = page.getByRole('alertdialog');
+  await expect(question).toContainText('Handle loose');
+  await page.keyboard.press('Escape');
+  await expect(question).toHaveCount(0);
+  await page.getByRole('button', { name: 'Close it' }).click();
+  await question.getByRole('button', { name: 'Yes, do it' }).click();
+  await expect(heading(page)).toHaveText('Cabin 087');
+  await expect(page.getByRole('row', { name: /Handle loose/ })).toContainText('closed');
+});
+
+test('a closed defect cannot be edited, and says why; office only looks', async ({ page, browser }) => {
+  await use(page, 'mira', '/defects?~filter.state=is:closed');
+  await page.getByRole('row').nth(1).getByRole('link').click();
+  const edit = page.getByRole('button', { name: 'Edit' });
+  await expect(edit).toHaveAttribute('aria-disabled', 'true');
+  await edit.hover();
+  await expect(page.getByRole('tooltip', { name: 'Closed defects are read only.' }).or(page.getByText('Closed defects are read only.'))).toBeVisible();
+  const office = await (await browser.newContext()).newPage();
+  await use(office, 'priya', '/defect?defect=107');
+  await expect(heading(office)).toHaveText('Defect D-2107');
+  await expect(office.getByRole('link', { name: 'Edit' })).toHaveCount(0);
+  await office.goto('/use/tarnhorn/defect?defect=107&~mode=edit');
+  await expect(office.getByRole('alert')).toContainText('may not change defects');
+  await office.context().close();
+});
+
+test('a chart point opens the list narrowed to it; back restores', async ({ page }) => {
+  await use(page, 'mira', '/defects-by-component');
+  await page.getByRole('button', { name: /^Grip jaw, \d+$/ }).click();
+  await expect(heading(page)).toHaveText('Defects');
+  await expect(page.getByRole('group', { name: 'What narrows this screen' })).toContainText('Grip jaw');
+  for (const row of (await page.getByRole('row').all()).slice(1)) await expect(row).toContainText('Grip jaw');
+  await page.goBack();
+  await expect(heading(page)).toHaveText('Defects by component');
+});
+
+test('the drive room stops and starts the line on the answer that comes back', async ({ page }) => {
+  await use(page, 'jon');
+  await page.getByRole('row', { name: /Horn Saddle/ }).getByRole('link').click();
+  await expect(heading(page)).toHaveText('Horn Saddle, drive room');
+  await expect(page.getByText('values good')).toBeVisible();
+  const stop = page.getByRole('button', { name: 'Stop the line' });
+  await expect(page.getByRole('button', { name: 'Start', exact: true })).toHaveAttribute('aria-disabled', 'true');
+  await stop.click();
+  await expect(page.getByText('Stop command: taken by the plant.')).toBeVisible();
+  await expect(page.getByText('standing')).toBeVisible({ timeout: 15_000 });
+  await expect(stop).toHaveAttribute('aria-disabled', 'true');
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(page.getByText('running', { exact: true })).toBeVisible();
+});
+
+test('wrong addresses say what is wrong and offer a way on', async ({ page }) => {
+  await use(page, 'mira', '/nowhere');
+  await expect(page.getByRole('alert')).toContainText('There is no screen at “nowhere”');
+  await page.getByRole('button', { name: 'Home' }).click();
+  await expect(heading(page)).toHaveText('Workshop board');
+  for (const [address, words] of [
+    ['/cabin', 'needs to know which cabin'],
+    ['/cabin?cabin=999999', 'This cabin is not there'],
+    ['/cabin?cabin=abc', 'This cabin is not there'],
+    ['/cabin?wagon=1', 'takes nothing called “wagon”'],
+    ['/drive-room?lift=1', 'is open only while'],
+    ['/cabins?~mode=edit', 'cannot be opened to edit'],
+  ] as const) {
+    await page.goto(`/use/tarnhorn${address}`);
+    await expect(page.getByRole('alert')).toContainText(words);
+  }
+});
+
+test('signing out ends it; a wrong password says so', async ({ page }) => {
+  await use(page, 'mira');
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await page.getByLabel('Name').fill('mira');
+  await page.getByLabel('Password').fill('wrong');
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByRole('alert')).toContainText('do not go together');
+  await page.goto('/use/tarnhorn/cabins');
+  await signIn(page, 'mira');
+});
