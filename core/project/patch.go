@@ -75,6 +75,9 @@ func (b Bodies) apply(op Op, segs []string) ([]Op, error) {
 			return nil, fmt.Errorf("its value cannot be read: %w", err)
 		}
 	}
+	if len(segs) == 1 && value == nil && (op.Op == "add" || op.Op == "replace") {
+		return nil, fmt.Errorf("an entity cannot be nothing: remove it")
+	}
 	switch op.Op {
 	case "test":
 		if !reflect.DeepEqual(old, value) {

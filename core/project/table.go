@@ -30,7 +30,7 @@ type Column struct {
 	Type       string   `json:"type"` // yesno, whole, number, decimal, text, date, moment, record
 	Long       bool     `json:"long,omitempty"`
 	Choices    []string `json:"choices,omitempty"` // in order of rank
-	Graded     bool     `json:"graded,omitempty"` // the choices are grades: shown with a mark that fills with the rank
+	Graded     bool     `json:"graded,omitempty"`  // the choices are grades: shown with a mark that fills with the rank
 	Unit       string   `json:"unit,omitempty"`
 	Nullable   bool     `json:"nullable,omitempty"`
 	References string   `json:"references,omitempty"` // of a record: the table

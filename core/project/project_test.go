@@ -1,0 +1,80 @@
+package project
+
+import (
+	"encoding/json"
+	"strings"
+	"testing"
+)
+
+func TestStructureErrorsNameTheirPlace(t *testing.T) {
+	for body, words := range map[string]string{
+		`{"kind":"nothing"}`:                                                                                                                      `no kind "nothing"`,
+		`{"kind":"screen","type":"list"}`:                                                                                                         "title and a slug",
+		`{"kind":"screen","type":"poster","title":"A","slug":"a"}`:                                                                                "kind of screen",
+		`{"kind":"screen","type":"menu","title":"A","slug":"a","colour":"red"}`:                                                                   "colour",
+		`{"kind":"screen","type":"menu","title":"A","slug":"a","elements":{"e_1":{"kind":"slider"}}}`:                                             "kind of element",
+		`{"kind":"screen","type":"menu","title":"A","slug":"a","elements":{"e_1":{"kind":"button","words":"x","size":3}}}`:                        "size",
+		`{"kind":"screen","type":"menu","title":"A","slug":"a","elements":{"e_1":{"kind":"button","words":"x","cell":{"row":-1,"col":1,"w":1}}}}`: "off the grid",
+		`{"kind":"screen","type":"menu","title":"A","slug":"a","elements":{"e_1":{"kind":"button","words":"x","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"jump"}}}}}}}`:              "no move",
+		`{"kind":"screen","type":"menu","title":"A","slug":"a","elements":{"e_1":{"kind":"button","words":"x","gate":{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"set","pos":1}}}}}}}}`: "sets no field",
+		`{"kind":"screen","type":"menu","title":"A","slug":"a","elements":{"e_1":{"kind":"trend","minutes":500,"words":"x","lines":{}}}}`:                                                "1 to 60 minutes",
+		`[]`: "array",
+	} {
+		err := CheckEntity("s_a", json.RawMessage(body))
+		if err == nil || !strings.Contains(err.Error(), words) || !strings.Contains(err.Error(), "s_a") {
+			t.Errorf("%s: %v, want %q", body, err, words)
+		}
+	}
+}
+
+func TestElementsReadBackAsWritten(t *testing.T) {
+	text := `{"kind":"button","pos":3,"cell":{"row":1,"col":2,"w":3},"modes":{"view":true},"words":"Go","gate":{"roles":{"r_a":true},"while":"true","otherwise":{"grey":"no"},"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"save","pos":1}},"move":{"kind":"back"}}}}}`
+	var e Element
+	if err := json.Unmarshal([]byte(text), &e); err != nil {
+		t.Fatal(err)
+	}
+	out, err := json.Marshal(&e)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var again Element
+	if err := json.Unmarshal(out, &again); err != nil {
+		t.Fatal(err)
+	}
+	second, err := json.Marshal(&again)
+	if err != nil || string(second) != string(out) {
+		t.Errorf("%s reads back as %s (%v)", out, second, err)
+	}
+	if b := again.Spec.(*Button); b.Words != "Go" || !b.Gate.Roles["r_a"] || b.Gate.Cases["c_1"].Move.Kind != "back" {
+		t.Errorf("lost something: %s", second)
+	}
+}
+
+func TestGrantsAddUp(t *testing.T) {
+	p := &Project{Grants: map[string]*Grant{
+		"g1": {Role: "a", Table: "t", View: true, Hidden: map[string]bool{"x": true, "y": true}},
+		"g2": {Role: "b", Table: "t", View: true, Edit: true, Hidden: map[string]bool{"y": true}, ReadOnly: map[string]bool{"z": true}},
+		"g3": {Role: "a", Table: "u", View: true},
+	}}
+	one := p.GrantOf(map[string]bool{"a": true}, "t")
+	if !one.View || one.Edit || !one.Hidden["x"] || !one.Hidden["y"] {
+		t.Errorf("a alone: %+v", one)
+	}
+	both := p.GrantOf(map[string]bool{"a": true, "b": true}, "t")
+	if !both.Edit || both.Hidden["x"] || !both.Hidden["y"] || !both.ReadOnly["z"] {
+		t.Errorf("both: %+v", both)
+	}
+	if none := p.GrantOf(map[string]bool{"c": true}, "t"); none.View || none.Add || none.Edit || none.Delete {
+		t.Errorf("without a grant: %+v", none)
+	}
+}
+
+func TestOldSlugsStillLead(t *testing.T) {
+	p := &Project{Screens: map[string]*Screen{"s_1": {ID: "s_1", Slug: "new", OldSlugs: map[string]bool{"old": true}}, "s_2": {ID: "s_2", Slug: "other"}}}
+	if s := p.ScreenBySlug("old"); s == nil || s.ID != "s_1" {
+		t.Error("the old slug leads nowhere")
+	}
+	if p.ScreenBySlug("none") != nil {
+		t.Error("an unknown slug leads somewhere")
+	}
+}
