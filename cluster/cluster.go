@@ -272,3 +272,19 @@ func lastLines(s string) string {
 	lines := strings.Split(strings.TrimSpace(s), "\n")
 	return strings.Join(lines[max(0, len(lines)-4):], " / ")
 }
+
+// Restart starts the server again on the same port after it has ended.
+func (c *Cluster) Restart(ctx context.Context) error {
+	bin, err := binaries()
+	if err != nil {
+		return err
+	}
+	<-c.ended
+	for try := 0; ; try++ {
+		err := c.launch(ctx, bin, filepath.Join(c.dir, "data"))
+		if err == nil || try == 3 {
+			return err
+		}
+		time.Sleep(time.Second) // the old server's lock can stay for a moment
+	}
+}

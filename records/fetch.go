@@ -228,7 +228,7 @@ func (f *fetch) assemble(q nav.Query, columns, where []string) (string, error) {
 	}
 	// The probes are disjoint and each is in order; together they are ordered by which prefix they share.
 	slices.Reverse(probes)
-	return strings.Join(probes, " union all ") + fmt.Sprintf(" limit %d", q.Limit+1), nil
+	return fmt.Sprintf("select * from (%s) pages limit %d", strings.Join(probes, " union all "), q.Limit+1), nil
 }
 
 func (f *fetch) equalPrefix(cursor []*string) []string {

@@ -174,6 +174,9 @@ func loadTouched(ctx context.Context, tx pgx.Tx, e Edit) (project.Bodies, map[st
 // keepEntity writes, changes or removes one entity. Its version is the sequence number of the edit:
 // a number that was never used for it before, even when it is made again after a removal.
 func keepEntity(ctx context.Context, tx pgx.Tx, projectID, id string, body any, seq int64) error {
+	if body == nil && id == project.SettingsID {
+		return &project.StructureError{Entity: id, Reason: "the settings of the project cannot be removed"}
+	}
 	if body == nil {
 		_, err := tx.Exec(ctx, `delete from entity where project = $1 and id = $2`, projectID, id)
 		return err
