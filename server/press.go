@@ -244,7 +244,7 @@ func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 			return nil, err
 		}
 	}
-	return v.append(ctx, at.Trail, at.N, *out.To, o.View().Heading, req.Press)
+	return v.append(ctx, at, o, req.Press)
 }
 
 // pending is the tags that a command is on its way to: another is refused meanwhile.

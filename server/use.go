@@ -97,10 +97,7 @@ func (v *visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error
 		return nil, err
 	}
 	view := o.View()
-	shown := &api.Shown{
-		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(), Live: ptr(o.Live()),
-		Back: orNil(at.Back), Forward: orNil(at.Forward), Home: v.homeTitle(),
-	}
+	shown := v.shown(at, o, view)
 	if at.Overlay != nil {
 		over, err := v.open(ctx, *at.Overlay)
 		if err == nil {
@@ -117,6 +114,14 @@ func (v *visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error
 		}
 	}
 	return shown, nil
+}
+
+// shown puts a resolved place and its neighbours into the form of the API.
+func (v *visit) shown(at *store.Standing, o *nav.Opening, view *nav.View) *api.Shown {
+	return &api.Shown{
+		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(), Live: ptr(o.Live()),
+		Back: orNil(at.Back), Forward: orNil(at.Forward), Home: v.homeTitle(),
+	}
 }
 
 func isRefusal(err error) bool {
@@ -165,8 +170,10 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 	if req.Trail != nil && req.N != nil && *req.N > 0 {
 		at, err := st.Load(ctx, *req.Trail, *req.N, v.account.ID, v.project)
 		if err == nil {
-			if err := st.Stand(ctx, at.Trail, at.N); err != nil {
-				return nil, err
+			if at.At != at.N {
+				if err := st.Stand(ctx, at.Trail, at.N); err != nil {
+					return nil, err
+				}
 			}
 			return v.show(ctx, at)
 		}
@@ -183,23 +190,26 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 	if err != nil {
 		return nil, err
 	}
-	trail, after := value(req.Trail), 0
-	known, err := st.TrailOf(ctx, trail, v.account.ID, v.project)
+	from := &store.Standing{Spot: store.Spot{Trail: value(req.Trail)}}
+	known, err := st.TrailOf(ctx, from.Trail, v.account.ID, v.project)
 	switch {
 	case err == nil:
-		after = known.At
-		if at, err := st.Load(ctx, trail, after, v.account.ID, v.project); err == nil && v.app.Address(at.Place) == v.app.Address(place) {
-			return v.show(ctx, at) // the address of where one stands is no new place
+		from.N = known.At
+		if at, err := st.Load(ctx, from.Trail, known.At, v.account.ID, v.project); err == nil {
+			if v.app.Address(at.Place) == v.app.Address(place) {
+				return v.show(ctx, at) // the address of where one stands is no new place
+			}
+			from = at
 		}
 	case errors.Is(err, store.ErrNone):
-		trail = newID()
-		if err := st.NewTrail(ctx, store.Trail{ID: trail, Account: v.account.ID, Project: v.project}); err != nil {
+		from.Trail = newID()
+		if err := st.NewTrail(ctx, store.Trail{ID: from.Trail, Account: v.account.ID, Project: v.project}); err != nil {
 			return nil, err
 		}
 	default:
 		return nil, err
 	}
-	return v.append(ctx, trail, after, place, o.View().Heading, "")
+	return v.append(ctx, from, o, "")
 }
 
 // place reads an address after /use/<project>; an empty one is the start screen.
@@ -211,16 +221,15 @@ func (v *visit) place(address string) (nav.Place, error) {
 	return v.app.ParseAddress(path, query)
 }
 
-func (v *visit) append(ctx context.Context, trail string, after int, place nav.Place, title, press string) (*api.Shown, error) {
-	n, err := v.server.Store.Append(ctx, trail, after, store.Spot{Place: place, Title: title}, press)
+// append puts a place that was opened just now behind another on the trail, and shows it.
+func (v *visit) append(ctx context.Context, from *store.Standing, o *nav.Opening, press string) (*api.Shown, error) {
+	view := o.View()
+	n, err := v.server.Store.Append(ctx, from.Trail, from.N, store.Spot{Place: o.Place(), Title: view.Heading}, press)
 	if err != nil {
 		return nil, err
 	}
-	at, err := v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
-	if err != nil {
-		return nil, err
-	}
-	return v.show(ctx, at)
+	to := &store.Standing{Spot: store.Spot{Trail: from.Trail, N: n, Place: o.Place(), Title: view.Heading}, At: n, Back: from.Title}
+	return v.shown(to, o, view), nil
 }
 
 func newID() string {
@@ -333,7 +342,7 @@ func (v *visit) goUp(ctx context.Context, at *store.Standing) (*api.Shown, error
 	if s != nil && v.app.Project.Screens[s.Up] != nil {
 		up := nav.Place{Screen: s.Up, Mode: "view", Inputs: map[string]string{}}
 		if o, err := v.open(ctx, up); err == nil {
-			return v.append(ctx, at.Trail, at.N, up, o.View().Heading, "")
+			return v.append(ctx, at, o, "")
 		}
 	}
 	return v.goHome(ctx, at, "")
@@ -347,7 +356,11 @@ func (v *visit) goHome(ctx context.Context, at *store.Standing, press string) (*
 	if at.Place.Screen == home.Screen {
 		return v.show(ctx, at)
 	}
-	return v.append(ctx, at.Trail, at.N, home, v.homeTitle(), press)
+	o, err := v.open(ctx, home)
+	if err != nil {
+		return nil, err
+	}
+	return v.append(ctx, at, o, press)
 }
 
 // Arrange narrows and orders the list of a place: a place of its own on the trail.
@@ -389,7 +402,7 @@ func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown
 	if err != nil {
 		return nil, err
 	}
-	return v.append(ctx, at.Trail, at.N, place, o.View().Heading, "")
+	return v.append(ctx, at, o, "")
 }
 
 // MoreRows gives a further page of a list.

@@ -3,10 +3,7 @@ package store
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"fmt"
-
-	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/nav"
 )
@@ -52,32 +49,24 @@ func (s *Store) TrailOf(ctx context.Context, id, account, projectID string) (Tra
 // Append adds a place after another (0 for the first), forgetting what lay ahead of it, and
 // gives its number. A press that was appended before gives the number it got then.
 func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, press string) (int, error) {
-	n := after + 1
-	err := s.inTx(ctx, "add to the trail", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `select 1 from trail where id = $1 for update`, trail); err != nil {
-			return err
-		}
-		if press != "" {
-			err := tx.QueryRow(ctx, `select n from place where press = $1`, press).Scan(&n)
-			if err == nil {
-				return nil
-			}
-			if !errors.Is(err, pgx.ErrNoRows) {
-				return err
-			}
-		}
-		if _, err := tx.Exec(ctx, `delete from place where trail = $1 and (n > $2 or n <= $2 - $3)`, trail, after, maxPlaces); err != nil {
-			return err
-		}
-		_, err := tx.Exec(ctx, `insert into place (trail, n, place, overlay, title, press) values ($1, $2, $3, $4, $5, nullif($6, ''))`, trail, n, mustJSON(spot.Place), overlayJSON(spot.Overlay), spot.Title, press)
-		if err != nil {
-			return err
-		}
-		_, err = tx.Exec(ctx, `update trail set at = $2, seen_at = now() where id = $1`, trail, n)
-		return err
-	})
-	return n, err
+	var n int
+	err := s.pool.QueryRow(ctx, appendPlace, trail, after+1, mustJSON(spot.Place), overlayJSON(spot.Overlay), spot.Title, press, maxPlaces).Scan(&n)
+	if err != nil {
+		return 0, fmt.Errorf("add to the trail: %w", err)
+	}
+	return n, nil
 }
+
+// appendPlace does all of it in one round trip, and nothing when the press is known.
+const appendPlace = `with
+	known as (select n from place where press = nullif($6::text, '')),
+	gone as (delete from place where trail = $1 and (n > $2 or n < $2 - $7) and not exists (select from known)),
+	put as (insert into place (trail, n, place, overlay, title, press)
+		select $1, $2, $3::jsonb, $4::jsonb, $5, nullif($6::text, '') where not exists (select from known)
+		on conflict (trail, n) do update set place = excluded.place, overlay = excluded.overlay, title = excluded.title, press = excluded.press
+		returning n),
+	moved as (update trail set at = $2, seen_at = now() where id = $1 and not exists (select from known))
+	select coalesce((select n from known), (select n from put))`
 
 // Change puts another place, overlay or title in the stead of one on a trail.
 func (s *Store) Change(ctx context.Context, spot Spot) error {

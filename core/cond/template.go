@@ -56,6 +56,9 @@ func (c *Compiler) Template(scope Scope, text string) (*Template, *Problem) {
 
 // Say fills the template in. Unknown parts are written as a dash, empty ones as nothing.
 func (t *Template) Say(w World, words func(Value, Type) string) string {
+	if len(t.parts) == 1 && t.parts[0].expr == nil {
+		return t.parts[0].text
+	}
 	var b strings.Builder
 	for _, p := range t.parts {
 		if p.expr == nil {

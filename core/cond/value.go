@@ -51,9 +51,9 @@ func KindOf(name string) (Kind, bool) {
 // Value is one value of the language. The zero value is unknown without a reason.
 type Value struct {
 	kind Kind
-	i    int64 // Whole; YesNo as 0 or 1; Date as days since 1970; Moment and Duration in microseconds
-	f    float64
-	s    string // Text; key of a Record; the reason of an Unknown
+	i    int64   // Whole; YesNo as 0 or 1; Date as days since 1970; Moment and Duration in microseconds; Decimal in millionths if f is 1
+	f    float64 // Number
+	s    string  // Text; key of a Record; the reason of an Unknown
 	dec  *big.Rat
 	list []Value
 }
@@ -84,8 +84,34 @@ func String(s string) Value { return Value{kind: Text, s: s} }
 // Key makes a record value from its key as the wire writes it.
 func Key(key string) Value { return Value{kind: Record, s: key} }
 
-// Exact makes a decimal number.
-func Exact(r *big.Rat) Value { return Value{kind: Decimal, dec: r} }
+// millionths is the finest step of decimals that are compared as plain integers.
+const millionths = 1_000_000
+
+// Exact makes a decimal number. One that is a whole number of millionths, as most are, is kept
+// as such too: comparing those takes nanoseconds.
+func Exact(r *big.Rat) Value {
+	v := Value{kind: Decimal, dec: r}
+	denominator := r.Denom()
+	if !r.Num().IsInt64() || !denominator.IsInt64() || millionths%denominator.Int64() != 0 {
+		return v
+	}
+	n, factor := r.Num().Int64(), millionths/denominator.Int64()
+	if n > -1<<40 && n < 1<<40 {
+		v.i, v.f = n*factor, 1
+	}
+	return v
+}
+
+// inMillionths gives a whole or decimal number as millionths, where it is kept so.
+func (v Value) inMillionths() (int64, bool) {
+	switch {
+	case v.kind == Decimal && v.f == 1:
+		return v.i, true
+	case v.kind == Whole && v.i > -1<<40 && v.i < 1<<40:
+		return v.i * millionths, true
+	}
+	return 0, false
+}
 
 // DateOf makes a calendar date from the year, month and day of t.
 func DateOf(t time.Time) Value {
@@ -311,9 +337,19 @@ func compare(a, b Value) (int, bool) {
 		case Text:
 			return strings.Compare(a.s, b.s), true
 		case Decimal:
+			if x, ok := a.inMillionths(); ok {
+				if y, ok := b.inMillionths(); ok {
+					return order(x, y), true
+				}
+			}
 			return a.dec.Cmp(b.dec), true
 		}
 		return 0, false
+	}
+	if x, ok := a.inMillionths(); ok {
+		if y, ok := b.inMillionths(); ok {
+			return order(x, y), true
+		}
 	}
 	if ta, ok := a.Time(); ok {
 		if tb, ok := b.Time(); ok {

@@ -30,8 +30,12 @@ type aim struct {
 
 // judge decides a gate: roles, condition, case, and whether what it needs is there.
 func (o *Opening) judge(g *GatePlan, at aim) Verdict {
-	w := *o.world
-	w.row = at.row
+	w := o.world
+	if at.row != nil {
+		of := *o.world
+		of.row = at.row
+		w = &of
+	}
 	if v, closed := o.judgeRoles(g); closed {
 		return v
 	}
@@ -40,13 +44,13 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	}
 	var part *cond.Part
 	if g.Condition != nil {
-		v, closed := judgeWhile(g, &w)
+		v, closed := judgeWhile(g, w, o.explains)
 		if closed {
 			return v
 		}
 		part = v.Part
 	}
-	chosen, v := chooseCase(g, &w)
+	chosen, v := chooseCase(g, w)
 	if chosen == nil {
 		return v
 	}
@@ -55,7 +59,7 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 		if o.place.Mode == "add" && saves(chosen) {
 			return v // "this record" will be the one that the press saves
 		}
-		o.aimMove(&v, chosen.Move, &w, at)
+		o.aimMove(&v, chosen.Move, w, at)
 	}
 	return v
 }
@@ -81,19 +85,28 @@ func (o *Opening) judgeRoles(g *GatePlan) (Verdict, bool) {
 	return Verdict{State: "hidden", By: "roles", Reason: reason}, true
 }
 
-func judgeWhile(g *GatePlan, w *world) (Verdict, bool) {
+// judgeWhile decides the condition; it is explained only for who asks why.
+func judgeWhile(g *GatePlan, w *world, explains bool) (Verdict, bool) {
 	value := g.Condition.Root.Eval(w)
-	part := g.Condition.Root.Explain(w)
+	var part *cond.Part
+	if explains {
+		p := g.Condition.Root.Explain(w)
+		part = &p
+	}
 	switch {
 	case !value.Known():
 		// Not knowing is told as such, even where a plain no would hide.
-		return Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: &part}, true
+		return Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: part}, true
 	case value.True():
-		return Verdict{Part: &part}, false
+		return Verdict{Part: part}, false
 	case g.Grey != nil:
-		return Verdict{State: "greyed", By: "while", Reason: g.Grey.Say(w, w.say), Part: &part}, true
+		return Verdict{State: "greyed", By: "while", Reason: g.Grey.Say(w, w.say), Part: part}, true
 	}
-	return Verdict{State: "hidden", By: "while", Reason: "It shows only while " + g.Condition.Root.Phrase() + ".", Part: &part}, true
+	v := Verdict{State: "hidden", By: "while", Part: part}
+	if explains {
+		v.Reason = "It shows only while " + g.Condition.Root.Phrase() + "."
+	}
+	return v, true
 }
 
 func chooseCase(g *GatePlan, w *world) (*CasePlan, Verdict) {

@@ -33,6 +33,9 @@ type Opening struct {
 	groups map[string][]Group
 	filled map[string]*Row // mode add: the records that the address fills in, by field
 	ghosts bool
+	// explains says whether conditions are explained part by part: for builders, and for a
+	// press that is refused. What users are shown only needs the decision.
+	explains bool
 }
 
 // Open judges whether the user may be at the place and fetches what the screen shows.
@@ -50,7 +53,7 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 		return nil, err
 	}
 	o := &Opening{
-		app: a, plan: plan, place: place, ghosts: src.Ghosts,
+		app: a, plan: plan, place: place, ghosts: src.Ghosts, explains: src.Ghosts || src.Bare,
 		world:  &world{app: a, user: user, now: src.Now, inputs: inputs, inputRows: map[string]*Row{}, tags: src.Tags},
 		pages:  map[string]Page{},
 		counts: map[string]Count{},

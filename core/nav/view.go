@@ -62,7 +62,7 @@ func (o *Opening) View() *View {
 	s := o.plan.Screen
 	v := &View{
 		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.place.Mode, Bare: s.Bare,
-		Place: o.place, Address: o.app.Address(o.place), Elements: []ElementView{}, Context: o.chips(),
+		Place: o.place, Address: o.app.Address(o.place), Elements: make([]ElementView, 0, len(o.plan.Elements)), Context: o.chips(),
 	}
 	if o.place.Mode == "add" {
 		if t := o.app.Project.Tables[s.RecordTable()]; t != nil {

@@ -1,0 +1,220 @@
+// Command http measures view and press over HTTP beside a bare handler that does one
+// primary-key select, on the same machine, in the same run. It prints a table.
+package main
+
+import (
+	"bytes"
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"log/slog"
+	"net/http"
+	"net/http/cookiejar"
+	"net/http/httptest"
+	"os"
+	"slices"
+	"sync"
+	"time"
+
+	"github.com/gin-gonic/gin"
+	"github.com/jackc/pgx/v5/pgxpool"
+
+	"ambergate/demo"
+	"ambergate/demo/stage"
+)
+
+const (
+	clients  = 32
+	duration = 5 * time.Second
+)
+
+func main() {
+	if err := run(); err != nil {
+		fmt.Fprintln(os.Stderr, "bench:", err)
+		os.Exit(1)
+	}
+}
+
+func run() error {
+	dir, err := os.MkdirTemp("", "ambergate-bench")
+	if err != nil {
+		return fmt.Errorf("make a folder: %w", err)
+	}
+	defer os.RemoveAll(dir)
+	if err := os.Chmod(dir, 0o711); err != nil {
+		return fmt.Errorf("open the folder: %w", err)
+	}
+	quiet := slog.New(slog.DiscardHandler)
+	slog.SetDefault(quiet)
+	ctx := context.Background()
+	began := time.Now()
+	up, err := stage.Up(ctx, stage.Options{Dir: dir, Today: time.Now(), Log: quiet})
+	if err != nil {
+		return err
+	}
+	defer up.Down()
+	fmt.Printf("new cluster, demo data, server ready: %.1f s\n\n", time.Since(began).Seconds())
+	bare, err := bareHandler(ctx, up)
+	if err != nil {
+		return err
+	}
+	bareServer, server := httptest.NewServer(bare), httptest.NewServer(up.Server.Handler())
+	defer bareServer.Close()
+	defer server.Close()
+
+	base := measure(func(i int) func() error {
+		return func() error { return get(http.DefaultClient, bareServer.URL+"/one") }
+	})
+	view := measure(func(i int) func() error { return viewer(server.URL) })
+	press := measure(func(i int) func() error { return presser(server.URL, i) })
+	fmt.Printf("%-34s %12s %10s %10s %12s\n", "32 clients, 5 s", "requests/s", "p50 ms", "p99 ms", "of bare")
+	for _, row := range []struct {
+		name string
+		r    result
+	}{{"bare handler, one select", base}, {"view: a form by its pointer", view}, {"press: navigation, trail written", press}} {
+		fmt.Printf("%-34s %12.0f %10.2f %10.2f %11.0f%%\n", row.name, row.r.rate, row.r.p50, row.r.p99, 100*row.r.rate/base.rate)
+	}
+	fmt.Printf("\npress p99 is %.1f times that of the bare handler\n", press.p99/base.p99)
+	return nil
+}
+
+func bareHandler(ctx context.Context, up *stage.Stage) (http.Handler, error) {
+	config, err := pgxpool.ParseConfig(up.Cluster.DSN(demo.AppRole, up.Cluster.Password, demo.Database))
+	if err != nil {
+		return nil, fmt.Errorf("read the connection: %w", err)
+	}
+	config.MaxConns = 8
+	pool, err := pgxpool.NewWithConfig(ctx, config)
+	if err != nil {
+		return nil, fmt.Errorf("prepare the pool: %w", err)
+	}
+	gin.SetMode(gin.ReleaseMode)
+	engine := gin.New()
+	engine.GET("/one", func(c *gin.Context) {
+		var code, what string
+		if err := pool.QueryRow(c, `select code, what from tarnhorn.defects where id = $1`, 107).Scan(&code, &what); err != nil {
+			c.Status(http.StatusInternalServerError)
+			return
+		}
+		c.JSON(http.StatusOK, gin.H{"code": code, "what": what})
+	})
+	return engine, nil
+}
+
+type result struct{ rate, p50, p99 float64 }
+
+// measure runs all clients at once for the duration, after a moment to warm up.
+func measure(client func(i int) func() error) result {
+	var mu sync.Mutex
+	var all []float64
+	var wait sync.WaitGroup
+	start := time.Now().Add(500 * time.Millisecond)
+	for i := range clients {
+		wait.Add(1)
+		go func() {
+			defer wait.Done()
+			call := client(i)
+			var own []float64
+			for time.Now().Before(start.Add(duration)) {
+				began := time.Now()
+				if err := call(); err != nil {
+					fmt.Fprintln(os.Stderr, "bench:", err)
+					return
+				}
+				if began.After(start) {
+					own = append(own, time.Since(began).Seconds()*1000)
+				}
+			}
+			mu.Lock()
+			all = append(all, own...)
+			mu.Unlock()
+		}()
+	}
+	wait.Wait()
+	slices.Sort(all)
+	if len(all) == 0 {
+		return result{}
+	}
+	return result{rate: float64(len(all)) / duration.Seconds(), p50: all[len(all)/2], p99: all[len(all)*99/100]}
+}
+
+func get(c *http.Client, url string) error {
+	resp, err := c.Get(url)
+	if err != nil {
+		return err
+	}
+	defer resp.Body.Close()
+	_, err = io.Copy(io.Discard, resp.Body)
+	return err
+}
+
+type place struct {
+	Trail   string `json:"trail"`
+	N       int    `json:"n"`
+	Release int    `json:"release"`
+}
+
+func signedIn(base string) (*http.Client, error) {
+	jar, err := cookiejar.New(nil)
+	if err != nil {
+		return nil, err
+	}
+	c := &http.Client{Jar: jar}
+	return c, post(c, base+"/api/sign-in", map[string]string{"login": "mira", "password": "mira"}, nil)
+}
+
+func post(c *http.Client, url string, body, into any) error {
+	text, err := json.Marshal(body)
+	if err != nil {
+		return err
+	}
+	resp, err := c.Post(url, "application/json", bytes.NewReader(text))
+	if err != nil {
+		return err
+	}
+	defer resp.Body.Close()
+	answer, err := io.ReadAll(resp.Body)
+	if err != nil {
+		return err
+	}
+	if resp.StatusCode >= 300 {
+		return fmt.Errorf("%s: %d %s", url, resp.StatusCode, answer)
+	}
+	if into == nil {
+		return nil
+	}
+	return json.Unmarshal(answer, into)
+}
+
+// viewer opens the same place again and again: session, trail, record with its parents, buttons.
+func viewer(base string) func() error {
+	c, err := signedIn(base)
+	var at place
+	if err == nil {
+		err = post(c, base+"/api/use/tarnhorn/open", map[string]string{"address": "/defect?defect=107"}, &at)
+	}
+	return func() error {
+		if err != nil {
+			return err
+		}
+		return post(c, base+"/api/use/tarnhorn/open", map[string]any{"trail": at.Trail, "n": at.N}, nil)
+	}
+}
+
+// presser presses "Its cabin" on a defect: one round trip with the target resolved and the trail written.
+func presser(base string, i int) func() error {
+	c, err := signedIn(base)
+	var at place
+	if err == nil {
+		err = post(c, base+"/api/use/tarnhorn/open", map[string]string{"address": "/defect?defect=107"}, &at)
+	}
+	n := 0
+	return func() error {
+		if err != nil {
+			return err
+		}
+		n++
+		return post(c, base+"/api/use/tarnhorn/press", map[string]any{"press": fmt.Sprintf("bench-%d-%d-%d", i, n, time.Now().UnixNano()), "trail": at.Trail, "n": at.N, "release": at.Release, "element": "e_cabin"}, nil)
+	}
+}
