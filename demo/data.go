@@ -137,7 +137,7 @@ func (g *generator) inspections(ctx context.Context) {
 	whats := []string{"Grip force, kN", "Jaw wear, mm", "Door closing time, s", "Damper stroke, mm", "Hanger play, mm"}
 	n := 0
 	for cabin := 1; cabin <= cabinCount; cabin++ {
-		if cabin%29 == 0 {
+		if cabin%29 == 0 && cabin != 87 {
 			continue // a spare that was never inspected
 		}
 		for back := 20 + g.rand.IntN(40); back < 700; back += 150 + g.rand.IntN(80) {

@@ -13,6 +13,7 @@ import (
 	"net/http/cookiejar"
 	"net/http/httptest"
 	"os"
+	"runtime/pprof"
 	"slices"
 	"sync"
 	"time"
@@ -63,6 +64,17 @@ func run() error {
 	defer bareServer.Close()
 	defer server.Close()
 
+	if path := os.Getenv("CPU_PROFILE"); path != "" {
+		f, err := os.Create(path)
+		if err != nil {
+			return fmt.Errorf("make the profile: %w", err)
+		}
+		defer f.Close()
+		if err := pprof.StartCPUProfile(f); err != nil {
+			return fmt.Errorf("begin the profile: %w", err)
+		}
+		defer pprof.StopCPUProfile()
+	}
 	base := measure(func(i int) func() error {
 		return func() error { return get(http.DefaultClient, bareServer.URL+"/one") }
 	})
@@ -109,12 +121,15 @@ func measure(client func(i int) func() error) result {
 	var mu sync.Mutex
 	var all []float64
 	var wait sync.WaitGroup
-	start := time.Now().Add(500 * time.Millisecond)
+	calls := make([]func() error, clients)
 	for i := range clients {
+		calls[i] = client(i) // signed in before the clock starts
+	}
+	start := time.Now().Add(500 * time.Millisecond)
+	for _, call := range calls {
 		wait.Add(1)
 		go func() {
 			defer wait.Done()
-			call := client(i)
 			var own []float64
 			for time.Now().Before(start.Add(duration)) {
 				began := time.Now()

@@ -235,7 +235,7 @@ func Parse(t Type, wire string) (Value, error) {
 			return NullValue, nil
 		}
 		if len(t.Choices) > 0 && rankOf(t.Choices, wire) < 0 {
-			return Value{}, fmt.Errorf("%q is not one of %s", wire, strings.Join(t.Choices, ", "))
+			return Value{}, fmt.Errorf("“%s” is not one of %s", wire, strings.Join(t.Choices, ", "))
 		}
 		return String(wire), nil
 	case Record:
@@ -243,35 +243,35 @@ func Parse(t Type, wire string) (Value, error) {
 	case YesNo:
 		b, err := strconv.ParseBool(wire)
 		if err != nil {
-			return Value{}, fmt.Errorf("%q is neither true nor false", wire)
+			return Value{}, fmt.Errorf("“%s” is neither true nor false", wire)
 		}
 		return Bool(b), nil
 	case Whole:
 		i, err := strconv.ParseInt(wire, 10, 64)
 		if err != nil {
-			return Value{}, fmt.Errorf("%q is not a whole number", wire)
+			return Value{}, fmt.Errorf("“%s” is not a whole number", wire)
 		}
 		return Int(i), nil
 	case Number:
 		f, err := strconv.ParseFloat(wire, 64)
 		if err != nil || f != f || f > 1e300 || f < -1e300 {
-			return Value{}, fmt.Errorf("%q is not a number", wire)
+			return Value{}, fmt.Errorf("“%s” is not a number", wire)
 		}
 		return Float(f), nil
 	case Decimal:
 		// A huge exponent would make a number of gigabytes from a few characters.
 		if len(wire) > 60 || strings.ContainsAny(wire, "eE/_xX") {
-			return Value{}, fmt.Errorf("%q is not a decimal number", wire)
+			return Value{}, fmt.Errorf("“%s” is not a decimal number", wire)
 		}
 		r, ok := new(big.Rat).SetString(wire)
 		if !ok {
-			return Value{}, fmt.Errorf("%q is not a decimal number", wire)
+			return Value{}, fmt.Errorf("“%s” is not a decimal number", wire)
 		}
 		return Exact(r), nil
 	case Date:
 		d, err := time.Parse("2006-01-02", wire)
 		if err != nil {
-			return Value{}, fmt.Errorf("%q is not a date like 2026-11-24", wire)
+			return Value{}, fmt.Errorf("“%s” is not a date like 2026-11-24", wire)
 		}
 		return DateOf(d), nil
 	case Moment:
@@ -280,11 +280,11 @@ func Parse(t Type, wire string) (Value, error) {
 				return MomentOf(m), nil
 			}
 		}
-		return Value{}, fmt.Errorf("%q is not a moment like 2026-11-24T10:42:00Z", wire)
+		return Value{}, fmt.Errorf("“%s” is not a moment like 2026-11-24T10:42:00Z", wire)
 	case Duration:
 		d, err := time.ParseDuration(wire)
 		if err != nil {
-			return Value{}, fmt.Errorf("%q is not a duration like 2h30m", wire)
+			return Value{}, fmt.Errorf("“%s” is not a duration like 2h30m", wire)
 		}
 		return Span(d), nil
 	}

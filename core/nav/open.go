@@ -28,6 +28,7 @@ type Opening struct {
 	place  Place
 	world  *world
 	grant  project.Grant // on the screen's own table
+	grants map[string]project.Grant
 	pages  map[string]Page
 	counts map[string]Count
 	groups map[string][]Group
@@ -203,10 +204,23 @@ func (o *Opening) visible(table string, paths []string) (allowed, hidden []strin
 	return allowed, hidden
 }
 
+// grantOn adds up what the user may do with a table, once for each table.
+func (o *Opening) grantOn(table string) project.Grant {
+	g, ok := o.grants[table]
+	if !ok {
+		g = o.app.Project.GrantOf(o.world.user.Roles, table)
+		if o.grants == nil {
+			o.grants = map[string]project.Grant{}
+		}
+		o.grants[table] = g
+	}
+	return g
+}
+
 func (o *Opening) maySee(table, path string) bool {
 	t := table
 	for _, part := range strings.Split(path, ".") {
-		grant := o.app.Project.GrantOf(o.world.user.Roles, t)
+		grant := o.grantOn(t)
 		if t == o.app.Project.Settings.UserTable && table == t {
 			grant.View = true // the user's own record is theirs to be told of
 		}

@@ -51,7 +51,7 @@ func (o *Opening) Ways() []WayOut {
 		if e.Kind == "button" && len(e.Gates) == 0 {
 			b := e.Spec.(*project.Button)
 			out = append(out, WayOut{
-				Element: e.ID, Trigger: b.TriggerName(), Words: o.text(e, "words"), Kind: "none", Title: "nothing yet", Glyph: "none", State: "greyed", By: "case",
+				Element: e.ID, Trigger: b.TriggerName(), Words: o.text(e, "words"), Kind: "none", Title: "nothing yet", Glyph: "none", State: "greyed", By: "case", Reason: "nothing is wired to it yet",
 				Now: "Nothing is wired to it yet.", Sentence: o.app.Sentence(o.plan.Screen, e, b.TriggerName()),
 			})
 		}

@@ -48,7 +48,7 @@ export function ListElement({ element, list }: { element: ElementView; list: Lis
         {(list.main || pages.next) && list.count > 0 && (
           <span>
             {pages.rows.length < list.count ? `${pages.rows.length} of ` : ''}
-            {list.more ? `more than ${list.count.toLocaleString('en')}` : list.count.toLocaleString('en')}
+            {list.more ? `more than ${list.count.toLocaleString('en')}` : list.count.toLocaleString('en')} rows
           </span>
         )}
         {pages.next && (
