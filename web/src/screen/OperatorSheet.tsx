@@ -7,7 +7,7 @@ import { EmptyCells } from './EmptyCells';
 import { plantTones } from './PlantElements';
 
 /** An operator screen has a fixed shape and is scaled as a whole. */
-const shape = { w: 1280, h: 716 };
+const shape = { w: 1280, h: 752 };
 
 /** An operator screen: panels of elements that stand in the same columns, on grey ground. */
 export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
