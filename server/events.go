@@ -19,7 +19,7 @@ import (
 // How often a stream resolves at most, shows that it lives, and asks again who is there.
 const (
 	resolveEvery   = 50 * time.Millisecond
-	heartbeatEvery = 10 * time.Second
+	heartbeatEvery = 2 * time.Second
 	sessionEvery   = time.Second
 )
 

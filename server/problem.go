@@ -101,7 +101,7 @@ func away(err error) bool {
 	var network net.Error
 	var pg *pgconn.PgError
 	switch {
-	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, io.EOF), errors.Is(err, context.DeadlineExceeded):
+	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, io.EOF), errors.Is(err, context.DeadlineExceeded), errors.Is(err, context.Canceled):
 		return true
 	case errors.As(err, &pg):
 		// Operator intervention, too many connections, cannot connect now.

@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"log/slog"
 	"net/http"
+	"strings"
 	"time"
 
 	"github.com/gin-gonic/gin"
@@ -54,7 +55,8 @@ func New(c Config) (*Server, error) {
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
-	engine.Use(s.recoverPanics, headers)
+	engine.ContextWithFallback = true // a request's end ends what is done for it
+	engine.Use(s.recoverPanics, headers, bounded)
 	engine.NoMethod(func(c *gin.Context) {
 		fail(c, &nav.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
 	})
@@ -94,6 +96,21 @@ func (s *Server) recoverPanics(c *gin.Context) {
 		}
 	}()
 	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, maxBody)
+	c.Next()
+}
+
+// answerWithin is how long anything but an event stream may take: a database that is there and
+// does not answer is told as away.
+const answerWithin = 8 * time.Second
+
+func bounded(c *gin.Context) {
+	if strings.HasSuffix(c.FullPath(), "/events") {
+		c.Next()
+		return
+	}
+	ctx, cancel := context.WithTimeout(c.Request.Context(), answerWithin)
+	defer cancel()
+	c.Request = c.Request.WithContext(ctx)
 	c.Next()
 }
 

@@ -3,7 +3,8 @@ import { useEffect, useState } from 'react';
 import type { ConditionRead, ConditionRow, NameInfo, Rows } from '../api/client';
 import { Action, Line, Select } from '../ui/controls';
 import { ConditionText } from './ConditionText';
-import { comparesFor, readCondition, useNames } from './condition';
+import { comparesFor } from './compares';
+import { readCondition, useNames } from './condition';
 import { NamePicker } from './NamePicker';
 
 interface EditorProps {

@@ -122,6 +122,7 @@ function OutPlateView({ plate }: { plate: OutPlate }) {
       <Flex px="4px" fontSize="note" gap="8px" wrap="wrap" lineHeight="1.35">
         {isChosen && plate.target && (
           <Box
+            minH="24px"
             as="button"
             color="pine"
             fontWeight="650"

@@ -6,7 +6,8 @@ import { Pop } from './ChipPicker';
 import { useBuild } from './context';
 import { screensOf, tablesOf } from './document';
 import { type Choice, Picker } from './Picker';
-import { moveTo, newScreen, putMove, type WayRef } from './wiring';
+import { newScreen } from './screens';
+import { moveTo, putMove, type WayRef } from './wiring';
 
 const moves: Choice[] = [
   { id: 'back', words: 'go back', note: 'to where one came from', glyph: 'back', group: 'Without a target' },

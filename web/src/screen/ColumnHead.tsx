@@ -54,7 +54,7 @@ export function ColumnHead({ column, list }: { column: Column; list: ListView })
             aria-expanded={open}
             onClick={() => setOpen(!open)}
             cursor="pointer"
-            px="4px"
+            minW="26px"
             minH="28px"
             color={filtered ? 'plum' : 'muted'}
             fontWeight="800"

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { ElementView, Problem, Shown, View } from '../api/client';
+import type { ElementView, Shown, View } from '../api/client';
 import type { TrailHands } from './useTrail';
 
 interface LiveEvent {
@@ -7,6 +7,8 @@ interface LiveEvent {
   revision: number;
   elements: ElementView[];
 }
+
+const silence = 6000; // ms; the server says something every two seconds
 
 /** Puts live values into the shown screen as they come; after a gap the screen is loaded again. */
 export function useLive(project: string, trail: TrailHands) {
@@ -18,28 +20,49 @@ export function useLive(project: string, trail: TrailHands) {
   useEffect(() => {
     if (!live || !id || n === undefined) return;
     const query = new URLSearchParams({ trail: id, n: String(n), ...(overlay ? { overlay: 'true' } : {}) });
-    const events = new EventSource(`/api/use/${project}/events?${query}`);
+    const url = `/api/use/${project}/events?${query}`;
+    let events: EventSource | undefined;
+    let heard = Date.now();
     let broken = false;
-    events.addEventListener('open', () => {
-      if (broken) void reload();
-      broken = false;
-    });
-    events.addEventListener('error', () => {
+    const lose = () => {
       broken = true;
       setShown((s) => s && stale(s));
-    });
-    events.addEventListener('live', (e) => {
-      const event: LiveEvent = JSON.parse(e.data);
-      setShown((s) => (s && s.trail === id && s.n === event.n ? merge(s, event.elements, overlay) : s));
-    });
-    events.addEventListener('ended', () => void reload());
-    events.addEventListener('refused', (e) => {
-      const problem: Problem = JSON.parse(e.data);
-      events.close();
-      void reload();
-      console.info(problem.what);
-    });
-    return () => events.close();
+    };
+    const listen = () => {
+      events?.close();
+      events = new EventSource(url);
+      events.addEventListener('open', () => {
+        heard = Date.now();
+        if (broken) void reload();
+        broken = false;
+      });
+      events.addEventListener('error', lose);
+      events.addEventListener('alive', () => {
+        heard = Date.now();
+      });
+      events.addEventListener('live', (e) => {
+        heard = Date.now();
+        const event: LiveEvent = JSON.parse(e.data);
+        setShown((s) => (s && s.trail === id && s.n === event.n ? merge(s, event.elements, overlay) : s));
+      });
+      events.addEventListener('ended', () => void reload());
+      events.addEventListener('refused', () => {
+        events?.close();
+        void reload();
+      });
+    };
+    listen();
+    // A connection can be there and say nothing: then values are not believed either.
+    const watch = setInterval(() => {
+      if (Date.now() - heard < silence) return;
+      heard = Date.now();
+      lose();
+      listen();
+    }, 1000);
+    return () => {
+      clearInterval(watch);
+      events?.close();
+    };
   }, [live, id, n, overlay, project, reload, setShown]);
 }
 

@@ -1,0 +1,82 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page, test } from '@playwright/test';
+import { build, heading, use } from './people';
+
+async function sound(page: Page) {
+  const found = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa']).analyze();
+  const serious = found.violations.filter((v) => v.impact === 'serious' || v.impact === 'critical');
+  expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+}
+
+test('no serious barrier on a board, a list, a form, a dashboard and an operator screen', async ({ page }) => {
+  await use(page, 'sela', '/day');
+  for (const [address, title] of [
+    ['/workshop', 'Workshop board'],
+    ['/defects?cabin=87', 'Defects'],
+    ['/defect?defect=107&~mode=edit', 'Defect D-2107'],
+    ['/defects-by-component', 'Defects by component'],
+    ['/drive-room?lift=1', 'Upper Tarn, drive room'],
+  ] as const) {
+    await page.goto(`/use/tarnhorn${address}`);
+    await expect(heading(page)).toHaveText(title);
+    await page.waitForTimeout(400);
+    await sound(page);
+  }
+});
+
+test('no serious barrier in build', async ({ page }) => {
+  await build(page, 's_cabin', 'Mira Holt, technician', '087');
+  await page.locator('[data-stage]').getByRole('button', { name: 'Edit' }).click();
+  await expect(page.getByText('Open now')).toBeVisible();
+  await sound(page);
+});
+
+test('lists and forms work at a width of 390', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await use(page, 'mira');
+  await page.getByRole('link', { name: /My open defects/ }).click();
+  await page.getByRole('link', { name: 'D-2107' }).click();
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByLabel('Reported by').fill('Tomas Lind');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Tomas Lind')).toBeVisible();
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+  expect(wide).toBeLessThanOrEqual(390);
+});
+
+test('by keyboard alone: from the board to the cabin and back', async ({ page }) => {
+  await use(page, 'mira');
+  await expect(heading(page)).toBeFocused();
+  const tabTo = async (name: RegExp) => {
+    for (let i = 0; i < 60; i++) {
+      await page.keyboard.press('Tab');
+      if (name.test((await page.evaluate(() => document.activeElement?.textContent)) ?? '')) return;
+    }
+    throw new Error(`${name} was not reached by Tab`);
+  };
+  await tabTo(/My open defects/);
+  await page.keyboard.press('Enter');
+  await expect(heading(page)).toHaveText('Defects');
+  await expect(heading(page)).toBeFocused();
+  await tabTo(/^D-2107$/);
+  await page.keyboard.press('Enter');
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  await tabTo(/^Its cabin$/);
+  await page.keyboard.press('Enter');
+  await expect(heading(page)).toHaveText('Cabin 087');
+  await page.goBack();
+  await expect(heading(page)).toHaveText('Defect D-2107');
+});
+
+test('a link to a screen opens in a new tab with a trail of its own', async ({ page, context }) => {
+  await use(page, 'mira', '/defect?defect=107');
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  const opened = context.waitForEvent('page');
+  await page.getByRole('link', { name: 'Its cabin' }).click({ modifiers: ['Control'] });
+  const other = await opened;
+  await expect(heading(other)).toHaveText('Cabin 087');
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  await other.getByRole('button', { name: 'Back', exact: true }).click(); // nothing behind it: up
+  await expect(heading(other)).toHaveText('Cabins');
+});
