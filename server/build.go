@@ -3,7 +3,6 @@ package server
 import (
 	"context"
 	"encoding/json"
-	"net/http"
 
 	"github.com/gin-gonic/gin"
 
@@ -42,20 +41,17 @@ func (s *Server) building(c *gin.Context, slug string) (*building, error) {
 
 // GetDraft gives the project as it is being built.
 func (s *Server) GetDraft(c *gin.Context, slug string) {
-	b, err := s.building(c, slug)
+	inBuild(s, c, slug, func(b *building, _ nothing) (api.Draft, error) { return s.draftOf(c, b, slug) })
+}
+
+func (s *Server) draftOf(ctx context.Context, b *building, slug string) (api.Draft, error) {
+	people, err := s.Store.Accounts(ctx, b.project)
 	if err != nil {
-		fail(c, err)
-		return
+		return api.Draft{}, err
 	}
-	people, err := s.Store.Accounts(c, b.project)
+	history, err := s.Store.History(ctx, b.project, b.account.ID)
 	if err != nil {
-		fail(c, err)
-		return
-	}
-	history, err := s.Store.History(c, b.project, b.account.ID)
-	if err != nil {
-		fail(c, err)
-		return
+		return api.Draft{}, err
 	}
 	out := api.Draft{
 		Id: b.project, Slug: slug, Title: b.draft.app.Project.Settings.Title, Seq: b.draft.Seq, Released: b.draft.Released, Changes: history.Changes,
@@ -73,84 +69,69 @@ func (s *Server) GetDraft(c *gin.Context, slug string) {
 		}
 		out.People = append(out.People, p)
 	}
-	c.JSON(http.StatusOK, out)
+	return out, nil
 }
 
 // Edit makes an edit.
 func (s *Server) Edit(c *gin.Context, slug string) {
-	var req api.EditRequest
-	if !read(c, &req) {
-		return
-	}
-	s.change(c, slug, func(b *building) (store.Applied, error) {
+	inBuild(s, c, slug, func(b *building, req api.EditRequest) (api.Edited, error) {
 		if len(req.Patch) == 0 || len(req.Patch) > 500 {
-			return store.Applied{}, &nav.Refusal{Code: "bad-patch", What: "An edit has 1 to 500 operations.", Then: "Split it."}
+			return api.Edited{}, &nav.Refusal{Code: "bad-patch", What: "An edit has 1 to 500 operations.", Then: "Split it."}
 		}
-		return s.Store.Edit(c, store.Edit{Project: b.project, By: b.account.ID, Patch: req.Patch, Versions: value(req.Versions)})
+		return s.edited(b, func() (store.Applied, error) {
+			return s.Store.Edit(c, store.Edit{Project: b.project, By: b.account.ID, Patch: req.Patch, Versions: value(req.Versions)})
+		})
 	})
 }
 
 // Undo takes back the newest own edit.
 func (s *Server) Undo(c *gin.Context, slug string) {
-	s.change(c, slug, func(b *building) (store.Applied, error) { return s.Store.Undo(c, b.project, b.account.ID) })
+	inBuild(s, c, slug, func(b *building, _ nothing) (api.Edited, error) {
+		return s.edited(b, func() (store.Applied, error) { return s.Store.Undo(c, b.project, b.account.ID) })
+	})
 }
 
 // Redo makes it again.
 func (s *Server) Redo(c *gin.Context, slug string) {
-	s.change(c, slug, func(b *building) (store.Applied, error) { return s.Store.Redo(c, b.project, b.account.ID) })
+	inBuild(s, c, slug, func(b *building, _ nothing) (api.Edited, error) {
+		return s.edited(b, func() (store.Applied, error) { return s.Store.Redo(c, b.project, b.account.ID) })
+	})
 }
 
-func (s *Server) change(c *gin.Context, slug string, make func(*building) (store.Applied, error)) {
-	b, err := s.building(c, slug)
+// edited makes an edit and tells the other builders.
+func (s *Server) edited(b *building, make func() (store.Applied, error)) (api.Edited, error) {
+	done, err := make()
 	if err != nil {
-		fail(c, err)
-		return
-	}
-	done, err := make(b)
-	if err != nil {
-		fail(c, err)
-		return
+		return api.Edited{}, err
 	}
 	s.apps.changed(b.project)
 	s.edits.tell(b.project, done.Seq)
-	c.JSON(http.StatusOK, api.Edited{Seq: done.Seq, Touched: done.Touched, Versions: done.Versions})
+	return api.Edited{Seq: done.Seq, Touched: done.Touched, Versions: done.Versions}, nil
 }
 
 // PutIntoUse makes a release of the draft.
 func (s *Server) PutIntoUse(c *gin.Context, slug string) {
-	b, err := s.building(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	number, err := s.Store.PutIntoUse(c, b.project, b.account.ID)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	s.apps.changed(b.project)
-	s.edits.tell(b.project, b.draft.Seq)
-	c.JSON(http.StatusOK, api.Released{Number: number})
+	inBuild(s, c, slug, func(b *building, _ nothing) (api.Released, error) {
+		number, err := s.Store.PutIntoUse(c, b.project, b.account.ID)
+		if err != nil {
+			return api.Released{}, err
+		}
+		s.apps.changed(b.project)
+		s.edits.tell(b.project, b.draft.Seq)
+		return api.Released{Number: number}, nil
+	})
 }
 
 // ReadCondition reads a condition, or a text with expressions, as rows or text.
 func (s *Server) ReadCondition(c *gin.Context, slug string) {
-	var req api.ConditionRequest
-	if !read(c, &req) {
-		return
-	}
-	b, err := s.building(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	screen := b.draft.app.Project.Screens[req.Screen]
-	if screen == nil {
-		fail(c, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more."})
-		return
-	}
-	scope := b.draft.app.Project.Scope(screen, b.draft.app.RowTable(req.Screen, value(req.Element)))
-	c.JSON(http.StatusOK, readCondition(b.draft.app.Compiler, scope, req))
+	inBuild(s, c, slug, func(b *building, req api.ConditionRequest) (api.ConditionRead, error) {
+		app := b.draft.app
+		screen := app.Project.Screens[req.Screen]
+		if screen == nil {
+			return api.ConditionRead{}, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more."}
+		}
+		return readCondition(app.Compiler, app.Project.Scope(screen, app.RowTable(req.Screen, value(req.Element))), req), nil
+	})
 }
 
 func readCondition(compiler *cond.Compiler, scope cond.Scope, req api.ConditionRequest) api.ConditionRead {
@@ -178,46 +159,27 @@ func readCondition(compiler *cond.Compiler, scope cond.Scope, req api.ConditionR
 
 // GetNames lists what a condition may compare.
 func (s *Server) GetNames(c *gin.Context, slug string, params api.GetNamesParams) {
-	b, err := s.building(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, b.draft.app.Names(params.Screen, value(params.Element)))
+	inBuild(s, c, slug, func(b *building, _ nothing) ([]nav.NameInfo, error) {
+		return b.draft.app.Names(params.Screen, value(params.Element)), nil
+	})
 }
 
 // Propose lists how an input of a target can get its value.
 func (s *Server) Propose(c *gin.Context, slug string) {
-	var req api.ProposalRequest
-	if !read(c, &req) {
-		return
-	}
-	b, err := s.building(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, b.draft.app.Propose(req.Screen, req.Element, req.Target, req.Input))
+	inBuild(s, c, slug, func(b *building, req api.ProposalRequest) ([]nav.Proposal, error) {
+		return b.draft.app.Propose(req.Screen, req.Element, req.Target, req.Input), nil
+	})
 }
 
 // GetRecords gives records to walk on, as the walked user may see them.
 func (s *Server) GetRecords(c *gin.Context, slug, table string, params api.GetRecordsParams) {
-	b, err := s.building(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	user, err := s.walked(c, b, params.As)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	titles, err := s.titles(c, b.draft.app, user, table, value(params.Q))
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, titles)
+	inBuild(s, c, slug, func(b *building, _ nothing) ([]api.Title, error) {
+		user, err := s.walked(c, b, params.As)
+		if err != nil {
+			return nil, err
+		}
+		return s.titles(c, b.draft.app, user, table, value(params.Q))
+	})
 }
 
 // walked is the user that a builder walks as. "role:<id>" walks as somebody with that role alone.

@@ -59,16 +59,7 @@ func (s *Server) GetEvents(c *gin.Context, slug string, params api.GetEventsPara
 		fail(c, err)
 		return
 	}
-	at, err := v.at(c, params.Trail, params.N)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	place := at.Place
-	if value(params.Overlay) && at.Overlay != nil {
-		place = *at.Overlay
-	}
-	o, err := v.open(c, place)
+	o, err := v.openAt(c, params.Trail, params.N, value(params.Overlay))
 	if err != nil {
 		fail(c, err)
 		return

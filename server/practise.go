@@ -2,7 +2,6 @@ package server
 
 import (
 	"context"
-	"net/http"
 	"sync"
 
 	"github.com/gin-gonic/gin"
@@ -63,36 +62,30 @@ func (j *journals) add(id, account string, p practised) string {
 
 // Practise presses without keeping anything: record changes are rolled back, tag writes only told.
 func (s *Server) Practise(c *gin.Context, slug string) {
-	var req api.PractiseRequest
-	if !read(c, &req) {
-		return
-	}
-	b, err := s.building(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	user, err := s.walked(c, b, req.As)
-	if err != nil {
-		fail(c, err)
-		return
-	}
+	inBuild(s, c, slug, func(b *building, req api.PractiseRequest) (api.Practised, error) {
+		user, err := s.walked(c, b, req.As)
+		if err != nil {
+			return api.Practised{}, err
+		}
+		return s.practise(c, b, user, req)
+	})
+}
+
+func (s *Server) practise(ctx context.Context, b *building, user *nav.User, req api.PractiseRequest) (api.Practised, error) {
 	before := s.journals.of(value(req.Journal), b.account.ID)
 	if len(before) >= maxPractised {
-		fail(c, &nav.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."})
-		return
+		return api.Practised{}, &nav.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."}
 	}
 	this := practised{user: user, place: req.Place, press: pressOf(req.Press)}
 	var out nav.Outcome
-	err = s.replayed(c, b, before, req.Place.Screen, func(p *records.Press) error {
+	err := s.replayed(ctx, b, before, req.Place.Screen, func(p *records.Press) (err error) {
 		made := len(p.Made())
-		out, err = s.practisePress(c, b, this, p)
+		out, err = s.practisePress(ctx, b, this, p)
 		this.made = p.Made()[made:]
 		return err
 	})
 	if err != nil {
-		fail(c, err)
-		return
+		return api.Practised{}, err
 	}
 	answer := api.Practised{Kind: out.Kind, Place: out.To, As: orNil(out.As), Move: orNil(out.Move), Message: orNil(out.Message), Question: out.Question, Journal: value(req.Journal)}
 	if out.Kind != "question" && b.draft.app.Writes(req.Place.Screen, req.Press.Element) {
@@ -105,7 +98,7 @@ func (s *Server) Practise(c *gin.Context, slug string) {
 	if len(would) > 0 {
 		answer.Would = &would
 	}
-	c.JSON(http.StatusOK, answer)
+	return answer, nil
 }
 
 func (s *Server) practisePress(ctx context.Context, b *building, press practised, p *records.Press) (nav.Outcome, error) {

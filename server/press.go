@@ -7,7 +7,6 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"net/http"
 	"sync"
 
 	"github.com/gin-gonic/gin"
@@ -24,25 +23,12 @@ import (
 // Press does what core/nav decides on a press: record changes exactly once, tag writes at most
 // once, the trail repaired by press id.
 func (s *Server) Press(c *gin.Context, slug string) {
-	var req api.PressRequest
-	if !read(c, &req) {
-		return
-	}
-	v, err := s.visit(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	if len(req.Press) < 8 || len(req.Press) > 64 {
-		fail(c, &nav.Refusal{Code: "bad-request", What: "A press needs an id of 8 to 64 characters."})
-		return
-	}
-	result, err := v.press(c, req)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, result)
+	inUse(s, c, slug, func(v *visit, req api.PressRequest) (*api.PressResult, error) {
+		if len(req.Press) < 8 || len(req.Press) > 64 {
+			return nil, &nav.Refusal{Code: "bad-request", What: "A press needs an id of 8 to 64 characters."}
+		}
+		return v.press(c, req)
+	})
 }
 
 // errAsk rolls back a press that turned out to need an answer first.

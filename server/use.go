@@ -5,7 +5,6 @@ import (
 	"crypto/rand"
 	"encoding/hex"
 	"errors"
-	"net/http"
 	"strings"
 	"time"
 
@@ -148,21 +147,7 @@ func (v *visit) homeTitle() string {
 
 // OpenPlace opens a place by pointer, by address, or the start screen.
 func (s *Server) OpenPlace(c *gin.Context, slug string) {
-	var req api.OpenRequest
-	if !read(c, &req) {
-		return
-	}
-	v, err := s.visit(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	shown, err := v.openPlace(c, req)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, shown)
+	inUse(s, c, slug, func(v *visit, req api.OpenRequest) (*api.Shown, error) { return v.openPlace(c, req) })
 }
 
 func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown, error) {
@@ -251,21 +236,7 @@ func (v *visit) at(ctx context.Context, trail string, n int) (*store.Standing, e
 
 // GoAlong goes back, forward or home, or to a place that the browser's own history names.
 func (s *Server) GoAlong(c *gin.Context, slug string) {
-	var req api.GoRequest
-	if !read(c, &req) {
-		return
-	}
-	v, err := s.visit(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	shown, err := v.goAlong(c, req)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, shown)
+	inUse(s, c, slug, func(v *visit, req api.GoRequest) (*api.Shown, error) { return v.goAlong(c, req) })
 }
 
 func (v *visit) goAlong(ctx context.Context, req api.GoRequest) (*api.Shown, error) {
@@ -365,21 +336,7 @@ func (v *visit) goHome(ctx context.Context, at *store.Standing, press string) (*
 
 // Arrange narrows and orders the list of a place: a place of its own on the trail.
 func (s *Server) Arrange(c *gin.Context, slug string) {
-	var req api.ArrangeRequest
-	if !read(c, &req) {
-		return
-	}
-	v, err := s.visit(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	shown, err := v.arrange(c, req)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, shown)
+	inUse(s, c, slug, func(v *visit, req api.ArrangeRequest) (*api.Shown, error) { return v.arrange(c, req) })
 }
 
 func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown, error) {
@@ -407,35 +364,25 @@ func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown
 
 // MoreRows gives a further page of a list.
 func (s *Server) MoreRows(c *gin.Context, slug string) {
-	var req api.RowsRequest
-	if !read(c, &req) {
-		return
-	}
-	v, err := s.visit(c, slug)
+	inUse(s, c, slug, func(v *visit, req api.RowsRequest) (*nav.ListView, error) {
+		o, err := v.openAt(c, req.Trail, req.N, value(req.Overlay))
+		if err != nil {
+			return nil, err
+		}
+		return o.More(c, v.sources(), req.Element, req.After)
+	})
+}
+
+// openAt opens the place that a trail points to, or the dialog over it.
+func (v *visit) openAt(ctx context.Context, trail string, n int, overlay bool) (*nav.Opening, error) {
+	at, err := v.at(ctx, trail, n)
 	if err != nil {
-		fail(c, err)
-		return
+		return nil, err
 	}
-	at, err := v.at(c, req.Trail, req.N)
-	if err != nil {
-		fail(c, err)
-		return
+	if overlay && at.Overlay != nil {
+		return v.open(ctx, *at.Overlay)
 	}
-	place := at.Place
-	if value(req.Overlay) && at.Overlay != nil {
-		place = *at.Overlay
-	}
-	o, err := v.open(c, place)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	list, err := o.More(c, v.sources(), req.Element, req.After)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, list)
+	return v.open(ctx, at.Place)
 }
 
 // titlesShown is how many records a picker is given at once.
@@ -443,17 +390,9 @@ const titlesShown = 20
 
 // GetTitles gives records of a table by title, for pickers of forms.
 func (s *Server) GetTitles(c *gin.Context, slug, table string, params api.GetTitlesParams) {
-	v, err := s.visit(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	titles, err := s.titles(c, v.app, v.user, table, value(params.Q))
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, titles)
+	inUse(s, c, slug, func(v *visit, _ nothing) ([]api.Title, error) {
+		return s.titles(c, v.app, v.user, table, value(params.Q))
+	})
 }
 
 func (s *Server) titles(ctx context.Context, app *nav.App, user *nav.User, table, find string) ([]api.Title, error) {
@@ -470,22 +409,13 @@ func (s *Server) titles(ctx context.Context, app *nav.App, user *nav.User, table
 
 // GetTrend gives the samples of a trend's lines over its minutes.
 func (s *Server) GetTrend(c *gin.Context, slug string, params api.GetTrendParams) {
-	v, err := s.visit(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	at, err := v.at(c, params.Trail, params.N)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	o, err := v.open(c, at.Place)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, s.trend(v.app, o, params.Element))
+	inUse(s, c, slug, func(v *visit, _ nothing) (api.Trend, error) {
+		o, err := v.openAt(c, params.Trail, params.N, false)
+		if err != nil {
+			return nil, err
+		}
+		return s.trend(v.app, o, params.Element), nil
+	})
 }
 
 func (s *Server) trend(app *nav.App, o *nav.Opening, element string) api.Trend {

@@ -2,7 +2,6 @@ package server
 
 import (
 	"context"
-	"net/http"
 
 	"github.com/gin-gonic/gin"
 
@@ -16,35 +15,21 @@ import (
 // ShowAtWork shows a screen of the draft as the walked user would get it, between the ways
 // into it and the ways out of it. Practised presses of the journal are done before, and rolled back.
 func (s *Server) ShowAtWork(c *gin.Context, slug string) {
-	var req api.WorkRequest
-	if !read(c, &req) {
-		return
-	}
-	b, err := s.building(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	user, err := s.walked(c, b, req.As)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	journal := s.journals.of(value(req.Journal), b.account.ID)
-	var out *api.AtWork
-	if len(journal) == 0 {
-		out, err = s.atWork(c, b, user, req, s.reader(b.draft.app))
-	} else {
+	inBuild(s, c, slug, func(b *building, req api.WorkRequest) (out *api.AtWork, err error) {
+		user, err := s.walked(c, b, req.As)
+		if err != nil {
+			return nil, err
+		}
+		journal := s.journals.of(value(req.Journal), b.account.ID)
+		if len(journal) == 0 {
+			return s.atWork(c, b, user, req, s.reader(b.draft.app))
+		}
 		err = s.replayed(c, b, journal, req.Screen, func(p *records.Press) error {
 			out, err = s.atWork(c, b, user, req, p)
 			return err
 		})
-	}
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	c.JSON(http.StatusOK, out)
+		return out, err
+	})
 }
 
 func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req api.WorkRequest, from nav.Records) (*api.AtWork, error) {
