@@ -214,7 +214,7 @@ func (b *planner) move(m *project.Move) *MovePlan {
 		case "expression":
 			plan.Exprs[input] = b.expression("binding", binding.Value)
 		case "parent":
-			b.need(binding.From == "row", binding.Path)
+			b.needParent(binding)
 		}
 	}
 	for field, text := range m.Set {
@@ -223,12 +223,12 @@ func (b *planner) move(m *project.Move) *MovePlan {
 	return plan
 }
 
-// need adds a path of the record, or of the row, by field ids.
-func (b *planner) need(row bool, path string) {
-	if row && b.element != nil {
-		b.element.row[path] = true
+// needParent adds the path that a binding follows, with the title of the record it leads to.
+func (b *planner) needParent(binding *project.Binding) {
+	if binding.From == "row" && b.element != nil {
+		b.needShown(b.element.row, b.scope["row"], binding.Path)
 	} else {
-		b.plan.record[path] = true
+		b.needShown(b.plan.record, b.scope["record"], binding.Path)
 	}
 }
 
