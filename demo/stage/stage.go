@@ -209,3 +209,18 @@ func (s *Stage) startPlant(o Options) error {
 
 // Lifts are the codes of the ropeway's lifts, as the plant names them.
 var Lifts = []string{"UT", "LT", "HS"}
+
+// Exec runs a statement in the ropeway's database as its administrator: for tests that change
+// records behind the program's back, as other programs do.
+func (s *Stage) Exec(sql string) error {
+	ctx := context.Background()
+	conn, err := pgx.Connect(ctx, s.Cluster.AdminDSN(demo.Database))
+	if err != nil {
+		return fmt.Errorf("connect to the ropeway's database: %w", err)
+	}
+	defer conn.Close(ctx)
+	if _, err := conn.Exec(ctx, sql); err != nil {
+		return fmt.Errorf("run a statement: %w", err)
+	}
+	return nil
+}
