@@ -155,7 +155,7 @@ func (a *App) plate(way *WayOut, s *project.Screen, e *ElementPlan, g *GatePlan)
 		for _, effect := range c.Effects {
 			does = append(does, w.effect(effect))
 		}
-		way.How = strings.Join(does, ", ")
+		way.Title, way.How = strings.Join(does, ", "), "and stays here"
 		return
 	}
 	way.Kind, way.Glyph = c.Move.Kind, c.Move.Kind

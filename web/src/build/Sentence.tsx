@@ -7,7 +7,6 @@ const tones: Record<string, string> = { target: 'pine', record: 'plum' };
 
 /** A way as a sentence; each chip opens what it can be changed to. */
 export function Sentence({ way }: { way: WayOut }) {
-  const { openPicker } = useBuild();
   const wired = !way.sentence.some((c) => c.part === 'target' && c.bad);
   return (
     <Box fontSize="18px" lineHeight="1.75">
@@ -21,7 +20,6 @@ export function Sentence({ way }: { way: WayOut }) {
         ),
       )}{' '}
       <Extra way={way} wired={wired} />
-      {openPicker === 'none' && null}
     </Box>
   );
 }
@@ -66,7 +64,6 @@ function Chip({ chunk, way, id }: { chunk: Chunk; way: WayOut; id: string }) {
 /** What the sentence does not say yet and could. */
 function Extra({ way, wired }: { way: WayOut; wired: boolean }) {
   const { openPicker, setPicker } = useBuild();
-  if (!wired) return null;
   const has = (part: string) => way.sentence.some((c) => c.part === part);
   const chip = (part: string, words: string) => {
     const open = openPicker === `+${part}`;
@@ -97,10 +94,10 @@ function Extra({ way, wired }: { way: WayOut; wired: boolean }) {
   };
   return (
     <>
-      {!has('while') && chip('while', 'only while')}
-      {chip('do', 'first do')}
+      {wired && !has('while') && chip('while', 'only while')}
+      {chip('do', wired ? 'first do' : 'do something and stay')}
       {way.target && chip('carry', 'narrow it')}
-      {!has('confirm') && way.trigger !== 'row' && way.trigger !== 'point' && chip('confirm', 'ask before')}
+      {wired && !has('confirm') && way.trigger !== 'row' && way.trigger !== 'point' && chip('confirm', 'ask before')}
     </>
   );
 }

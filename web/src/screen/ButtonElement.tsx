@@ -41,7 +41,14 @@ const Face = chakra('a', {
     tone: {
       plain: {},
       main: { bg: 'rail', color: 'white', borderColor: 'rail', _hover: { bg: 'ink', _dark: { bg: 'rail' } } },
-      strong: { bg: 'rail', color: 'white', borderColor: 'rail', minH: '48px', fontSize: 'head' },
+      strong: {
+        bg: 'rail',
+        color: 'white',
+        borderColor: 'rail',
+        minH: '48px',
+        fontSize: 'head',
+        _hover: { bg: 'ink', _dark: { bg: 'rail' } },
+      },
       sign: {
         justifyContent: 'flex-start',
         textAlign: 'left',

@@ -126,6 +126,7 @@ function Row({ element, list, row }: { element: ElementView; list: ListView; row
     >
       {row.cells.map((cell, i) => {
         const column = list.columns[i];
+        const narrow = i === 0 || column?.type === 'date' || column?.type === 'moment';
         const number = column?.type === 'whole' || column?.type === 'decimal' || column?.type === 'number';
         const words =
           column?.choices && column.graded ? <Severity words={cell.words} choices={column.choices} /> : cell.words;
@@ -138,6 +139,7 @@ function Row({ element, list, row }: { element: ElementView; list: ListView; row
             textAlign={number ? 'right' : 'left'}
             verticalAlign="top"
             overflowWrap="break-word"
+            whiteSpace={narrow || number ? 'nowrap' : undefined}
             fontWeight={i === 0 ? '700' : '400'}
           >
             {i === 0 && row.open ? (
