@@ -1,0 +1,111 @@
+package cond
+
+import "testing"
+
+func TestPhrasesOfEveryShape(t *testing.T) {
+	c := compiler(t)
+	for text, want := range map[string]string{
+		`record.count < 3`:                                      "count is less than 3",
+		`record.count >= 3`:                                     "count is at least 3",
+		`record.hours <= 2.50`:                                  "hours is at most 2.5",
+		`record.due == null`:                                    "due is empty",
+		`record.due != null`:                                    "due is not empty",
+		`record.due > date("2026-01-31")`:                       "due is after 2026-01-31",
+		`record.due <= today()`:                                 "due is by today",
+		`record.done == true`:                                   "done holds",
+		`record.done == false`:                                  "done does not hold",
+		`record.done != true`:                                   "done does not hold",
+		`record.done`:                                           "done holds",
+		`!(record.count == 1)`:                                  "not (count is 1)",
+		`record.code.contains("x")`:                             "code contains x",
+		`record.code.startsWith("D")`:                           "code begins with D",
+		`record.code.endsWith("1")`:                             "code ends with 1",
+		`size(record.code) > 3`:                                 "the length of code is more than 3",
+		`record.count + 1 > 3`:                                  "count + 1 is more than 3",
+		`record.count * 2 - 1 == 3`:                             "count × 2 − 1 is 3",
+		`-record.count == 3`:                                    "−count is 3",
+		`record.code in ["a", "b", "c"]`:                        "code is one of a, b or c",
+		`record.count == 1 ? record.done : !record.done`:        "if count is 1 then done, else done does not hold",
+		`user.name == "x"`:                                      "the user’s name is x",
+		`record.cabin.number == "087"`:                          "cabin’s number is 087",
+		`record.count == 1 || record.count == 2 && record.done`: "count is 1 or (count is 2 and done holds)",
+		`record.due > today() - days(1)`:                        "due is after today − 1 day",
+		`has(record.note)`:                                      "note is not empty",
+		`true`:                                                  "always",
+		`record.code.matches("D.*")`:                            "“record.code.matches(\"D.*\")”",
+	} {
+		e, p := c.Condition(defectScope, text)
+		if p != nil {
+			t.Errorf("%s: %s", text, p.Message)
+			continue
+		}
+		if got := e.Root.Phrase(); got != want {
+			t.Errorf("%s says %q, want %q", text, got, want)
+		}
+	}
+}
+
+func TestPathsAreListedOnce(t *testing.T) {
+	c := compiler(t)
+	e, p := c.Condition(defectScope, `record.state == "open" && (record.state == "closed" || record.cabin.lift.name == record.code) && [1].exists(n, n == record.count) && user.is("Technician")`)
+	if p != nil {
+		t.Fatal(p.Message)
+	}
+	var got []string
+	for _, path := range e.Root.Paths() {
+		got = append(got, path.Shown())
+	}
+	want := []string{"record.state", "record.cabin.lift.name", "record.code", "record.count"}
+	if len(got) != len(want) {
+		t.Fatalf("%v, want %v", got, want)
+	}
+	for i := range want {
+		if got[i] != want[i] {
+			t.Errorf("%v, want %v", got, want)
+		}
+	}
+	if roles := e.Root.RolesAsked(); len(roles) != 1 || roles[0] != "r_tech" {
+		t.Errorf("roles %v", roles)
+	}
+}
+
+func TestProblemsInWords(t *testing.T) {
+	c := compiler(t)
+	for text, want := range map[string]string{
+		`record.count == "three"`: "These two do not go together: whole number and text.",
+		`record.code > 3`:         "These two do not go together: text and whole number.",
+		`record.cabin == "12"`:    "These two do not go together: record and text.",
+		`nothing.state == 1`:      `The name "nothing" is not known here. Known are: date, days, now, record, today, user.`,
+		`user.is("Nobody")`:       `There is no role "Nobody".`,
+		`record.cabin.state`:      `There is no field "state" here.`,
+		`date("soon") == today()`: `"soon" is not a date like 2026-11-24.`,
+		`   `:                     "There is nothing here to decide.",
+		`record.count`:            "A condition is yes or no; this is a number.",
+		`record.due`:              "A condition is yes or no; this is a date.",
+	} {
+		_, p := c.Condition(defectScope, text)
+		if p == nil || p.Message != want {
+			t.Errorf("%s: %+v, want %q", text, p, want)
+		}
+	}
+}
+
+func FuzzTemplate(f *testing.F) {
+	f.Add("Defect {record.code} of {record.cabin.number}")
+	f.Add("{{not an expression} {record.count + 1}")
+	c := compiler(f)
+	f.Fuzz(func(t *testing.T, text string) {
+		tm, p := c.Template(defectScope, text)
+		if p != nil {
+			if p.Message == "" || p.At < 0 {
+				t.Fatalf("%q: %+v", text, *p)
+			}
+			return
+		}
+		tm.Say(world{}, func(v Value, _ Type) string { return v.Wire() })
+		again, p := c.Template(defectScope, tm.Stored())
+		if p != nil || again.Stored() != tm.Stored() {
+			t.Fatalf("%q: stored as %q, which does not read back: %v", text, tm.Stored(), p)
+		}
+	})
+}
