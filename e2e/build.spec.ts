@@ -92,6 +92,14 @@ test('a gate to a screen that does not exist makes it, with a way back', async (
   await note.getByRole('button', { name: 'add one' }).click();
   await expect(note).toHaveCount(0);
   await expect(page.locator('[data-stage]').getByRole('button', { name: 'Back' })).toBeVisible();
+  // Everything is taken back, to the last edit.
+  const undo = page.getByRole('banner').getByRole('button', { name: 'Undo' });
+  for (let left = 5; left > 0; left--) {
+    const before = await page.getByText(/changes? since release|no changes since/).textContent();
+    await undo.click();
+    await expect(page.getByText(/changes? since release|no changes since/)).not.toHaveText(before ?? '');
+  }
+  await expect(undo).toBeDisabled();
 });
 
 test('practice acts and keeps nothing', async ({ page, browser }) => {
