@@ -273,6 +273,27 @@ func lastLines(s string) string {
 	return strings.Join(lines[max(0, len(lines)-4):], " / ")
 }
 
+// Keep starts the server again whenever it ends, until the context does; it returns then. The
+// demo's database comes back by itself like one that a service manager looks after.
+func (c *Cluster) Keep(ctx context.Context, say func(what string, err error)) {
+	for {
+		select {
+		case <-ctx.Done():
+			return
+		case <-c.ended:
+		}
+		say("the database ended and is started again", nil)
+		if err := c.Restart(ctx); err != nil && ctx.Err() == nil {
+			say("the database cannot be started again", err)
+			select {
+			case <-ctx.Done():
+				return
+			case <-time.After(5 * time.Second):
+			}
+		}
+	}
+}
+
 // Restart starts the server again on the same port after it has ended.
 func (c *Cluster) Restart(ctx context.Context) error {
 	bin, err := binaries()

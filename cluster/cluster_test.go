@@ -5,6 +5,7 @@ import (
 	"os"
 	"path/filepath"
 	"strings"
+	"syscall"
 	"testing"
 	"time"
 
@@ -117,4 +118,40 @@ func TestABrokenFolderSaysWhatToDo(t *testing.T) {
 	if err == nil || !strings.Contains(err.Error(), "lost its password") {
 		t.Errorf("a cluster without its password: %v", err)
 	}
+}
+
+func TestKeptUpItComesBackByItself(t *testing.T) {
+	c, err := Start(t.Context(), folder(t))
+	if err != nil {
+		t.Fatal(err)
+	}
+	ctx, stop := context.WithCancel(t.Context())
+	kept := make(chan struct{})
+	said := make(chan string, 10)
+	go func() {
+		defer close(kept)
+		c.Keep(ctx, func(what string, _ error) { said <- what })
+	}()
+	run(t, c, `create table kept as select 1 n`)
+	if err := c.process.Process.Signal(syscall.SIGQUIT); err != nil {
+		t.Fatal(err)
+	}
+	select {
+	case <-said:
+	case <-time.After(10 * time.Second):
+		t.Fatal("nobody noticed that it ended")
+	}
+	deadline := time.Now().Add(15 * time.Second)
+	for !c.answers(t.Context()) {
+		if time.Now().After(deadline) {
+			t.Fatal("it did not come back")
+		}
+		time.Sleep(100 * time.Millisecond)
+	}
+	if n := count(t, c, `select count(*) from kept`); n != 1 {
+		t.Errorf("%d rows are left", n)
+	}
+	stop()
+	<-kept
+	c.Stop()
 }

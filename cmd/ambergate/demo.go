@@ -44,6 +44,13 @@ func runDemo(ctx context.Context, dir, address string, plantPort int) error {
 		return err
 	}
 	defer up.Down()
+	kept := make(chan struct{})
+	keeping, stopKeeping := context.WithCancel(ctx)
+	go func() {
+		defer close(kept)
+		up.Cluster.Keep(keeping, func(what string, err error) { log.Warn(what, "error", err) })
+	}()
+	defer func() { stopKeeping(); <-kept }() // before the database is stopped for good
 	fmt.Printf("\n  Tarnhorn Ropeway is up (%.1f s): http://%s\n\n  Sign in with a name as its own password:\n", time.Since(began).Seconds(), listener.Addr())
 	for _, p := range demo.People {
 		fmt.Printf("    %-6s %-12s %s\n", p.Login, p.Name, p.Does)
