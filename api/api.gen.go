@@ -22,6 +22,7 @@ type ArrangeRequest struct {
 	Clear   *[]string `json:"clear,omitempty"`
 	Filters []Filter  `json:"filters"`
 	N       int       `json:"n"`
+	Overlay *bool     `json:"overlay,omitempty"`
 	Sort    []Sort    `json:"sort"`
 	Trail   string    `json:"trail"`
 }

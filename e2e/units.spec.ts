@@ -4,6 +4,8 @@ import { comparesFor } from '../web/src/build/compares';
 import { at, newId, pointer, put } from '../web/src/build/edit';
 import { numbersOf, outPlates } from '../web/src/build/plates';
 import { newScreen } from '../web/src/build/screens';
+import type { ElementView, View } from '../web/src/api/client';
+import { panelsOf, usedRows } from '../web/src/screen/layout';
 
 // Parts of the client that need no browser.
 
@@ -82,5 +84,24 @@ test.describe('comparisons', () => {
     expect(words('yesno')).toEqual(['is']);
     expect(words('text', true)).toContain('is less than'); // choices have an order
     expect(words('text')).not.toContain('is less than');
+  });
+});
+
+test.describe('layout', () => {
+  const element = (id: string, row: number, col: number, w: number, h?: number): ElementView => ({ id, kind: 'text', cell: { row, col, w, h }, state: 'shown' });
+  const view = (elements: ElementView[]): View => ({ screen: 's', type: 'operator', title: '', heading: '', mode: 'view', place: { screen: 's', mode: 'view' }, address: '/', elements });
+
+  test('empty rows take no room', () => {
+    expect(usedRows(view([element('a', 7, 1, 2), element('b', 2, 1, 2), element('c', 7, 3, 2)]))).toEqual([2, 7]);
+  });
+
+  test('elements in the same columns, one below the other, make a panel', () => {
+    const panels = panelsOf(view([element('a', 1, 1, 3), element('b', 2, 1, 3, 2), element('c', 4, 1, 3), element('d', 1, 4, 6, 4), element('e', 5, 1, 12), element('f', 7, 1, 3)]));
+    expect(panels.map((p) => [p.elements.map((e) => e.id).join(''), p.row, p.h])).toEqual([
+      ['abc', 1, 4],
+      ['d', 1, 4],
+      ['e', 5, 1],
+      ['f', 7, 1],
+    ]);
   });
 });

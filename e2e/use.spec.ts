@@ -169,3 +169,45 @@ test('signing out ends it; a wrong password says so', async ({ page }) => {
   await page.goto('/use/tarnhorn/cabins');
   await signIn(page, 'mira');
 });
+
+test('a dialog lies over its place: Escape, reload, and a full move from inside', async ({ page }) => {
+  await use(page, 'mira', '/defect?defect=107');
+  await page.getByRole('button', { name: 'Others on this cabin' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Defects' });
+  await expect(dialog.getByRole('row', { name: /D-2093/ })).toBeVisible();
+  await expect(page).toHaveURL(/defect\?defect=107$/);
+  await page.reload();
+  await expect(dialog.getByRole('row', { name: /D-2093/ })).toBeVisible();
+  // Narrowing the list in the dialog leaves the screen below as it is.
+  await dialog.getByRole('button', { name: 'Filter Severity' }).click();
+  await page.getByRole('combobox', { name: 'Value' }).selectOption('high');
+  await page.getByRole('button', { name: 'Show these' }).click();
+  await expect(dialog.getByRole('row', { name: /D-2093/ })).toHaveCount(0);
+  await expect(page).toHaveURL(/defect\?defect=107$/);
+  await page.keyboard.press('Escape');
+  await expect(dialog).toHaveCount(0);
+  await page.reload();
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  await expect(dialog).toHaveCount(0);
+  await page.getByRole('button', { name: 'Others on this cabin' }).click();
+  await dialog.getByRole('link', { name: 'D-2093' }).click();
+  await expect(heading(page)).toHaveText('Defect D-2093');
+  await expect(dialog).toHaveCount(0);
+  await page.goBack();
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  await expect(dialog).toHaveCount(0);
+});
+
+test('two tabs of one user keep trails of their own', async ({ page, context }) => {
+  await use(page, 'mira', '/cabins');
+  await expect(heading(page)).toHaveText('Cabins');
+  const other = await context.newPage();
+  await other.goto('/use/tarnhorn/defects');
+  await expect(heading(other)).toHaveText('Defects');
+  await page.getByRole('link', { name: '001', exact: true }).click();
+  await expect(heading(page)).toHaveText('Cabin 001');
+  await other.getByRole('button', { name: 'Back', exact: true }).click();
+  await expect(heading(other)).toHaveText('Workshop board');
+  await page.goBack();
+  await expect(heading(page)).toHaveText('Cabins');
+});

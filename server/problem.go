@@ -35,7 +35,7 @@ var refusalStatus = map[string]int{
 // fail turns any error into the one documented form. What is not meant for users is logged, not told.
 func fail(c *gin.Context, err error) {
 	status, problem := describe(err)
-	if status >= 500 {
+	if status >= 500 && !errors.Is(c.Request.Context().Err(), context.Canceled) { // nobody waits for a cancelled one
 		slog.Error("a request failed", "method", c.Request.Method, "path", c.Request.URL.Path, "code", problem.Code, "error", err)
 	}
 	c.Abort()

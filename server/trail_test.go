@@ -246,3 +246,20 @@ func TestHeadersAndTheClient(t *testing.T) {
 		}
 	}
 }
+
+func TestADialogIsArrangedWhereItLies(t *testing.T) {
+	p := as(t, "mira")
+	shown := p.open("/defect?defect=107")
+	over := p.pressed(shown, "e_others", nil)
+	if over.Overlay == nil || over.N != shown.N || len(over.Overlay.Context) != 1 {
+		t.Fatalf("%+v", over.Overlay)
+	}
+	var arranged api.Shown
+	p.must("POST", "/api/use/tarnhorn/arrange", map[string]any{"trail": over.Trail, "n": over.N, "overlay": true, "filters": []nav.Filter{{Path: "f_severity", Compare: "is", Value: "high"}}, "sort": []nav.Sort{}, "clear": []string{"i_cabin"}}, &arranged)
+	if arranged.N != shown.N || arranged.View.Screen != "s_defect" || arranged.Overlay == nil || arranged.Overlay.Address != "/defects?~filter.severity=is%3Ahigh" {
+		t.Errorf("%d, %s over %s", arranged.N, arranged.Overlay.Address, arranged.View.Screen)
+	}
+	if closed := p.goAlong(arranged, "close"); closed.Overlay != nil || closed.View.Heading != "Defect D-2107" {
+		t.Errorf("after closing: %+v", closed.Overlay)
+	}
+}

@@ -245,9 +245,14 @@ func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown
 		return nil, err
 	}
 	place := at.Place
+	overlay := value(req.Overlay) && at.Overlay != nil
+	if overlay {
+		place = *at.Overlay
+	}
+	inputs := place.Inputs
 	place.Filters, place.Sort = req.Filters, req.Sort
 	place.Inputs = map[string]string{}
-	for id, wire := range at.Place.Inputs {
+	for id, wire := range inputs {
 		place.Inputs[id] = wire
 	}
 	for _, id := range value(req.Clear) {
@@ -258,6 +263,13 @@ func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown
 	o, err := v.open(ctx, place)
 	if err != nil {
 		return nil, err
+	}
+	if overlay { // a dialog is no place: it is arranged where it lies
+		at.Overlay = &place
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+		return v.show(ctx, at)
 	}
 	return v.append(ctx, at, o, "")
 }

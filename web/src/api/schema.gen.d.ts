@@ -886,6 +886,7 @@ export interface components {
         };
         /** @description How a place’s list is narrowed and ordered; inputs to clear. */
         ArrangeRequest: {
+            overlay?: boolean;
             trail: string;
             n: number;
             filters: components["schemas"]["Filter"][];

@@ -129,6 +129,8 @@ function FilterBox({ column, below, now, onSet, onClose }: FilterBoxProps) {
   const needsValue = compare !== 'empty' && compare !== 'notEmpty';
   const box = useRef<HTMLDivElement>(null);
   const anchor = below?.getBoundingClientRect();
+  // Inside a dialog it belongs to it: a dialog keeps the focus inside.
+  const around = below?.closest<HTMLElement>('[role="dialog"]') ?? document.body;
   useEffect(() => {
     const outside = (e: PointerEvent) => {
       if (e.target instanceof Node && !box.current?.contains(e.target) && !below?.contains(e.target)) onClose();
@@ -137,7 +139,7 @@ function FilterBox({ column, below, now, onSet, onClose }: FilterBoxProps) {
     return () => document.removeEventListener('pointerdown', outside);
   }, [below, onClose]);
   return (
-    <Portal>
+    <Portal container={{ current: around }}>
       <Box
         ref={box}
         as="form"

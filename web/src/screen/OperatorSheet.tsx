@@ -1,9 +1,10 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
-import type { ElementView, View } from '../api/client';
+import type { View } from '../api/client';
 import { useScreen } from './context';
 import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
+import { panelsOf } from './layout';
 import { plantTones } from './PlantElements';
 
 /** An operator screen has a fixed shape and is scaled as a whole. */
@@ -98,28 +99,6 @@ function Quality({ view }: { view: View }) {
       {bad.length} of {live.length} values not available{bad[0]?.reason ? `: ${bad[0].reason}` : ''}
     </Box>
   );
-}
-
-interface Panel {
-  row: number;
-  col: number;
-  w: number;
-  h: number;
-  elements: ElementView[];
-}
-
-/** Elements in the same columns, one below the other, make a panel. */
-export function panelsOf(view: View): Panel[] {
-  const panels: Panel[] = [];
-  for (const e of [...view.elements].sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col)) {
-    const h = Math.max(1, e.cell.h ?? 1);
-    const over = panels.find((p) => p.col === e.cell.col && p.w === e.cell.w && p.row + p.h === e.cell.row);
-    if (over) {
-      over.elements.push(e);
-      over.h += h;
-    } else panels.push({ row: e.cell.row, col: e.cell.col, w: e.cell.w, h, elements: [e] });
-  }
-  return panels;
 }
 
 /** How much the fixed shape has to be scaled to fit the box. */

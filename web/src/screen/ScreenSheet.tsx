@@ -4,6 +4,7 @@ import { ContextChips } from './ContextChips';
 import { useScreen } from './context';
 import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
+import { usedRows } from './layout';
 import { OperatorSheet } from './OperatorSheet';
 
 /** A screen as it is drawn: the same for users and builders. */
@@ -67,9 +68,4 @@ function SheetGrid({ view }: { view: View }) {
       {builder && <EmptyCells view={view} rows={rows} />}
     </Grid>
   );
-}
-
-/** The rows that hold something, in order: empty ones between take no room. */
-export function usedRows(view: View): number[] {
-  return [...new Set(view.elements.map((e) => e.cell.row))].sort((a, b) => a - b);
 }

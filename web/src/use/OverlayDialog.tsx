@@ -13,12 +13,18 @@ export function OverlayDialog({
   children: ReactNode;
 }) {
   return (
-    <Dialog.Root open onOpenChange={(d) => !d.open && onClose()} size="xl" scrollBehavior="inside">
+    <Dialog.Root
+      open
+      onOpenChange={(d) => !d.open && onClose()}
+      size="xl"
+      scrollBehavior="inside"
+      closeOnInteractOutside={false}
+    >
       <Portal>
         <Dialog.Backdrop />
         <Dialog.Positioner>
-          <Dialog.Content bg="paper" color="ink" borderRadius="4px" maxW="920px" aria-label={title}>
-            <Dialog.Body p="0" pt="6px">
+          <Dialog.Content bg="paper" color="ink" borderRadius="4px" maxW="1060px" aria-label={title}>
+            <Dialog.Body p="0" pt="6px" fontSize="text">
               {children}
             </Dialog.Body>
             <Dialog.Footer>

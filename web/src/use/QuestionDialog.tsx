@@ -36,7 +36,7 @@ export function QuestionDialog({ question, onAnswer, onClose }: QuestionProps) {
                 {titles[question.kind] ?? 'A question'}
               </Dialog.Title>
             </Dialog.Header>
-            <Dialog.Body>
+            <Dialog.Body fontSize="text">
               {question.words}
               {question.kind === 'conflict' && <Conflict question={question} onAnswer={onAnswer} onClose={onClose} />}
             </Dialog.Body>

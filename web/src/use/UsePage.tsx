@@ -26,9 +26,10 @@ function Page({ shown, trail, project }: { shown: Shown; trail: TrailHands; proj
   const me = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')) });
   const heading = useRef<HTMLHeadingElement>(null);
   const { trail: id, n } = shown;
+  const over = shown.overlay !== undefined; // a dialog keeps the focus for itself
   // biome-ignore lint/correctness/useExhaustiveDependencies: a new place gets the focus at its heading
   useEffect(() => {
-    heading.current?.focus({ preventScroll: true });
+    if (!over) heading.current?.focus({ preventScroll: true });
   }, [id, n]);
   useEffect(() => {
     document.title = shown.view.heading;

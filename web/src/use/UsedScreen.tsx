@@ -42,7 +42,7 @@ export function UsedScreen({ project, trail, view, overlay = false, headingRef }
             ask(
               api.POST('/api/use/{project}/arrange', {
                 params: { path: { project } },
-                body: { trail: shown.trail, n: shown.n, ...change },
+                body: { trail: shown.trail, n: shown.n, overlay, ...change },
               }),
             ),
           ),
