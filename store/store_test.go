@@ -299,3 +299,84 @@ func TestCommandsAreSentOnceAndSettled(t *testing.T) {
 		}
 	}
 }
+
+func TestPeopleAndProjectsAreListed(t *testing.T) {
+	people, err := up.Store.Accounts(ctx, demo.ProjectID)
+	if err != nil || len(people) != len(demo.People) {
+		t.Fatalf("%d people, %v", len(people), err)
+	}
+	for i, a := range people {
+		if i > 0 && people[i-1].Name > a.Name {
+			t.Errorf("%s comes after %s", a.Name, people[i-1].Name)
+		}
+		if len(a.Roles) == 0 || a.Builder != (a.Login == "arno") {
+			t.Errorf("%+v", a)
+		}
+	}
+	list, err := up.Store.Projects(ctx)
+	if err != nil {
+		t.Fatal(err)
+	}
+	found := false
+	for _, p := range list {
+		found = found || p.ID == demo.ProjectID && p.Slug == "tarnhorn" && p.Title == "Tarnhorn Ropeway" && p.Released >= 1
+	}
+	if !found {
+		t.Errorf("%+v", list)
+	}
+	uses, err := up.Store.ProjectsOf(ctx, "a_mira")
+	if err != nil || !uses[demo.ProjectID] || len(uses) != 1 {
+		t.Errorf("%v %v", uses, err)
+	}
+}
+
+func TestWhatIsNotThereIsSaidToBeNotThere(t *testing.T) {
+	if _, _, err := up.Store.ProjectState(ctx, "p_none"); !errors.Is(err, store.ErrNone) {
+		t.Errorf("a project: %v", err)
+	}
+	if _, err := up.Store.Draft(ctx, "p_none"); !errors.Is(err, store.ErrNone) {
+		t.Errorf("a draft: %v", err)
+	}
+	if _, err := up.Store.Release(ctx, demo.ProjectID, 999); !errors.Is(err, store.ErrNone) {
+		t.Errorf("a release: %v", err)
+	}
+	if _, err := up.Store.PutIntoUse(ctx, "p_none", "a_arno"); !errors.Is(err, store.ErrNone) {
+		t.Errorf("releasing: %v", err)
+	}
+	if _, err := up.Store.Edit(ctx, store.Edit{Project: "p_none", By: "a_arno", Patch: patch(t, rename("X"))}); !errors.Is(err, store.ErrNone) {
+		t.Errorf("editing: %v", err)
+	}
+	if _, err := up.Store.TrailOf(ctx, "none", "a_mira", demo.ProjectID); !errors.Is(err, store.ErrNone) {
+		t.Errorf("a trail: %v", err)
+	}
+	if _, err := up.Store.Session(ctx, "none", "", time.Now()); !errors.Is(err, store.ErrNone) {
+		t.Errorf("a session: %v", err)
+	}
+}
+
+func TestAnEditMakesSeveralEntitiesOrNone(t *testing.T) {
+	id := newProject(t, "p_several")
+	both := `[{"op":"add","path":"/s_new","value":{"kind":"screen","type":"menu","title":"New","slug":"new"}},
+	  {"op":"add","path":"/s_cabin/elements/e_to","value":{"kind":"button","pos":1,"cell":{"row":9,"col":1,"w":2},"words":"To it","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_new"}}}}}}]`
+	done, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: patch(t, both)})
+	if err != nil || len(done.Touched) != 2 || done.Versions["s_new"] != done.Seq {
+		t.Fatalf("%+v %v", done, err)
+	}
+	if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: patch(t, `[{"op":"remove","path":"/s_new"},{"op":"remove","path":"/s_nothing"}]`)}); err == nil {
+		t.Fatal("half an edit was made")
+	}
+	if title(t, id, "s_new") != "New" {
+		t.Error("the half that fitted was kept")
+	}
+	if _, err := up.Store.Undo(ctx, id, "a_arno"); err != nil {
+		t.Fatal(err)
+	}
+	if title(t, id, "s_new") != "" {
+		t.Error("undo left the new screen")
+	}
+	// Made again with the same id it has a version that it never had before.
+	again, err := up.Store.Redo(ctx, id, "a_arno")
+	if err != nil || again.Versions["s_new"] <= done.Versions["s_new"] {
+		t.Errorf("%+v after %+v: %v", again, done, err)
+	}
+}

@@ -115,6 +115,9 @@ func (o *Opening) aimAt(ctx context.Context, e *ElementPlan, trigger string, p P
 	if !o.app.Project.GrantOf(o.world.user.Roles, spec.Table).View {
 		return aim{}, refuse("no-grant", "Your role may not view these records.", "")
 	}
+	if p.Row == "" {
+		return aim{}, refuse("no-record", "No row was named.", "Choose a row of the list.")
+	}
 	q, hidden, err := o.listQuery(e, "")
 	if err != nil {
 		return aim{}, err
