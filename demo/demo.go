@@ -9,6 +9,8 @@ import (
 	"time"
 
 	"github.com/jackc/pgx/v5"
+
+	"ambergate/core/project"
 )
 
 //go:embed schema/*.sql project/*.json pictures/*.svg
@@ -48,6 +50,15 @@ func Project() (map[string]json.RawMessage, error) {
 		return nil, fmt.Errorf("read the demo's project: %w", err)
 	}
 	return document.Entities, nil
+}
+
+// Decoded gives the demo's project as a document.
+func Decoded() (*project.Project, error) {
+	entities, err := Project()
+	if err != nil {
+		return nil, err
+	}
+	return project.Decode(entities)
 }
 
 // Picture gives a picture of the demo's projects by name.

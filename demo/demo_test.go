@@ -4,15 +4,10 @@ import (
 	"testing"
 
 	"ambergate/core/nav"
-	"ambergate/core/project"
 )
 
 func TestDemoProjectCompiles(t *testing.T) {
-	entities, err := Project()
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := project.Decode(entities)
+	p, err := Decoded()
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -24,11 +24,7 @@ func TestMain(m *testing.M) { stagetest.Main(m, &up) }
 
 func tarnhorn(t testing.TB) *project.Project {
 	t.Helper()
-	entities, err := demo.Project()
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := project.Decode(entities)
+	p, err := demo.Decoded()
 	if err != nil {
 		t.Fatal(err)
 	}

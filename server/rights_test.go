@@ -15,11 +15,7 @@ import (
 
 func demoProject(t *testing.T) *project.Project {
 	t.Helper()
-	entities, err := demo.Project()
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := project.Decode(entities)
+	p, err := demo.Decoded()
 	if err != nil {
 		t.Fatal(err)
 	}

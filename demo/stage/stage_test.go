@@ -8,7 +8,6 @@ import (
 
 	"ambergate/core/check"
 	"ambergate/core/nav"
-	"ambergate/core/project"
 	"ambergate/demo"
 	"ambergate/demo/stage"
 	"ambergate/demo/stage/stagetest"
@@ -74,11 +73,7 @@ func TestTheStoryBeginsAsItIsTold(t *testing.T) {
 
 // Every field of the project's tables is a column of the database, of a type that fits.
 func TestTheProjectFitsItsTables(t *testing.T) {
-	entities, err := demo.Project()
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := project.Decode(entities)
+	p, err := demo.Decoded()
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -102,11 +97,7 @@ func TestTheProjectFitsItsTables(t *testing.T) {
 }
 
 func TestTheProjectIsSound(t *testing.T) {
-	entities, err := demo.Project()
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := project.Decode(entities)
+	p, err := demo.Decoded()
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -21,11 +21,7 @@ type ropeway struct {
 
 func open(t *testing.T) *ropeway {
 	t.Helper()
-	entities, err := demo.Project()
-	if err != nil {
-		t.Fatal(err)
-	}
-	p, err := project.Decode(entities)
+	p, err := demo.Decoded()
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -15,6 +15,8 @@ export function ColumnHead({ column, list }: { column: Column; list: ListView })
   const sorted = list.sort.findIndex((s) => s.path === column.path);
   const order = list.sort[sorted];
   const filtered = filters.some((f) => f.path === column.path);
+  const number = column.type === 'whole' || column.type === 'decimal' || column.type === 'number';
+  const words = column.unit ? `${column.label}, ${column.unit}` : column.label;
   const aria = sorted === 0 ? (order?.desc ? 'descending' : 'ascending') : undefined;
   const sort = () => onArrange({ filters, sort: [{ path: column.path, desc: sorted === 0 && !order?.desc }] });
   return (
@@ -26,7 +28,7 @@ export function ColumnHead({ column, list }: { column: Column; list: ListView })
       top="0"
       bg="paper"
       zIndex="1"
-      textAlign="left"
+      textAlign={number ? 'right' : 'left'}
       fontSize="note"
       fontWeight="600"
       color="muted"
@@ -35,7 +37,7 @@ export function ColumnHead({ column, list }: { column: Column; list: ListView })
       boxShadow="inset 0 -1px 0 var(--chakra-colors-rule)"
     >
       {list.main ? (
-        <Flex align="center" gap="2px">
+        <Flex align="center" gap="2px" justify={number ? 'flex-end' : undefined}>
           <Box
             as="button"
             onClick={sort}
@@ -45,7 +47,7 @@ export function ColumnHead({ column, list }: { column: Column; list: ListView })
             _hover={{ color: 'ink' }}
             color={sorted === 0 ? 'ink' : undefined}
           >
-            {column.label} {sorted === 0 && (order?.desc ? '↓' : '↑')}
+            {words} {sorted === 0 && (order?.desc ? '↓' : '↑')}
           </Box>
           <Box
             ref={mark}
@@ -63,7 +65,7 @@ export function ColumnHead({ column, list }: { column: Column; list: ListView })
           </Box>
         </Flex>
       ) : (
-        column.label
+        words
       )}
       {open && (
         <FilterBox
