@@ -34,6 +34,7 @@ func (b *builder) build(e ast.Expr) *Node {
 	if n == nil {
 		n = b.opaque(e)
 	}
+	n.At, n.Length = b.placeOf(e)
 	if n.Type.Kind == Unknown {
 		n.Type = Type{Kind: ownKind(b.ast.GetType(e.ID()))}
 	}
@@ -107,6 +108,9 @@ func (b *builder) path(e ast.Expr) *Node {
 	if p == nil {
 		return nil
 	}
+	if last := p.last(); last != nil && last.Named != "" {
+		return b.named(e, p, last)
+	}
 	return &Node{Op: OpPath, Path: p, Type: p.Type}
 }
 
@@ -170,8 +174,17 @@ func (b *builder) call(e ast.Expr) *Node {
 	if name == "dyn" && len(args) == 1 {
 		return b.build(args[0])
 	}
-	if name == "is" {
+	switch name {
+	case "is":
 		return b.role(e, args)
+	case "key":
+		if args[0].Kind() != ast.LiteralKind {
+			return nil
+		}
+		text, _ := args[0].AsLiteral().Value().(string)
+		return &Node{Op: OpConst, Const: Key(text), Type: Type{Kind: Record}}
+	case "available":
+		return b.available(e, args[0])
 	}
 	if op, ok := operators[name]; ok {
 		n := &Node{Op: op}
@@ -260,7 +273,7 @@ func (b *builder) opaque(e ast.Expr) *Node {
 	ast.PostOrderVisit(e, ast.NewExprVisitor(func(part ast.Expr) {
 		if part.Kind() == ast.SelectKind || part.Kind() == ast.IdentKind {
 			if p := b.chain(part, ""); p != nil && p.Type.Kind != Record && p.Type.Kind != Object {
-				n.paths = append(n.paths, p)
+				n.Args, n.written = append(n.Args, b.build(part)), append(n.written, p)
 			}
 		}
 	}))
@@ -291,8 +304,8 @@ func (n *Node) opaque(w World) Value {
 		return UnknownBecause("this part cannot be run")
 	}
 	input := map[string]any{"now": w.Now()}
-	for _, p := range n.paths {
-		v := w.Value(p)
+	for i, p := range n.written {
+		v := n.Args[i].Eval(w)
 		if !v.Known() {
 			return v
 		}
@@ -378,4 +391,48 @@ func (b *builder) dateConstant(e ast.Expr, text string) *Node {
 		v = NullValue
 	}
 	return &Node{Op: OpConst, Const: v, Type: Type{Kind: Date}}
+}
+
+// placeOf gives the text of a part: from where its first part begins to where its last one ends.
+func (b *builder) placeOf(e ast.Expr) (at, length int) {
+	from, to := len(b.text), 0
+	ast.PostOrderVisit(e, ast.NewExprVisitor(func(part ast.Expr) {
+		r, ok := b.ast.SourceInfo().GetOffsetRange(part.ID())
+		if !ok {
+			return
+		}
+		end := int(r.Stop)
+		if part.Kind() == ast.SelectKind {
+			end = int(r.Start) + 1 + len([]rune(part.AsSelect().FieldName()))
+		}
+		if part.Kind() == ast.IdentKind {
+			end = int(r.Start) + len([]rune(part.AsIdent()))
+		}
+		if part.Kind() == ast.LiteralKind {
+			end = b.literalEnd(int(r.Start))
+		}
+		from, to = min(from, int(r.Start)), max(to, end)
+	}))
+	if from >= to {
+		return 0, 0
+	}
+	return from, min(to, len(b.text)) - from
+}
+
+// literalEnd finds where a number or a quoted text ends.
+func (b *builder) literalEnd(at int) int {
+	if at >= len(b.text) || b.text[at] != '"' && b.text[at] != '\'' {
+		for at < len(b.text) && (isWord(b.text[at]) || b.text[at] == '.' || b.text[at] == '-') {
+			at++
+		}
+		return at
+	}
+	for i := at + 1; i < len(b.text); i++ {
+		if b.text[i] == '\\' {
+			i++
+		} else if b.text[i] == b.text[at] {
+			return i + 1
+		}
+	}
+	return len(b.text)
 }

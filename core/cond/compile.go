@@ -44,6 +44,7 @@ type Compiler struct {
 	base   *cel.Env
 	envs   map[string]*cel.Env
 	exprs  map[string]compiled
+	named  map[string]*Node // of named conditions; nil while one is being compiled
 }
 
 type compiled struct {
@@ -67,7 +68,7 @@ func NewCompiler(schema *Schema) (*Compiler, error) {
 	if err != nil {
 		return nil, fmt.Errorf("make the expression environment: %w", err)
 	}
-	return &Compiler{schema: schema, base: base, envs: map[string]*cel.Env{}, exprs: map[string]compiled{}}, nil
+	return &Compiler{schema: schema, base: base, envs: map[string]*cel.Env{}, exprs: map[string]compiled{}, named: map[string]*Node{}}, nil
 }
 
 // Condition compiles a text that must be yes or no. Names may be ids or aliases.
@@ -207,6 +208,8 @@ func functions() []cel.EnvOption {
 		cel.Function("today", cel.Overload("today_date", nil, cel.TimestampType)),
 		cel.Function("days", cel.Overload("days_whole", []*cel.Type{cel.IntType}, cel.DurationType)),
 		cel.Function("date", cel.Overload("date_text", []*cel.Type{cel.StringType}, cel.TimestampType)),
+		cel.Function("key", cel.Overload("key_text", []*cel.Type{cel.StringType}, cel.DynType)),
+		cel.Function("available", cel.Overload("available_value", []*cel.Type{cel.DynType}, cel.BoolType)),
 		cel.Function("is", cel.MemberOverload("user_is", []*cel.Type{cel.ObjectType("user"), cel.StringType}, cel.BoolType)),
 		number("_+_"), number("_-_"), number("_*_"), number("_/_"),
 	}

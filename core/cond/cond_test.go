@@ -9,7 +9,7 @@ import (
 func tarn() *Schema {
 	text := Type{Kind: Text}
 	nullText := Type{Kind: Text, Nullable: true}
-	return NewSchema([]*Group{
+	schema := NewSchema([]*Group{
 		{ID: "t_defects", Label: "Defects", Fields: []Field{
 			{ID: "f_code", Alias: "code", Label: "Code", Type: text},
 			{ID: "f_state", Alias: "state", Label: "State", Type: Type{Kind: Text, Choices: []string{"open", "waiting", "closed"}, Nullable: true}},
@@ -20,14 +20,29 @@ func tarn() *Schema {
 			{ID: "f_count", Alias: "count", Label: "Count", Type: Type{Kind: Whole}},
 			{ID: "f_cabin", Alias: "cabin", Label: "Cabin", Type: Type{Kind: Record, Table: "t_cabins", Nullable: true}},
 			{ID: "f_done", Alias: "done", Label: "Done", Type: Type{Kind: YesNo, Nullable: true}},
+			{ID: "f_temp", Alias: "temperature", Label: "Temperature", Type: Type{Kind: Number, Unit: "°C"}},
+			{ID: "c_urgent", Alias: "urgent", Label: "open and worth doing", Type: Type{Kind: YesNo}, Named: "c_urgent"},
+			{ID: "c_looped", Alias: "looped", Label: "looped", Type: Type{Kind: YesNo}, Named: "c_looped"},
+			{ID: "c_broken", Alias: "broken", Label: "broken", Type: Type{Kind: YesNo}, Named: "c_broken"},
+			{ID: "n_stops", Alias: "stops", Label: "Stops", Type: Type{Kind: Whole}, Far: true},
 		}},
 		{ID: "t_cabins", Label: "Cabins", Fields: []Field{
 			{ID: "f_no", Alias: "number", Label: "Number", Type: text},
 			{ID: "f_lift", Alias: "lift", Label: "Lift", Type: Type{Kind: Record, Table: "t_lifts"}},
+			{ID: "c_upper", Alias: "upper", Label: "on the upper lift", Type: Type{Kind: YesNo}, Named: "c_upper"},
+			{ID: "c_odd", Alias: "odd", Label: "odd", Type: Type{Kind: YesNo}, Named: "c_odd"},
 		}},
 		{ID: "t_lifts", Label: "Lifts", Fields: []Field{{ID: "f_name", Alias: "name", Label: "Name", Type: text}}},
 		{ID: "user", Label: "user", Fields: []Field{{ID: "u_name", Alias: "name", Label: "name", Type: text}}},
 	}, []Role{{ID: "r_tech", Name: "Technician"}, {ID: "r_lead", Name: "Shift lead"}})
+	schema.Named = map[string]Named{
+		"c_urgent": {ID: "c_urgent", Label: "open and worth doing", Group: "t_defects", Text: `record.state == "open" && record.count > 1`},
+		"c_upper":  {ID: "c_upper", Label: "on the upper lift", Group: "t_cabins", Text: `record.lift.name == "Upper Tarn"`},
+		"c_odd":    {ID: "c_odd", Label: "odd", Group: "t_cabins", Text: `["7", "9"].exists(x, x == record.number)`},
+		"c_looped": {ID: "c_looped", Label: "looped", Group: "t_defects", Text: `record.done || record.looped`},
+		"c_broken": {ID: "c_broken", Label: "broken", Group: "t_defects", Text: `record.nothing == 1`},
+	}
+	return schema
 }
 
 var defectScope = Scope{"record": "t_defects", "user": "user"}

@@ -36,6 +36,8 @@ func (n *Node) Eval(w World) Value {
 			return v
 		}
 		return Bool(!v.True())
+	case OpNamed:
+		return n.Args[0].Eval(w)
 	case OpIf:
 		c := n.Args[0].Eval(w)
 		if !c.Known() {
@@ -149,6 +151,8 @@ func (n *Node) call(w World) Value {
 		return DateOf(w.Now())
 	case "now":
 		return MomentOf(w.Now())
+	case "available":
+		return Bool(w.Value(n.Args[0].Path).Known())
 	}
 	var args [2]Value
 	for i, a := range n.Args {

@@ -22,7 +22,7 @@ func (n *Node) explain(w World) Part {
 	v := n.Eval(w)
 	p := Part{Words: n.Phrase(), State: stateOf(v), Why: v.Why()}
 	switch n.Op {
-	case OpAnd, OpOr, OpNot:
+	case OpAnd, OpOr, OpNot, OpNamed:
 		for _, a := range n.Args {
 			p.Parts = append(p.Parts, a.explain(w))
 		}

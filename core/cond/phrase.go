@@ -1,6 +1,7 @@
 package cond
 
 import (
+	"fmt"
 	"strings"
 )
 
@@ -20,10 +21,12 @@ func (n *Node) Phrase() string {
 	case OpOr:
 		return joinPhrases(n.Args, " or ", OpAnd)
 	case OpNot:
-		if n.Args[0].Op == OpPath {
-			return n.Args[0].Path.Words() + " does not hold"
+		return n.Args[0].negated()
+	case OpNamed:
+		if of := n.Path.ofWords(); of != "" {
+			return of + ": " + n.Source
 		}
-		return "not (" + n.Args[0].Phrase() + ")"
+		return n.Source
 	case OpEq, OpNe, OpLt, OpLe, OpGt, OpGe:
 		return n.comparisonPhrase()
 	case OpIn:
@@ -36,10 +39,7 @@ func (n *Node) Phrase() string {
 	case OpIf:
 		return "if " + n.Args[0].Phrase() + " then " + n.Args[1].operand() + ", else " + n.Args[2].operand()
 	case OpList:
-		items := make([]string, len(n.Args))
-		for i, a := range n.Args {
-			items[i] = a.operand()
-		}
+		items := operands(n.Args)
 		if len(items) > 1 {
 			last := len(items) - 1
 			return strings.Join(items[:last], ", ") + " or " + items[last]
@@ -53,11 +53,43 @@ func (n *Node) Phrase() string {
 	return "“" + n.Source + "”"
 }
 
-func (n *Node) callPhrase() string {
-	args := make([]string, len(n.Args))
-	for i, a := range n.Args {
-		args[i] = a.operand()
+// negated says that a part does not hold.
+func (n *Node) negated() string {
+	switch n.Op {
+	case OpPath:
+		return n.Path.Words() + " does not hold"
+	case OpEq, OpNe:
+		other := *n
+		other.Op = OpEq + OpNe - n.Op // an empty value counts the same either way
+		return other.Phrase()
+	case OpIn:
+		list := n.Args[1].operand()
+		if n.Args[1].Op == OpList {
+			list = strings.Join(operands(n.Args[1].Args), ", ")
+		}
+		return n.Args[0].operand() + " is none of " + list
+	case OpRole:
+		return "the user is not " + n.roleName()
+	case OpOr:
+		return "none of these: " + joinPhrases(n.Args, "; ", OpAnd)
+	case OpCall:
+		args := n.Args
+		switch n.Fn {
+		case "contains":
+			return args[0].operand() + " does not contain " + args[1].operand()
+		case "startsWith":
+			return args[0].operand() + " does not begin with " + args[1].operand()
+		case "endsWith":
+			return args[0].operand() + " does not end with " + args[1].operand()
+		case "available":
+			return args[0].operand() + " is not available"
+		}
 	}
+	return "not (" + n.Phrase() + ")"
+}
+
+func (n *Node) callPhrase() string {
+	args := operands(n.Args)
 	switch n.Fn {
 	case "today":
 		return "today"
@@ -69,6 +101,8 @@ func (n *Node) callPhrase() string {
 		return args[0] + " begins with " + args[1]
 	case "endsWith":
 		return args[0] + " ends with " + args[1]
+	case "available":
+		return args[0] + " is available"
 	case "size":
 		return "the length of " + args[0]
 	case "days":
@@ -106,7 +140,10 @@ func (n *Node) comparisonPhrase() string {
 	temporal := left.Type.Kind == Date || left.Type.Kind == Moment
 	verb := map[Op]string{OpEq: " is ", OpNe: " is not ", OpLt: " is less than ", OpLe: " is at most ", OpGt: " is more than ", OpGe: " is at least "}[n.Op]
 	if temporal {
-		verb = map[Op]string{OpEq: " is ", OpNe: " is not ", OpLt: " is before ", OpLe: " is by ", OpGt: " is after ", OpGe: " is from "}[n.Op]
+		verb = map[Op]string{OpEq: " is ", OpNe: " is not ", OpLt: " is before ", OpLe: " is on or before ", OpGt: " is after ", OpGe: " is on or after "}[n.Op]
+	}
+	if away, ok := right.fromToday(); ok {
+		return words + verb + away
 	}
 	words += verb + right.operand()
 	if left.Type.Unit != "" {
@@ -118,12 +155,55 @@ func (n *Node) comparisonPhrase() string {
 	return words
 }
 
+// fromToday says a day counted from today: "7 days ago".
+func (n *Node) fromToday() (string, bool) {
+	days, ok := n.relativeDay()
+	switch {
+	case !ok || days == 0:
+		return "", false
+	case days == -1:
+		return "yesterday", true
+	case days == 1:
+		return "tomorrow", true
+	case days < 0:
+		return fmt.Sprintf("%d days ago", -days), true
+	}
+	return fmt.Sprintf("%d days from now", days), true
+}
+
+// relativeDay reads today(), today() - days(7) and today() + days(7) as days from today.
+func (n *Node) relativeDay() (int64, bool) {
+	if n.Op == OpCall && n.Fn == "today" {
+		return 0, true
+	}
+	if n.Op != OpAdd && n.Op != OpSub || n.Args[0].Op != OpCall || n.Args[0].Fn != "today" {
+		return 0, false
+	}
+	span := n.Args[1]
+	if span.Op != OpCall || span.Fn != "days" || span.Args[0].Op != OpConst || span.Args[0].Const.kind != Whole {
+		return 0, false
+	}
+	days := span.Args[0].Const.i
+	if n.Op == OpSub {
+		days = -days
+	}
+	return days, true
+}
+
 // operand says a part as a thing compared, not as a statement.
 func (n *Node) operand() string {
 	if n.Op == OpPath {
 		return n.Path.Words()
 	}
 	return n.Phrase()
+}
+
+func operands(parts []*Node) []string {
+	out := make([]string, len(parts))
+	for i, p := range parts {
+		out[i] = p.operand()
+	}
+	return out
 }
 
 func constPhrase(v Value) string {
@@ -153,20 +233,27 @@ func joinPhrases(args []*Node, with string, wrap Op) string {
 // (its own record, the clicked row) is left out.
 func (p *Path) Words() string {
 	words := make([]string, 0, len(p.hops)+1)
+	hops := p.hops
 	switch p.Root {
 	case "user":
+		if len(hops) > 0 && hops[0].ID == "record" {
+			hops = hops[1:]
+		}
+		if len(hops) == 0 {
+			return "the user"
+		}
 		words = append(words, "the user’s")
 	case "saved":
 		words = append(words, "the saved record’s")
 	case "point":
 		words = append(words, "the point’s")
 	}
-	for i, h := range p.hops {
+	for i, h := range hops {
 		label := lowerFirst(h.Label)
 		if label == "" {
 			continue
 		}
-		if i < len(p.hops)-1 && h.Type.Kind != Object {
+		if i < len(hops)-1 && h.Type.Kind != Object {
 			label += "’s"
 		}
 		words = append(words, label)
@@ -175,6 +262,14 @@ func (p *Path) Words() string {
 		return map[string]string{"record": "this record", "row": "the clicked row", "point": "the chosen point"}[p.Root]
 	}
 	return strings.Join(words, " ")
+}
+
+// ofWords says whose condition a shared one is: nothing for the record or row itself, or the user.
+func (p *Path) ofWords() string {
+	if len(p.hops) < 2 {
+		return ""
+	}
+	return pathOf(p.Root, p.hops[:len(p.hops)-1], Type{}).Words()
 }
 
 // lowerFirst lowers the first letter unless the word is an abbreviation.

@@ -1,57 +1,153 @@
 package cond
 
 import (
+	"fmt"
+	"slices"
 	"strconv"
 	"strings"
 )
 
-// Rows is a condition as rows of field, comparison and value.
+// Rows is a condition as rows of field, comparison and value. Mode says how they go together.
 type Rows struct {
-	Mode string `json:"mode"` // all, any
+	Mode string `json:"mode"` // all, any, none
 	Rows []Row  `json:"rows"`
 }
 
-// Row is one comparison. Compare is one of is, isNot, less, atMost, more, atLeast, empty, notEmpty.
+// Row is one comparison, or a group of rows. Compare is one of Compares.
 type Row struct {
-	Path    string `json:"path"` // over aliases: record.cabin.state
-	Compare string `json:"compare"`
-	Value   string `json:"value"` // as the wire writes it; "" for empty and notEmpty
+	Path    string   `json:"path,omitempty"` // over aliases: record.cabin.state; "user" for roles
+	Compare string   `json:"compare,omitempty"`
+	Value   string   `json:"value,omitempty"`  // as the wire writes it; today(), today()-7 and today()+7 count days from today
+	Values  []string `json:"values,omitempty"` // of in and notIn
+	With    string   `json:"with,omitempty"`   // a path compared with, instead of a value
+	Group   *Rows    `json:"group,omitempty"`
 }
 
-var compareSigns = map[string]string{"is": "==", "isNot": "!=", "less": "<", "atMost": "<=", "more": ">", "atLeast": ">="}
+// Compares are the comparisons that rows know.
+var Compares = []string{
+	"is", "isNot", "less", "atMost", "more", "atLeast", "empty", "notEmpty", "in", "notIn", "contains", "notContains", "begins", "notBegins", "ends", "notEnds",
+	"holds", "holdsNot", "available", "notAvailable", "role", "notRole",
+}
 
-var compareOps = map[Op]string{OpEq: "is", OpNe: "isNot", OpLt: "less", OpLe: "atMost", OpGt: "more", OpGe: "atLeast"}
+var (
+	compareSigns = map[string]string{"is": "==", "isNot": "!=", "less": "<", "atMost": "<=", "more": ">", "atLeast": ">="}
+	compareOps   = map[Op]string{OpEq: "is", OpNe: "isNot", OpLt: "less", OpLe: "atMost", OpGt: "more", OpGe: "atLeast"}
+	compareCalls = map[string]string{"contains": "contains", "begins": "startsWith", "ends": "endsWith"}
+	// opposites are comparisons that a "not" before the row turns into each other.
+	opposites = map[string]string{"in": "notIn", "contains": "notContains", "begins": "notBegins", "ends": "notEnds", "holds": "holdsNot", "available": "notAvailable", "role": "notRole"}
+)
 
 // RowsOf shows a tree as rows; false for what rows cannot show, which stays text.
 func RowsOf(n *Node) (Rows, bool) {
-	rows := Rows{Mode: "all", Rows: []Row{}}
-	parts := []*Node{n}
-	if n.Op == OpAnd || n.Op == OpOr {
-		parts = n.Args
-		if n.Op == OpOr {
-			rows.Mode = "any"
-		}
+	if group, ok, is := groupOf(n); is {
+		return group, ok
 	}
-	for _, p := range parts {
-		row, ok := rowOf(p)
+	row, ok := rowOf(n)
+	return Rows{Mode: "all", Rows: []Row{row}}, ok
+}
+
+// groupOf shows what stands for several rows; is is false for a single comparison.
+func groupOf(n *Node) (rows Rows, ok, is bool) {
+	switch {
+	case n.Op == OpAnd:
+		rows.Mode = "all"
+	case n.Op == OpOr:
+		rows.Mode = "any"
+	case n.Op == OpNot && n.Args[0].Op == OpOr:
+		rows.Mode, n = "none", n.Args[0]
+	case n.Op == OpNot && opposites[compareOf(n.Args[0])] == "":
+		row, ok := rowOf(n.Args[0])
+		return Rows{Mode: "none", Rows: []Row{row}}, ok, true
+	default:
+		return rows, false, false
+	}
+	for _, part := range n.Args {
+		row, ok := rowOf(part)
 		if !ok {
-			return Rows{}, false
+			return Rows{}, false, true
 		}
 		rows.Rows = append(rows.Rows, row)
 	}
-	return rows, true
+	return rows, true, true
+}
+
+// compareOf gives the comparison that a row for this part would have, or "".
+func compareOf(n *Node) string {
+	row, ok := rowOf(n)
+	if !ok {
+		return ""
+	}
+	return row.Compare
 }
 
 func rowOf(n *Node) (Row, bool) {
+	if group, ok, is := groupOf(n); is {
+		return Row{Group: &group}, ok
+	}
+	switch n.Op {
+	case OpNot:
+		row, ok := rowOf(n.Args[0])
+		row.Compare = opposites[row.Compare]
+		return row, ok
+	case OpRole:
+		return Row{Path: "user", Compare: "role", Value: n.roleName()}, true
+	case OpPath, OpNamed:
+		return Row{Path: n.Path.Shown(), Compare: "holds"}, n.Type.Kind == YesNo
+	case OpIn:
+		return memberRow(n)
+	case OpCall:
+		return callRow(n)
+	}
+	return comparisonRow(n)
+}
+
+func memberRow(n *Node) (Row, bool) {
+	if n.Args[0].Op != OpPath || n.Args[1].Op != OpList || len(n.Args[1].Args) == 0 {
+		return Row{}, false
+	}
+	row := Row{Path: n.Args[0].Path.Shown(), Compare: "in"}
+	for _, item := range n.Args[1].Args {
+		if item.Op != OpConst || item.Const.IsNull() {
+			return Row{}, false
+		}
+		row.Values = append(row.Values, item.Const.Wire())
+	}
+	return row, true
+}
+
+func callRow(n *Node) (Row, bool) {
+	if len(n.Args) == 0 || n.Args[0].Op != OpPath {
+		return Row{}, false
+	}
+	row := Row{Path: n.Args[0].Path.Shown()}
+	if n.Fn == "available" {
+		row.Compare = "available"
+		return row, true
+	}
+	for compare, fn := range compareCalls {
+		if fn == n.Fn && n.Args[1].Op == OpConst {
+			row.Compare, row.Value = compare, n.Args[1].Const.Wire()
+			return row, true
+		}
+	}
+	return Row{}, false
+}
+
+func comparisonRow(n *Node) (Row, bool) {
 	compare, ok := compareOps[n.Op]
 	if !ok || n.Args[0].Op != OpPath {
 		return Row{}, false
 	}
 	row := Row{Path: n.Args[0].Path.Shown(), Compare: compare}
 	right := n.Args[1]
+	days, relative := right.relativeDay()
 	switch {
-	case right.Op == OpCall && right.Fn == "today":
+	case relative && days == 0:
 		row.Value = "today()"
+	case relative:
+		row.Value = fmt.Sprintf("today()%+d", days)
+	case right.Op == OpPath:
+		row.With = right.Path.Shown()
 	case right.Op != OpConst:
 		return Row{}, false
 	case right.Const.IsNull() && n.Op == OpEq:
@@ -66,27 +162,76 @@ func rowOf(n *Node) (Row, bool) {
 	return row, true
 }
 
-// Text writes the rows as an expression over aliases. Types are looked up by path;
-// a path that types does not know is written as a text comparison, for the compiler to refuse.
+// Text writes the rows as an expression over aliases. Types are looked up by path; a path that
+// types does not know is written as a text comparison, for the compiler to refuse.
+// Groups without a row are left out; "" when nothing is left.
 func (r Rows) Text(types func(path string) (Type, bool)) string {
-	parts := make([]string, 0, len(r.Rows))
+	return r.text(types, false)
+}
+
+func (r Rows) text(types func(path string) (Type, bool), within bool) string {
+	var parts []string
 	for _, row := range r.Rows {
-		switch row.Compare {
-		case "empty":
-			parts = append(parts, row.Path+" == null")
-			continue
-		case "notEmpty":
-			parts = append(parts, row.Path+" != null")
-			continue
+		if part := row.text(types); part != "" {
+			parts = append(parts, part)
 		}
-		t, _ := types(row.Path)
-		parts = append(parts, row.Path+" "+compareSigns[row.Compare]+" "+literal(t, row.Value))
+	}
+	if len(parts) == 0 {
+		return ""
 	}
 	with := " && "
-	if r.Mode == "any" {
+	if r.Mode != "all" {
 		with = " || "
 	}
-	return strings.Join(parts, with)
+	text := strings.Join(parts, with)
+	if r.Mode == "none" {
+		return "!(" + text + ")"
+	}
+	if within && len(parts) > 1 {
+		return "(" + text + ")"
+	}
+	return text
+}
+
+func (r Row) text(types func(path string) (Type, bool)) string {
+	if r.Group != nil {
+		return r.Group.text(types, true)
+	}
+	for compare, opposite := range opposites {
+		if r.Compare == opposite {
+			r.Compare = compare
+			if compare == "in" {
+				return "!(" + r.text(types) + ")"
+			}
+			return "!" + r.text(types)
+		}
+	}
+	t, _ := types(r.Path)
+	switch r.Compare {
+	case "empty":
+		return r.Path + " == null"
+	case "notEmpty":
+		return r.Path + " != null"
+	case "holds":
+		return r.Path
+	case "available":
+		return "available(" + r.Path + ")"
+	case "role":
+		return r.Path + ".is(" + strconv.Quote(r.Value) + ")"
+	case "contains", "begins", "ends":
+		return r.Path + "." + compareCalls[r.Compare] + "(" + strconv.Quote(r.Value) + ")"
+	case "in":
+		items := make([]string, len(r.Values))
+		for i, v := range r.Values {
+			items[i] = literal(t, v)
+		}
+		return r.Path + " in [" + strings.Join(items, ", ") + "]"
+	}
+	right := r.With
+	if right == "" {
+		right = literal(t, r.Value)
+	}
+	return r.Path + " " + compareSigns[r.Compare] + " " + right
 }
 
 func literal(t Type, value string) string {
@@ -102,14 +247,33 @@ func literal(t Type, value string) string {
 			}
 			return value
 		}
+	case Record:
+		return "key(" + strconv.Quote(value) + ")"
 	case Date, Moment:
-		if value == "today()" {
-			return value
+		if days, relative := strings.CutPrefix(value, "today()"); relative {
+			return relativeText(days, value)
 		}
 		return "date(" + strconv.Quote(value) + ")"
 	}
 	return strconv.Quote(value)
 }
+
+// relativeText writes "-7" after today() as an expression.
+func relativeText(days, value string) string {
+	n, err := strconv.Atoi(days)
+	switch {
+	case days == "" || err == nil && n == 0:
+		return "today()"
+	case err != nil:
+		return strconv.Quote(value)
+	case n < 0:
+		return fmt.Sprintf("today() - days(%d)", -n)
+	}
+	return fmt.Sprintf("today() + days(%d)", n)
+}
+
+// KnowsCompare says whether rows know a comparison by this name.
+func KnowsCompare(name string) bool { return slices.Contains(Compares, name) }
 
 // Shown writes the path over aliases.
 func (p *Path) Shown() string {

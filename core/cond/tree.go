@@ -32,6 +32,7 @@ const (
 	OpList
 	OpCall
 	OpRole
+	OpNamed // a shared condition: its only part is what it says
 	OpOpaque
 )
 
@@ -50,12 +51,25 @@ type Node struct {
 	Args    []*Node
 	Const   Value
 	Path    *Path
-	Fn      string   // of OpCall; of OpRole the role's id
+	Fn      string   // of OpCall; of OpRole the role's id; of OpNamed the condition's id
 	Choices []string // of a comparison: the declared order of the choices compared
 	Type    Type
+	At      int    // where its text begins, in characters
+	Length  int    // characters; 0 where it is not known
 	Source  string // the part of the text it came from, over ids; empty for parts that have no text of their own
 	program cel.Program
-	paths   []*Path // of OpOpaque
+	written []*Path // of OpOpaque: what its program calls each of Args
+}
+
+// NamedUsed gives the ids of the named conditions the expression uses, those within them too.
+func (n *Node) NamedUsed() []string {
+	var out []string
+	n.walk(func(part *Node) {
+		if part.Op == OpNamed {
+			out = append(out, part.Fn)
+		}
+	})
+	return out
 }
 
 // Paths gives every path the expression reads, each once, in order of appearance.
@@ -63,15 +77,12 @@ func (n *Node) Paths() []*Path {
 	var out []*Path
 	seen := map[string]bool{}
 	n.walk(func(part *Node) {
-		add := part.paths
-		if part.Op == OpPath {
-			add = append(add, part.Path)
+		if part.Op != OpPath {
+			return
 		}
-		for _, p := range add {
-			if id := p.Root + "." + p.Key; !seen[id] {
-				seen[id] = true
-				out = append(out, p)
-			}
+		if id := part.Path.Root + "." + part.Path.Key; !seen[id] {
+			seen[id] = true
+			out = append(out, part.Path)
 		}
 	})
 	return out
@@ -93,6 +104,14 @@ func (n *Node) RolesAsked() []string {
 		}
 	})
 	return out
+}
+
+// last gives the field a path ends at; nil for a bare root.
+func (p *Path) last() *Field {
+	if len(p.hops) == 0 {
+		return nil
+	}
+	return p.hops[len(p.hops)-1]
 }
 
 func pathOf(root string, hops []*Field, t Type) *Path {

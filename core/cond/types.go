@@ -15,6 +15,15 @@ type Field struct {
 	Alias string // as people write it; a legal identifier
 	Label string // as phrases say it
 	Type  Type
+	Named string // of a named condition: its id in Schema.Named; what it says stands for the path
+	Far   bool   // of a figure: counted over other records, so that the portable form cannot hold it
+}
+
+// Named is a condition with a name, shared by many. It belongs to a group: a table, or the user.
+type Named struct {
+	ID, Label string
+	Group     string // whose fields it speaks of as "record"; "user" for one that speaks of the user alone
+	Text      string // over ids or aliases
 }
 
 // Group is a set of fields that paths can go through: a table, the inputs of a screen.
@@ -53,6 +62,7 @@ func (g *Group) index() {
 type Schema struct {
 	Groups map[string]*Group
 	Roles  []Role // what user.is("…") may ask for
+	Named  map[string]Named
 }
 
 // Role is a role by its id and its name.

@@ -346,6 +346,12 @@ func compare(a, b Value) (int, bool) {
 		}
 		return 0, false
 	}
+	if a.kind == Number || b.kind == Number {
+		// As the library and the database do: the exact side is rounded to the other's form.
+		x, okx := a.Float64()
+		y, oky := b.Float64()
+		return order(x, y), okx && oky && x == x && y == y
+	}
 	if x, ok := a.inMillionths(); ok {
 		if y, ok := b.inMillionths(); ok {
 			return order(x, y), true
