@@ -218,6 +218,7 @@ func (n *Node) terms(w want) terms {
 		return chosen(n.Const.True() == (w == wantTrue || w == wantNotFalse))
 	}
 	if key, values, nullable, ok := n.asSet(); ok {
+		values.empty = values.empty && nullable
 		if w == wantFalse || w == wantNotTrue {
 			values.set = values.without(nullable)
 		}
@@ -307,7 +308,7 @@ func (n *Node) compareSet() (key string, values pathSet, nullable, ok bool) {
 	}
 	if days, relative := right.relativeDay(); relative && p.Type.Kind == Date {
 		s, fits := setOf(Type{Kind: Whole}, sign, Int(days), false)
-		return p.id() + " from today", pathSet{set: s, kind: Whole, loose: true}, p.Type.Nullable, fits && sign != OpNe || sign == OpNe && fits
+		return p.id() + " from today", pathSet{set: s, kind: Whole, loose: true}, p.Type.Nullable, fits
 	}
 	if right.Op != OpConst {
 		return
@@ -317,8 +318,8 @@ func (n *Node) compareSet() (key string, values pathSet, nullable, ok bool) {
 }
 
 func exactKind(k Kind) Kind {
-	if k == Number || k == Whole {
-		return Decimal // between two of them, as far as the ends say, there is one; steps look closer
+	if k == Whole {
+		return Decimal // steps look closer
 	}
 	return k
 }
@@ -350,6 +351,9 @@ func setOf(t Type, sign Op, v Value, ranked bool) (set, bool) {
 	}
 	if s.choices != nil {
 		return s, s.choose(t, sign, v, ranked)
+	}
+	if t.Kind == Record {
+		v = String(v.s) // keys have no order; any will do
 	}
 	if t.Kind == Number {
 		f, _ := v.Float64()

@@ -141,6 +141,9 @@ func (c *Compiler) problem(scope Scope, text []rune, issues *cel.Issues) *Proble
 	}
 	if m := undeclared.FindStringSubmatch(first.Message); m != nil {
 		name := strings.Split(m[1], ".")[0]
+		if p := c.meantField(scope, name, at); p != nil {
+			return p
+		}
 		roots := []string{"now", "today", "days", "date"}
 		for root := range scope {
 			roots = append(roots, root)
@@ -152,6 +155,20 @@ func (c *Compiler) problem(scope Scope, text []rune, issues *cel.Issues) *Proble
 		return &Problem{Message: fmt.Sprintf("These two do not go together: %s.", plainTypes(m[2])), At: at, Length: 1}
 	}
 	return &Problem{Message: "This cannot be read: " + strings.TrimSuffix(strings.ToLower(first.Message[:1])+first.Message[1:], ".") + ".", At: at, Length: 1}
+}
+
+// meantField proposes the whole path for a field that was written by its name alone.
+func (c *Compiler) meantField(scope Scope, name string, at int) *Problem {
+	plain := strings.ToLower(strings.ReplaceAll(name, "_", " "))
+	found := c.fieldsNamed(scope, func(f *Field) bool { return f.Alias == name || strings.ToLower(f.Label) == plain })
+	if len(found) == 0 {
+		return nil
+	}
+	first := found[0]
+	return &Problem{
+		Message: fmt.Sprintf("“%s” is not known by itself. The field is %s, %s of %s.", name, first.path, lowerFirst(first.field.Label), first.group),
+		At:      at, Length: len([]rune(name)), Proposal: first.path,
+	}
 }
 
 var wrapped = regexp.MustCompile(`wrapper\((\w+)\)`)
