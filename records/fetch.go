@@ -70,6 +70,20 @@ type fetch struct {
 	sql    string
 	orders []orderPart
 	fields []*project.Column
+	asked  []string // what is told of each record
+	hidden []string // paths of parents that a row rule may hide
+}
+
+// errNoRights means that a query was made without saying whose rights count. It is a fault of the program.
+var errNoRights = errors.New("a query says nothing of rights")
+
+func sortedAsks(asks map[string]*cond.Pred) []string {
+	names := make([]string, 0, len(asks))
+	for name := range asks {
+		names = append(names, name)
+	}
+	slices.Sort(names)
+	return names
 }
 
 type orderPart struct {
@@ -79,7 +93,10 @@ type orderPart struct {
 }
 
 func (r *Reader) prepareFetch(q nav.Query) (*fetch, error) {
-	f := &fetch{statement: newStatement(r.project, q.Table)}
+	if q.Rights == nil {
+		return nil, errNoRights
+	}
+	f := &fetch{statement: newStatement(r.project, q.Table, q.Rights)}
 	if len(q.Table.Key) == 0 {
 		return nil, fmt.Errorf("table %s has no key", q.Table.ID)
 	}
@@ -108,6 +125,16 @@ func (r *Reader) prepareFetch(q nav.Query) (*fetch, error) {
 	if err != nil {
 		return nil, err
 	}
+	f.asked = sortedAsks(q.Ask)
+	for _, name := range f.asked {
+		sql, err := f.rule(q.Ask[name])
+		if err != nil {
+			return nil, err
+		}
+		columns = append(columns, "("+sql+") is true")
+	}
+	hidden, sql := f.hiddenParents()
+	f.hidden, columns = hidden, append(columns, sql...)
 	f.sql, err = f.assemble(q, columns, where)
 	return f, err
 }
@@ -155,6 +182,16 @@ func (s *statement) where(q nav.Query) ([]string, error) {
 		}
 		out = append(out, sql)
 	}
+	for _, rule := range []*cond.Pred{q.Rights.Visible(q.Table.ID), q.Also} {
+		if rule == nil {
+			continue
+		}
+		sql, err := s.rule(rule)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, sql)
+	}
 	return out, nil
 }
 
@@ -176,9 +213,16 @@ func (s *statement) match(m nav.Match) (string, error) {
 			return sql + " is not null", nil
 		}
 		return sql + " is distinct from " + s.arg(m.Value.Wire()), nil
-	case "empty":
-		return sql + " is null", nil
-	case "notEmpty":
+	case "empty", "notEmpty":
+		if field.References != "" {
+			// A parent that is hidden is not none.
+			if sql, err = s.raw(m.Path); err != nil {
+				return "", err
+			}
+		}
+		if m.Compare == "empty" {
+			return sql + " is null", nil
+		}
 		return sql + " is not null", nil
 	case "contains":
 		return sql + "::text ilike " + s.arg("%"+escapeLike(m.Value.Wire())+"%"), nil
@@ -299,8 +343,32 @@ func (f *fetch) row(q nav.Query, values []any) (*nav.Row, string) {
 	for i, path := range q.Paths {
 		row.Values[path] = valueOf(f.fields[i], values[i])
 	}
+	f.tell(row, values[len(q.Paths):])
 	return row, cursor
 }
+
+// tell notes what was asked of a record, and hides what lies behind hidden parents.
+func (f *fetch) tell(row *nav.Row, values []any) {
+	if len(f.asked) > 0 {
+		row.May = map[string]bool{}
+	}
+	for i, name := range f.asked {
+		row.May[name], _ = values[i].(bool)
+	}
+	for i, parent := range f.hidden {
+		if hidden, _ := values[len(f.asked)+i].(bool); !hidden {
+			continue
+		}
+		for path := range row.Values {
+			if path == parent || strings.HasPrefix(path, parent+".") {
+				row.Values[path] = cond.UnknownBecause(notVisible)
+			}
+		}
+	}
+}
+
+// notVisible is what stands in the place of a record that a row rule hides.
+const notVisible = "not visible to you"
 
 func escapeKey(part string, composite bool) string {
 	if !composite {
@@ -337,8 +405,11 @@ func readCursor(cursor string, n int) ([]*string, error) {
 
 // Count counts what a query finds, exactly up to a bound.
 func (r *Reader) Count(ctx context.Context, q nav.Query) (nav.Count, error) {
-	s := newStatement(r.project, q.Table)
-	where, err := s.where(nav.Query{Table: q.Table, Match: q.Match})
+	if q.Rights == nil {
+		return nav.Count{}, errNoRights
+	}
+	s := newStatement(r.project, q.Table, q.Rights)
+	where, err := s.where(nav.Query{Table: q.Table, Match: q.Match, Rights: q.Rights, Also: q.Also})
 	if err != nil {
 		return nav.Count{}, err
 	}

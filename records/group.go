@@ -16,7 +16,10 @@ const groupRows = 5_000
 
 // Group counts or sums records by a field and within that by another. Groups come largest first.
 func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, error) {
-	s := newStatement(r.project, q.Table)
+	if q.Rights == nil {
+		return nil, errNoRights
+	}
+	s := newStatement(r.project, q.Table, q.Rights)
 	by, field, err := s.column(q.By)
 	if err != nil {
 		return nil, err
@@ -52,11 +55,17 @@ func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, erro
 		titles = append(titles, f)
 		columns = append(columns, sql)
 	}
-	where, err := s.where(nav.Query{Table: q.Table, Match: q.Match})
+	where, err := s.where(nav.Query{Table: q.Table, Match: q.Match, Rights: q.Rights})
 	if err != nil {
 		return nil, err
 	}
-	all := append([]string{split, measure}, columns...)
+	unseen := "false"
+	for path, at := range s.joins {
+		if at.ruled && (path == q.By || strings.HasPrefix(q.By, path+".")) {
+			unseen += " or " + at.link + " is not null and " + at.key + " is null"
+		}
+	}
+	all := append([]string{split, measure, unseen}, columns...)
 	sql := fmt.Sprintf("select %s from %s%s group by %s limit %d", strings.Join(all, ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), groupRows)
 	rows, err := r.db.Query(ctx, sql, s.args...)
 	if err != nil {
@@ -88,13 +97,16 @@ func groupPlaces(n int) string {
 
 func addGroup(groups map[string]*nav.Group, q nav.GroupQuery, field *project.Column, titles []*project.Column, values []any) {
 	n, _ := values[1].(float64)
-	value := valueOf(field, values[2])
+	value := valueOf(field, values[3])
+	if unseen, _ := values[2].(bool); unseen {
+		value = cond.UnknownBecause(notVisible)
+	}
 	id := value.Kind().String() + value.Wire()
 	g := groups[id]
 	if g == nil {
 		g = &nav.Group{Value: value, Row: &nav.Row{Table: q.Table.ID, Values: map[string]cond.Value{}}}
 		for i, path := range q.Title {
-			g.Row.Values[path] = valueOf(titles[i], values[3+i])
+			g.Row.Values[path] = valueOf(titles[i], values[4+i])
 		}
 		groups[id] = g
 	}

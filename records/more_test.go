@@ -27,7 +27,7 @@ func points(p *project.Project) *project.Table {
 func TestKeysOfSeveralFields(t *testing.T) {
 	p := tarnhorn(t)
 	table := points(p)
-	page := fetch(t, up.Records.Reader(p), nav.Query{Table: table, Paths: []string{"f_outcome"}, Key: "3~2", Limit: 1})
+	page := fetch(t, up.Records.Reader(p), nav.Query{Rights: nav.EveryRow, Table: table, Paths: []string{"f_outcome"}, Key: "3~2", Limit: 1})
 	if len(page.Rows) != 1 || page.Rows[0].Key != "3~2" {
 		t.Fatalf("%+v", page.Rows)
 	}
@@ -36,7 +36,7 @@ func TestKeysOfSeveralFields(t *testing.T) {
 		if err := press.Update(ctx, table, "3~2", map[string]cond.Value{"f_outcome": cond.String("bad")}); err != nil {
 			return err
 		}
-		changed := fetch(t, press, nav.Query{Table: table, Paths: []string{"f_outcome"}, Match: []nav.Match{{Path: "f_insp", Compare: "is", Value: cond.Int(3)}, {Path: "f_outcome", Compare: "is", Value: cond.String("bad")}}})
+		changed := fetch(t, press, nav.Query{Rights: nav.EveryRow, Table: table, Paths: []string{"f_outcome"}, Match: []nav.Match{{Path: "f_insp", Compare: "is", Value: cond.Int(3)}, {Path: "f_outcome", Compare: "is", Value: cond.String("bad")}}})
 		if len(changed.Rows) != 1 || changed.Rows[0].Key != "3~2" {
 			t.Errorf("changed were %v", keys(changed.Rows))
 		}
@@ -48,7 +48,7 @@ func TestKeysOfSeveralFields(t *testing.T) {
 	// Pages over such a table are whole as well.
 	var got []string
 	for after := ""; ; {
-		page := fetch(t, up.Records.Reader(p), nav.Query{Table: table, Order: []nav.Sort{{Path: "f_outcome", Desc: true}, {Path: "f_measured"}}, Limit: 97, After: after})
+		page := fetch(t, up.Records.Reader(p), nav.Query{Rights: nav.EveryRow, Table: table, Order: []nav.Sort{{Path: "f_outcome", Desc: true}, {Path: "f_measured"}}, Limit: 97, After: after})
 		got = append(got, keys(page.Rows)...)
 		if after = page.Next; after == "" {
 			break
@@ -69,7 +69,7 @@ func TestKeysOfSeveralFields(t *testing.T) {
 func TestSumsAndRanges(t *testing.T) {
 	p := tarnhorn(t)
 	ctx := context.Background()
-	groups, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Table: p.Tables["t_cabins"], By: "f_state", Sum: "f_distance"})
+	groups, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Sum: "f_distance"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -80,7 +80,7 @@ func TestSumsAndRanges(t *testing.T) {
 	}
 	day := stageDay(-10)
 	for compare, sign := range map[string]string{"atLeast": ">=", "atMost": "<="} {
-		n, err := up.Records.Reader(p).Count(ctx, nav.Query{Table: p.Tables["t_defects"], Match: []nav.Match{{Path: "f_due", Compare: compare, Value: cond.DateOf(day)}}})
+		n, err := up.Records.Reader(p).Count(ctx, nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_defects"], Match: []nav.Match{{Path: "f_due", Compare: compare, Value: cond.DateOf(day)}}})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -88,7 +88,7 @@ func TestSumsAndRanges(t *testing.T) {
 			t.Errorf("%s: %d, want %d", compare, n.N, want)
 		}
 	}
-	byLift, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Table: p.Tables["t_defects"], By: "f_cabin.f_lift", Title: []string{"f_cabin.f_lift.f_name"}, Limit: 2})
+	byLift, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_defects"], By: "f_cabin.f_lift", Title: []string{"f_cabin.f_lift.f_name"}, Limit: 2})
 	if err != nil || len(byLift) != 2 {
 		t.Errorf("by a parent's parent: %+v %v", byLift, err)
 	}
@@ -107,7 +107,7 @@ func TestALockedRecordIsToldWithinAMoment(t *testing.T) {
 	done := make(chan error, 1)
 	go func() {
 		done <- up.Records.Try(ctx, p, func(press *records.Press) error {
-			_, err := press.Fetch(ctx, nav.Query{Table: table, Key: "9", Paths: []string{"f_number"}, Lock: true, Limit: 1})
+			_, err := press.Fetch(ctx, nav.Query{Rights: nav.EveryRow, Table: table, Key: "9", Paths: []string{"f_number"}, Lock: true, Limit: 1})
 			close(held)
 			<-release
 			return err
@@ -116,7 +116,7 @@ func TestALockedRecordIsToldWithinAMoment(t *testing.T) {
 	<-held
 	began := time.Now()
 	err := up.Records.Try(ctx, p, func(press *records.Press) error {
-		_, err := press.Fetch(ctx, nav.Query{Table: table, Key: "9", Paths: []string{"f_number"}, Lock: true, Limit: 1})
+		_, err := press.Fetch(ctx, nav.Query{Rights: nav.EveryRow, Table: table, Key: "9", Paths: []string{"f_number"}, Lock: true, Limit: 1})
 		return err
 	})
 	close(release)

@@ -120,7 +120,7 @@ func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]
 		args = append(args, argOf(values[id]))
 		places = append(places, fmt.Sprintf("$%d", len(args)))
 	}
-	s := newStatement(p.project, t)
+	s := newStatement(p.project, t, nav.EveryRow)
 	keys := s.keyColumns()
 	for i, k := range keys {
 		keys[i] = k + "::text"
@@ -161,12 +161,12 @@ func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]
 
 // Update changes fields of one record. Errors that belong to a field are *nav.FieldErrors.
 func (p *Press) Update(ctx context.Context, t *project.Table, key string, values map[string]cond.Value) error {
-	s := newStatement(p.project, t)
+	s := newStatement(p.project, t, nav.EveryRow)
 	var sets []string
 	for _, id := range sortedFields(values) {
 		sets = append(sets, pgx.Identifier{t.Fields[id].Column}.Sanitize()+" = "+s.arg(argOf(values[id])))
 	}
-	where, err := s.where(nav.Query{Table: t, Key: key})
+	where, err := s.where(nav.Query{Table: t, Key: key, Rights: nav.EveryRow})
 	if err != nil {
 		return err
 	}

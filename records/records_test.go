@@ -42,7 +42,7 @@ func fetch(t testing.TB, r nav.Records, q nav.Query) nav.Page {
 
 func TestOneRecordWithItsParents(t *testing.T) {
 	p := tarnhorn(t)
-	page := fetch(t, up.Records.Reader(p), nav.Query{Table: p.Tables["t_defects"], Key: "107", Paths: []string{"f_code", "f_cabin", "f_cabin.f_number", "f_cabin.f_lift.f_name", "f_hours", "f_due"}})
+	page := fetch(t, up.Records.Reader(p), nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_defects"], Key: "107", Paths: []string{"f_code", "f_cabin", "f_cabin.f_number", "f_cabin.f_lift.f_name", "f_hours", "f_due"}})
 	if len(page.Rows) != 1 {
 		t.Fatalf("%d rows", len(page.Rows))
 	}
@@ -86,11 +86,11 @@ func TestPagesAreTheWholeListInOrder(t *testing.T) {
 			order = append(order, nav.Sort{Path: paths[i], Desc: random.IntN(2) == 0})
 		}
 		match := []nav.Match{{Path: "f_severity", Compare: "isNot", Value: cond.String("low")}}
-		whole := keys(fetch(t, r, nav.Query{Table: table, Match: match, Order: order}).Rows)
+		whole := keys(fetch(t, r, nav.Query{Rights: nav.EveryRow, Table: table, Match: match, Order: order}).Rows)
 		var got []string
 		after := ""
 		for {
-			page := fetch(t, r, nav.Query{Table: table, Match: match, Order: order, Limit: 1 + try, After: after})
+			page := fetch(t, r, nav.Query{Rights: nav.EveryRow, Table: table, Match: match, Order: order, Limit: 1 + try, After: after})
 			got = append(got, keys(page.Rows)...)
 			if after = page.Next; after == "" {
 				break
@@ -100,7 +100,7 @@ func TestPagesAreTheWholeListInOrder(t *testing.T) {
 			t.Fatalf("order %+v in pages of %d: %v, want %v", order, 1+try, got, whole)
 		}
 	}
-	_, err := r.Fetch(context.Background(), nav.Query{Table: table, Limit: 5, After: "nonsense"})
+	_, err := r.Fetch(context.Background(), nav.Query{Rights: nav.EveryRow, Table: table, Limit: 5, After: "nonsense"})
 	var refusal *nav.Refusal
 	if !errors.As(err, &refusal) || refusal.Code != "bad-cursor" {
 		t.Errorf("a wrong cursor: %v", err)
@@ -131,7 +131,7 @@ func TestFiltersCountsAndGroups(t *testing.T) {
 		{nav.Match{Path: "f_what", Compare: "contains", Value: cond.String("100%_")}, "what like '%100\\%\\_%'"},
 		{nav.Match{Path: "f_what", Compare: "contains", Value: cond.String("SEAL")}, "what ilike '%seal%'"},
 	} {
-		count, err := r.Count(ctx, nav.Query{Table: table, Match: []nav.Match{tc.match}})
+		count, err := r.Count(ctx, nav.Query{Rights: nav.EveryRow, Table: table, Match: []nav.Match{tc.match}})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -139,7 +139,7 @@ func TestFiltersCountsAndGroups(t *testing.T) {
 			t.Errorf("%+v counts %d, want %d", tc.match, count.N, want)
 		}
 	}
-	groups, err := r.Group(ctx, nav.GroupQuery{Table: table, By: "f_component", Title: []string{"f_component.f_name"}, Split: "f_severity", Limit: 100})
+	groups, err := r.Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: table, By: "f_component", Title: []string{"f_component.f_name"}, Split: "f_severity", Limit: 100})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -175,7 +175,7 @@ func TestAPressHappensOnce(t *testing.T) {
 	table := p.Tables["t_cabins"]
 	before := scalar(t, "select distance_km from tarnhorn.cabins where id = 5")
 	run := func(press *records.Press) (any, error) {
-		page, err := press.Fetch(ctx, nav.Query{Table: table, Key: "5", Paths: []string{"f_distance"}, Lock: true, Limit: 1})
+		page, err := press.Fetch(ctx, nav.Query{Rights: nav.EveryRow, Table: table, Key: "5", Paths: []string{"f_distance"}, Lock: true, Limit: 1})
 		if err != nil {
 			return nil, err
 		}

@@ -38,6 +38,7 @@ func Open(ctx context.Context, dsn string) (*Source, error) {
 	config.ConnConfig.RuntimeParams["statement_timeout"] = statementLimit
 	config.ConnConfig.RuntimeParams["lock_timeout"] = lockLimit
 	config.ConnConfig.RuntimeParams["idle_in_transaction_session_timeout"] = "10s"
+	config.ConnConfig.RuntimeParams["timezone"] = "UTC" // days and moments compare as they do in core/cond
 	config.ConnConfig.RuntimeParams["application_name"] = "ambergate"
 	// Pages after a cursor rely on the order of the parts of a union.
 	config.ConnConfig.RuntimeParams["max_parallel_workers_per_gather"] = "0"

@@ -158,7 +158,7 @@ func (s *Server) user(ctx context.Context, a store.Account, app *nav.App) (*nav.
 		u.Record = record
 		return u, nil
 	}
-	page, err := s.reader(app).Fetch(ctx, nav.Query{Table: t, Match: []nav.Match{{Path: settings.UserField, Compare: "is", Value: textValue(a.Login)}}, Limit: 1})
+	page, err := s.reader(app).Fetch(ctx, nav.Query{Table: t, Match: []nav.Match{{Path: settings.UserField, Compare: "is", Value: textValue(a.Login)}}, Limit: 1, Rights: nav.EveryRow})
 	if err != nil {
 		return nil, err
 	}

@@ -308,7 +308,7 @@ func (s *Server) GetTitles(c *gin.Context, slug, table string, params api.GetTit
 }
 
 func (s *Server) titles(ctx context.Context, app *nav.App, user *nav.User, table, find string) ([]api.Title, error) {
-	rows, err := app.Titles(ctx, user, s.reader(app), table, find, titlesShown)
+	rows, err := app.Titles(ctx, user, s.reader(app), s.localNow(app), table, find, titlesShown)
 	if err != nil {
 		return nil, err
 	}

@@ -82,7 +82,7 @@ func (s *Server) fillInputs(ctx context.Context, app *nav.App, user *nav.User, s
 			continue
 		}
 		if in.Table != "" && app.Project.GrantOf(user.Roles, in.Table).View {
-			first, err := app.Titles(ctx, user, from, in.Table, "", 1)
+			first, err := app.Titles(ctx, user, from, s.localNow(app), in.Table, "", 1)
 			if err != nil {
 				return nil, err
 			}

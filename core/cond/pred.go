@@ -257,3 +257,57 @@ func settled(not bool) *Pred {
 	}
 	return predNo
 }
+
+// Holds decides the predicate for one record, as every database is to decide it.
+func (p *Pred) Holds(value func(*Path) Value) bool {
+	switch p.Op {
+	case PredYes:
+		return true
+	case PredNo:
+		return false
+	case PredAll:
+		for _, a := range p.Args {
+			if !a.Holds(value) {
+				return false
+			}
+		}
+		return true
+	case PredAny:
+		for _, a := range p.Args {
+			if a.Holds(value) {
+				return true
+			}
+		}
+		return false
+	}
+	return p.meets(value) != p.Not
+}
+
+func (p *Pred) meets(value func(*Path) Value) bool {
+	v := value(p.Path)
+	switch p.Op {
+	case PredEmpty:
+		return v.IsNull()
+	case PredHolds:
+		return v.True()
+	case PredIn:
+		for _, one := range p.Values {
+			if Equal(v, one) {
+				return true
+			}
+		}
+		return false
+	}
+	with := p.Value
+	if p.Op == PredSame {
+		with = value(p.Other)
+	}
+	if p.Sign == OpEq {
+		return Equal(v, with)
+	}
+	choices := p.Path.Type.Choices
+	if choices == nil && p.Other != nil {
+		choices = p.Other.Type.Choices
+	}
+	return (&Node{Op: p.Sign, Choices: choices}).ordered(v, with)
+}

@@ -20,11 +20,15 @@ type App struct {
 	Screens  map[string]*ScreenPlan
 	Problems []Problem // expressions that cannot be compiled
 	titles   map[string]*cond.Template
+	rules    map[string]rowRule // by grant
+	tallies  map[string]rowRule // by table and figure
+	ruleUser pathSet            // what rules ask of the user's own record
 }
 
 // Problem is an expression of the project that cannot be read, and where it stands.
 type Problem struct {
 	Screen, Element, Where string
+	Entity                 string // where it is no screen: a grant, table or condition
 	Text                   string
 	Problem                cond.Problem
 }
@@ -114,6 +118,7 @@ func Compile(p *project.Project) (*App, error) {
 		}
 		a.titles[id] = title
 	}
+	a.compileRules()
 	for _, id := range sortedKeys(p.Screens) {
 		b := planner{app: a, plan: &ScreenPlan{Screen: p.Screens[id], record: pathSet{}, inputs: map[string]pathSet{}, user: pathSet{}}}
 		b.screen()

@@ -27,7 +27,7 @@ func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 		return nil, err
 	}
 	if r.o.place.Mode == "add" {
-		key, err := r.records.Insert(ctx, t, values)
+		key, err := r.insert(ctx, t, values)
 		if err != nil {
 			return nil, err
 		}
@@ -37,7 +37,7 @@ func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 		return q, nil
 	}
 	if len(values) > 0 {
-		if err := r.records.Update(ctx, t, r.o.world.record.Key, values); err != nil {
+		if err := r.update(ctx, t, r.o.world.record, values); err != nil {
 			return nil, err
 		}
 	}

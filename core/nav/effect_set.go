@@ -43,7 +43,7 @@ func (setEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 		}
 		values[field] = v
 	}
-	if err := r.records.Update(ctx, t, r.w.record.Key, values); err != nil {
+	if err := r.update(ctx, t, r.w.record, values); err != nil {
 		return nil, err
 	}
 	return nil, r.reload(ctx, r.w.record.Key)

@@ -37,8 +37,38 @@ func (f *fake) value(table, key, path string) cond.Value {
 	return f.value(f.project.Tables[table].Fields[parts[0]].References, v.KeyOf(), strings.Join(parts[1:], "."))
 }
 
+// meets says whether a record is within a rule.
+func (f *fake) meets(table, key string, rule *cond.Pred) bool {
+	return rule == nil || rule.Holds(func(p *cond.Path) cond.Value {
+		if p.Key == "" {
+			return cond.Key(key)
+		}
+		return f.value(table, key, p.Key)
+	})
+}
+
+// seen gives a value unless a parent along the way is hidden.
+func (f *fake) seen(rights RowRules, table, key, path string) cond.Value {
+	at, record := table, key
+	for _, part := range strings.Split(path, ".") {
+		field := f.project.Tables[at].Fields[part]
+		if field == nil || field.References == "" {
+			break
+		}
+		parent := f.value(at, record, part)
+		if parent.IsNull() {
+			break
+		}
+		at, record = field.References, parent.KeyOf()
+		if !f.meets(at, record, rights.Visible(at)) {
+			return cond.UnknownBecause("not visible to you")
+		}
+	}
+	return f.value(table, key, path)
+}
+
 func (f *fake) matches(q Query, key string) bool {
-	if q.Key != "" && q.Key != key {
+	if q.Key != "" && q.Key != key || !f.meets(q.Table.ID, key, q.Rights.Visible(q.Table.ID)) || !f.meets(q.Table.ID, key, q.Also) {
 		return false
 	}
 	for _, m := range q.Match {
@@ -61,7 +91,11 @@ func (f *fake) Fetch(_ context.Context, q Query) (Page, error) {
 		}
 		row := &Row{Table: q.Table.ID, Key: key, Version: fmt.Sprint(f.data[q.Table.ID][key]), Values: map[string]cond.Value{}}
 		for _, p := range q.Paths {
-			row.Values[p] = f.value(q.Table.ID, key, p)
+			row.Values[p] = f.seen(q.Rights, q.Table.ID, key, p)
+		}
+		row.May = map[string]bool{}
+		for name, rule := range q.Ask {
+			row.May[name] = f.meets(q.Table.ID, key, rule)
 		}
 		page.Rows = append(page.Rows, row)
 	}
@@ -91,7 +125,10 @@ func (f *fake) Count(_ context.Context, q Query) (Count, error) {
 func (f *fake) Group(_ context.Context, q GroupQuery) ([]Group, error) {
 	counts := map[string]*Group{}
 	for _, key := range sortedKeys(f.data[q.Table.ID]) {
-		v := f.value(q.Table.ID, key, q.By)
+		if !f.meets(q.Table.ID, key, q.Rights.Visible(q.Table.ID)) {
+			continue
+		}
+		v := f.seen(q.Rights, q.Table.ID, key, q.By)
 		g := counts[v.Wire()]
 		if g == nil {
 			g = &Group{Value: v, Row: &Row{Table: q.Table.ID, Values: map[string]cond.Value{}}}

@@ -36,7 +36,7 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 		of.row = at.row
 		w = &of
 	}
-	if v, closed := o.judgeRoles(g); closed {
+	if v, closed := o.judgeRoles(g.Roles); closed {
 		return v
 	}
 	if g.Broken {
@@ -64,13 +64,14 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	return v
 }
 
-func (o *Opening) judgeRoles(g *GatePlan) (Verdict, bool) {
-	if g.Roles == nil {
+// judgeRoles says whether a set of roles lets the user through; no set lets everyone.
+func (o *Opening) judgeRoles(roles map[string]bool) (Verdict, bool) {
+	if roles == nil {
 		return Verdict{}, false
 	}
 	var names []string
 	for _, r := range project.Ordered(o.app.Project.Roles) {
-		if !g.Roles[r.ID] {
+		if !roles[r.ID] {
 			continue
 		}
 		if o.world.user.Roles[r.ID] {

@@ -46,7 +46,7 @@ func (chartKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sour
 	if err != nil {
 		return err
 	}
-	q := GroupQuery{Table: o.app.Project.Tables[spec.Table], By: spec.By, Split: spec.Split, Match: match, Limit: spec.Points}
+	q := GroupQuery{Table: o.app.Project.Tables[spec.Table], By: spec.By, Split: spec.Split, Match: match, Limit: spec.Points, Rights: o.rights}
 	if spec.Measure == "sum" {
 		q.Sum = spec.Of
 	}
@@ -85,7 +85,10 @@ func (chartKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		if g.Row != nil && f.References != "" {
 			p.Label = o.world.title(g.Row, f.References, spec.By)
 		}
-		if g.Value.IsNull() {
+		switch {
+		case !g.Value.Known():
+			p.Label = g.Value.Why()
+		case g.Value.IsNull():
 			p.Label = "none"
 		}
 		for _, part := range g.Parts {

@@ -92,7 +92,7 @@ func (o *Opening) listQuery(e *ElementPlan, after string) (Query, []string, erro
 	if limit == 0 {
 		limit = 50
 	}
-	return Query{Table: t, Paths: paths, Match: match, Order: o.listOrder(spec, isMain), Limit: limit, After: after}, hidden, nil
+	return Query{Table: t, Paths: paths, Match: match, Order: o.listOrder(spec, isMain), Limit: limit, After: after, Rights: o.rights}, hidden, nil
 }
 
 func (o *Opening) listOrder(spec *project.List, isMain bool) []Sort {
@@ -120,7 +120,7 @@ func (o *Opening) listOrder(spec *project.List, isMain bool) []Sort {
 
 func (listKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sources) error {
 	spec := e.Spec.(*project.List)
-	if o.app.Project.Tables[spec.Table] == nil || !o.app.Project.GrantOf(o.world.user.Roles, spec.Table).View {
+	if o.app.Project.Tables[spec.Table] == nil || !o.rights.On(spec.Table).View {
 		return nil
 	}
 	if spec.Relation != "" && o.world.record == nil {
@@ -159,7 +159,7 @@ func (o *Opening) More(ctx context.Context, src Sources, element, after string) 
 		if e.ID != element || e.Kind != "list" {
 			continue
 		}
-		if !o.app.Project.GrantOf(o.world.user.Roles, e.Spec.(*project.List).Table).View {
+		if !o.rights.On(e.Spec.(*project.List).Table).View {
 			break
 		}
 		if err := o.fetchList(ctx, e, src, after); err != nil {
@@ -184,7 +184,7 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	if lv.Label == "" {
 		lv.Label = t.Label
 	}
-	if !o.app.Project.GrantOf(o.world.user.Roles, spec.Table).View {
+	if !o.rights.On(spec.Table).View {
 		lv.Refused = "Your role may not view " + strings.ToLower(t.Label) + "."
 		return
 	}

@@ -5,6 +5,7 @@ import (
 	"errors"
 	"strings"
 	"testing"
+	"time"
 
 	"ambergate/core/cond"
 )
@@ -258,14 +259,14 @@ func TestRefusalsByAConditionNameTheDecidingPart(t *testing.T) {
 
 func TestTitlesForPickers(t *testing.T) {
 	s := newStand(t, "")
-	rows, err := s.app.Titles(context.Background(), s.mira, s.data, "t_cabins", "", 1)
+	rows, err := s.app.Titles(context.Background(), s.mira, s.data, time.Time{}, "t_cabins", "", 1)
 	if err != nil || len(rows) != 1 || rows[0].Title != "007" {
 		t.Errorf("%+v %v", rows, err)
 	}
-	if _, err := s.app.Titles(context.Background(), s.sela, s.data, "t_staff", "", 5); err == nil {
+	if _, err := s.app.Titles(context.Background(), s.sela, s.data, time.Time{}, "t_staff", "", 5); err == nil {
 		t.Error("titles of a table that the role may not view")
 	}
-	if _, err := s.app.Titles(context.Background(), s.sela, s.data, "t_none", "", 5); err == nil {
+	if _, err := s.app.Titles(context.Background(), s.sela, s.data, time.Time{}, "t_none", "", 5); err == nil {
 		t.Error("titles of a table that does not exist")
 	}
 }

@@ -27,8 +27,8 @@ type Opening struct {
 	plan   *ScreenPlan
 	place  Place
 	world  *world
+	rights *Rights
 	grant  project.Grant // on the screen's own table
-	grants map[string]project.Grant
 	pages  map[string]Page
 	counts map[string]Count
 	groups map[string][]Group
@@ -60,6 +60,9 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 		counts: map[string]Count{},
 		groups: map[string][]Group{},
 	}
+	if o.rights, err = a.RightsOf(ctx, user, src.Records, src.Now); err != nil {
+		return nil, err
+	}
 	if err := o.mayBeHere(); err != nil {
 		return nil, err
 	}
@@ -88,7 +91,7 @@ func (o *Opening) mayBeHere() error {
 	if table == "" {
 		return nil
 	}
-	o.grant = o.app.Project.GrantOf(o.world.user.Roles, table)
+	o.grant = o.rights.On(table).Grant
 	t := o.app.Project.Tables[table]
 	if t == nil {
 		return refuse("broken", "The table behind this screen is gone.", "Tell the person who builds this application.")
@@ -109,7 +112,7 @@ func (o *Opening) mayBeHere() error {
 func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
 	w := o.world
 	if w.user.Record != "" && len(o.plan.user) > 0 {
-		row, err := o.one(ctx, src, o.app.Project.Settings.UserTable, w.user.Record, o.plan.user, false)
+		row, err := o.one(ctx, src, Query{Table: o.app.Project.Tables[o.app.Project.Settings.UserTable], Key: w.user.Record, Rights: ownRows{o.rights}}, o.plan.user)
 		if err != nil {
 			return err
 		}
@@ -135,13 +138,20 @@ func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
 				set[p] = true
 			}
 		}
-		row, err := o.one(ctx, src, in.Table, key.KeyOf(), set, own && src.Lock)
+		t := o.app.Project.Tables[in.Table]
+		q := Query{Table: t, Key: key.KeyOf(), Lock: own && src.Lock}
+		if own {
+			q.Ask = o.asks(in.Table)
+		}
+		row, err := o.one(ctx, src, q, set)
 		if err != nil {
 			return err
 		}
-		t := o.app.Project.Tables[in.Table]
 		if row == nil {
-			return refuse("no-record", fmt.Sprintf("This %s is not there: it was deleted, or the address is wrong.", t.One), "Go back, or pick another from the list.")
+			return refuse("no-record", fmt.Sprintf("This %s is not there, or not open to you.", t.One), "Go back, or pick another from the list.")
+		}
+		if own && o.place.Mode == "edit" && !row.May["edit"] {
+			return refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask a shift lead or the office if you need to.")
 		}
 		w.inputRows[id] = row
 		if own {
@@ -164,7 +174,7 @@ func (o *Opening) fetchFilled(ctx context.Context, src Sources) error {
 		}
 		set := pathSet{}
 		(&planner{app: o.app}).needTitle(set, f.References, "")
-		row, err := o.one(ctx, src, f.References, o.place.Set[field], set, false)
+		row, err := o.one(ctx, src, Query{Table: o.app.Project.Tables[f.References], Key: o.place.Set[field]}, set)
 		if err != nil {
 			return err
 		}
@@ -173,14 +183,28 @@ func (o *Opening) fetchFilled(ctx context.Context, src Sources) error {
 	return nil
 }
 
-// one fetches a record, leaving out what the user's roles may not see.
-func (o *Opening) one(ctx context.Context, src Sources, table, key string, set pathSet, lock bool) (*Row, error) {
-	t := o.app.Project.Tables[table]
-	if t == nil {
+// asks gives what is to be told of the screen's own record: whether it may be changed.
+func (o *Opening) asks(table string) map[string]*cond.Pred {
+	rights := o.rights.On(table)
+	if !rights.Edit {
+		return nil
+	}
+	return map[string]*cond.Pred{"edit": rights.Rows("edit")}
+}
+
+// one fetches a record with what a set of paths asks for, leaving out what the user's roles may
+// not see; nil when there is none, or none for this user.
+func (o *Opening) one(ctx context.Context, src Sources, q Query, set pathSet) (*Row, error) {
+	if q.Table == nil {
 		return nil, refuse("broken", "A table that this screen needs is gone.", "Tell the person who builds this application.")
 	}
-	paths, hidden := o.visible(table, set.sorted())
-	page, err := src.Records.Fetch(ctx, Query{Table: t, Paths: paths, Key: key, Limit: 1, Lock: lock})
+	var hidden []string
+	q.Paths, hidden = o.visible(q.Table.ID, set.sorted())
+	q.Limit = 1
+	if q.Rights == nil {
+		q.Rights = o.rights
+	}
+	page, err := src.Records.Fetch(ctx, q)
 	if err != nil {
 		return nil, err
 	}
@@ -204,37 +228,7 @@ func (o *Opening) visible(table string, paths []string) (allowed, hidden []strin
 	return allowed, hidden
 }
 
-// grantOn adds up what the user may do with a table, once for each table.
-func (o *Opening) grantOn(table string) project.Grant {
-	g, ok := o.grants[table]
-	if !ok {
-		g = o.app.Project.GrantOf(o.world.user.Roles, table)
-		if o.grants == nil {
-			o.grants = map[string]project.Grant{}
-		}
-		o.grants[table] = g
-	}
-	return g
-}
-
-func (o *Opening) maySee(table, path string) bool {
-	t := table
-	for _, part := range strings.Split(path, ".") {
-		grant := o.grantOn(t)
-		if t == o.app.Project.Settings.UserTable && table == t {
-			grant.View = true // the user's own record is theirs to be told of
-		}
-		if !grant.View || grant.Hidden[part] {
-			return false
-		}
-		f, _ := o.app.Project.FieldAt(t, part)
-		if f == nil {
-			return false
-		}
-		t = f.References
-	}
-	return true
-}
+func (o *Opening) maySee(table, path string) bool { return o.rights.MaySee(table, path) }
 
 func hide(row *Row, hidden []string) {
 	for _, path := range hidden {
@@ -243,6 +237,9 @@ func hide(row *Row, hidden []string) {
 }
 
 func (o *Opening) guard() error {
+	if verdict, closed := o.judgeRoles(o.plan.Screen.Roles); closed {
+		return refuse("guard", "“"+o.plan.Screen.Title+"” is not for you: "+verdict.Reason, "Go back or home.")
+	}
 	if o.plan.BadGuard {
 		return refuse("guard", "The condition for being on this screen cannot be read.", "Tell the person who builds this application.")
 	}

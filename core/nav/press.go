@@ -112,7 +112,7 @@ func (o *Opening) aimAt(ctx context.Context, e *ElementPlan, trigger string, p P
 		return aim{point: p.Point}, nil
 	}
 	spec := e.Spec.(*project.List)
-	if !o.app.Project.GrantOf(o.world.user.Roles, spec.Table).View {
+	if !o.rights.On(spec.Table).View {
 		return aim{}, refuse("no-grant", "Your role may not view these records.", "")
 	}
 	if p.Row == "" {
@@ -272,7 +272,7 @@ func (r effectRun) reload(ctx context.Context, key string) error {
 	for p := range r.o.plan.record {
 		set[p] = true
 	}
-	row, err := r.o.one(ctx, Sources{Records: r.records}, r.table().ID, key, set, false)
+	row, err := r.o.one(ctx, Sources{Records: r.records}, Query{Table: r.table(), Key: key, Ask: r.o.asks(r.table().ID)}, set)
 	if err != nil {
 		return err
 	}

@@ -48,6 +48,10 @@ type Query struct {
 	Limit int
 	After string // cursor of the page before; "" for the first
 	Lock  bool   // for update, until the transaction ends
+	// Rights says which rows count, of this table and of those that paths go through; never nil.
+	Rights RowRules
+	Also   *cond.Pred            // a further thing that records must meet; nil for none
+	Ask    map[string]*cond.Pred // told of each record, by name: whether it meets it; nil for always
 }
 
 // Match is one comparison that records must meet.
@@ -75,6 +79,7 @@ type Row struct {
 	Key     string
 	Version string // changes with each change of the record
 	Values  map[string]cond.Value
+	May     map[string]bool // what was asked of it, by name
 }
 
 // GroupQuery counts or sums records by a field, and within that by another.
@@ -86,6 +91,8 @@ type GroupQuery struct {
 	Sum   string   // path; "" to count
 	Match []Match
 	Limit int
+	// Rights says which rows count; never nil.
+	Rights RowRules
 }
 
 // Group is one point: its value, the title's values when it is a record, its measure and its parts.
@@ -109,4 +116,5 @@ type User struct {
 	Login  string
 	Roles  map[string]bool
 	Record string // key of the user's own record, or ""
+	Within *User  // who walks as this user, and sees no further than their own rights go; nil in use
 }

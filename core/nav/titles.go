@@ -14,16 +14,20 @@ type RecordTitle struct{ Key, Title string }
 
 // Titles gives records of a table by title, in the table's order, for pickers: only what the
 // user may view, narrowed by a word that the first text of the title contains.
-func (a *App) Titles(ctx context.Context, user *User, records Records, table, find string, limit int) ([]RecordTitle, error) {
+func (a *App) Titles(ctx context.Context, user *User, records Records, now time.Time, table, find string, limit int) ([]RecordTitle, error) {
 	t := a.Project.Tables[table]
-	if t == nil || !a.Project.GrantOf(user.Roles, table).View {
+	rights, err := a.RightsOf(ctx, user, records, now)
+	if err != nil {
+		return nil, err
+	}
+	if t == nil || !rights.On(table).View {
 		return nil, refuse("no-grant", "Your role may not view these records.", "")
 	}
-	o := &Opening{app: a, world: &world{app: a, user: user, now: time.Time{}}}
+	o := &Opening{app: a, rights: rights, world: &world{app: a, user: user, now: now}}
 	set := pathSet{}
 	(&planner{app: a}).needTitle(set, table, "")
 	paths, hidden := o.visible(table, set.sorted())
-	q := Query{Table: t, Paths: paths, Limit: limit}
+	q := Query{Table: t, Paths: paths, Limit: limit, Rights: rights}
 	for _, s := range project.Ordered(t.Order) {
 		if o.maySee(table, s.Path) {
 			q.Order = append(q.Order, Sort{Path: s.Path, Desc: s.Desc})

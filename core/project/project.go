@@ -16,13 +16,14 @@ const Format = 1
 
 // Project is one application that is being built.
 type Project struct {
-	Settings  *Settings
-	Roles     map[string]*Role
-	Sources   map[string]*Source
-	Tables    map[string]*Table
-	Equipment map[string]*Equipment
-	Grants    map[string]*Grant
-	Screens   map[string]*Screen
+	Settings   *Settings
+	Roles      map[string]*Role
+	Sources    map[string]*Source
+	Tables     map[string]*Table
+	Equipment  map[string]*Equipment
+	Grants     map[string]*Grant
+	Conditions map[string]*Condition
+	Screens    map[string]*Screen
 }
 
 // Settings is what belongs to the project as a whole. Its entity has the fixed id "project".
@@ -52,19 +53,6 @@ type Source struct {
 	Schema     string `json:"schema,omitempty"`
 }
 
-// Grant is what a role may do with a table. Without a grant a role may do nothing.
-type Grant struct {
-	ID       string          `json:"-"`
-	Role     string          `json:"role"`
-	Table    string          `json:"table"`
-	View     bool            `json:"view,omitempty"`
-	Add      bool            `json:"add,omitempty"`
-	Edit     bool            `json:"edit,omitempty"`
-	Delete   bool            `json:"delete,omitempty"`
-	Hidden   map[string]bool `json:"hidden,omitempty"`   // fields
-	ReadOnly map[string]bool `json:"readOnly,omitempty"` // fields
-}
-
 // SettingsID is the id of the entity that holds the settings.
 const SettingsID = "project"
 
@@ -87,7 +75,7 @@ func (e *StructureError) Error() string { return fmt.Sprintf("%s: %s", e.Entity,
 func Decode(entities map[string]json.RawMessage) (*Project, error) {
 	p := &Project{
 		Roles: map[string]*Role{}, Sources: map[string]*Source{}, Tables: map[string]*Table{},
-		Equipment: map[string]*Equipment{}, Grants: map[string]*Grant{}, Screens: map[string]*Screen{},
+		Equipment: map[string]*Equipment{}, Grants: map[string]*Grant{}, Conditions: map[string]*Condition{}, Screens: map[string]*Screen{},
 	}
 	for id, body := range entities {
 		if !LegalID(id) {
@@ -123,6 +111,8 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 		return decodeNamed(p.Equipment, id, body, func(e *Equipment) { e.name(id) })
 	case "grant":
 		return decodeNamed(p.Grants, id, body, func(g *Grant) { g.ID = id })
+	case "condition":
+		return decodeNamed(p.Conditions, id, body, func(c *Condition) { c.ID = id })
 	case "screen":
 		if err := decodeNamed(p.Screens, id, body, func(s *Screen) { s.name(id) }); err != nil {
 			return err
@@ -169,6 +159,15 @@ type Positioned interface{ Position() float64 }
 // Position gives the place among others.
 func (r *Role) Position() float64 { return r.Pos }
 
+func sortedIDs[T any](m map[string]T) []string {
+	ids := make([]string, 0, len(m))
+	for id := range m {
+		ids = append(ids, id)
+	}
+	sort.Strings(ids)
+	return ids
+}
+
 // Ordered gives the values of a map by id in the order of their positions; equal ones by id.
 func Ordered[T Positioned](m map[string]T) []T {
 	ids := make([]string, 0, len(m))
@@ -211,38 +210,6 @@ func (p *Project) ScreenBySlug(slug string) *Screen {
 		}
 	}
 	return old
-}
-
-// GrantOf adds up what a set of roles may do with a table. A field is hidden or read only
-// when every role that may view, or edit, says so.
-func (p *Project) GrantOf(roles map[string]bool, table string) Grant {
-	sum := Grant{Table: table}
-	for _, g := range p.Grants {
-		if g.Table != table || !roles[g.Role] {
-			continue
-		}
-		if g.View {
-			sum.Hidden = meet(sum.View, sum.Hidden, g.Hidden)
-		}
-		if g.Edit || g.Add {
-			sum.ReadOnly = meet(sum.Edit || sum.Add, sum.ReadOnly, g.ReadOnly)
-		}
-		sum.View = sum.View || g.View
-		sum.Add = sum.Add || g.Add
-		sum.Edit = sum.Edit || g.Edit
-		sum.Delete = sum.Delete || g.Delete
-	}
-	return sum
-}
-
-func meet(hasOther bool, a, b map[string]bool) map[string]bool {
-	out := map[string]bool{}
-	for f := range b {
-		if b[f] && (!hasOther || a[f]) {
-			out[f] = true
-		}
-	}
-	return out
 }
 
 // CheckEntity says whether a body can be read as an entity of its kind. The error is a *StructureError.

@@ -16,6 +16,8 @@ func (p *Project) Schema() *cond.Schema {
 		for _, f := range Ordered(t.Fields) {
 			g.Fields = append(g.Fields, cond.Field{ID: f.ID, Alias: f.Alias, Label: f.Label, Type: f.TypeOf()})
 		}
+		g.Fields = append(g.Fields, p.tallyFields(t)...)
+		g.Fields = append(g.Fields, p.conditionFields(id)...)
 		if e := p.EquipmentOf(id); e != nil {
 			g.Fields = append(g.Fields, cond.Field{ID: EquipField, Alias: EquipField, Type: cond.Type{Kind: cond.Object, Table: e.ID}})
 			groups = append(groups, equipmentGroups(e)...)
@@ -36,12 +38,15 @@ func (p *Project) Schema() *cond.Schema {
 	if t := p.Tables[p.Settings.UserTable]; t != nil {
 		user.Fields = append(user.Fields, cond.Field{ID: "record", Alias: "record", Label: "record", Type: cond.Type{Kind: cond.Record, Table: t.ID, Nullable: true}})
 	}
+	user.Fields = append(user.Fields, p.conditionFields("user")...)
 	groups = append(groups, user)
 	var roles []cond.Role
 	for _, r := range Ordered(p.Roles) {
 		roles = append(roles, cond.Role{ID: r.ID, Name: r.Name})
 	}
-	return cond.NewSchema(groups, roles)
+	schema := cond.NewSchema(groups, roles)
+	schema.Named = p.named()
+	return schema
 }
 
 func equipmentGroups(e *Equipment) []*cond.Group {
@@ -57,6 +62,15 @@ func equipmentGroups(e *Equipment) []*cond.Group {
 		groups = append(groups, g)
 	}
 	return groups
+}
+
+// RowScope gives the names that a row rule, a shared condition or a figure's condition may start
+// with: the record it is asked of, and the user.
+func (p *Project) RowScope(table string) cond.Scope {
+	if p.Tables[table] == nil {
+		return cond.Scope{"user": "user"}
+	}
+	return cond.Scope{"record": table, "user": "user"}
 }
 
 // Scope gives the names an expression on a screen may start with. rowTable is the table of

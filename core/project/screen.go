@@ -22,6 +22,7 @@ type Screen struct {
 	OldSlugs map[string]bool     `json:"oldSlugs,omitempty"`
 	Record   string              `json:"record,omitempty"` // the input that is the screen's own record
 	Inputs   map[string]*Input   `json:"inputs,omitempty"`
+	Roles    map[string]bool     `json:"roles,omitempty"` // who may be here at all; absent: everyone
 	Guard    string              `json:"guard,omitempty"` // condition for being here at all
 	Up       string              `json:"up,omitempty"`    // screen
 	Bare     bool                `json:"bare,omitempty"`  // without the strip that holds back, forward and home

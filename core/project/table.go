@@ -18,6 +18,7 @@ type Table struct {
 	Title    string             `json:"title"`    // template over record: what one record is called
 	Order    map[string]*Order  `json:"order,omitempty"`
 	Fields   map[string]*Column `json:"fields"`
+	Tallies  map[string]*Tally  `json:"tallies,omitempty"`
 }
 
 // Column is one field of a table.
@@ -35,6 +36,7 @@ type Column struct {
 	Nullable   bool     `json:"nullable,omitempty"`
 	References string   `json:"references,omitempty"` // of a record: the table
 	ReadOnly   bool     `json:"readOnly,omitempty"`   // made by the database
+	Tally      *Tally   `json:"-"`                    // of a declared figure
 }
 
 // Order is one part of a sort order.
@@ -55,6 +57,9 @@ func (t *Table) name(id string) {
 	t.ID = id
 	for f, c := range t.Fields {
 		c.ID = f
+	}
+	for f, tally := range t.Tallies {
+		tally.ID = f
 	}
 	for o, order := range t.Order {
 		order.ID = o
@@ -82,6 +87,9 @@ func (p *Project) FieldAt(table, path string) (*Column, *Table) {
 			return nil, nil
 		}
 		f := t.Fields[part]
+		if tally := t.Tallies[part]; f == nil && tally != nil {
+			f = p.tallyColumn(tally)
+		}
 		if f == nil {
 			return nil, nil
 		}
