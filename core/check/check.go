@@ -25,6 +25,7 @@ type Finding struct {
 	Check    string   `json:"check"`
 	Severity Severity `json:"severity"`
 	Screen   string   `json:"screen"`
+	Entity   string   `json:"entity,omitempty"` // where it is not on a screen: a grant, table or condition
 	Element  string   `json:"element,omitempty"`
 	Trigger  string   `json:"trigger,omitempty"`
 	Words    string   `json:"words"`
@@ -47,7 +48,7 @@ type Check struct {
 }
 
 // All is every check, in the order in which findings of one place are told.
-var All = []*Check{brokenTarget, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress}
+var All = []*Check{brokenTarget, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden}
 
 // Run runs all checks over a compiled project. The same project gives the same list in the same order.
 func Run(app *nav.App) []Finding {
@@ -67,6 +68,9 @@ func Run(app *nav.App) []Finding {
 		}
 		if a.Screen != b.Screen {
 			return a.Screen < b.Screen
+		}
+		if a.Entity != b.Entity {
+			return a.Entity < b.Entity
 		}
 		return a.Element < b.Element
 	})

@@ -2,7 +2,6 @@ package check
 
 import (
 	"strings"
-	"time"
 
 	"ambergate/core/cond"
 	"ambergate/core/nav"
@@ -135,25 +134,14 @@ func (ix *index) refuses(s *project.Screen, mode, role string) string {
 			return ix.app.Project.Roles[role].Name + " may not " + verb + " " + label(ix.app.Project, table) + "."
 		}
 	}
-	if plan := ix.app.Screens[s.ID]; plan.Guard != nil {
-		if v := plan.Guard.Root.Eval(roleAlone(roles)); v.Known() && !v.True() {
-			return "The screen is open only while " + plan.Guard.Root.Phrase() + "."
-		}
+	if s.Roles != nil && !s.Roles[role] {
+		return "The screen is not for " + ix.app.Project.Roles[role].Name + "."
+	}
+	if plan := ix.app.Screens[s.ID]; plan.Guard != nil && plan.Guard.Root.WithRoles(roles).CanHold() == cond.No {
+		return "The screen is open only while " + plan.Guard.Root.Phrase() + "."
 	}
 	return ""
 }
-
-// roleAlone is a world in which nothing is known but the roles.
-type roleAlone map[string]bool
-
-// Value knows nothing.
-func (roleAlone) Value(*cond.Path) cond.Value { return cond.UnknownBecause("any record") }
-
-// HasRole knows the roles.
-func (r roleAlone) HasRole(role string) bool { return r[role] }
-
-// Now is any time.
-func (roleAlone) Now() time.Time { return time.Time{} }
 
 // withoutRoles takes roles off a gate: those that are named, or all others where it was for everyone.
 func withoutRoles(ix *index, w way, refused []string) []project.Op {

@@ -121,3 +121,30 @@ func pathOf(root string, hops []*Field, t Type) *Path {
 	}
 	return &Path{Root: root, Segs: segs, Key: strings.Join(segs, "."), Type: t, hops: hops}
 }
+
+// Every gives the condition that asks for all of the parts; nil parts are left out, nil when none is left.
+func Every(parts ...*Node) *Node { return junctionOf(OpAnd, parts) }
+
+// Any gives the condition that asks for one of the parts.
+func Any(parts ...*Node) *Node { return junctionOf(OpOr, parts) }
+
+func junctionOf(op Op, parts []*Node) *Node {
+	out := &Node{Op: op, Type: Type{Kind: YesNo}}
+	for _, p := range parts {
+		if p != nil {
+			out.Args = append(out.Args, p)
+		}
+	}
+	switch len(out.Args) {
+	case 0:
+		return nil
+	case 1:
+		return out.Args[0]
+	}
+	return out
+}
+
+// AsksRole gives the condition that the user has a role.
+func AsksRole(r Role) *Node {
+	return &Node{Op: OpRole, Fn: r.ID, Source: r.Name, Type: Type{Kind: YesNo}}
+}

@@ -54,6 +54,9 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	if chosen == nil {
 		return v
 	}
+	if v, closed := o.judgeChanges(chosen, part); closed {
+		return v
+	}
 	v = Verdict{State: "open", Part: part, chosen: chosen}
 	if chosen.Move != nil && chosen.Move.Kind == "screen" {
 		if o.place.Mode == "add" && saves(chosen) {
@@ -61,7 +64,38 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 		}
 		o.aimMove(&v, chosen.Move, w, at)
 	}
+	if to := v.To; to != nil && to.Mode == "edit" && o.world.record != nil && chosen.Move.Target != nil && chosen.Move.Target.RecordTable() == o.world.record.Table && to.Inputs[chosen.Move.Target.Record] == o.world.record.Key {
+		if closed, is := o.shutToChanges(part); is {
+			return closed
+		}
+	}
 	return v
+}
+
+// judgeChanges greys a way that would change the screen's record where grants or row rules do not
+// let the user: the press would be refused.
+func (o *Opening) judgeChanges(c *CasePlan, part *cond.Part) (Verdict, bool) {
+	if o.world.record == nil || o.place.Mode == "add" {
+		return Verdict{}, false
+	}
+	for _, e := range c.Effects {
+		if e.Kind == "set" || e.Kind == "save" && o.place.Mode == "edit" {
+			return o.shutToChanges(part)
+		}
+	}
+	return Verdict{}, false
+}
+
+// shutToChanges says why the user may not change the screen's own record, if so.
+func (o *Opening) shutToChanges(part *cond.Part) (Verdict, bool) {
+	t := o.app.Project.Tables[o.world.record.Table]
+	switch {
+	case !o.grant.Edit:
+		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not change " + lowerLabel(t.Label) + ".", Part: part}, true
+	case !o.world.record.May["edit"]:
+		return Verdict{State: "greyed", By: "row-rule", Reason: "You may view this " + t.One + ", but not change it.", Part: part}, true
+	}
+	return Verdict{}, false
 }
 
 // judgeRoles says whether a set of roles lets the user through; no set lets everyone.

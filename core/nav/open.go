@@ -40,8 +40,29 @@ type Opening struct {
 }
 
 // Open judges whether the user may be at the place and fetches what the screen shows.
-// The order of judgement: screen, inputs, grant, record, guard. A no is a *Refusal.
+// The order of judgement: screen, inputs, grant, row rule, guard. A no is a *Refusal.
 func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*Opening, error) {
+	o, err := a.enter(ctx, user, place, src)
+	if err != nil {
+		return nil, err
+	}
+	if err := o.fetchFilled(ctx, src); err != nil {
+		return nil, err
+	}
+	if src.Bare {
+		return o, nil // a press looks at one element; lists are fetched by who needs them
+	}
+	for _, e := range o.plan.Elements {
+		if err := elementKinds[e.Kind].fetch(ctx, o, e, src); err != nil {
+			return nil, fmt.Errorf("fetch %s of screen %s: %w", e.ID, o.plan.Screen.ID, err)
+		}
+	}
+	return o, nil
+}
+
+// enter judges whether the user may be at the place. With a *Refusal comes the opening as far as it
+// got, for explanations; nil when there is no such screen or place.
+func (a *App) enter(ctx context.Context, user *User, place Place, src Sources) (*Opening, error) {
 	plan := a.Screens[place.Screen]
 	if plan == nil {
 		return nil, refuse("no-screen", "This screen does not exist any more.", "Go home and start from there.")
@@ -64,26 +85,12 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 		return nil, err
 	}
 	if err := o.mayBeHere(); err != nil {
-		return nil, err
+		return o, err
 	}
 	if err := o.fetchRecords(ctx, src); err != nil {
-		return nil, err
+		return o, err
 	}
-	if err := o.guard(); err != nil {
-		return nil, err
-	}
-	if err := o.fetchFilled(ctx, src); err != nil {
-		return nil, err
-	}
-	if src.Bare {
-		return o, nil // a press looks at one element; lists are fetched by who needs them
-	}
-	for _, e := range plan.Elements {
-		if err := elementKinds[e.Kind].fetch(ctx, o, e, src); err != nil {
-			return nil, fmt.Errorf("fetch %s of screen %s: %w", e.ID, plan.Screen.ID, err)
-		}
-	}
-	return o, nil
+	return o, o.guard()
 }
 
 func (o *Opening) mayBeHere() error {

@@ -1,0 +1,179 @@
+package check
+
+import (
+	"sort"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// stated is one condition of the project with the place where it stands.
+type stated struct {
+	what    string // guard, way, shown while, row rule
+	words   string // of the place, for people
+	node    *cond.Node
+	finding Finding
+	path    string          // JSON Pointer, for mends
+	roles   map[string]bool // who is asked at all; nil for everyone
+}
+
+// conditions lists every condition that decides something, in a stable order.
+func (ix *index) conditions() []stated {
+	var out []stated
+	for _, id := range sortedScreens(ix.app) {
+		plan := ix.app.Screens[id]
+		if plan.Guard != nil {
+			out = append(out, stated{what: "guard", words: "the guard of “" + plan.Screen.Title + "”", node: plan.Guard.Root, finding: Finding{Screen: id}, path: "/" + id + "/guard", roles: plan.Screen.Roles})
+		}
+		for _, e := range plan.Elements {
+			words := "“" + ix.app.ElementWords(plan.Screen, e) + "”"
+			if e.ShownWhile != nil {
+				out = append(out, stated{what: "shown while", words: words, node: e.ShownWhile.Root, finding: Finding{Screen: id, Element: e.ID}, path: "/" + id + "/elements/" + e.ID + "/shown", roles: plan.Screen.Roles})
+			}
+			for trigger, g := range e.Gates {
+				if g.Condition == nil {
+					continue
+				}
+				w := way{screen: plan.Screen, element: e, trigger: trigger}
+				out = append(out, stated{what: "way", words: words, node: g.Condition.Root, finding: Finding{Screen: id, Element: e.ID, Trigger: trigger}, path: w.gatePath() + "/while", roles: g.Roles})
+			}
+		}
+	}
+	return append(out, ix.rowRules()...)
+}
+
+func (ix *index) rowRules() []stated {
+	var out []stated
+	p := ix.app.Project
+	for _, id := range sortedKeys(p.Grants) {
+		g := p.Grants[id]
+		role, table := p.Roles[g.Role], p.Tables[g.Table]
+		if role == nil || table == nil {
+			continue
+		}
+		for field, text := range map[string]string{"rows": g.Rows, "changes": g.Changes} {
+			if text == "" {
+				continue
+			}
+			if e, problem := ix.app.RowRule(g.Table, text); problem == nil {
+				out = append(out, stated{what: "row rule", words: "the row rule of " + role.Name + " on " + label(p, g.Table), node: e.Root, finding: Finding{Entity: id}, path: "/" + id + "/" + field, roles: map[string]bool{g.Role: true}})
+			}
+		}
+	}
+	sort.SliceStable(out, func(i, j int) bool { return out[i].path < out[j].path })
+	return out
+}
+
+// forSome says whether any of the roles that are asked can be what is tried.
+func (s stated) forSome(ix *index, try func(*cond.Node) bool) bool {
+	asked := false
+	for _, r := range project.Ordered(ix.app.Project.Roles) {
+		if s.roles != nil && !s.roles[r.ID] {
+			continue
+		}
+		asked = true
+		if try(s.node.WithRoles(map[string]bool{r.ID: true})) {
+			return true
+		}
+	}
+	return !asked || s.roles == nil && try(s.node) // people may have several roles
+}
+
+var neverShown = &Check{Name: "never-shown", Doc: "a condition that contradicts itself or the roles it is for", run: func(ix *index, report func(Finding)) {
+	for _, s := range ix.conditions() {
+		if s.forSome(ix, func(n *cond.Node) bool { return n.CanHold() != cond.No }) {
+			continue
+		}
+		f := s.finding
+		f.Severity, f.Evidence = Doubtful, s.node.Phrase()
+		f.Words = map[string]string{
+			"guard": "Nobody can be on this screen: " + s.words + " can never hold.", "way": s.words + " never opens: its condition can never hold.",
+			"shown while": s.words + " never shows: its condition can never hold.", "row rule": "No record ever meets " + s.words + ".",
+		}[s.what]
+		report(f)
+	}
+}}
+
+var alwaysShown = &Check{Name: "always-shown", Doc: "a condition that holds whatever the values", run: func(ix *index, report func(Finding)) {
+	for _, s := range ix.conditions() {
+		if s.forSome(ix, func(n *cond.Node) bool { return n.CanFail() != cond.No }) {
+			continue
+		}
+		f := s.finding
+		f.Severity, f.Evidence = Note, s.node.Phrase()
+		f.Words = "The condition of " + s.words + " always holds."
+		if s.what == "guard" || s.what == "row rule" {
+			f.Words = upperFirst(s.words) + " always holds: it keeps nobody out."
+		}
+		f.Mends = []Mend{{Words: "do without it", Patch: []project.Op{{Op: "remove", Path: s.path}}}}
+		report(f)
+	}
+}}
+
+var emptyEqualsEmpty = &Check{Name: "empty-equals-empty", Doc: "both sides of an equality in a guard or row rule may be empty: it then holds", run: func(ix *index, report func(Finding)) {
+	for _, s := range ix.conditions() {
+		if s.what != "guard" && s.what != "row rule" {
+			continue
+		}
+		for _, both := range s.node.EmptyOnBothSides() {
+			f := s.finding
+			f.Severity, f.Evidence = Doubtful, both.Phrase()
+			f.Words = upperFirst(s.words) + " also holds where both sides are empty: " + both.Phrase() + "."
+			report(f)
+		}
+	}
+}}
+
+var unreadableRight = &Check{Name: "unreadable-right", Doc: "a row rule, shared condition or figure that cannot be read", run: func(ix *index, report func(Finding)) {
+	for _, p := range ix.app.Problems {
+		if p.Entity != "" {
+			report(Finding{Severity: Broken, Entity: p.Entity, Words: "The " + p.Where + " cannot be read: " + p.Problem.Message, Evidence: p.Text})
+		}
+	}
+}}
+
+var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field that a role it is for may not see: for them it is never known", run: func(ix *index, report func(Finding)) {
+	for _, s := range ix.conditions() {
+		if s.what == "row rule" {
+			continue // rules are the project's own: they see everything
+		}
+		for _, r := range project.Ordered(ix.app.Project.Roles) {
+			if s.roles != nil && !s.roles[r.ID] {
+				continue
+			}
+			if field := ix.hiddenFor(s, r.ID); field != "" {
+				f := s.finding
+				f.Severity, f.Evidence = Doubtful, s.node.Phrase()
+				f.Words = "The condition of " + s.words + " looks at " + field + ", which is hidden from " + r.Name + ": for them it is never known."
+				report(f)
+			}
+		}
+	}
+}}
+
+// hiddenFor gives the words of a field that a condition reads and a role that may view the record may not see.
+func (ix *index) hiddenFor(s stated, role string) string {
+	scope := ix.app.Project.Scope(ix.app.Screens[s.finding.Screen].Screen, ix.app.RowTable(s.finding.Screen, s.finding.Element))
+	roles := map[string]bool{role: true}
+	for _, p := range s.node.Paths() {
+		table := scope[p.Root]
+		if p.Root != "record" && p.Root != "row" || !ix.app.Project.GrantOf(roles, table).View {
+			continue
+		}
+		for _, seg := range p.Segs {
+			grant := ix.app.Project.GrantOf(roles, table)
+			if !grant.View || grant.Hidden[seg] {
+				return p.Words()
+			}
+			f, _ := ix.app.Project.FieldAt(table, seg)
+			if f == nil || f.References == "" {
+				break
+			}
+			table = f.References
+		}
+	}
+	return ""
+}
+
+func upperFirst(s string) string { return strings.ToUpper(s[:1]) + s[1:] }

@@ -1,0 +1,268 @@
+package nav
+
+import (
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// May is whether a role may be on a screen, as far as that can be said without a record.
+type May struct {
+	Role  string `json:"role"`
+	State string `json:"state"` // yes, no, depends
+	Words string `json:"words"`
+	By    string `json:"by,omitempty"` // what makes it no or depends: grant, roles, guard
+}
+
+// MayEnter says of each role alone whether it may be on a screen.
+func (a *App) MayEnter(screen string) []May {
+	out := []May{}
+	for _, r := range project.Ordered(a.Project.Roles) {
+		m := a.mayEnter(a.Screens[screen], map[string]bool{r.ID: true})
+		m.Role = r.ID
+		out = append(out, m)
+	}
+	return out
+}
+
+// mayEnter says it of a set of roles together.
+func (a *App) mayEnter(plan *ScreenPlan, roles map[string]bool) May {
+	s := plan.Screen
+	if t := a.Project.Tables[s.RecordTable()]; t != nil && !a.Project.GrantOf(roles, t.ID).View {
+		return May{State: "no", By: "grant", Words: "may not view " + lowerLabel(t.Label)}
+	}
+	if s.Roles != nil && !shared(s.Roles, roles) {
+		return May{State: "no", By: "roles", Words: "it is for " + a.roleWords(s.Roles)}
+	}
+	switch {
+	case plan.BadGuard:
+		return May{State: "no", By: "guard", Words: "the guard cannot be read"}
+	case plan.Guard == nil:
+		return May{State: "yes", Words: "may be here"}
+	}
+	guard := plan.Guard.Root.WithRoles(roles)
+	switch {
+	case guard.CanHold() == cond.No:
+		return May{State: "no", By: "guard", Words: "only while " + plan.Guard.Root.Phrase()}
+	case guard.CanFail() == cond.No && len(guard.Paths()) == 0:
+		return May{State: "yes", Words: "may be here"}
+	}
+	return May{State: "depends", By: "guard", Words: "while " + plan.Guard.Root.Phrase()}
+}
+
+// GuardSentence says who may be on a screen, with chips that can be edited: roles, guard.
+func (a *App) GuardSentence(screen string) []Chunk {
+	plan := a.Screens[screen]
+	if plan == nil {
+		return nil
+	}
+	w := sentenceWriter{app: a}
+	w.chip("roles", a.roleWords(plan.Screen.Roles), "")
+	w.plain(" may be here, ")
+	switch {
+	case plan.BadGuard:
+		w.out = append(w.out, Chunk{Text: "while “" + plan.Screen.Guard + "”, which cannot be read", Part: "guard", Bad: true})
+	case plan.Guard != nil:
+		w.plain("while ")
+		w.chip("guard", plan.Guard.Root.Phrase(), "")
+	default:
+		w.chip("guard", "whatever the record", "")
+	}
+	if t := a.Project.Tables[plan.Screen.RecordTable()]; t != nil {
+		w.plain(", if they may view ")
+		w.chip("table", lowerLabel(t.Label), "")
+	}
+	w.plain(".")
+	return w.out
+}
+
+// GrantSentence says what a role may do with a table, with chips that can be edited: verbs, rows,
+// changes, hidden, readOnly. Without a grant it says that too.
+func (a *App) GrantSentence(role, table string, g *project.Grant) []Chunk {
+	w := sentenceWriter{app: a}
+	w.plain(a.roleName(role) + " may ")
+	verbs := grantVerbs(g)
+	label := a.tableLabel(table)
+	if len(verbs) == 0 {
+		w.chip("verbs", "do nothing", "")
+		w.plain(" with " + label + ".")
+		return w.out
+	}
+	w.chip("verbs", words(verbs, "and"), "")
+	w.plain(" " + label + ": ")
+	rule := a.rules[g.ID]
+	w.rule("rows", "all of them", "those where ", g.Rows, rule.rows)
+	if g.Add || g.Edit || g.Delete {
+		w.plain("; change ")
+		w.rule("changes", "any of these", "only those where ", g.Changes, rule.changes)
+	}
+	w.fields("hidden", "hidden from them: ", g.Hidden, table)
+	if g.Edit || g.Add {
+		w.fields("readOnly", "not theirs to change: ", g.ReadOnly, table)
+	}
+	w.plain(".")
+	return w.out
+}
+
+func (w *sentenceWriter) rule(part, none, lead, text string, e *cond.Expr) {
+	switch {
+	case text == "":
+		w.chip(part, none, "")
+	case e == nil:
+		w.out = append(w.out, Chunk{Text: lead + "“" + text + "”, which cannot be read: none", Part: part, Bad: true})
+	default:
+		w.plain(lead)
+		w.chip(part, e.Root.Phrase(), "")
+	}
+}
+
+func (w *sentenceWriter) fields(part, lead string, fields map[string]bool, table string) {
+	var names []string
+	t := w.app.Project.Tables[table]
+	if t == nil {
+		return
+	}
+	for _, f := range project.Ordered(t.Fields) {
+		if fields[f.ID] {
+			names = append(names, lowerLabel(f.Label))
+		}
+	}
+	w.plain("; " + lead)
+	if len(names) == 0 {
+		names = []string{"nothing"}
+	}
+	w.chip(part, strings.Join(names, ", "), "")
+}
+
+func grantVerbs(g *project.Grant) []string {
+	var verbs []string
+	if g == nil {
+		return nil
+	}
+	for _, v := range project.Verbs {
+		if g.May(v) {
+			verbs = append(verbs, v)
+		}
+	}
+	return verbs
+}
+
+// words joins words as English does: a, b and c.
+func words(list []string, last string) string {
+	if len(list) < 2 {
+		return strings.Join(list, "")
+	}
+	return strings.Join(list[:len(list)-1], ", ") + " " + last + " " + list[len(list)-1]
+}
+
+// TableMay is what a user may do with one table, in words: for the users themselves.
+type TableMay struct {
+	Table  string   `json:"table"`
+	Label  string   `json:"label"`
+	Verbs  []string `json:"verbs"`
+	Rows   string   `json:"rows,omitempty"`    // which ones; empty: all
+	Change string   `json:"changes,omitempty"` // which of these may be changed; empty: all
+	Hidden []string `json:"hidden,omitempty"`
+}
+
+// ScreenMay is a screen that a user may be on.
+type ScreenMay struct {
+	Title   string `json:"title"`
+	Area    string `json:"area,omitempty"`
+	Type    string `json:"type"`
+	Address string `json:"address,omitempty"` // after /use/<project>; empty where a record must be chosen first
+	While   string `json:"while,omitempty"`
+}
+
+// MayDo tells users what they may do: tables and screens, by name.
+func (a *App) MayDo(user *User) (tables []TableMay, screens []ScreenMay) {
+	tables, screens = []TableMay{}, []ScreenMay{}
+	for _, id := range sortedKeys(a.Project.Tables) {
+		t := a.Project.Tables[id]
+		sum := a.Project.GrantOf(user.Roles, id)
+		m := TableMay{Table: id, Label: t.Label, Verbs: grantVerbs(&sum)}
+		if len(m.Verbs) == 0 {
+			continue
+		}
+		m.Rows, m.Change = a.rulesInWords(user.Roles, id)
+		for _, f := range project.Ordered(t.Fields) {
+			if sum.Hidden[f.ID] {
+				m.Hidden = append(m.Hidden, f.Label)
+			}
+		}
+		tables = append(tables, m)
+	}
+	for _, id := range sortedKeys(a.Screens) {
+		plan := a.Screens[id]
+		may := a.mayEnter(plan, user.Roles)
+		if may.State == "no" {
+			continue
+		}
+		m := ScreenMay{Title: plan.Screen.Title, Area: plan.Screen.Area, Type: plan.Screen.Type}
+		if may.State == "depends" {
+			m.While = plan.Guard.Root.Phrase()
+		}
+		if !needsInput(plan.Screen) {
+			m.Address = a.Address(Place{Screen: id, Mode: "view", Inputs: map[string]string{}})
+		}
+		screens = append(screens, m)
+	}
+	return tables, screens
+}
+
+// shared says whether two sets of roles have one in common.
+func shared(a, b map[string]bool) bool {
+	for r := range a {
+		if a[r] && b[r] {
+			return true
+		}
+	}
+	return false
+}
+
+// rulesInWords says which records a set of roles may see and change; empty for all of them.
+func (a *App) rulesInWords(roles map[string]bool, table string) (rows, changes string) {
+	var seen, changed []string
+	allSeen, allChanged, anyChange := false, false, false
+	for _, g := range a.Project.GrantsOf(roles, table) {
+		rule := a.rules[g.ID]
+		if g.View {
+			allSeen = allSeen || g.Rows == ""
+			if rule.rows != nil {
+				seen = append(seen, rule.rows.Root.Phrase())
+			}
+		}
+		if g.Edit || g.Delete {
+			anyChange = true
+			both := cond.Every(rootOf(rule.rows), rootOf(rule.changes))
+			allChanged = allChanged || g.Rows == "" && g.Changes == ""
+			if both != nil {
+				changed = append(changed, both.Phrase())
+			}
+		}
+	}
+	if !allSeen {
+		rows = strings.Join(seen, ", or ")
+	}
+	if anyChange && !allChanged {
+		changes = strings.Join(changed, ", or ")
+	}
+	return rows, changes
+}
+
+func rootOf(e *cond.Expr) *cond.Node {
+	if e == nil {
+		return nil
+	}
+	return e.Root
+}
+
+func needsInput(s *project.Screen) bool {
+	for _, in := range s.Inputs {
+		if in.Required {
+			return true
+		}
+	}
+	return false
+}
