@@ -6,6 +6,7 @@ package api
 import (
 	"fmt"
 	"net/http"
+	"time"
 
 	"ambergate/core/check"
 	"ambergate/core/cond"
@@ -73,6 +74,19 @@ type CommandOutcome struct {
 	State  string  `json:"state"`
 }
 
+// Completion What could stand at a place of a text.
+type Completion = cond.Completion
+
+// CompletionRequest A text with the place of the cursor.
+type CompletionRequest struct {
+	At      int     `json:"at"`
+	Element *string `json:"element,omitempty"`
+	Screen  *string `json:"screen,omitempty"`
+	Table   *string `json:"table,omitempty"`
+	Text    string  `json:"text"`
+	Use     *string `json:"use,omitempty"`
+}
+
 // ConditionRead A condition as it was read.
 type ConditionRead struct {
 	Phrase string `json:"phrase"`
@@ -86,18 +100,20 @@ type ConditionRead struct {
 	Stored string `json:"stored"`
 }
 
-// ConditionRequest A condition as text or rows, to be read.
+// ConditionRequest A condition as text or rows, to be read. It stands on a screen, or speaks of a table's records.
 type ConditionRequest struct {
 	Element *string `json:"element,omitempty"`
 
 	// Rows A condition as rows of field, comparison and value.
 	Rows     *Rows   `json:"rows,omitempty"`
-	Screen   string  `json:"screen"`
+	Screen   *string `json:"screen,omitempty"`
+	Table    *string `json:"table,omitempty"`
 	Template *bool   `json:"template,omitempty"`
 	Text     *string `json:"text,omitempty"`
+	Use      *string `json:"use,omitempty"`
 }
 
-// ConditionRow One comparison.
+// ConditionRow One comparison, or a group of rows.
 type ConditionRow = cond.Row
 
 // ConflictField A field changed by two people.
@@ -135,6 +151,9 @@ type Edited struct {
 // ElementView One element as it is drawn.
 type ElementView = nav.ElementView
 
+// Explanation Why a way is open or shut.
+type Explanation = nav.Explanation
+
 // FieldView A field of the record.
 type FieldView = nav.FieldView
 
@@ -157,8 +176,20 @@ type GoRequest struct {
 	Trail string `json:"trail"`
 }
 
+// GrantWords One grant in words.
+type GrantWords = nav.GrantWords
+
+// Judged One thing that was judged.
+type Judged = nav.Judged
+
 // LampView A live yes or no.
 type LampView = nav.LampView
+
+// Leads Where a way leads.
+type Leads = nav.Leads
+
+// LedInput One input of the target.
+type LedInput = nav.LedInput
 
 // LineView A line of a trend.
 type LineView = nav.LineView
@@ -176,17 +207,30 @@ type LiveEvent struct {
 // MarkView A text on a figure.
 type MarkView = nav.MarkView
 
+// May Whether a role may be on a screen.
+type May = nav.May
+
 // Me Who is signed in.
 type Me struct {
-	Builder  bool          `json:"builder"`
-	Id       string        `json:"id"`
-	Login    string        `json:"login"`
-	Name     string        `json:"name"`
-	Projects []ProjectInfo `json:"projects"`
+	Attempts []SignInAttempt `json:"attempts"`
+	Builder  bool            `json:"builder"`
+	Id       string          `json:"id"`
+	Login    string          `json:"login"`
+	Name     string          `json:"name"`
+	Projects []ProjectInfo   `json:"projects"`
+	Sessions int             `json:"sessions"`
 }
 
 // Mend A safe change, or what is to be chosen.
 type Mend = check.Mend
+
+// MyRights What one may do in an application.
+type MyRights struct {
+	Roles   []string    `json:"roles"`
+	Screens []ScreenMay `json:"screens"`
+	Start   *string     `json:"start,omitempty"`
+	Tables  []TableMay  `json:"tables"`
+}
 
 // NameInfo A name that a condition may use.
 type NameInfo = nav.NameInfo
@@ -197,6 +241,9 @@ type NeededInput struct {
 	Label string  `json:"label"`
 	Table *string `json:"table,omitempty"`
 }
+
+// Offer One text that could stand there.
+type Offer = cond.Offer
 
 // Op One operation of JSON Patch: test, add, remove, replace.
 type Op = project.Op
@@ -210,6 +257,12 @@ type OpenRequest struct {
 
 // Part One part of an explained condition.
 type Part = cond.Part
+
+// PasswordChange A new password beside the old one.
+type PasswordChange struct {
+	New string `json:"new"`
+	Old string `json:"old"`
+}
 
 // Person Somebody to walk as.
 type Person struct {
@@ -326,6 +379,14 @@ type Released struct {
 	Number int `json:"number"`
 }
 
+// RightsTable Who may do what, of the whole project.
+type RightsTable = nav.RightsTable
+
+// RolesChange The roles that a person is to have.
+type RolesChange struct {
+	Roles []string `json:"roles"`
+}
+
 // RowView A row.
 type RowView = nav.RowView
 
@@ -343,6 +404,18 @@ type RowsRequest struct {
 
 // Sample One value of a trend.
 type Sample = plant.Sample
+
+// ScreenMay A screen that one may be on.
+type ScreenMay = nav.ScreenMay
+
+// ScreenRow Who may be on one screen.
+type ScreenRow = nav.ScreenRow
+
+// SeenBy How a role alone would see a way.
+type SeenBy = nav.SeenBy
+
+// SharedCondition A named condition and where it is used.
+type SharedCondition = nav.SharedCondition
 
 // Shown A place of a trail, resolved.
 type Shown struct {
@@ -370,6 +443,16 @@ type SignIn struct {
 	Password string `json:"password"`
 }
 
+// SignInAttempt One attempt to sign in with this name.
+type SignInAttempt struct {
+	At   time.Time `json:"at"`
+	From string    `json:"from"`
+	Ok   bool      `json:"ok"`
+}
+
+// Signature How a function is written.
+type Signature = cond.Signature
+
 // Sort One part of the order of a list.
 type Sort = nav.Sort
 
@@ -378,6 +461,15 @@ type Status struct {
 	Sources map[string]bool `json:"sources"`
 	Store   bool            `json:"store"`
 }
+
+// TableCell What one role may do with one table.
+type TableCell = nav.TableCell
+
+// TableMay What one may do with one table.
+type TableMay = nav.TableMay
+
+// TableRow What each role may do with one table.
+type TableRow = nav.TableRow
 
 // TextProblem What is wrong with an expression, and where.
 type TextProblem = cond.Problem
@@ -397,6 +489,12 @@ type Trend map[string][]Sample
 // TrendView Live numbers over time.
 type TrendView = nav.TrendView
 
+// Turn One comparison that would have to change.
+type Turn = cond.Turn
+
+// Use A place where a shared condition is used.
+type Use = nav.Use
+
 // Verdict What a gate is for one user at one place.
 type Verdict = nav.Verdict
 
@@ -408,6 +506,19 @@ type WayIn = nav.WayIn
 
 // WayOut A way out of a screen.
 type WayOut = nav.WayOut
+
+// WhyRequest Which way is asked about, for whom, and where.
+type WhyRequest struct {
+	As      string  `json:"as"`
+	Element string  `json:"element"`
+	Journal *string `json:"journal,omitempty"`
+
+	// Place A screen with its inputs, mode and view.
+	Place   Place   `json:"place"`
+	Point   *string `json:"point,omitempty"`
+	Row     *string `json:"row,omitempty"`
+	Trigger string  `json:"trigger"`
+}
 
 // WorkRequest A screen to be shown at work.
 type WorkRequest struct {
@@ -423,8 +534,10 @@ type WorkRequest struct {
 
 // GetNamesParams defines parameters for GetNames.
 type GetNamesParams struct {
-	Screen  string  `form:"screen" json:"screen"`
+	Screen  *string `form:"screen,omitempty" json:"screen,omitempty"`
 	Element *string `form:"element,omitempty" json:"element,omitempty"`
+	Table   *string `form:"table,omitempty" json:"table,omitempty"`
+	Under   *string `form:"under,omitempty" json:"under,omitempty"`
 }
 
 // GetRecordsParams defines parameters for GetRecords.
@@ -452,11 +565,17 @@ type GetTrendParams struct {
 	Element string `form:"element" json:"element"`
 }
 
+// CompleteTextJSONRequestBody defines body for CompleteText for application/json ContentType.
+type CompleteTextJSONRequestBody = CompletionRequest
+
 // ReadConditionJSONRequestBody defines body for ReadCondition for application/json ContentType.
 type ReadConditionJSONRequestBody = ConditionRequest
 
 // EditJSONRequestBody defines body for Edit for application/json ContentType.
 type EditJSONRequestBody = EditRequest
+
+// SetRolesJSONRequestBody defines body for SetRoles for application/json ContentType.
+type SetRolesJSONRequestBody = RolesChange
 
 // PractiseJSONRequestBody defines body for Practise for application/json ContentType.
 type PractiseJSONRequestBody = PractiseRequest
@@ -464,8 +583,14 @@ type PractiseJSONRequestBody = PractiseRequest
 // ProposeJSONRequestBody defines body for Propose for application/json ContentType.
 type ProposeJSONRequestBody = ProposalRequest
 
+// ExplainWayJSONRequestBody defines body for ExplainWay for application/json ContentType.
+type ExplainWayJSONRequestBody = WhyRequest
+
 // ShowAtWorkJSONRequestBody defines body for ShowAtWork for application/json ContentType.
 type ShowAtWorkJSONRequestBody = WorkRequest
+
+// ChangePasswordJSONRequestBody defines body for ChangePassword for application/json ContentType.
+type ChangePasswordJSONRequestBody = PasswordChange
 
 // SignInJSONRequestBody defines body for SignIn for application/json ContentType.
 type SignInJSONRequestBody = SignIn
@@ -490,6 +615,9 @@ type ServerInterface interface {
 	// GetDraft The project as it is being built
 	// (GET /api/build/{project})
 	GetDraft(c *gin.Context, project string)
+	// CompleteText What could stand at a place of a text
+	// (POST /api/build/{project}/complete)
+	CompleteText(c *gin.Context, project string)
 	// ReadCondition Read a condition
 	// (POST /api/build/{project}/condition)
 	ReadCondition(c *gin.Context, project string)
@@ -502,6 +630,9 @@ type ServerInterface interface {
 	// GetNames Names a condition may use
 	// (GET /api/build/{project}/names)
 	GetNames(c *gin.Context, project string, params GetNamesParams)
+	// SetRoles Give and take a person’s roles
+	// (PUT /api/build/{project}/people/{person}/roles)
+	SetRoles(c *gin.Context, project string, person string)
 	// Practise Press without keeping anything
 	// (POST /api/build/{project}/practise)
 	Practise(c *gin.Context, project string)
@@ -517,15 +648,27 @@ type ServerInterface interface {
 	// PutIntoUse Put the draft into use
 	// (POST /api/build/{project}/releases)
 	PutIntoUse(c *gin.Context, project string)
+	// GetRights Who may do what, at one look
+	// (GET /api/build/{project}/rights)
+	GetRights(c *gin.Context, project string)
 	// Undo Take back the newest own edit
 	// (POST /api/build/{project}/undo)
 	Undo(c *gin.Context, project string)
+	// ExplainWay Why a way is open or shut
+	// (POST /api/build/{project}/why)
+	ExplainWay(c *gin.Context, project string)
 	// ShowAtWork Show a screen at work
 	// (POST /api/build/{project}/work)
 	ShowAtWork(c *gin.Context, project string)
 	// GetMe Who is signed in
 	// (GET /api/me)
 	GetMe(c *gin.Context)
+	// ChangePassword Change one’s password
+	// (POST /api/me/password)
+	ChangePassword(c *gin.Context)
+	// SignOutEverywhere End all of one’s sessions
+	// (POST /api/me/sign-out-everywhere)
+	SignOutEverywhere(c *gin.Context)
 	// SignIn Begin a session
 	// (POST /api/sign-in)
 	SignIn(c *gin.Context)
@@ -550,6 +693,9 @@ type ServerInterface interface {
 	// Press Press
 	// (POST /api/use/{project}/press)
 	Press(c *gin.Context, project string)
+	// GetMyRights What one may do here
+	// (GET /api/use/{project}/rights)
+	GetMyRights(c *gin.Context, project string)
 	// MoreRows A further page of a list
 	// (POST /api/use/{project}/rows)
 	MoreRows(c *gin.Context, project string)
@@ -593,6 +739,31 @@ func (siw *ServerInterfaceWrapper) GetDraft(c *gin.Context) {
 	}
 
 	siw.Handler.GetDraft(c, project)
+}
+
+// CompleteText operation middleware
+func (siw *ServerInterfaceWrapper) CompleteText(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.CompleteText(c, project)
 }
 
 // ReadCondition operation middleware
@@ -688,9 +859,9 @@ func (siw *ServerInterfaceWrapper) GetNames(c *gin.Context) {
 	// Parameter object where we will unmarshal all parameters from the context
 	var params GetNamesParams
 
-	// ------------- Required query parameter "screen" -------------
+	// ------------- Optional query parameter "screen" -------------
 
-	err = runtime.BindQueryParameterWithOptions("form", true, true, "screen", c.Request.URL.Query(), &params.Screen, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "screen", c.Request.URL.Query(), &params.Screen, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
 	if err != nil {
 		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter screen: %w", err), http.StatusBadRequest)
 		return
@@ -704,6 +875,22 @@ func (siw *ServerInterfaceWrapper) GetNames(c *gin.Context) {
 		return
 	}
 
+	// ------------- Optional query parameter "table" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "table", c.Request.URL.Query(), &params.Table, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter table: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "under" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "under", c.Request.URL.Query(), &params.Under, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter under: %w", err), http.StatusBadRequest)
+		return
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -712,6 +899,40 @@ func (siw *ServerInterfaceWrapper) GetNames(c *gin.Context) {
 	}
 
 	siw.Handler.GetNames(c, project, params)
+}
+
+// SetRoles operation middleware
+func (siw *ServerInterfaceWrapper) SetRoles(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "person" -------------
+	var person string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "person", c.Param("person"), &person, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter person: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SetRoles(c, project, person)
 }
 
 // Practise operation middleware
@@ -867,6 +1088,31 @@ func (siw *ServerInterfaceWrapper) PutIntoUse(c *gin.Context) {
 	siw.Handler.PutIntoUse(c, project)
 }
 
+// GetRights operation middleware
+func (siw *ServerInterfaceWrapper) GetRights(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetRights(c, project)
+}
+
 // Undo operation middleware
 func (siw *ServerInterfaceWrapper) Undo(c *gin.Context) {
 
@@ -890,6 +1136,31 @@ func (siw *ServerInterfaceWrapper) Undo(c *gin.Context) {
 	}
 
 	siw.Handler.Undo(c, project)
+}
+
+// ExplainWay operation middleware
+func (siw *ServerInterfaceWrapper) ExplainWay(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ExplainWay(c, project)
 }
 
 // ShowAtWork operation middleware
@@ -928,6 +1199,32 @@ func (siw *ServerInterfaceWrapper) GetMe(c *gin.Context) {
 	}
 
 	siw.Handler.GetMe(c)
+}
+
+// ChangePassword operation middleware
+func (siw *ServerInterfaceWrapper) ChangePassword(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ChangePassword(c)
+}
+
+// SignOutEverywhere operation middleware
+func (siw *ServerInterfaceWrapper) SignOutEverywhere(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SignOutEverywhere(c)
 }
 
 // SignIn operation middleware
@@ -1121,6 +1418,31 @@ func (siw *ServerInterfaceWrapper) Press(c *gin.Context) {
 	siw.Handler.Press(c, project)
 }
 
+// GetMyRights operation middleware
+func (siw *ServerInterfaceWrapper) GetMyRights(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetMyRights(c, project)
+}
+
 // MoreRows operation middleware
 func (siw *ServerInterfaceWrapper) MoreRows(c *gin.Context) {
 
@@ -1294,4 +1616,11 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/records/:table", wrapper.GetRecords)
 	router.POST(options.BaseURL+"/api/build/:project/releases", wrapper.PutIntoUse)
 	router.GET(options.BaseURL+"/api/build/:project/events", wrapper.GetBuildEvents)
+	router.POST(options.BaseURL+"/api/me/password", wrapper.ChangePassword)
+	router.POST(options.BaseURL+"/api/me/sign-out-everywhere", wrapper.SignOutEverywhere)
+	router.GET(options.BaseURL+"/api/use/:project/rights", wrapper.GetMyRights)
+	router.POST(options.BaseURL+"/api/build/:project/complete", wrapper.CompleteText)
+	router.POST(options.BaseURL+"/api/build/:project/why", wrapper.ExplainWay)
+	router.GET(options.BaseURL+"/api/build/:project/rights", wrapper.GetRights)
+	router.PUT(options.BaseURL+"/api/build/:project/people/:person/roles", wrapper.SetRoles)
 }

@@ -65,7 +65,7 @@ func TestKeysAndFiltersThatDoNotFitFindNothing(t *testing.T) {
 		{Match: []nav.Match{{Path: "f_due", Compare: "is", Value: cond.String("soon")}}},
 		{Match: []nav.Match{{Path: "f_cabin", Compare: "is", Value: cond.Key("x")}}},
 	} {
-		q.Table, q.Paths = p.Tables["t_defects"], []string{"f_code"}
+		q.Rights, q.Table, q.Paths = nav.EveryRow, p.Tables["t_defects"], []string{"f_code"}
 		if page := fetch(t, r, q); len(page.Rows) != 0 {
 			t.Errorf("%+v finds %d", q, len(page.Rows))
 		}

@@ -7,7 +7,6 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/cond"
 	"ambergate/core/nav"
 	"ambergate/core/project"
 	"ambergate/store"
@@ -122,48 +121,6 @@ func (s *Server) PutIntoUse(c *gin.Context, slug string) {
 	})
 }
 
-// ReadCondition reads a condition, or a text with expressions, as rows or text.
-func (s *Server) ReadCondition(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *building, req api.ConditionRequest) (api.ConditionRead, error) {
-		app := b.draft.app
-		screen := app.Project.Screens[req.Screen]
-		if screen == nil {
-			return api.ConditionRead{}, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more."}
-		}
-		return readCondition(app.Compiler, app.Project.Scope(screen, app.RowTable(req.Screen, value(req.Element))), req), nil
-	})
-}
-
-func readCondition(compiler *cond.Compiler, scope cond.Scope, req api.ConditionRequest) api.ConditionRead {
-	text := value(req.Text)
-	if req.Rows != nil {
-		text = req.Rows.Text(func(path string) (cond.Type, bool) { return compiler.TypeOf(scope, path) })
-	}
-	if value(req.Template) {
-		t, problem := compiler.Template(scope, text)
-		if problem != nil {
-			return api.ConditionRead{Shown: text, Problem: problem}
-		}
-		return api.ConditionRead{Stored: t.Stored(), Shown: t.Shown()}
-	}
-	e, problem := compiler.Condition(scope, text)
-	if problem != nil {
-		return api.ConditionRead{Shown: text, Problem: problem}
-	}
-	out := api.ConditionRead{Stored: e.Stored, Shown: e.Shown, Phrase: e.Root.Phrase()}
-	if rows, ok := cond.RowsOf(e.Root); ok {
-		out.Rows = &rows
-	}
-	return out
-}
-
-// GetNames lists what a condition may compare.
-func (s *Server) GetNames(c *gin.Context, slug string, params api.GetNamesParams) {
-	inBuild(s, c, slug, func(b *building, _ nothing) ([]nav.NameInfo, error) {
-		return b.draft.app.Names(params.Screen, value(params.Element)), nil
-	})
-}
-
 // Propose lists how an input of a target can get its value.
 func (s *Server) Propose(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.ProposalRequest) ([]nav.Proposal, error) {
@@ -180,25 +137,4 @@ func (s *Server) GetRecords(c *gin.Context, slug, table string, params api.GetRe
 		}
 		return s.titles(c, b.draft.app, user, table, value(params.Q))
 	})
-}
-
-// walked is the user that a builder walks as. "role:<id>" walks as somebody with that role alone.
-func (s *Server) walked(ctx context.Context, b *building, as string) (*nav.User, error) {
-	if len(as) > 5 && as[:5] == "role:" {
-		r := b.draft.app.Project.Roles[as[5:]]
-		if r == nil {
-			return nil, &nav.Refusal{Code: "no-role", What: "This role does not exist any more.", Then: "Choose somebody else to walk as."}
-		}
-		return &nav.User{ID: as, Name: "Any " + r.Name, Roles: map[string]bool{r.ID: true}}, nil
-	}
-	people, err := s.Store.Accounts(ctx, b.project)
-	if err != nil {
-		return nil, err
-	}
-	for _, a := range people {
-		if a.ID == as {
-			return s.user(ctx, a, b.draft.app)
-		}
-	}
-	return nil, &nav.Refusal{Code: "no-role", What: "This person is not there any more.", Then: "Choose somebody else to walk as."}
 }

@@ -83,6 +83,8 @@ func describe(err error) (int, api.Problem) {
 		return http.StatusTooManyRequests, api.Problem{Code: "blocked", What: "Too many attempts with this name.", Then: ptr("Wait until " + blocked.Until.Format("15:04:05") + ".")}
 	case errors.Is(err, store.ErrSignIn):
 		return http.StatusUnauthorized, api.Problem{Code: "sign-in", What: "Name and password do not go together.", Then: ptr("Check both and try again.")}
+	case errors.Is(err, store.ErrWeakPassword):
+		return http.StatusUnprocessableEntity, api.Problem{Code: "weak-password", What: "The new password needs 8 to 200 characters.", Then: ptr("Choose a longer one: a few words do well.")}
 	case errors.Is(err, errSignedOut):
 		return http.StatusUnauthorized, api.Problem{Code: "signed-out", What: "You are not signed in.", Then: ptr("Sign in to go on.")}
 	case errors.As(err, &large):

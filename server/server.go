@@ -82,6 +82,9 @@ func (s *Server) Prepare(ctx context.Context) error {
 	if err := s.Store.SettleCommands(ctx); err != nil {
 		return fmt.Errorf("prepare the server: %w", err)
 	}
+	if err := s.Store.ForgetOld(ctx, s.Now()); err != nil {
+		return fmt.Errorf("prepare the server: %w", err)
+	}
 	return nil
 }
 

@@ -3,14 +3,12 @@ package server
 import (
 	"context"
 	"errors"
-	"net/http"
 	"strings"
 	"sync"
 	"time"
 
 	"github.com/gin-gonic/gin"
 
-	"ambergate/api"
 	"ambergate/core/nav"
 	"ambergate/store"
 )
@@ -68,81 +66,24 @@ func (s *sessions) byToken(ctx context.Context, token, projectID string) (store.
 	return a, nil
 }
 
+// forget stops believing a session.
 func (s *sessions) forget(token string) {
+	s.forgetWhere(func(key string, _ keptAccount) bool { return strings.HasPrefix(key, token+"|") })
+}
+
+// forgetAccount stops believing all sessions of an account.
+func (s *sessions) forgetAccount(id string) {
+	s.forgetWhere(func(_ string, kept keptAccount) bool { return kept.account.ID == id })
+}
+
+func (s *sessions) forgetWhere(gone func(key string, kept keptAccount) bool) {
 	s.mu.Lock()
 	defer s.mu.Unlock()
-	for key := range s.kept {
-		if strings.HasPrefix(key, token+"|") {
+	for key, kept := range s.kept {
+		if gone(key, kept) {
 			delete(s.kept, key)
 		}
 	}
-}
-
-// SignIn begins a session.
-func (s *Server) SignIn(c *gin.Context) {
-	var req api.SignIn
-	if !read(c, &req) {
-		return
-	}
-	token, account, err := s.Store.SignIn(c, strings.TrimSpace(strings.ToLower(req.Login)), req.Password, s.Now())
-	if err != nil {
-		if errors.Is(err, store.ErrSignIn) {
-			s.Log.Warn("a sign-in failed", "login", req.Login, "from", c.ClientIP())
-		}
-		fail(c, err)
-		return
-	}
-	s.setCookie(c, token, 12*3600)
-	s.sendMe(c, account)
-}
-
-func (s *Server) setCookie(c *gin.Context, token string, seconds int) {
-	host := c.Request.Host
-	loopback := strings.HasPrefix(host, "127.") || strings.HasPrefix(host, "localhost")
-	http.SetCookie(c.Writer, &http.Cookie{Name: cookieName, Value: token, Path: "/", MaxAge: seconds, HttpOnly: true, SameSite: http.SameSiteLaxMode, Secure: !loopback})
-}
-
-// SignOut ends the session, everywhere within a second.
-func (s *Server) SignOut(c *gin.Context) {
-	if token, err := c.Cookie(cookieName); err == nil {
-		if err := s.Store.SignOut(c, token); err != nil {
-			fail(c, err)
-			return
-		}
-		s.sessions.forget(token)
-	}
-	s.setCookie(c, "", -1)
-	c.Status(http.StatusNoContent)
-}
-
-// GetMe tells who is signed in and which projects they may use.
-func (s *Server) GetMe(c *gin.Context) {
-	account, err := s.sessions.who(c, "")
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	s.sendMe(c, account)
-}
-
-func (s *Server) sendMe(c *gin.Context, account store.Account) {
-	projects, err := s.Store.Projects(c)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	uses, err := s.Store.ProjectsOf(c, account.ID)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	me := api.Me{Id: account.ID, Name: account.Name, Login: account.Login, Builder: account.Builder, Projects: []api.ProjectInfo{}}
-	for _, p := range projects {
-		if uses[p.ID] || account.Builder {
-			me.Projects = append(me.Projects, api.ProjectInfo{Id: p.ID, Slug: p.Slug, Title: p.Title, Released: p.Released, Uses: uses[p.ID], Roles: []string{}})
-		}
-	}
-	c.JSON(http.StatusOK, me)
 }
 
 // user makes the user that nav judges from an account: with roles, and the record that is theirs.

@@ -22,6 +22,7 @@ type App struct {
 	titles   map[string]*cond.Template
 	rules    map[string]rowRule // by grant
 	tallies  map[string]rowRule // by table and figure
+	uses     map[string][]Use   // of shared conditions
 	ruleUser pathSet            // what rules ask of the user's own record
 }
 
@@ -108,7 +109,7 @@ func Compile(p *project.Project) (*App, error) {
 	if err != nil {
 		return nil, fmt.Errorf("compile the project's names: %w", err)
 	}
-	a := &App{Project: p, Compiler: compiler, Screens: map[string]*ScreenPlan{}, titles: map[string]*cond.Template{}}
+	a := &App{Project: p, Compiler: compiler, Screens: map[string]*ScreenPlan{}, titles: map[string]*cond.Template{}, uses: map[string][]Use{}}
 	for id, t := range p.Tables {
 		scope := cond.Scope{"record": id}
 		title, problem := compiler.Template(scope, t.Title)
@@ -283,7 +284,21 @@ func (b *planner) keep(where, text string, e *cond.Expr, problem *cond.Problem) 
 		return nil
 	}
 	b.reads(e.Root.Paths())
+	b.app.used(e.Root, b.at(where))
 	return e
+}
+
+// at says where the planner stands, for people.
+func (b *planner) at(where string) Use {
+	if b.plan == nil {
+		return Use{Words: where}
+	}
+	use := Use{Screen: b.plan.Screen.ID, Words: where + " of “" + b.plan.Screen.Title + "”"}
+	if b.element != nil {
+		use.Element = b.element.ID
+		use.Words = "“" + b.app.ElementWords(b.plan.Screen, b.element) + "” on “" + b.plan.Screen.Title + "”"
+	}
+	return use
 }
 
 func (b *planner) template(where, text string) *cond.Template {

@@ -325,3 +325,8 @@ func element(t testing.TB, v *View, id string) ElementView {
 	t.Fatalf("%s is not on the screen", id)
 	return ElementView{}
 }
+
+// scope gives the names that a condition of an element may use.
+func (s *stand) scope(screen, element string) cond.Scope {
+	return s.app.Project.Scope(s.app.Project.Screens[screen], s.app.RowTable(screen, element))
+}

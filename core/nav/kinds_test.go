@@ -275,7 +275,7 @@ func TestNamesThatConditionsMayUse(t *testing.T) {
 	s := newStand(t, "")
 	has := func(screen, element, path, words string) {
 		t.Helper()
-		for _, n := range s.app.Names(screen, element) {
+		for _, n := range s.app.Names(s.scope(screen, element), "") {
 			if n.Path == path {
 				if n.Words != words {
 					t.Errorf("%s is called %q, want %q", path, n.Words, words)
@@ -286,11 +286,11 @@ func TestNamesThatConditionsMayUse(t *testing.T) {
 		t.Errorf("%s of %s may not use %s", element, screen, path)
 	}
 	has("s_defect", "e_close", "record.state", "state")
-	has("s_defect", "e_close", "record.cabin.state", "cabin’s state")
-	has("s_list", "e_list", "row.state", "row’s state")
-	has("s_list", "e_list", "inputs.cabin.number", "cabin’s number")
+	has("s_defect", "e_close", "record.cabin.state", "state")
+	has("s_list", "e_list", "row.state", "state")
+	has("s_list", "e_list", "inputs.cabin.number", "number")
 	has("s_drive", "e_lamp", "record.equip.drive.speed", "drive speed")
-	for _, n := range s.app.Names("s_defect", "e_close") {
+	for _, n := range s.app.Names(s.scope("s_defect", "e_close"), "") {
 		if _, problem := s.app.Compiler.Expression(s.app.Project.Scope(s.app.Project.Screens["s_defect"], ""), n.Path); problem != nil {
 			t.Errorf("%s is offered and cannot be used: %s", n.Path, problem.Message)
 		}

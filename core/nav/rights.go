@@ -59,7 +59,10 @@ func (a *App) compileRules() {
 		}
 	}
 	for _, c := range project.Ordered(a.Project.Conditions) {
-		if _, problem := a.Compiler.Condition(a.Project.RowScope(c.Table), c.Text); problem != nil {
+		e, problem := a.Compiler.Condition(a.Project.RowScope(c.Table), c.Text)
+		if problem == nil {
+			a.used(e.Root, Use{Entity: c.ID, Words: "condition “" + c.Name + "”"})
+		} else {
 			a.Problems = append(a.Problems, Problem{Entity: c.ID, Where: "condition “" + c.Name + "”", Text: c.Text, Problem: *problem})
 		}
 	}
@@ -75,6 +78,7 @@ func (a *App) rule(r *rowRule, entity, table, words, text string) *cond.Expr {
 		a.Problems = append(a.Problems, Problem{Entity: entity, Where: words, Text: text, Problem: *problem})
 		return nil
 	}
+	a.used(e.Root, Use{Entity: entity, Words: words})
 	for _, p := range e.Root.Paths() {
 		if p.Root == "user" && len(p.Segs) > 1 && p.Segs[0] == "record" {
 			a.ruleUser[strings.Join(p.Segs[1:], ".")] = true
@@ -165,10 +169,8 @@ func (r *Rights) On(table string) *TableRights {
 	}
 	if r.within != nil {
 		outer := r.within.On(table)
-		t.Grant = t.Both(outer.Grant)
-		for _, verb := range project.Verbs {
-			t.rows[verb] = cond.AllOf(t.rows[verb], outer.rows[verb])
-		}
+		t.Grant = t.SeenWithin(outer.Grant)
+		t.rows["view"] = cond.AllOf(t.rows["view"], outer.rows["view"])
 	}
 	r.tables[table] = t
 	return t

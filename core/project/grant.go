@@ -64,12 +64,11 @@ func (p *Project) GrantOf(roles map[string]bool, table string) Grant {
 	return sum
 }
 
-// Both gives what two summed-up grants allow alike: what is hidden by either is hidden.
-func (g Grant) Both(other Grant) Grant {
-	return Grant{
-		Table: g.Table, View: g.View && other.View, Add: g.Add && other.Add, Edit: g.Edit && other.Edit, Delete: g.Delete && other.Delete,
-		Hidden: union(g.Hidden, other.Hidden), ReadOnly: union(g.ReadOnly, other.ReadOnly),
-	}
+// SeenWithin gives the grant with nothing to be seen that another does not show.
+func (g Grant) SeenWithin(other Grant) Grant {
+	g.View = g.View && other.View
+	g.Hidden = union(g.Hidden, other.Hidden)
+	return g
 }
 
 func union(a, b map[string]bool) map[string]bool {

@@ -166,7 +166,7 @@ func (s *Stage) project(ctx context.Context) error {
 		return fmt.Errorf("keep the demo's project: %w", err)
 	}
 	for _, p := range demo.People {
-		if err := s.Store.CreateAccount(ctx, store.Account{ID: p.ID, Login: p.Login, Name: p.Name, Builder: p.Builder}, p.Login); err != nil {
+		if err := s.Store.CreateAccount(ctx, store.Account{ID: p.ID, Login: p.Login, Name: p.Name, Builder: p.Builder, Walks: p.Builder}, p.Login); err != nil {
 			return err
 		}
 		for project, roles := range p.Roles {

@@ -412,6 +412,125 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/me/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Change one’s password */
+        post: operations["changePassword"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/me/sign-out-everywhere": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** End all of one’s sessions */
+        post: operations["signOutEverywhere"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/rights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What one may do here */
+        get: operations["getMyRights"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/complete": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What could stand at a place of a text */
+        post: operations["completeText"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Why a way is open or shut */
+        post: operations["explainWay"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/rights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who may do what, at one look */
+        get: operations["getRights"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/people/{person}/roles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give and take a person’s roles */
+        put: operations["setRoles"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -447,11 +566,14 @@ export interface components {
             mode: string;
             rows: components["schemas"]["ConditionRow"][];
         };
-        /** @description One comparison. */
+        /** @description One comparison, or a group of rows. */
         ConditionRow: {
-            path: string;
-            compare: string;
-            value: string;
+            path?: string;
+            compare?: string;
+            value?: string;
+            values?: string[];
+            with?: string;
+            group?: components["schemas"]["Rows"];
         };
         /** @description A place on the grid of twelve columns. */
         Cell: {
@@ -753,6 +875,193 @@ export interface components {
             mode?: string;
             binding?: unknown;
         };
+        /** @description A new password beside the old one. */
+        PasswordChange: {
+            old: string;
+            new: string;
+        };
+        /** @description One attempt to sign in with this name. */
+        SignInAttempt: {
+            /** Format: date-time */
+            at: string;
+            from: string;
+            ok: boolean;
+        };
+        /** @description What one may do in an application. */
+        MyRights: {
+            roles: string[];
+            start?: string;
+            tables: components["schemas"]["TableMay"][];
+            screens: components["schemas"]["ScreenMay"][];
+        };
+        /** @description What one may do with one table. */
+        TableMay: {
+            table: string;
+            label: string;
+            verbs: string[];
+            rows?: string;
+            changes?: string;
+            hidden?: string[];
+        };
+        /** @description A screen that one may be on. */
+        ScreenMay: {
+            title: string;
+            area?: string;
+            type: string;
+            address?: string;
+            while?: string;
+        };
+        /** @description A text with the place of the cursor. */
+        CompletionRequest: {
+            screen?: string;
+            element?: string;
+            table?: string;
+            use?: string;
+            text: string;
+            at: number;
+        };
+        /** @description What could stand at a place of a text. */
+        Completion: {
+            from: number;
+            to: number;
+            offers: components["schemas"]["Offer"][];
+            calling?: components["schemas"]["Signature"];
+        };
+        /** @description One text that could stand there. */
+        Offer: {
+            text: string;
+            words: string;
+            type?: string;
+        };
+        /** @description How a function is written. */
+        Signature: {
+            name: string;
+            takes: string[];
+            words: string;
+            active: number;
+        };
+        /** @description Which way is asked about, for whom, and where. */
+        WhyRequest: {
+            as: string;
+            journal?: string;
+            place: components["schemas"]["Place"];
+            element: string;
+            trigger: string;
+            row?: string;
+            point?: string;
+        };
+        /** @description Why a way is open or shut. */
+        Explanation: {
+            state: string;
+            reason?: string;
+            judged: components["schemas"]["Judged"][];
+            leads?: components["schemas"]["Leads"];
+            roles: components["schemas"]["SeenBy"][];
+            turns?: components["schemas"]["Turn"][];
+        };
+        /** @description One thing that was judged. */
+        Judged: {
+            what: string;
+            state: string;
+            words: string;
+            part?: components["schemas"]["Part"];
+        };
+        /** @description Where a way leads. */
+        Leads: {
+            screen: string;
+            title: string;
+            mode: string;
+            as?: string;
+            address: string;
+            inputs: components["schemas"]["LedInput"][];
+            judged: components["schemas"]["Judged"][];
+            opens: boolean;
+        };
+        /** @description One input of the target. */
+        LedInput: {
+            label: string;
+            value: string;
+            words: string;
+            from: string;
+        };
+        /** @description How a role alone would see a way. */
+        SeenBy: {
+            role: string;
+            name: string;
+            state: string;
+            reason?: string;
+        };
+        /** @description One comparison that would have to change. */
+        Turn: {
+            words: string;
+            is: string;
+            value?: string;
+        };
+        /** @description Who may do what, of the whole project. */
+        RightsTable: {
+            tables: components["schemas"]["TableRow"][];
+            screens: components["schemas"]["ScreenRow"][];
+            conditions: components["schemas"]["SharedCondition"][];
+        };
+        /** @description What each role may do with one table. */
+        TableRow: {
+            table: string;
+            label: string;
+            cells: components["schemas"]["TableCell"][];
+        };
+        /** @description What one role may do with one table. */
+        TableCell: {
+            role: string;
+            grants: components["schemas"]["GrantWords"][];
+        };
+        /** @description One grant in words. */
+        GrantWords: {
+            id?: string;
+            verbs: string[];
+            rows?: string;
+            changes?: string;
+            hidden?: number;
+            readOnly?: number;
+            sentence: components["schemas"]["Chunk"][];
+        };
+        /** @description Who may be on one screen. */
+        ScreenRow: {
+            screen: string;
+            title: string;
+            area?: string;
+            type: string;
+            sentence: components["schemas"]["Chunk"][];
+            cells: components["schemas"]["May"][];
+        };
+        /** @description Whether a role may be on a screen. */
+        May: {
+            role: string;
+            state: string;
+            words: string;
+            by?: string;
+        };
+        /** @description A named condition and where it is used. */
+        SharedCondition: {
+            id: string;
+            name: string;
+            alias: string;
+            table?: string;
+            shown: string;
+            phrase?: string;
+            problem?: string;
+            uses: components["schemas"]["Use"][];
+        };
+        /** @description A place where a shared condition is used. */
+        Use: {
+            screen?: string;
+            element?: string;
+            entity?: string;
+            words: string;
+        };
+        /** @description The roles that a person is to have. */
+        RolesChange: {
+            roles: string[];
+        };
         /** @description A name that a condition may use. */
         NameInfo: {
             path: string;
@@ -760,12 +1069,16 @@ export interface components {
             type: string;
             choices?: string[];
             unit?: string;
+            table?: string;
+            of: string;
+            kind: string;
         };
         /** @description Something that a check proved. */
         Finding: {
             check: string;
             severity: string;
             screen: string;
+            entity?: string;
             element?: string;
             trigger?: string;
             words: string;
@@ -803,6 +1116,8 @@ export interface components {
             login: string;
             builder: boolean;
             projects: components["schemas"]["ProjectInfo"][];
+            attempts: components["schemas"]["SignInAttempt"][];
+            sessions: number;
         };
         /** @description A project that one may use or build. */
         ProjectInfo: {
@@ -1007,10 +1322,12 @@ export interface components {
             journal: string;
             would?: string[];
         };
-        /** @description A condition as text or rows, to be read. */
+        /** @description A condition as text or rows, to be read. It stands on a screen, or speaks of a table's records. */
         ConditionRequest: {
-            screen: string;
+            screen?: string;
             element?: string;
+            table?: string;
+            use?: string;
             text?: string;
             rows?: components["schemas"]["Rows"];
             template?: boolean;
@@ -1679,9 +1996,11 @@ export interface operations {
     };
     getNames: {
         parameters: {
-            query: {
-                screen: string;
+            query?: {
+                screen?: string;
                 element?: string;
+                table?: string;
+                under?: string;
             };
             header?: never;
             path: {
@@ -1831,6 +2150,230 @@ export interface operations {
                 content: {
                     "text/event-stream": string;
                 };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordChange"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    signOutEverywhere: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getMyRights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MyRights"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    completeText: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CompletionRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Completion"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    explainWay: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WhyRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Explanation"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getRights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RightsTable"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setRoles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolesChange"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description a no */
             default: {

@@ -1,0 +1,97 @@
+package server
+
+import (
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+)
+
+// spot is where a condition stands: on a screen, or over a table's records.
+type spot struct {
+	scope cond.Scope
+	table string
+	rule  bool // the database is to decide it
+}
+
+// spot finds the names that a condition may use. Uses over tables: rule (a row rule, or what a
+// figure counts) and shared (a named condition; without a table it speaks of the user).
+func (b *building) spot(screen, element, table, use *string) (spot, error) {
+	app := b.draft.app
+	if use != nil && (*use == "rule" || *use == "shared") {
+		if value(table) != "" && app.Project.Tables[*table] == nil {
+			return spot{}, &nav.Refusal{Code: "no-screen", What: "This table is not in the project any more."}
+		}
+		return spot{scope: app.Project.RowScope(value(table)), table: value(table), rule: *use == "rule"}, nil
+	}
+	s := app.Project.Screens[value(screen)]
+	if s == nil {
+		return spot{}, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more."}
+	}
+	return spot{scope: app.Project.Scope(s, app.RowTable(s.ID, value(element)))}, nil
+}
+
+// ReadCondition reads a condition, or a text with expressions, as rows or text.
+func (s *Server) ReadCondition(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *building, req api.ConditionRequest) (api.ConditionRead, error) {
+		at, err := b.spot(req.Screen, req.Element, req.Table, req.Use)
+		if err != nil {
+			return api.ConditionRead{}, err
+		}
+		return readCondition(b.draft.app, at, req), nil
+	})
+}
+
+func readCondition(app *nav.App, at spot, req api.ConditionRequest) api.ConditionRead {
+	compiler := app.Compiler
+	text := value(req.Text)
+	if req.Rows != nil {
+		text = req.Rows.Text(func(path string) (cond.Type, bool) { return compiler.TypeOf(at.scope, path) })
+	}
+	if value(req.Template) {
+		t, problem := compiler.Template(at.scope, text)
+		if problem != nil {
+			return api.ConditionRead{Shown: text, Problem: problem}
+		}
+		return api.ConditionRead{Stored: t.Stored(), Shown: t.Shown()}
+	}
+	e, problem := compiler.Condition(at.scope, text)
+	if problem != nil {
+		return api.ConditionRead{Shown: text, Problem: problem}
+	}
+	out := api.ConditionRead{Stored: e.Stored, Shown: e.Shown, Phrase: e.Root.Phrase()}
+	if at.rule {
+		out.Problem = e.Root.Portable()
+	}
+	if rows, ok := cond.RowsOf(e.Root); ok {
+		out.Rows = &rows
+	}
+	return out
+}
+
+// GetNames lists what a condition may compare.
+func (s *Server) GetNames(c *gin.Context, slug string, params api.GetNamesParams) {
+	inBuild(s, c, slug, func(b *building, _ nothing) ([]nav.NameInfo, error) {
+		use := orNil("")
+		if value(params.Screen) == "" {
+			use = ptr("shared")
+		}
+		at, err := b.spot(params.Screen, params.Element, params.Table, use)
+		if err != nil {
+			return nil, err
+		}
+		return b.draft.app.Names(at.scope, value(params.Under)), nil
+	})
+}
+
+// CompleteText offers what could stand at a place of a condition's text.
+func (s *Server) CompleteText(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *building, req api.CompletionRequest) (cond.Completion, error) {
+		at, err := b.spot(req.Screen, req.Element, req.Table, req.Use)
+		if err != nil {
+			return cond.Completion{}, err
+		}
+		return b.draft.app.Compiler.Complete(at.scope, req.Text, req.At), nil
+	})
+}
