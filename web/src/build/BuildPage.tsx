@@ -1,14 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { api, ask, type Draft, type Place, Refused } from '../api/client';
 import { Action } from '../ui/controls';
 import { Message, Waiting, WayOn } from '../ui/Message';
 import { SignIn } from '../use/StartPage';
-import { entitiesOf, rolesOf, screensOf } from './document';
+import { entitiesOf, rolesOf, screensOf, text } from './document';
 import { Finder, FindingsDialog } from './Finder';
 import { Header } from './Header';
+import { DataPages } from './rights/DataPages';
 import { ScreenView } from './ScreenView';
 import { type DraftHands, useDraft } from './useDraft';
 import { useKeys } from './useKeys';
@@ -39,10 +40,13 @@ export function BuildPage() {
 }
 
 function Builder({ project, hands, draft }: { project: string; hands: DraftHands; draft: Draft }) {
-  const { item } = useParams();
+  const { item, view: named } = useParams();
+  const view = named === 'data' ? 'data' : 'screen';
   const navigate = useNavigate();
   const screens = screensOf(entitiesOf(draft));
-  const screen = screens.find((s) => s.id === item) ?? screens[0];
+  const last = useRef('');
+  const screen = screens.find((s) => s.id === (view === 'screen' ? item : last.current)) ?? screens[0];
+  last.current = screen?.id ?? '';
   const [as, setAs] = useState(() => firstToWalkAs(draft));
   const [places, setPlaces] = useState<Record<string, Place>>({});
   const [element, setElement] = useState<string>();
@@ -68,7 +72,7 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
           },
         }),
       ),
-    enabled: id !== '' && as !== '',
+    enabled: id !== '' && as !== '' && view === 'screen',
     placeholderData: keepPreviousData,
     refetchInterval: (q) => (q.state.data?.view?.type === 'operator' ? 1500 : false),
   });
@@ -81,6 +85,10 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
     },
     [navigate, project],
   );
+  const openData = (page: string) => {
+    setFinding(undefined);
+    navigate(`/build/${project}/data/${page}`);
+  };
   const back = useCallback(() => navigate(-1), [navigate]);
   useKeys({
     onFind: () => setFinding('screens'),
@@ -96,13 +104,15 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
       <Header
         hands={hands}
         draft={draft}
+        view={view}
+        onView={(v) => (v === 'data' ? openData('tables') : open({ screen: id, mode: 'view' }))}
         onFind={() => setFinding('screens')}
         onFindings={() => setFinding('findings')}
       >
         <WalkingAs
           project={project}
           draft={draft}
-          screen={screen}
+          screen={view === 'screen' ? screen : undefined}
           as={as}
           record={here?.view?.record}
           onWho={setAs}
@@ -119,7 +129,17 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
           </Action>
         </Flex>
       )}
-      {here ? (
+      {view === 'data' ? (
+        <DataPages
+          project={project}
+          as={as}
+          draft={draft}
+          hands={hands}
+          item={item ?? 'tables'}
+          onItem={openData}
+          onScreen={(s, at) => open({ screen: s, mode: 'view' }, at)}
+        />
+      ) : here ? (
         <ScreenView
           key={`${id}.${element ?? ''}`}
           project={project}
@@ -146,11 +166,21 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
         <FindingsDialog
           draft={draft}
           onClose={() => setFinding(undefined)}
-          onOpen={(f) => (f.screen ? open({ screen: f.screen, mode: 'view' }, f.element) : setFinding(undefined))}
+          onOpen={(f) =>
+            f.screen ? open({ screen: f.screen, mode: 'view' }, f.element) : openData(homeOf(draft, f.entity))
+          }
         />
       )}
     </Flex>
   );
+}
+
+/** Which page of the Data view shows an entity. */
+function homeOf(draft: Draft, entity: string | undefined): string {
+  const body = entitiesOf(draft)[entity ?? ''];
+  const kind = text(body, 'kind');
+  if (kind === 'grant') return text(body, 'table');
+  return kind === 'condition' ? 'conditions' : (entity ?? 'tables');
 }
 
 /** Whom one walks as at first: somebody with the first of the project's roles. */

@@ -1,12 +1,13 @@
 import { Box } from '@chakra-ui/react';
-import { type ReactNode, useRef } from 'react';
+import type { ReactNode } from 'react';
 import type { Chunk, WayOut } from '../api/client';
 import { BindPicker, CarryPicker } from './BindPicker';
-import { ConditionEditor } from './ConditionEditor';
+import { ConditionEditor } from './condition/ConditionEditor';
+import { shareOf } from './condition/share';
 import { useBuild } from './context';
 import { text } from './document';
 import { EffectPicker } from './EffectPicker';
-import { useOutside } from './Picker';
+import { Pop } from './Pop';
 import { OtherwisePicker, RolesPicker, SimplePicker, WordsPicker } from './SmallPickers';
 import { TargetPicker } from './TargetPicker';
 import { caseId, gate, putGate } from './wiring';
@@ -34,10 +35,10 @@ export function ChipPicker(p: ChipProps) {
       return (
         <Pop onClose={p.onClose} label="Condition">
           <ConditionEditor
-            project={project}
-            screen={screen}
-            element={p.way.element}
+            spot={{ project, as: build.as, screen, element: p.way.element }}
             stored={text(gate(ref, 'while'))}
+            none="No condition"
+            share={shareOf(build, p.way.element)}
             onClose={p.onClose}
             onSave={(stored) => void done(putGate(ref, ['while'], stored))}
           />
@@ -120,35 +121,6 @@ export function ChipPicker(p: ChipProps) {
     if (v === 'press') return had ? [] : [{ op: 'add', path, value: 'press' }];
     return had ? [{ op: 'remove', path }] : [];
   }
-}
-
-/** A box that opens above a chip. */
-export function Pop({ label, onClose, children }: { label: string; onClose: () => void; children: ReactNode }) {
-  const box = useRef<HTMLDivElement>(null);
-  useOutside(box, onClose);
-  return (
-    <Box
-      ref={box}
-      role="dialog"
-      aria-label={label}
-      position="fixed"
-      left="50%"
-      transform="translateX(-50%)"
-      bottom="150px"
-      zIndex="popover"
-      bg="plate"
-      borderWidth="1px"
-      borderColor="ink"
-      borderRadius="4px"
-      boxShadow="lg"
-      fontSize="text"
-      lineHeight="1.4"
-      fontWeight="400"
-      onKeyDown={(e: React.KeyboardEvent) => e.key === 'Escape' && onClose()}
-    >
-      {children}
-    </Box>
-  );
 }
 
 function Said({ onClose, children }: { onClose: () => void; children: ReactNode }) {

@@ -2,16 +2,16 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Action, Line, Select } from '../ui/controls';
 import type { ChipProps } from './ChipPicker';
-import { Pop } from './ChipPicker';
-import { readCondition } from './condition';
+import { readCondition } from './condition/spot';
 import { useBuild } from './context';
 import { recordTable, screensOf, tablesOf } from './document';
 import { newId } from './edit';
+import { Pop } from './Pop';
 import { caseId, gate, putGate, type WayRef } from './wiring';
 
 /** What is done before one is moved: save, or set a field. An action that is there can be taken away. */
 export function EffectPicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: WayRef }) {
-  const { entities, edit, screen, project } = useBuild();
+  const { entities, edit, screen, project, as } = useBuild();
   const id = chunk.case ?? caseId(wayRef);
   const table = tablesOf(entities).find((t) => t.id === recordTable(screensOf(entities).find((s) => s.id === screen)));
   const fields = table?.fields.filter((f) => f.alias !== 'id') ?? [];
@@ -28,7 +28,10 @@ export function EffectPicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: W
     const expression =
       chosen?.choices || chosen?.type === 'text' ? JSON.stringify(value || chosen?.choices?.[0] || '') : value;
     // Read as "x == x", so that any expression is accepted and misspelt names are told.
-    const read = await readCondition(project, screen, wayRef.element, { text: `(${expression}) == (${expression})` });
+    const read = await readCondition(
+      { project, as, screen, element: wayRef.element },
+      { text: `(${expression}) == (${expression})` },
+    );
     if (read.problem) return setProblem(read.problem.message);
     add({ kind: 'set', fields: { [field]: read.stored.slice(1, read.stored.indexOf(') == (')) } });
   };

@@ -6,13 +6,15 @@ import type { DraftHands } from './useDraft';
 interface HeaderProps {
   hands: DraftHands;
   draft: Draft;
+  view: 'screen' | 'data';
+  onView: (view: 'screen' | 'data') => void;
   onFind: () => void;
   onFindings: () => void;
   children: React.ReactNode; // walking as
 }
 
 /** The one bar of the builder: what is built and its state at the left, whom one walks as at the right. */
-export function Header({ hands, draft, onFind, onFindings, children }: HeaderProps) {
+export function Header({ hands, draft, view, onView, onFind, onFindings, children }: HeaderProps) {
   const broken = draft.findings.filter((f) => f.severity === 'broken').length;
   return (
     <Flex
@@ -37,6 +39,27 @@ export function Header({ hands, draft, onFind, onFindings, children }: HeaderPro
       <Box fontSize="note" color="muted" whiteSpace="nowrap" aria-live="polite">
         {hands.busy ? 'saving …' : 'saved'} · {sinceRelease(draft)}
       </Box>
+      <Flex as="nav" aria-label="Views" gap="2px" mx="4px">
+        {views.map(([id, words]) => (
+          <Box
+            as="button"
+            key={id}
+            aria-current={view === id ? 'page' : undefined}
+            onClick={() => onView(id)}
+            px="9px"
+            h="45px"
+            fontSize="text"
+            fontWeight="700"
+            color={view === id ? 'ink' : 'muted'}
+            borderBottomWidth="3px"
+            borderColor={view === id ? 'amber' : 'transparent'}
+            cursor="pointer"
+            _hover={{ color: 'ink' }}
+          >
+            {words}
+          </Box>
+        ))}
+      </Flex>
       <Action
         tone="quiet"
         onClick={() => hands.undo.mutate()}
@@ -85,6 +108,11 @@ export function Header({ hands, draft, onFind, onFindings, children }: HeaderPro
     </Flex>
   );
 }
+
+const views: ['screen' | 'data', string][] = [
+  ['screen', 'Screen'],
+  ['data', 'Data'],
+];
 
 function sinceRelease(d: Draft): string {
   if (d.released === 0) return 'not released yet';

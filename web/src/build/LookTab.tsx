@@ -2,10 +2,11 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { Action, Line, Select } from '../ui/controls';
 import { buttonIcons } from '../ui/Glyph';
-import { readCondition } from './condition';
+import { readCondition } from './condition/spot';
 import { useBuild } from './context';
 import { number, text } from './document';
 import { at, put } from './edit';
+import { ShownChip } from './ShownChip';
 
 /** How an element looks and where it stands. */
 export function LookTab({ element }: { element: string }) {
@@ -47,6 +48,7 @@ export function LookTab({ element }: { element: string }) {
           {text(body, 'tone') === 'sign' && <WordsField path={path} name="note" label="Line below" />}
         </>
       )}
+      <ShownChip element={element} />
       <Stepper label="Row" value={number(body, 'cell', 'row')} min={1} max={99} onSet={(v) => cell('row', v)} />
       <Stepper label="Column" value={number(body, 'cell', 'col')} min={1} max={12} onSet={(v) => cell('col', v)} />
       <Stepper label="Width" value={number(body, 'cell', 'w')} min={1} max={12} onSet={(v) => cell('w', v)} />
@@ -76,7 +78,7 @@ function Labelled({ label, children }: { label: string; children: React.ReactNod
 
 /** Words may hold expressions in braces; they are stored over ids, whatever aliases are called later. */
 function WordsField({ path, name, label }: { path: string[]; name: string; label: string }) {
-  const { entities, edit, project, screen } = useBuild();
+  const { entities, edit, project, as, screen } = useBuild();
   const stored = text(at(entities, path), name);
   const element = path[2];
   const [words, setWords] = useState(stored);
@@ -85,16 +87,16 @@ function WordsField({ path, name, label }: { path: string[]; name: string; label
     let gone = false;
     setWords(stored);
     if (stored.includes('{'))
-      void readCondition(project, screen, element, { text: stored, template: true }).then(
+      void readCondition({ project, as, screen, element }, { text: stored, template: true }).then(
         (r) => !gone && setWords(r.shown),
       );
     return () => {
       gone = true;
     };
-  }, [stored, project, screen, element]);
+  }, [stored, project, as, screen, element]);
   const save = async () => {
     const read = words.includes('{')
-      ? await readCondition(project, screen, element, { text: words, template: true })
+      ? await readCondition({ project, as, screen, element }, { text: words, template: true })
       : { stored: words, problem: undefined };
     setProblem(read.problem?.message);
     if (!read.problem && read.stored !== stored) await edit(put(entities, [...path, name], read.stored));

@@ -10,7 +10,7 @@ interface RecordChipProps {
   table: string;
   one: string; // what one record of the table is called
   record: { key: string; title: string } | undefined;
-  onRecord: (key: string) => void;
+  onRecord: (key: string, title: string) => void;
 }
 
 /** The record that the walked user stands on; another one is found by typing. */
@@ -45,7 +45,7 @@ export function RecordChip({ project, as, table, one, record, onRecord }: Record
         whiteSpace="nowrap"
         cursor="pointer"
       >
-        {record ? `${one} ${record.title}` : 'which record?'}
+        {record ? `${one} ${record.title}`.trim() : 'which record?'}
       </Box>
       {open && (
         <Picker
@@ -57,7 +57,7 @@ export function RecordChip({ project, as, table, one, record, onRecord }: Record
           onClose={() => setOpen(false)}
           onChoose={(c) => {
             setOpen(false);
-            onRecord(c.id);
+            onRecord(c.id, c.words);
           }}
           empty={found.isError ? 'This user may not see these records.' : 'Nothing is called that.'}
         />

@@ -1,22 +1,42 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { api, ask } from '../api/client';
 import { Action } from '../ui/controls';
 import { useBuild } from './context';
 import { screensOf } from './document';
 import { at, put } from './edit';
+import { GuardLine } from './rights/GuardLine';
 
-/** What the bottom says while nothing is chosen: what one can do, and the screen's own settings. */
+/** What the bottom says while nothing is chosen: who may be on the screen, what one can do, its own settings. */
 export function ScreenTab() {
-  const { entities, screen, edit } = useBuild();
+  const { project, as, draft, entities, screen, edit } = useBuild();
+  const rights = useQuery({
+    queryKey: ['rights', project, draft.seq],
+    queryFn: () => ask(api.GET('/api/build/{project}/rights', { params: { path: { project } } })),
+    placeholderData: (old) => old,
+  });
   const doc = screensOf(entities).find((s) => s.id === screen);
   if (!doc) return null;
+  const row = rights.data?.screens.find((s) => s.screen === screen);
   const strip = (bare: boolean) => void edit(put(entities, [screen, 'bare'], bare ? true : undefined));
   return (
     <Flex gap="40px" h="full">
       <Box flex="1">
-        <Box fontWeight="800" mb="6px">
+        <Box fontWeight="800" mb="2px">
           {doc.title}
         </Box>
-        <Box color="muted" maxW="560px">
+        {row && (
+          <GuardLine
+            project={project}
+            as={as}
+            entities={entities}
+            screen={screen}
+            sentence={row.sentence}
+            edit={edit}
+            size="18px"
+          />
+        )}
+        <Box color="muted" fontSize="note" maxW="620px" mt="4px">
           Choose something on the screen, or a plate, to read and change its way. The first click chooses, a second one
           acts as for the walked user, and nothing is kept. “+ add here” makes something new.
         </Box>

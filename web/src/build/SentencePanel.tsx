@@ -26,7 +26,7 @@ export function SentencePanel() {
       as="section"
       aria-label="The chosen way"
       direction="column"
-      h="176px"
+      h={way && tab === 'Why' ? '330px' : '176px'}
       flexShrink={0}
       bg="plate"
       borderTopWidth="1px"

@@ -2,10 +2,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Action, Select } from '../ui/controls';
 import type { ChipProps } from './ChipPicker';
-import { Pop } from './ChipPicker';
 import { useBuild } from './context';
 import { screensOf, tablesOf } from './document';
 import { type Choice, Picker } from './Picker';
+import { Pop } from './Pop';
 import { newScreen } from './screens';
 import { moveTo, putMove, type WayRef } from './wiring';
 

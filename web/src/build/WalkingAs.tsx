@@ -30,11 +30,13 @@ export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord 
           maxW="190px"
         >
           <optgroup label="People">
-            {draft.people.map((p) => (
-              <option key={p.id} value={p.id}>
-                {p.name}, {p.roles.join(', ').toLowerCase()}
-              </option>
-            ))}
+            {draft.people
+              .filter((p) => p.roles.length > 0)
+              .map((p) => (
+                <option key={p.id} value={p.id}>
+                  {p.name}, {p.roles.join(', ').toLowerCase()}
+                </option>
+              ))}
           </optgroup>
           <optgroup label="Anybody with one role">
             {rolesOf(entitiesOf(draft)).map((r) => (

@@ -9,6 +9,8 @@ export interface BuildHands {
   entities: Entities;
   screen: string;
   work: AtWork;
+  as: string; // whom one walks as
+  journal: string | undefined; // of the practice
   chosen: string | undefined; // element
   way: WayOut | undefined; // of the chosen element
   choose: (element: string | undefined) => void;

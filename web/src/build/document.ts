@@ -30,6 +30,7 @@ export interface TableDoc {
 export interface RoleDoc {
   id: string;
   name: string;
+  pos: number;
 }
 
 export function entitiesOf(draft: Draft): Entities {
@@ -100,7 +101,7 @@ export function tablesOf(e: Entities): TableDoc[] {
 export function rolesOf(e: Entities): RoleDoc[] {
   return ofKind(e, 'role')
     .sort(([, a], [, b]) => number(a, 'pos') - number(b, 'pos'))
-    .map(([id, r]) => ({ id, name: text(r, 'name') }));
+    .map(([id, r]) => ({ id, name: text(r, 'name'), pos: number(r, 'pos') }));
 }
 
 /** Where an element's gate stands in the document, by its trigger. */
@@ -112,4 +113,34 @@ export function gatePath(screen: string, element: string, trigger: string): stri
 /** The table of a screen's own record. */
 export function recordTable(s: ScreenDoc | undefined): string | undefined {
   return s?.inputs.find((i) => i.id === s.record)?.table;
+}
+
+export interface TallyDoc {
+  id: string;
+  label: string;
+  take: string;
+  of: string;
+  path: string;
+  while: string;
+}
+
+/** The figures that a table declares, in order. */
+export function talliesOf(e: Entities, table: string): TallyDoc[] {
+  return entries(at(e, [table, 'tallies'])).map(([id, t]) => ({
+    id,
+    label: text(t, 'label'),
+    take: text(t, 'take'),
+    of: text(t, 'of'),
+    path: text(t, 'path'),
+    while: text(t, 'while'),
+  }));
+}
+
+/** The relations of other tables that refer to one. */
+export function childrenOf(e: Entities, table: string): { table: string; field: string; words: string }[] {
+  return tablesOf(e).flatMap((t) =>
+    t.fields
+      .filter((f) => f.references === table)
+      .map((f) => ({ table: t.id, field: f.id, words: `${t.label.toLowerCase()}, by ${f.label.toLowerCase()}` })),
+  );
 }

@@ -1,7 +1,7 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { api, ask, type Me, Refused } from '../api/client';
 import { Action, Line } from '../ui/controls';
 import { Message, Waiting } from '../ui/Message';
@@ -108,6 +108,9 @@ function Choose({ me }: { me: Me }) {
         <Heading as="h1" fontSize="title" fontWeight="800" flex="1">
           Where to, {me.name.split(' ')[0]}?
         </Heading>
+        <Box asChild fontSize="note" fontWeight="700" textDecoration="underline">
+          <Link to="/me">Your own page</Link>
+        </Box>
         <SignOut />
       </Flex>
       {me.projects.length === 0 && <Text color="muted">Nothing is open to you yet. Ask who runs this.</Text>}

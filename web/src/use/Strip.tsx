@@ -61,7 +61,11 @@ export function Strip({ shown, project, builder, onGo }: StripProps) {
         </Box>
       )}
       <Box fontSize="note" textAlign="right" lineHeight="1.25" px="4px">
-        <b>{shown.user}</b>
+        <Box asChild fontWeight="700" textDecoration="underline" textUnderlineOffset="3px">
+          <Link to="/me" title="Your own page">
+            {shown.user}
+          </Link>
+        </Box>
         <Box as="span" hideBelow="md" color="whiteAlpha.800">
           {' '}
           · {shown.roles.join(', ')}

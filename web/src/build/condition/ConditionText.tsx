@@ -1,0 +1,209 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useId, useRef, useState } from 'react';
+import type { ConditionRead, Offer, Signature } from '../../api/client';
+import { Action } from '../../ui/controls';
+import type { Spot } from './spot';
+import { useCompletion } from './useCompletion';
+
+interface TextProps {
+  spot: Spot;
+  text: string;
+  problem: ConditionRead['problem'];
+  onText: (t: string) => void;
+}
+
+/** How many offers are shown at once. */
+const shownOffers = 8;
+
+/** A condition as text: completed while it is typed, what is wrong underlined and, where there is one, a proposal. */
+export function ConditionText({ spot, text, problem, onText }: TextProps) {
+  const field = useRef<HTMLTextAreaElement>(null);
+  const id = useId();
+  const [cursor, setCursor] = useState<number>(); // undefined: no offers wanted
+  const [lit, setLit] = useState(0);
+  const found = useCompletion(spot, text, cursor);
+  const offers = cursor === undefined ? [] : (found?.offers ?? []).slice(0, shownOffers);
+  const chars = Array.from(text);
+  const put = (from: number, to: number, what: string) => {
+    onText([...chars.slice(0, from), what, ...chars.slice(to)].join(''));
+    const at = from + Array.from(what).length;
+    setCursor(/[.("]$/.test(what) ? at : undefined);
+    requestAnimationFrame(() => {
+      const place = Array.from(field.current?.value ?? '')
+        .slice(0, at)
+        .join('').length;
+      field.current?.focus();
+      field.current?.setSelectionRange(place, place);
+    });
+  };
+  const take = (o: Offer | undefined) => o && found && put(found.from, found.to, o.text);
+  const look = () => {
+    const place = field.current?.selectionStart ?? 0;
+    setCursor(Array.from((field.current?.value ?? '').slice(0, place)).length);
+    setLit(0);
+  };
+  const onKey = (e: React.KeyboardEvent) => {
+    if (e.key === ' ' && e.ctrlKey) look();
+    else if (offers.length === 0) return;
+    else if (e.key === 'ArrowDown') setLit((lit + 1) % offers.length);
+    else if (e.key === 'ArrowUp') setLit((lit + offers.length - 1) % offers.length);
+    else if (e.key === 'Enter' || e.key === 'Tab') take(offers[lit]);
+    else if (e.key === 'Escape') setCursor(undefined);
+    else return;
+    e.preventDefault();
+    e.stopPropagation();
+  };
+  return (
+    <Box>
+      <Box position="relative" fontFamily="mono" fontSize="14px" lineHeight="1.5">
+        <Underlined chars={chars} problem={problem} />
+        <Box
+          asChild
+          w="full"
+          p="8px 10px"
+          bg="paper"
+          borderWidth="1px"
+          borderColor={problem && text ? 'brick' : 'rule'}
+          borderRadius="4px"
+          fontFamily="mono"
+          fontSize="14px"
+          lineHeight="1.5"
+          resize="vertical"
+        >
+          <textarea
+            ref={field}
+            role="combobox"
+            aria-label="Condition as text"
+            aria-expanded={offers.length > 0}
+            aria-controls={id}
+            aria-autocomplete="list"
+            aria-activedescendant={offers.length > 0 ? `${id}.${lit}` : undefined}
+            aria-invalid={(!!problem && text !== '') || undefined}
+            rows={3}
+            spellCheck={false}
+            value={text}
+            onChange={(e) => {
+              onText(e.target.value);
+              look();
+            }}
+            onKeyDown={onKey}
+            onBlur={() => setCursor(undefined)}
+          />
+        </Box>
+      </Box>
+      {cursor !== undefined && found?.calling && <Calling of={found.calling} />}
+      {offers.length > 0 && <Offers id={id} offers={offers} lit={lit} onTake={take} onLight={setLit} />}
+      {problem && text && (
+        <Box color="brick" fontSize="note" fontWeight="600" mt="4px" role="alert">
+          {problem.message}{' '}
+          {problem.proposal && (
+            <Action
+              tone="bad"
+              minH="26px"
+              onClick={() => put(problem.at, problem.at + problem.length, problem.proposal ?? '')}
+            >
+              {problem.proposal}
+            </Action>
+          )}
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+/** The text again, unseen, with what is wrong underlined: it lies behind the field. */
+function Underlined({ chars, problem }: { chars: string[]; problem: ConditionRead['problem'] }) {
+  return (
+    <Box
+      aria-hidden
+      position="absolute"
+      inset="0"
+      p="8px 10px"
+      whiteSpace="pre-wrap"
+      overflowWrap="break-word"
+      color="transparent"
+      pointerEvents="none"
+      borderWidth="1px"
+      borderColor="transparent"
+    >
+      {problem && chars.length > 0 ? (
+        <>
+          {chars.slice(0, problem.at).join('')}
+          <Box as="span" textDecoration="underline wavy" textDecorationColor="brick" textUnderlineOffset="3px">
+            {chars.slice(problem.at, problem.at + problem.length).join('') || ' '}
+          </Box>
+        </>
+      ) : (
+        chars.join('')
+      )}
+    </Box>
+  );
+}
+
+/** How the function is written whose brackets the cursor is in. */
+function Calling({ of }: { of: Signature }) {
+  return (
+    <Box fontSize="note" mt="4px" aria-live="polite">
+      <Box as="span" fontFamily="mono">
+        {of.name}(
+        {of.takes.map((t, i) => (
+          <Box as="span" key={t} fontWeight={i === of.active ? '700' : '400'}>
+            {i > 0 && ', '}
+            {t}
+          </Box>
+        ))}
+        )
+      </Box>{' '}
+      <Box as="span" color="muted">
+        {of.words}
+      </Box>
+    </Box>
+  );
+}
+
+function Offers(p: {
+  id: string;
+  offers: Offer[];
+  lit: number;
+  onTake: (o: Offer) => void;
+  onLight: (i: number) => void;
+}) {
+  return (
+    <Box
+      id={p.id}
+      role="listbox"
+      aria-label="What could stand here"
+      mt="4px"
+      borderWidth="1px"
+      borderColor="rule"
+      borderRadius="4px"
+      bg="plate"
+    >
+      {p.offers.map((o, i) => (
+        <Flex
+          key={o.text}
+          id={`${p.id}.${i}`}
+          role="option"
+          aria-selected={i === p.lit}
+          gap="12px"
+          px="10px"
+          py="2px"
+          bg={i === p.lit ? 'amberSoft' : undefined}
+          cursor="pointer"
+          onPointerDown={(e) => {
+            e.preventDefault(); // the field keeps the focus
+            p.onTake(o);
+          }}
+          onMouseMove={() => p.onLight(i)}
+        >
+          <Box fontFamily="mono" fontSize="14px" whiteSpace="nowrap">
+            {o.text}
+          </Box>
+          <Box fontSize="note" color="muted" flex="1" truncate textAlign="right">
+            {o.words}
+          </Box>
+        </Flex>
+      ))}
+    </Box>
+  );
+}

@@ -1,0 +1,59 @@
+import type { Chunk } from '../../api/client';
+import { ConditionEditor } from '../condition/ConditionEditor';
+import { rolesOf, text } from '../document';
+import { at, type Entities, put } from '../edit';
+import { Checks } from './Checks';
+import { ChipSentence } from './ChipSentence';
+import { asSet, idsIn } from './grants';
+
+interface GuardLineProps {
+  project: string;
+  as: string;
+  entities: Entities;
+  screen: string;
+  sentence: Chunk[];
+  edit: (patch: ReturnType<typeof put>) => Promise<unknown>;
+  onTable?: () => void;
+  size?: string;
+}
+
+/** Who may be on a screen at all, however one got there. */
+export function GuardLine({ project, as, entities, screen, sentence, edit, onTable, size }: GuardLineProps) {
+  const roles = rolesOf(entities);
+  const picker = (part: string, close: () => void) => {
+    const save = (ops: ReturnType<typeof put>) => {
+      close();
+      if (ops.length > 0) void edit(ops);
+    };
+    if (part === 'guard') {
+      return (
+        <ConditionEditor
+          spot={{ project, as, screen }}
+          stored={text(at(entities, [screen, 'guard']))}
+          none="Whatever the record"
+          onClose={close}
+          onSave={(stored) => save(put(entities, [screen, 'guard'], stored))}
+        />
+      );
+    }
+    if (part === 'table') {
+      onTable?.();
+      return null;
+    }
+    const now = at(entities, [screen, 'roles']);
+    return (
+      <Checks
+        choices={roles.map((r) => [r.id, r.name])}
+        chosen={now === undefined ? roles.map((r) => r.id) : idsIn(entities, [screen, 'roles'])}
+        all="everyone"
+        none="nobody"
+        note="Nobody else gets in, by a way or by address."
+        save="Set roles"
+        onSave={(ids) =>
+          save(put(entities, [screen, 'roles'], ids.size === roles.length ? undefined : (asSet(ids) ?? {})))
+        }
+      />
+    );
+  };
+  return <ChipSentence chunks={sentence} label="Who may be on this screen" picker={picker} size={size} />;
+}
