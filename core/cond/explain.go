@@ -21,13 +21,17 @@ func (n *Node) Explain(w World) Part {
 func (n *Node) explain(w World) Part {
 	v := n.Eval(w)
 	p := Part{Words: n.Phrase(), State: stateOf(v), Why: v.Why()}
-	switch n.Op {
-	case OpAnd, OpOr, OpNot, OpNamed:
+	of := n
+	if n.Op == OpNot {
+		of = n.Args[0] // a comparison turned round is one part, not two
+	}
+	switch of.Op {
+	case OpAnd, OpOr, OpNamed:
 		for _, a := range n.Args {
 			p.Parts = append(p.Parts, a.explain(w))
 		}
 	case OpEq, OpNe, OpLt, OpLe, OpGt, OpGe, OpIn:
-		p.Value = n.Args[0].Eval(w).Wire()
+		p.Value = of.Args[0].Eval(w).Wire()
 	}
 	return p
 }

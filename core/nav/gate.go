@@ -54,7 +54,7 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	if chosen == nil {
 		return v
 	}
-	if v, closed := o.judgeChanges(chosen, part); closed {
+	if v, closed := o.judgeChanges(chosen); closed {
 		return v
 	}
 	v = Verdict{State: "open", Part: part, chosen: chosen}
@@ -65,7 +65,7 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 		o.aimMove(&v, chosen.Move, w, at)
 	}
 	if to := v.To; to != nil && to.Mode == "edit" && o.world.record != nil && chosen.Move.Target != nil && chosen.Move.Target.RecordTable() == o.world.record.Table && to.Inputs[chosen.Move.Target.Record] == o.world.record.Key {
-		if closed, is := o.shutToChanges(part); is {
+		if closed, is := o.shutToChanges(); is {
 			return closed
 		}
 	}
@@ -74,26 +74,26 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 
 // judgeChanges greys a way that would change the screen's record where grants or row rules do not
 // let the user: the press would be refused.
-func (o *Opening) judgeChanges(c *CasePlan, part *cond.Part) (Verdict, bool) {
+func (o *Opening) judgeChanges(c *CasePlan) (Verdict, bool) {
 	if o.world.record == nil || o.place.Mode == "add" {
 		return Verdict{}, false
 	}
 	for _, e := range c.Effects {
 		if e.Kind == "set" || e.Kind == "save" && o.place.Mode == "edit" {
-			return o.shutToChanges(part)
+			return o.shutToChanges()
 		}
 	}
 	return Verdict{}, false
 }
 
 // shutToChanges says why the user may not change the screen's own record, if so.
-func (o *Opening) shutToChanges(part *cond.Part) (Verdict, bool) {
+func (o *Opening) shutToChanges() (Verdict, bool) {
 	t := o.app.Project.Tables[o.world.record.Table]
 	switch {
 	case !o.grant.Edit:
-		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not change " + lowerLabel(t.Label) + ".", Part: part}, true
+		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not change " + lowerLabel(t.Label) + "."}, true
 	case !o.world.record.May["edit"]:
-		return Verdict{State: "greyed", By: "row-rule", Reason: "You may view this " + t.One + ", but not change it.", Part: part}, true
+		return Verdict{State: "greyed", By: "row-rule", Reason: "You may view this " + t.One + ", but not change it."}, true
 	}
 	return Verdict{}, false
 }

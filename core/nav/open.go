@@ -157,12 +157,12 @@ func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
 		if row == nil {
 			return refuse("no-record", fmt.Sprintf("This %s is not there, or not open to you.", t.One), "Go back, or pick another from the list.")
 		}
-		if own && o.place.Mode == "edit" && !row.May["edit"] {
-			return refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask a shift lead or the office if you need to.")
-		}
 		w.inputRows[id] = row
 		if own {
 			w.record = row
+		}
+		if own && o.place.Mode == "edit" && !row.May["edit"] {
+			return refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask a shift lead or the office if you need to.")
 		}
 	}
 	return nil

@@ -27,6 +27,7 @@ type Judged struct {
 	State string     `json:"state"` // passes, refuses, unknown
 	Words string     `json:"words"`
 	Part  *cond.Part `json:"part,omitempty"`
+	turns []cond.Turn // what would have to change of it
 }
 
 // Leads is where a way leads, with every input, and what the target says to that.
@@ -178,15 +179,16 @@ func (o *Opening) entry(ctx context.Context, src Sources, err error) ([]Judged, 
 	return append(out, o.judgedGuard()), refusal, nil
 }
 
-// judgedRows says how the row rules took the screen's own record.
+// judgedRows says how the row rules took the screen's own record, part by part where it is there.
 func (o *Opening) judgedRows(ctx context.Context, src Sources, t *project.Table, code string) (Judged, error) {
-	rows, changes := o.app.rulesInWords(o.world.user.Roles, t.ID)
+	verb := "view"
+	if o.place.Mode == "edit" {
+		verb = "edit"
+	}
+	rule := o.app.ruleNode(o.world.user.Roles, t.ID, verb)
 	words := "no row rule on " + lowerLabel(t.Label) + " for " + o.world.user.Name
-	switch {
-	case o.place.Mode == "edit" && changes != "":
-		words = "the ones to change are those where " + changes
-	case rows != "":
-		words = "the ones to view are those where " + rows
+	if rule != nil {
+		words = map[string]string{"view": "to be viewed: ", "edit": "to be changed: "}[verb] + rule.Phrase()
 	}
 	j := Judged{What: "row-rule", State: "passes", Words: words}
 	switch code {
@@ -194,8 +196,7 @@ func (o *Opening) judgedRows(ctx context.Context, src Sources, t *project.Table,
 		j.State = "refuses"
 	case "no-record":
 		j.State = "refuses"
-		key := o.world.inputs[o.plan.Screen.Record].KeyOf()
-		page, err := src.Records.Fetch(ctx, Query{Table: t, Key: key, Limit: 1, Rights: EveryRow})
+		page, err := src.Records.Fetch(ctx, Query{Table: t, Key: o.world.inputs[o.plan.Screen.Record].KeyOf(), Limit: 1, Rights: EveryRow})
 		if err != nil {
 			return j, err
 		}
@@ -203,7 +204,53 @@ func (o *Opening) judgedRows(ctx context.Context, src Sources, t *project.Table,
 			j.What, j.Words = "record", "there is no such "+t.One
 		}
 	}
+	if rule == nil || o.world.record == nil {
+		return j, nil
+	}
+	w, err := o.ruleWorld(ctx, src, t, rule)
+	if err != nil || w == nil {
+		return j, err
+	}
+	part := rule.Explain(w)
+	j.Part, j.turns = &part, rule.Turns(w)
 	return j, nil
+}
+
+// ruleWorld is the user and the screen's record with all that a rule reads and the user may see.
+func (o *Opening) ruleWorld(ctx context.Context, src Sources, t *project.Table, rule *cond.Node) (*world, error) {
+	set := pathSet{}
+	for _, p := range rule.Paths() {
+		if p.Root == "record" && p.Key != "" {
+			set[p.Key] = true
+		}
+	}
+	row, err := o.one(ctx, src, Query{Table: t, Key: o.world.record.Key}, set)
+	if row == nil {
+		return nil, err
+	}
+	w := *o.rights.world
+	w.record = row
+	return &w, nil
+}
+
+// ruleNode gives what row rules ask of a record for a verb, for a set of roles; nil for nothing.
+func (a *App) ruleNode(roles map[string]bool, table, verb string) *cond.Node {
+	var any []*cond.Node
+	for _, g := range a.Project.GrantsOf(roles, table) {
+		if !g.May(verb) {
+			continue
+		}
+		rule := a.rules[g.ID]
+		one := rootOf(rule.rows)
+		if verb != "view" {
+			one = cond.Every(one, rootOf(rule.changes))
+		}
+		if one == nil {
+			return nil
+		}
+		any = append(any, one)
+	}
+	return cond.Any(any...)
 }
 
 func (o *Opening) judgedGuard() Judged {
@@ -211,6 +258,9 @@ func (o *Opening) judgedGuard() Judged {
 	j := Judged{What: "guard", State: "passes", Words: "“" + s.Title + "” is for " + o.app.roleWords(s.Roles)}
 	if _, closed := o.judgeRoles(s.Roles); closed {
 		j.State = "refuses"
+	}
+	if asked := cond.Every(o.app.rolesNode(s.Roles), rootOf(o.plan.Guard)); asked != nil {
+		j.turns = asked.Turns(o.world)
 	}
 	switch {
 	case o.plan.BadGuard:
@@ -448,18 +498,30 @@ func (a *App) pathWords(table, path string) string {
 	return strings.Join(out, "’s ")
 }
 
-// turns works out the fewest parts that would have to change, with what a grant would have to allow.
+// turns works out the fewest parts that would have to change: of the conditions all together, and
+// of the grants and row rules that refuse, here and at the target.
 func (q *asking) turns() {
-	for _, j := range q.out.Judged {
-		if j.What == "grant" && j.State == "refuses" {
-			q.out.Turns = append(q.out.Turns, cond.Turn{Words: "a role of theirs may do this with the table", Is: "no"})
-		}
-		if j.What == "row-rule" && j.State == "refuses" {
-			q.out.Turns = append(q.out.Turns, cond.Turn{Words: strings.Replace(j.Words, "the ones to", "it is one to", 1), Is: "no"})
-		}
+	q.turnsOf(q.out.Judged, false)
+	if q.out.Leads != nil {
+		q.turnsOf(q.out.Leads.Judged, true)
 	}
 	if all := cond.Every(q.asked...); all != nil {
 		q.out.Turns = append(q.out.Turns, all.Turns(q.world)...)
+	}
+}
+
+// turnsOf adds what would have to change of what was judged; the guard of this screen is asked with the conditions.
+func (q *asking) turnsOf(judged []Judged, guards bool) {
+	for _, j := range judged {
+		switch {
+		case j.State == "passes":
+		case j.What == "grant":
+			q.out.Turns = append(q.out.Turns, cond.Turn{Words: "a grant for one of their roles (" + lowerFirst(strings.TrimSuffix(j.Words, ".")) + ")", Is: "no"})
+		case j.What == "row-rule" && len(j.turns) == 0:
+			q.out.Turns = append(q.out.Turns, cond.Turn{Words: j.Words, Is: "no"})
+		case j.What == "row-rule" || j.What == "guard" && guards:
+			q.out.Turns = append(q.out.Turns, j.turns...)
+		}
 	}
 }
 

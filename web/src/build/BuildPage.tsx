@@ -96,8 +96,8 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
     onRedo: () => draft.redo && hands.redo.mutate(),
   });
   useEffect(() => {
-    document.title = `${screen?.title ?? 'Build'} · ${draft.title}`;
-  }, [screen?.title, draft.title]);
+    document.title = `${view === 'data' ? 'Data' : (screen?.title ?? 'Build')} · ${draft.title}`;
+  }, [view, screen?.title, draft.title]);
   const here = work.data && (work.data.view?.screen ?? work.data.screen) === id ? work.data : undefined;
   return (
     <Flex direction="column" h="100dvh" minW="1100px" bg="paper">

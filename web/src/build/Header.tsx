@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { Redo2, Undo2 } from 'lucide-react';
 import type { Draft } from '../api/client';
 import { Action, Key } from '../ui/controls';
 import type { DraftHands } from './useDraft';
@@ -62,21 +63,25 @@ export function Header({ hands, draft, view, onView, onFind, onFindings, childre
       </Flex>
       <Action
         tone="quiet"
+        px="6px"
         onClick={() => hands.undo.mutate()}
         disabled={!draft.undo || hands.busy}
+        aria-label="Undo"
         title="Undo my last edit (Ctrl+Z)"
       >
-        Undo
+        <Undo2 size={17} aria-hidden />
       </Action>
       <Action
         tone="quiet"
+        px="6px"
         onClick={() => hands.redo.mutate()}
         disabled={!draft.redo || hands.busy}
+        aria-label="Redo"
         title="Redo (Ctrl+Shift+Z)"
       >
-        Redo
+        <Redo2 size={17} aria-hidden />
       </Action>
-      <Action tone="quiet" onClick={onFind} title="Find a screen">
+      <Action tone="quiet" onClick={onFind} title="Find a screen" whiteSpace="nowrap">
         Find <Key>Ctrl K</Key>
       </Action>
       <Action tone="quiet" onClick={onFindings} aria-label={`Findings: ${draft.findings.length}`}>

@@ -48,7 +48,8 @@ export function Picker({
   const fits = (c: Choice) =>
     words.every((w) => `${c.words} ${c.note ?? ''} ${c.group ?? ''}`.toLowerCase().includes(w));
   const made = find.trim() ? make?.(find.trim()) : undefined;
-  const shown = [...(filtered ? choices : choices.filter(fits)), ...(made ? [made] : [])];
+  const found = filtered ? choices : choices.filter(fits);
+  const shown = [...(words.length > 0 && !filtered ? byFit(found, words) : found), ...(made ? [made] : [])];
   const onKey = (e: React.KeyboardEvent) => {
     const chosen = shown[at];
     if (e.key === 'ArrowDown') setAt(Math.min(at + 1, shown.length - 1));
@@ -124,6 +125,17 @@ export function Picker({
       {foot}
     </Box>
   );
+}
+
+/** What is called so comes before what only has it in its note. */
+function byFit(choices: Choice[], words: string[]): Choice[] {
+  const rank = (c: Choice) => {
+    const name = c.words.toLowerCase();
+    if (name === words.join(' ')) return -1;
+    if (words.every((w) => name.startsWith(w))) return 0;
+    return words.every((w) => name.includes(w)) ? 1 : 2;
+  };
+  return choices.toSorted((a, b) => rank(a) - rank(b));
 }
 
 function PickerLine({

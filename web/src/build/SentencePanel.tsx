@@ -96,7 +96,8 @@ function NowLine() {
   };
   const [label, color] = states[way.state] ?? ['', 'muted'];
   const part = way.verdict.part;
-  const deciding = part ? innermost(part) : undefined;
+  const byCondition = !way.by || way.by === 'while' || way.by === 'unknown';
+  const deciding = part && byCondition ? innermost(part) : undefined;
   return (
     <Flex
       align="baseline"

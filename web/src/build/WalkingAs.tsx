@@ -27,7 +27,7 @@ export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord 
           fontWeight="700"
           fontSize="note"
           minH="30px"
-          maxW="190px"
+          maxW="176px"
         >
           <optgroup label="People">
             {draft.people

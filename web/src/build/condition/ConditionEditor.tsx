@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { ConditionRead, Rows } from '../../api/client';
 import { Action } from '../../ui/controls';
 import { ConditionText } from './ConditionText';
+import { isComplete } from './compares';
 import { hasRows, RowGroup } from './RowGroup';
 import { type Share, ShareForm } from './ShareForm';
 import { readCondition, type Spot, useNames } from './spot';
@@ -44,13 +45,14 @@ export function ConditionEditor({ spot, stored, lead = 'while', none, share, onS
   };
   const changeRows = (next: Rows) => {
     setRows(next);
-    if (hasRows(next)) void check({ rows: next }).then((r) => setText(r.shown));
+    if (hasRows(next) && next.rows.every(isComplete)) void check({ rows: next }).then((r) => setText(r.shown));
     else setRead(undefined);
   };
   const turn = () => {
     if (asText && read?.rows) setRows(read.rows);
     setAsText(!asText);
   };
+  const unfinished = !asText && !rows.rows.every(isComplete);
   const nothing = asText ? text.trim() === '' : !hasRows(rows);
   const save = async () => {
     if (nothing) return onSave(undefined);
@@ -90,11 +92,12 @@ export function ConditionEditor({ spot, stored, lead = 'while', none, share, onS
         <RowGroup spot={spot} names={names.data ?? []} rows={rows} depth={0} lead={lead} onChange={changeRows} />
       )}
       <Box minH="22px" fontSize="note" color="muted" my="8px" aria-live="polite">
-        {read && !read.problem && read.phrase && <>means: {read.phrase}</>}
-        {!asText && read?.problem && <Box color="brick">{read.problem.message}</Box>}
+        {!unfinished && read && !read.problem && read.phrase && <>means: {read.phrase}</>}
+        {unfinished && 'Every row needs a value.'}
+        {!asText && !unfinished && read?.problem && <Box color="brick">{read.problem.message}</Box>}
       </Box>
       <Flex gap="8px" align="center">
-        <Action tone="main" onClick={() => void save()} disabled={nothing && !none}>
+        <Action tone="main" onClick={() => void save()} disabled={unfinished || (nothing && !none)}>
           Set condition
         </Action>
         {stored && none && <Action onClick={() => onSave(undefined)}>{none}</Action>}
@@ -104,7 +107,7 @@ export function ConditionEditor({ spot, stored, lead = 'while', none, share, onS
           </Action>
         )}
         <Box flex="1" />
-        {share && read && !read.problem && !nothing && (
+        {share && !unfinished && read && !read.problem && !nothing && (
           <ShareForm spot={spot} share={share} stored={read.stored} onShared={onSave} />
         )}
       </Flex>

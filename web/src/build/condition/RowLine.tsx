@@ -1,4 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box, Grid } from '@chakra-ui/react';
 import type { ConditionRow, NameInfo } from '../../api/client';
 import { Action, Select } from '../../ui/controls';
 import { comparesFor, withCompare } from './compares';
@@ -19,8 +19,8 @@ export function RowLine({ spot, names, row, onChange }: RowLineProps) {
   const compares = comparesFor(name);
   const known = compares.some(([id]) => id === row.compare);
   return (
-    <Flex align="center" gap="8px">
-      <Box flex="1" minW="110px" title={path} lineHeight="1.2">
+    <Grid templateColumns="minmax(110px, 1fr) 165px 290px 34px" alignItems="center" gap="8px">
+      <Box minW={0} title={path} lineHeight="1.2">
         <Box fontWeight="700" truncate>
           {name?.words ?? path}
         </Box>
@@ -34,7 +34,7 @@ export function RowLine({ spot, names, row, onChange }: RowLineProps) {
         aria-label="Comparison"
         value={row.compare}
         onChange={(e) => onChange(withCompare(row, e.target.value))}
-        maxW="160px"
+        w="full"
       >
         {!known && <option value={row.compare}>{row.compare}</option>}
         {compares.map(([id, words]) => (
@@ -43,10 +43,12 @@ export function RowLine({ spot, names, row, onChange }: RowLineProps) {
           </option>
         ))}
       </Select>
-      <ValueEditor spot={spot} names={names} name={name} row={row} onChange={onChange} />
+      <Box>
+        <ValueEditor spot={spot} names={names} name={name} row={row} onChange={onChange} />
+      </Box>
       <Action tone="quiet" aria-label="Remove this row" onClick={() => onChange(undefined)}>
         ×
       </Action>
-    </Flex>
+    </Grid>
   );
 }

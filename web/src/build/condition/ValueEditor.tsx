@@ -33,7 +33,7 @@ export function ValueEditor(p: ValueProps) {
           aria-label="Compared with"
           value={how}
           onChange={(e) => choose(e.target.value)}
-          maxW="150px"
+          maxW="200px"
           fontSize="note"
         >
           {dated ? (
@@ -188,7 +188,7 @@ function ManyValues({ name, row, onChange }: ValueProps) {
   }
   const order = name.choices;
   return (
-    <Flex role="group" aria-label="Values" wrap="wrap" gap="4px" maxW="330px">
+    <Flex role="group" aria-label="Values" wrap="wrap" gap="4px" maxW="290px">
       {order.map((c) => {
         const on = values.includes(c);
         return (

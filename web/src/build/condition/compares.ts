@@ -71,12 +71,20 @@ export function takesMany(compare: string | undefined): boolean {
   return among.some(([id]) => id === compare);
 }
 
+/** Whether a row says all that it needs to. */
+export function isComplete(row: ConditionRow): boolean {
+  if (row.group) return row.group.rows.every(isComplete);
+  if (alone(row.compare)) return true;
+  if (takesMany(row.compare)) return (row.values ?? []).length > 0;
+  return !!row.with || (row.value ?? '') !== '';
+}
+
 /** A row for a name that was just chosen. */
 export function freshRow(n: NameInfo): ConditionRow {
   const compare = comparesFor(n)[0]?.[0] ?? 'is';
   if (n.type === 'record' && n.table) return { path: n.path, compare: 'notEmpty' };
   if (n.type === 'date' || n.type === 'moment') return { path: n.path, compare: 'atMost', value: 'today()' };
-  return { path: n.path, compare, value: n.choices?.[0] ?? '' };
+  return { path: n.path, compare, value: '' };
 }
 
 /** A row whose comparison was changed: its value is kept where it still fits. */

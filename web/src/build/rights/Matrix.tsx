@@ -48,11 +48,11 @@ export function Matrix({ label, columns, rows, chosen, onChoose }: MatrixProps) 
         w="full"
         aria-label={label}
         onKeyDown={onKey}
-        css={{ borderCollapse: 'separate', borderSpacing: 0 }}
+        css={{ borderCollapse: 'separate', borderSpacing: 0, tableLayout: 'fixed' }}
       >
         <thead>
           <tr>
-            <Box as="td" position="sticky" top="0" bg="paper" zIndex="1" />
+            <Box as="td" position="sticky" top="0" bg="paper" zIndex="1" w="206px" />
             {columns.map((c) => (
               <Box
                 as="th"
@@ -118,7 +118,7 @@ function MatrixLine(p: {
           {...{ scope: 'row' }}
           textAlign="left"
           verticalAlign="top"
-          py="8px"
+          py="6px"
           pr="12px"
           borderBottomWidth="1px"
           borderColor="rule"
@@ -135,7 +135,9 @@ function MatrixLine(p: {
               aria-label={c.label}
               aria-pressed={p.chosen === c.id}
               onClick={() => p.onChoose(c.id)}
-              display="block"
+              display="flex"
+              flexDirection="column"
+              justifyContent="flex-start"
               w="full"
               h="full"
               minH="38px"
