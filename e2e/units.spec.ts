@@ -1,6 +1,8 @@
 import { expect, test } from '@playwright/test';
-import type { Finding, WayOut } from '../web/src/api/client';
-import { comparesFor } from '../web/src/build/compares';
+import type { Finding, NameInfo, WayOut } from '../web/src/api/client';
+import { comparesFor, freshRow, isComplete, withCompare } from '../web/src/build/condition/compares';
+import { aliasOf } from '../web/src/build/condition/ShareForm';
+import { asSet, idsIn, setVerbs, verbsOf } from '../web/src/build/rights/grants';
 import { at, newId, pointer, put } from '../web/src/build/edit';
 import { numbersOf, outPlates } from '../web/src/build/plates';
 import { newScreen } from '../web/src/build/screens';
@@ -77,13 +79,55 @@ test.describe('new screens', () => {
 
 test.describe('comparisons', () => {
   test('fit the type', () => {
-    const words = (type: string, choices = false) => comparesFor(type, choices).map(([, w]) => w);
-    expect(words('date')).toContain('is before');
-    expect(words('decimal')).toContain('is at least');
-    expect(words('record')).toEqual(['is empty', 'is not empty']);
-    expect(words('yesno')).toEqual(['is']);
-    expect(words('text', true)).toContain('is less than'); // choices have an order
-    expect(words('text')).not.toContain('is less than');
+    const name = (type: string, more: Partial<NameInfo> = {}): NameInfo => ({ path: 'record.x', words: 'x', type, of: 'this record', kind: 'field', ...more });
+    const words = (n: NameInfo) => comparesFor(n).map(([, w]) => w);
+    expect(words(name('date'))).toContain('is on or before');
+    expect(words(name('decimal'))).toContain('is at least');
+    expect(words(name('record'))).toEqual(['is', 'is not', 'is empty', 'is not empty']);
+    expect(words(name('yesno'))).toContain('does not hold');
+    expect(words(name('text', { choices: ['a'] }))).toContain('is less than'); // choices have an order
+    expect(words(name('text'))).not.toContain('is less than');
+    expect(words(name('number', { kind: 'live' }))).toContain('is available');
+    expect(words(name('yesno', { kind: 'shared' }))).toEqual(['holds', 'does not hold']);
+    expect(words(name('roles', { kind: 'roles' }))).toEqual(['is', 'is not']);
+  });
+
+  test('a changed comparison keeps the value where it fits, and a row without one is not finished', () => {
+    const row = { path: 'record.state', compare: 'is', value: 'open' };
+    expect(withCompare(row, 'in')).toEqual({ path: 'record.state', compare: 'in', values: ['open'] });
+    expect(withCompare({ path: 'record.state', compare: 'in', values: ['open', 'closed'] }, 'is').value).toBe('open');
+    expect(withCompare(row, 'empty')).toEqual({ path: 'record.state', compare: 'empty' });
+    expect(isComplete({ path: 'record.state', compare: 'is', value: '' })).toBe(false);
+    expect(isComplete({ path: 'record.state', compare: 'in', values: [] })).toBe(false);
+    expect(isComplete({ path: 'record.state', compare: 'is', with: 'record.other' })).toBe(true);
+    expect(isComplete({ group: { mode: 'any', rows: [{ path: 'a', compare: 'is', value: '' }] } })).toBe(false);
+    expect(freshRow({ path: 'record.due', words: 'due', type: 'date', of: '', kind: 'field' })).toEqual({ path: 'record.due', compare: 'atMost', value: 'today()' });
+  });
+
+  test('a name for people becomes a legal one for expressions', () => {
+    expect(aliasOf('In service & mine')).toBe('in_service_mine');
+    expect(aliasOf('Über 3')).toBe('uber_3');
+    expect(aliasOf('3 days')).toBe('c_3_days');
+  });
+});
+
+test.describe('grants', () => {
+  const doc = { gr_1: { kind: 'grant', role: 'r_a', table: 't_x', view: true, edit: true, hidden: { f_1: true, f_2: false } } };
+
+  test('verbs are set, changed and taken away with the grant', () => {
+    expect([...verbsOf(doc, 'gr_1')]).toEqual(['view', 'edit']);
+    expect(setVerbs(doc, { id: 'gr_1', role: 'r_a', table: 't_x' }, new Set())).toEqual([{ op: 'remove', path: '/gr_1' }]);
+    expect(setVerbs(doc, { id: 'gr_1', role: 'r_a', table: 't_x' }, new Set(['view', 'add'] as const)).map((o) => `${o.op} ${o.path}`)).toEqual(['add /gr_1/add', 'test /gr_1/edit', 'remove /gr_1/edit']);
+    const made = setVerbs(doc, { id: undefined, role: 'r_b', table: 't_x' }, new Set(['view'] as const));
+    expect(made[0]?.value).toEqual({ kind: 'grant', role: 'r_b', table: 't_x', view: true });
+    expect(setVerbs(doc, { id: undefined, role: 'r_b', table: 't_x' }, new Set())).toEqual([]);
+  });
+
+  test('sets of fields', () => {
+    expect(idsIn(doc, ['gr_1', 'hidden'])).toEqual(['f_1']);
+    expect(idsIn(doc, ['gr_1', 'readOnly'])).toEqual([]);
+    expect(asSet([])).toBeUndefined();
+    expect(asSet(['f_2'])).toEqual({ f_2: true });
   });
 });
 

@@ -150,7 +150,7 @@ test('wrong addresses say what is wrong and offer a way on', async ({ page }) =>
     ['/cabin?cabin=999999', 'This cabin is not there'],
     ['/cabin?cabin=abc', 'This cabin is not there'],
     ['/cabin?wagon=1', 'takes nothing called “wagon”'],
-    ['/drive-room?lift=1', 'is open only while'],
+    ['/drive-room?lift=1', 'is not for you: Mira Holt is not'],
     ['/cabins?~mode=edit', 'cannot be opened to edit'],
   ] as const) {
     await page.goto(`/use/tarnhorn${address}`);

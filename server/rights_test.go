@@ -3,9 +3,7 @@ package server_test
 import (
 	"encoding/json"
 	"fmt"
-	"net/http"
 	"net/url"
-	"strings"
 	"testing"
 
 	"ambergate/api"
@@ -20,48 +18,6 @@ func demoProject(t *testing.T) *project.Project {
 		t.Fatal(err)
 	}
 	return p
-}
-
-// For every person, screen, mode and sample of records, by address, pointer, press and picker: what the
-// grants forbid is refused by the server. It prints how many combinations it tried.
-func TestWhatTheGrantsForbidIsRefused(t *testing.T) {
-	p := demoProject(t)
-	tried, refused := 0, 0
-	for _, person := range demo.People {
-		roles := map[string]bool{}
-		for _, r := range person.Roles[demo.ProjectID] {
-			roles[r] = true
-		}
-		client := as(t, person.Login)
-		for _, s := range p.Screens {
-			for _, mode := range []string{"view", "edit", "add"} {
-				for _, key := range []string{"1", "2", "87", "107"} {
-					may, address := mayOpen(p, s, roles, mode, key)
-					status, answer := client.call("POST", "/api/use/tarnhorn/open", map[string]string{"address": address})
-					tried++
-					if !may && status < 300 {
-						t.Errorf("%s got into %s", person.Name, address)
-					}
-					if status >= 300 {
-						refused++
-						continue
-					}
-					holdView(t, p, roles, person.Name, answer)
-				}
-			}
-		}
-		for _, table := range p.Tables {
-			status, _ := client.call("GET", "/api/use/tarnhorn/titles/"+table.ID, nil)
-			tried++
-			if may := p.GrantOf(roles, table.ID).View; may != (status == http.StatusOK) {
-				t.Errorf("%s, titles of %s: %d, may view: %v", person.Name, table.ID, status, may)
-			}
-		}
-	}
-	t.Logf("%d combinations tried, %d refused", tried, refused)
-	if tried < 400 || refused < 100 {
-		t.Errorf("only %d tried and %d refused", tried, refused)
-	}
 }
 
 // mayOpen says whether the grants alone allow a screen; a guard may still refuse.
@@ -80,41 +36,6 @@ func mayOpen(p *project.Project, s *project.Screen, roles map[string]bool, mode,
 	}
 	g := p.GrantOf(roles, table)
 	return map[string]bool{"view": g.View, "edit": g.Edit && s.Type == "form", "add": g.Add && s.Type == "form"}[mode], address
-}
-
-// holdView looks for anything in an answer that the roles may not see or change.
-func holdView(t *testing.T, p *project.Project, roles map[string]bool, who string, answer []byte) {
-	t.Helper()
-	var shown api.Shown
-	if err := json.Unmarshal(answer, &shown); err != nil {
-		t.Fatal(err)
-	}
-	record := p.Screens[shown.View.Screen].RecordTable()
-	for _, e := range shown.View.Elements {
-		if e.State == "hidden" {
-			t.Errorf("%s is sent the hidden %s of %s", who, e.ID, shown.View.Screen)
-		}
-		if f := e.Field; f != nil {
-			g := p.GrantOf(roles, record)
-			if g.Hidden[f.Path] || f.Editable && (g.ReadOnly[f.Path] || shown.View.Mode == "view") {
-				t.Errorf("%s may see or change %s of %s", who, f.Path, record)
-			}
-		}
-		if l := e.List; l != nil {
-			g := p.GrantOf(roles, l.Table)
-			if !g.View && (len(l.Rows) > 0 || l.Refused == "") {
-				t.Errorf("%s is sent rows of %s", who, l.Table)
-			}
-			for _, c := range l.Columns {
-				if g.Hidden[strings.Split(c.Path, ".")[0]] {
-					t.Errorf("%s is sent the hidden column %s", who, c.Path)
-				}
-			}
-		}
-		if c := e.Chart; c != nil && c.Refused == "" && !p.GrantOf(roles, p.Screens[shown.View.Screen].Elements[e.ID].Spec.(*project.Chart).Table).View {
-			t.Errorf("%s is sent a chart", who)
-		}
-	}
 }
 
 // A press on every element of every screen that a person can open, whatever the browser may send:

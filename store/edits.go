@@ -232,8 +232,11 @@ func (s *Store) History(ctx context.Context, id, by string) (History, error) {
 	err := s.pool.QueryRow(ctx, `select
 		exists (select 1 from edit where project = $1 and by = $2 and undone is null and undoes is null),
 		exists (select 1 from edit where project = $1 and by = $2 and undone is null and `+redoable+`),
-		(select count(*) from edit e where e.project = p.id and e.undone is null and e.undoes is null and e.seq > coalesce((select seq from release r where r.project = p.id and r.number = p.released), 0))
-		from project p where p.id = $1`, id, by).Scan(&h.Undo, &h.Redo, &h.Changes)
+		-- What was undone within the same time is no change; an undoing of what is in the release is one,
+		-- until it is made again.
+		(select count(*) from edit e where e.project = p.id and e.undone is null and e.seq > last.seq and (e.undoes is null or e.undoes <= last.seq)
+			and not exists (select 1 from edit x where x.project = p.id and x.undone = e.seq and x.seq > last.seq and x.undoes <= last.seq))
+		from project p, lateral (select coalesce((select seq from release r where r.project = p.id and r.number = p.released), 0) as seq) last where p.id = $1`, id, by).Scan(&h.Undo, &h.Redo, &h.Changes)
 	if err != nil {
 		return History{}, fmt.Errorf("read the history: %w", none(err))
 	}

@@ -22,7 +22,10 @@ export function setVerbs(
   }
   const { id } = g;
   if (next.size === 0) return [{ op: 'remove', path: `/${id}` }];
-  return verbs.flatMap((v) => put(entities, [id, v], next.has(v) ? true : undefined));
+  const had = verbsOf(entities, id);
+  return verbs.flatMap((v) =>
+    had.has(v) === next.has(v) ? [] : put(entities, [id, v], next.has(v) ? true : undefined),
+  );
 }
 
 /** Another grant of the same role on the same table: what both allow adds up. */
