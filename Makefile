@@ -42,6 +42,7 @@ generate:
 bench: setup
 	go test -run '^$$' -bench . -benchmem ./bench/...
 	go run ./bench/http
+	go run ./bench/rows
 
 pictures: build
 	npm --prefix e2e run --silent pictures
