@@ -133,6 +133,7 @@ type Draft struct {
 	Title    string                 `json:"title"`
 	Undo     bool                   `json:"undo"`
 	Versions map[string]int64       `json:"versions"`
+	Walks    bool                   `json:"walks"`
 }
 
 // EditRequest A patch, with the versions it was made on.
@@ -546,6 +547,12 @@ type GetRecordsParams struct {
 	Q  *string `form:"q,omitempty" json:"q,omitempty"`
 }
 
+// GetValuesParams defines parameters for GetValues.
+type GetValuesParams struct {
+	As string  `form:"as" json:"as"`
+	Q  *string `form:"q,omitempty" json:"q,omitempty"`
+}
+
 // GetEventsParams defines parameters for GetEvents.
 type GetEventsParams struct {
 	Trail   string `form:"trail" json:"trail"`
@@ -654,6 +661,9 @@ type ServerInterface interface {
 	// Undo Take back the newest own edit
 	// (POST /api/build/{project}/undo)
 	Undo(c *gin.Context, project string)
+	// GetValues The different values of a field
+	// (GET /api/build/{project}/values/{table}/{field})
+	GetValues(c *gin.Context, project string, table string, field string, params GetValuesParams)
 	// ExplainWay Why a way is open or shut
 	// (POST /api/build/{project}/why)
 	ExplainWay(c *gin.Context, project string)
@@ -1136,6 +1146,68 @@ func (siw *ServerInterfaceWrapper) Undo(c *gin.Context) {
 	}
 
 	siw.Handler.Undo(c, project)
+}
+
+// GetValues operation middleware
+func (siw *ServerInterfaceWrapper) GetValues(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "table" -------------
+	var table string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "table", c.Param("table"), &table, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter table: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "field" -------------
+	var field string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "field", c.Param("field"), &field, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter field: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetValuesParams
+
+	// ------------- Required query parameter "as" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "as", c.Request.URL.Query(), &params.As, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter as: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "q" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "q", c.Request.URL.Query(), &params.Q, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter q: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetValues(c, project, table, field, params)
 }
 
 // ExplainWay operation middleware
@@ -1622,5 +1694,6 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/build/:project/complete", wrapper.CompleteText)
 	router.POST(options.BaseURL+"/api/build/:project/why", wrapper.ExplainWay)
 	router.GET(options.BaseURL+"/api/build/:project/rights", wrapper.GetRights)
+	router.GET(options.BaseURL+"/api/build/:project/values/:table/:field", wrapper.GetValues)
 	router.PUT(options.BaseURL+"/api/build/:project/people/:person/roles", wrapper.SetRoles)
 }

@@ -136,7 +136,7 @@ test('a condition as text: a misspelt field is underlined, with a proposal', asy
 test('Ctrl+K finds a screen by any word', async ({ page }) => {
   await build(page, 's_cabin', 'Mira Holt, technician');
   await page.keyboard.press('Control+k');
-  await page.getByRole('combobox', { name: 'Find a screen' }).fill('compon');
+  await page.getByRole('combobox', { name: 'Find a screen or table' }).fill('by compon');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/s_bycomp/);
 });

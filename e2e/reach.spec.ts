@@ -31,6 +31,28 @@ test('no serious barrier in build', async ({ page }) => {
   await sound(page);
 });
 
+test('no serious barrier in the rights, the row builder, a text with an error, and one’s own page', async ({ page }) => {
+  await build(page, 's_defect', 'Mira Holt, technician', 'D-2107');
+  for (const item of ['tables', 'screens', 'roles', 'conditions', 't_cabins']) {
+    await page.goto(`/build/tarnhorn/data/${item}`);
+    await expect(heading(page)).toBeVisible();
+    await page.waitForTimeout(300);
+    await sound(page);
+  }
+  await page.goto('/build/tarnhorn/screen/s_defect');
+  await page.locator('[data-stage]').getByRole('button', { name: 'Edit' }).click({ force: true });
+  await page.getByRole('tabpanel', { name: 'Way' }).getByRole('button', { name: 'state is not closed' }).click();
+  await page.getByRole('button', { name: '+ group' }).click();
+  await sound(page);
+  await page.getByRole('button', { name: 'as text' }).click();
+  await page.getByLabel('Condition as text').fill('stat == "open"');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await sound(page);
+  await page.goto('/me');
+  await expect(page.getByText('Change your password')).toBeVisible();
+  await sound(page);
+});
+
 test('lists and forms work at a width of 390', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 });
   await use(page, 'mira');

@@ -7,6 +7,7 @@ import (
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/cond"
+	"ambergate/core/nav"
 	"ambergate/core/project"
 )
 
@@ -164,7 +165,8 @@ func (r *ruleWriter) at(p *cond.Path) (string, *project.Column, error) {
 	for i, seg := range p.Segs {
 		f := table.Fields[seg]
 		if f == nil {
-			return "", nil, fmt.Errorf("table %s has no field %s", table.ID, seg)
+			// A rule of a newer release, asked in the tables of the one that the screen was drawn in.
+			return "", nil, &nav.Refusal{Code: "broken", What: "The rules on " + strings.ToLower(table.Label) + " have changed since this screen was drawn.", Then: "Load the screen again."}
 		}
 		column := alias + "." + pgx.Identifier{f.Column}.Sanitize()
 		if i == len(p.Segs)-1 {

@@ -95,3 +95,18 @@ func (s *Server) CompleteText(c *gin.Context, slug string) {
 		return b.draft.app.Compiler.Complete(at.scope, req.Text, req.At), nil
 	})
 }
+
+// valuesShown is how many values of a field are offered at once.
+const valuesShown = 30
+
+// GetValues gives the different values of a field, as far as the walked user may view them.
+func (s *Server) GetValues(c *gin.Context, slug, table, field string, params api.GetValuesParams) {
+	inBuild(s, c, slug, func(b *building, _ nothing) ([]string, error) {
+		user, err := s.walked(c, b, params.As)
+		if err != nil {
+			return nil, err
+		}
+		app := b.draft.app
+		return app.Values(c, user, s.reader(app), s.localNow(app), table, field, value(params.Q), valuesShown)
+	})
+}

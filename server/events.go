@@ -5,6 +5,7 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"maps"
 	"net/http"
 	"sync"
 	"time"
@@ -96,9 +97,13 @@ func (s *Server) serveLive(c *gin.Context, f liveFeed) {
 				return
 			}
 		case <-session.C:
-			if _, err := s.sessions.byToken(c, f.token, f.visit.project); err != nil {
+			account, err := s.sessions.byToken(c, f.token, f.visit.project)
+			if err != nil {
 				_ = out.send("ended", struct{}{}) // the stream ends anyway
 				return
+			}
+			if !maps.Equal(account.Roles, f.visit.account.Roles) {
+				return // the browser comes back, and is judged by the roles of now
 			}
 		case <-signals:
 			revision++

@@ -92,11 +92,22 @@ func pressOf(req api.PressRequest) nav.Press {
 
 func (v *visit) pressReading(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place) (nav.Outcome, error) {
 	src := nav.Sources{Records: v.server.reader(app), Tags: v.tags(), Now: v.server.localNow(app), Bare: true}
+	if err := v.newestRights(ctx, app, &src); err != nil {
+		return nav.Outcome{}, err
+	}
 	o, err := app.Open(ctx, v.user, place, src)
 	if err != nil {
 		return nav.Outcome{}, err
 	}
 	return o.Follow(ctx, pressOf(req), readOnly{src.Records})
+}
+
+// newestRights lets a press in an older release be judged by the grants and row rules of the newest.
+func (v *visit) newestRights(ctx context.Context, app *nav.App, src *nav.Sources) (err error) {
+	if app != v.app {
+		src.Rights, err = v.app.RightsOf(ctx, v.user, src.Records, src.Now)
+	}
+	return err
 }
 
 // readOnly lets a press read; it has nothing to change.
@@ -123,6 +134,9 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav
 	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
 	text, _, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
 		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Bare: true, Lock: true}
+		if err := v.newestRights(ctx, app, &src); err != nil {
+			return nil, err
+		}
 		o, err := app.Open(ctx, v.user, place, src)
 		if err != nil {
 			return nil, err

@@ -17,6 +17,7 @@ type NameInfo struct {
 	Table   string   `json:"table,omitempty"` // of a record
 	Of      string   `json:"of"`              // what it belongs to, for people: this record, the user
 	Kind    string   `json:"kind"`            // field, live, shared, figure, roles
+	In      string   `json:"in,omitempty"`    // of a field: its table and id, with a point between
 }
 
 // deepest is how many relations a path may go through.
@@ -59,7 +60,7 @@ func (l *nameList) table(prefix, of, table string) {
 		return
 	}
 	for _, f := range project.Ordered(t.Fields) {
-		l.add(NameInfo{Path: prefix + "." + f.Alias, Words: lowerLabel(f.Label), Type: f.Type, Choices: f.Choices, Unit: f.Unit, Table: f.References, Of: of, Kind: "field"})
+		l.add(NameInfo{Path: prefix + "." + f.Alias, Words: lowerLabel(f.Label), Type: f.Type, Choices: f.Choices, Unit: f.Unit, Table: f.References, Of: of, Kind: "field", In: table + "." + f.ID})
 	}
 	for _, tally := range project.Ordered(t.Tallies) {
 		f, _ := p.FieldAt(table, tally.ID)

@@ -17,6 +17,7 @@ type Sources struct {
 	Now     time.Time
 	Ghosts  bool // for builders: hidden elements stay in the view, marked
 	Bare    bool // for a press: only the screen's own records are fetched, no lists and charts
+	Rights  *Rights // whose rights count; nil: those that this release gives the user
 	Lock    bool // for a press that writes: the screen's own record is locked until the transaction ends
 }
 
@@ -81,8 +82,10 @@ func (a *App) enter(ctx context.Context, user *User, place Place, src Sources) (
 		counts: map[string]Count{},
 		groups: map[string][]Group{},
 	}
-	if o.rights, err = a.RightsOf(ctx, user, src.Records, src.Now); err != nil {
-		return nil, err
+	if o.rights = src.Rights; o.rights == nil {
+		if o.rights, err = a.RightsOf(ctx, user, src.Records, src.Now); err != nil {
+			return nil, err
+		}
 	}
 	if err := o.mayBeHere(); err != nil {
 		return o, err

@@ -47,3 +47,34 @@ func (a *App) Titles(ctx context.Context, user *User, records Records, now time.
 	}
 	return out, nil
 }
+
+// Values gives the different values that a field has in the records that the user may view, those
+// that most records have first; narrowed by a text that they contain.
+func (a *App) Values(ctx context.Context, user *User, records Records, now time.Time, table, field, find string, limit int) ([]string, error) {
+	t := a.Project.Tables[table]
+	if t == nil || t.Fields[field] == nil {
+		return nil, refuse("no-element", "This field is not in the project any more.", "Load the project again.")
+	}
+	rights, err := a.RightsOf(ctx, user, records, now)
+	if err != nil {
+		return nil, err
+	}
+	if !rights.MaySee(table, field) || !rights.On(table).View {
+		return nil, refuse("no-grant", "Your role may not view these records.", "")
+	}
+	q := GroupQuery{Table: t, By: field, Limit: limit, Rights: rights}
+	if find = strings.TrimSpace(find); find != "" {
+		q.Match = []Match{{Path: field, Compare: "contains", Value: cond.String(find)}}
+	}
+	groups, err := records.Group(ctx, q)
+	if err != nil {
+		return nil, err
+	}
+	out := []string{}
+	for _, g := range groups {
+		if g.Value.Known() && !g.Value.IsNull() {
+			out = append(out, g.Value.Wire())
+		}
+	}
+	return out, nil
+}

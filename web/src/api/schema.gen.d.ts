@@ -514,6 +514,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/values/{table}/{field}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The different values of a field */
+        get: operations["getValues"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/people/{person}/roles": {
         parameters: {
             query?: never;
@@ -1072,6 +1089,7 @@ export interface components {
             table?: string;
             of: string;
             kind: string;
+            in?: string;
         };
         /** @description Something that a check proved. */
         Finding: {
@@ -1246,6 +1264,7 @@ export interface components {
             people: components["schemas"]["Person"][];
             undo: boolean;
             redo: boolean;
+            walks: boolean;
         };
         /** @description Somebody to walk as. */
         Person: {
@@ -2339,6 +2358,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RightsTable"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getValues: {
+        parameters: {
+            query: {
+                as: string;
+                q?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+                table: string;
+                field: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
                 };
             };
             /** @description a no */

@@ -160,7 +160,12 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
         <Waiting what="Putting the screen to work …" />
       )}
       {finding === 'screens' && (
-        <Finder draft={draft} onOpen={(s) => open({ screen: s, mode: 'view' })} onClose={() => setFinding(undefined)} />
+        <Finder
+          draft={draft}
+          onOpen={(s) => open({ screen: s, mode: 'view' })}
+          onData={openData}
+          onClose={() => setFinding(undefined)}
+        />
       )}
       {finding === 'findings' && (
         <FindingsDialog
@@ -185,6 +190,8 @@ function homeOf(draft: Draft, entity: string | undefined): string {
 
 /** Whom one walks as at first: somebody with the first of the project's roles. */
 function firstToWalkAs(draft: Draft): string {
+  const first = rolesOf(entitiesOf(draft))[0];
+  if (!draft.walks) return first ? `role:${first.id}` : '';
   for (const role of rolesOf(entitiesOf(draft))) {
     const person = draft.people.find((p) => p.roles.includes(role.name));
     if (person) return person.id;

@@ -1,34 +1,42 @@
 import { Box, Dialog, Portal } from '@chakra-ui/react';
 import type { Draft, Finding } from '../api/client';
-import { entitiesOf, screensOf } from './document';
-import { Picker } from './Picker';
+import { conditionsOf, entitiesOf, placeOf, screensOf, tablesOf } from './document';
+import { type Choice, Picker } from './Picker';
+import { dataPages } from './rights/pages';
 
-/** Ctrl+K: any screen by any word of it. */
+/** Ctrl+K: any screen, table, shared condition or table of rights by any word of it. */
 export function Finder({
   draft,
   onOpen,
+  onData,
   onClose,
 }: {
   draft: Draft;
   onOpen: (screen: string) => void;
+  onData: (item: string) => void;
   onClose: () => void;
 }) {
-  const screens = screensOf(entitiesOf(draft));
+  const entities = entitiesOf(draft);
+  const screens: Choice[] = screensOf(entities).map((s) => ({
+    id: s.id,
+    words: s.title,
+    note: `${s.type} · /${s.slug}`,
+    glyph: s.type,
+    group: s.area || 'No area',
+  }));
+  const data: Choice[] = [
+    ...dataPages.map(([id, words]) => ({ id, words, group: 'Rights' })),
+    ...tablesOf(entities).map((t) => ({ id: t.id, words: t.label, note: 'fields and rights', group: 'Tables' })),
+    ...conditionsOf(entities).map((c) => ({ id: c.id, words: c.name, note: 'shared condition', group: 'Conditions' })),
+  ];
+  const choose = (c: Choice) => {
+    if (screens.includes(c)) onOpen(c.id);
+    else onData(conditionsOf(entities).some((x) => x.id === c.id) ? 'conditions' : c.id);
+  };
   return (
     <Box position="fixed" inset="0" zIndex="modal" bg="blackAlpha.300">
       <Box position="absolute" left="50%" top="90px" ml="-155px">
-        <Picker
-          label="Find a screen"
-          choices={screens.map((s) => ({
-            id: s.id,
-            words: s.title,
-            note: `${s.type} · /${s.slug}`,
-            glyph: s.type,
-            group: s.area || 'No area',
-          }))}
-          onChoose={(c) => onOpen(c.id)}
-          onClose={onClose}
-        />
+        <Picker label="Find a screen or table" choices={[...screens, ...data]} onChoose={choose} onClose={onClose} />
       </Box>
     </Box>
   );
@@ -67,7 +75,7 @@ export function FindingsDialog({
               {draft.findings.map((f) => (
                 <Box
                   as="button"
-                  key={f.check + f.screen + f.element + f.words}
+                  key={f.check + f.screen + f.entity + f.element + f.words}
                   display="block"
                   w="full"
                   textAlign="left"
@@ -79,7 +87,7 @@ export function FindingsDialog({
                   onClick={() => onOpen(f)}
                 >
                   <Box fontSize="note" color={f.severity === 'broken' ? 'brick' : 'amberText'} fontWeight="700">
-                    {f.severity} · {screens.get(f.screen) ?? 'the project'}
+                    {f.severity} · {screens.get(f.screen) ?? placeOf(entitiesOf(draft), f.entity)}
                   </Box>
                   <Box fontWeight="600">{f.words}</Box>
                   {f.evidence && (

@@ -29,15 +29,17 @@ export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord 
           minH="30px"
           maxW="176px"
         >
-          <optgroup label="People">
-            {draft.people
-              .filter((p) => p.roles.length > 0)
-              .map((p) => (
-                <option key={p.id} value={p.id}>
-                  {p.name}, {p.roles.join(', ').toLowerCase()}
-                </option>
-              ))}
-          </optgroup>
+          {draft.walks && (
+            <optgroup label="People">
+              {draft.people
+                .filter((p) => p.roles.length > 0)
+                .map((p) => (
+                  <option key={p.id} value={p.id}>
+                    {p.name}, {p.roles.join(', ').toLowerCase()}
+                  </option>
+                ))}
+            </optgroup>
+          )}
           <optgroup label="Anybody with one role">
             {rolesOf(entitiesOf(draft)).map((r) => (
               <option key={r.id} value={`role:${r.id}`}>

@@ -144,3 +144,24 @@ export function childrenOf(e: Entities, table: string): { table: string; field: 
       .map((f) => ({ table: t.id, field: f.id, words: `${t.label.toLowerCase()}, by ${f.label.toLowerCase()}` })),
   );
 }
+
+/** The shared conditions, in order. */
+export function conditionsOf(e: Entities): { id: string; name: string }[] {
+  return ofKind(e, 'condition')
+    .sort(([, a], [, b]) => number(a, 'pos') - number(b, 'pos'))
+    .map(([id, c]) => ({ id, name: text(c, 'name') }));
+}
+
+/** Where an entity that is no screen belongs, for people. */
+export function placeOf(e: Entities, entity: string | undefined): string {
+  const body = e[entity ?? ''];
+  switch (text(body, 'kind')) {
+    case 'grant':
+      return `rights on ${text(e[text(body, 'table')], 'label').toLowerCase()}`;
+    case 'condition':
+      return 'shared conditions';
+    case 'table':
+      return text(body, 'label');
+  }
+  return 'the project';
+}

@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useId, useState } from 'react';
 import type { ConditionRow, NameInfo } from '../../api/client';
 import { Line, Select } from '../../ui/controls';
 import { RecordChip } from '../RecordChip';
 import { alone, takesMany } from './compares';
-import type { Spot } from './spot';
+import { type Spot, useValues } from './spot';
 
 interface ValueProps {
   spot: Spot;
@@ -116,15 +116,33 @@ function OneValue({ spot, name, row, onChange }: ValueProps) {
     );
   }
   if (name?.type === 'record' && name.table) return <OneRecord spot={spot} table={name.table} row={row} onSet={set} />;
+  return <OneText spot={spot} name={name} value={value} onSet={set} />;
+}
+
+/** A value to type: with its unit, and for texts with what the database holds to choose from. */
+function OneText(p: { spot: Spot; name: NameInfo | undefined; value: string; onSet: (v: string) => void }) {
+  const { name, value } = p;
+  const id = useId();
+  const [focused, setFocused] = useState(false);
+  const values = useValues(p.spot, name, value, focused);
   return (
-    <Flex align="center" gap="5px" w={name?.unit ? '150px' : '140px'}>
+    <Flex align="center" gap="5px" w={name?.unit ? '150px' : '170px'}>
       <Line
         aria-label="Value"
         type={name?.type === 'date' ? 'date' : 'text'}
         inputMode={name && ['whole', 'decimal', 'number'].includes(name.type) ? 'decimal' : undefined}
+        list={name?.type === 'text' ? id : undefined}
         value={value}
-        onChange={(e) => set(e.target.value)}
+        onFocus={() => setFocused(true)}
+        onChange={(e) => p.onSet(e.target.value)}
       />
+      {name?.type === 'text' && (
+        <datalist id={id}>
+          {(values.data ?? []).map((v) => (
+            <option key={v} value={v} />
+          ))}
+        </datalist>
+      )}
       {name?.unit && (
         <Box fontSize="note" color="muted" whiteSpace="nowrap">
           {name.unit}

@@ -55,6 +55,21 @@ export function useNames(s: Spot, under = '', enabled = true) {
   });
 }
 
+/** The different values that a field has in the database, most frequent first. */
+export function useValues(s: Spot, name: NameInfo | undefined, find: string, enabled: boolean) {
+  const [table = '', field = ''] = name?.in?.split('.') ?? [];
+  return useQuery<string[]>({
+    queryKey: ['values', s.project, s.as, table, field, find],
+    queryFn: () =>
+      ask(
+        api.GET('/api/build/{project}/values/{table}/{field}', {
+          params: { path: { project: s.project, table, field }, query: { as: s.as, q: find || undefined } },
+        }),
+      ),
+    enabled: enabled && field !== '' && name?.type === 'text',
+  });
+}
+
 /** The name behind a path, be it near or several relations away. */
 export function useName(s: Spot, names: NameInfo[], path: string): NameInfo | undefined {
   const near = names.find((n) => n.path === path);

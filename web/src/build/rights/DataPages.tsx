@@ -7,6 +7,7 @@ import { entitiesOf, tablesOf } from '../document';
 import type { DraftHands } from '../useDraft';
 import { ConditionsPage } from './ConditionsPage';
 import { RightsProvider } from './context';
+import { dataPages } from './pages';
 import { RolesPage } from './RolesPage';
 import { ScreensMatrix } from './ScreensMatrix';
 import { TablePage } from './TablePage';
@@ -21,13 +22,6 @@ interface DataPagesProps {
   onItem: (item: string) => void;
   onScreen: (screen: string, element?: string) => void;
 }
-
-const pages: [string, string][] = [
-  ['tables', 'Roles and tables'],
-  ['screens', 'Roles and screens'],
-  ['roles', 'Roles and people'],
-  ['conditions', 'Shared conditions'],
-];
 
 /** The Data view: tables with their fields and figures, and who may do what. */
 export function DataPages({ project, as, draft, hands, item, onItem, onScreen }: DataPagesProps) {
@@ -65,7 +59,7 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
           overflowY="auto"
         >
           <NavHead>Rights</NavHead>
-          {pages.map(([id, words]) => (
+          {dataPages.map(([id, words]) => (
             <NavItem
               key={id}
               words={words}

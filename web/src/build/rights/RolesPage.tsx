@@ -114,8 +114,8 @@ function RoleLine(p: { role: RoleDoc; above: RoleDoc | undefined; below: RoleDoc
       <Flex direction="column">
         <Action
           tone="quiet"
-          minH="18px"
-          px="6px"
+          minH="24px"
+          px="8px"
           aria-label={`${role.name} up`}
           disabled={!p.above}
           onClick={() => swap(p.above)}
@@ -124,8 +124,8 @@ function RoleLine(p: { role: RoleDoc; above: RoleDoc | undefined; below: RoleDoc
         </Action>
         <Action
           tone="quiet"
-          minH="18px"
-          px="6px"
+          minH="24px"
+          px="8px"
           aria-label={`${role.name} down`}
           disabled={!p.below}
           onClick={() => swap(p.below)}

@@ -9,7 +9,10 @@ import { ViewHead } from './ViewHead';
 
 /** One table: who may do what with it, its fields and what they refer to, and its figures. */
 export function TablePage({ row }: { row: TableRow }) {
-  const { entities } = useRights();
+  const { draft, entities } = useRights();
+  const findings = draft.findings.filter(
+    (f) => f.entity && (f.entity === row.table || text(entities[f.entity], 'table') === row.table),
+  );
   const roles = rolesOf(entities);
   return (
     <>
@@ -19,6 +22,19 @@ export function TablePage({ row }: { row: TableRow }) {
       </ViewHead>
       <Box overflowY="auto" flex="1" minH={0}>
         <Head>Who may do what</Head>
+        {findings.map((f) => (
+          <Box
+            key={f.words}
+            role="note"
+            fontSize="note"
+            fontWeight="700"
+            color={f.severity === 'broken' ? 'brick' : 'amberText'}
+            mb="4px"
+          >
+            <span aria-hidden="true">{f.severity === 'broken' ? '✕ ' : '? '}</span>
+            {f.words}
+          </Box>
+        ))}
         <Box mb="20px">
           {row.cells.map((c) =>
             c.grants.map((g, i) => (

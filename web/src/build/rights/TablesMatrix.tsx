@@ -48,20 +48,19 @@ export function TablesMatrix() {
         onChoose={setChosen}
       />
       <ChosenRight hint="Choose a cell to read it as a sentence and to change it.">
-        {row && cell && role && (
-          <>
-            {cell.grants.map((g, i) => (
-              <GrantLine
-                key={g.id ?? 'none'}
-                role={role}
-                table={row.table}
-                grant={g}
-                name={`${name(role)}, ${row.label.toLowerCase()}`}
-                last={i === cell.grants.length - 1}
-              />
-            ))}
-          </>
-        )}
+        {row &&
+          cell &&
+          role &&
+          cell.grants.map((g, i) => (
+            <GrantLine
+              key={g.id ?? 'none'}
+              role={role}
+              table={row.table}
+              grant={g}
+              name={`${name(role)}, ${row.label.toLowerCase()}`}
+              last={i === cell.grants.length - 1}
+            />
+          ))}
       </ChosenRight>
     </>
   );
