@@ -72,13 +72,57 @@ try {
     await onRecord(p, '087');
     await p.locator('[data-element=e_report] button').click();
   });
-  await shot('build-condition', 'arno', '/build/tarnhorn/screen/s_cabin', async (p) => {
+  const choose = (p, element) => p.locator(`[data-element=${element}] button`).click({ force: true });
+  async function addField(p, word) {
+    await p.getByRole('button', { name: '+ field' }).last().click();
+    await p.getByRole('combobox', { name: 'Field to compare' }).fill(word);
+    await p.keyboard.press('Enter');
+    await p.waitForTimeout(200);
+  }
+  await shot('build-condition', 'arno', '/build/tarnhorn/screen/s_defect', async (p) => {
     await walkAs(p, 'Mira Holt, technician');
-    await onRecord(p, '087');
-    await p.locator('[data-element=e_hold] button').click({ force: true });
-    await p.getByRole('tabpanel', { name: 'Way' }).getByRole('button', { name: 'state is in service' }).click();
+    await onRecord(p, 'D-2107');
+    await choose(p, 'e_cabin');
+    await p.getByRole('button', { name: '+ only while' }).click();
+    await addField(p, 'assigned');
+    await p.getByRole('combobox', { name: 'Comparison' }).selectOption('is');
+    await p.getByRole('combobox', { name: 'Compared with' }).selectOption('the user’s own record');
+    await addField(p, 'reported');
+    await p.getByRole('combobox', { name: 'Compared with' }).last().selectOption('days ago');
+    await p.getByRole('button', { name: '+ group' }).click();
+    const group = p.getByRole('group', { name: 'any of these' });
+    for (const word of ['state', 'open high']) {
+      await group.getByRole('button', { name: '+ field' }).click();
+      await p.getByRole('combobox', { name: 'Field to compare' }).fill(word);
+      await p.keyboard.press('Enter');
+    }
+    await group.getByRole('combobox', { name: 'Comparison' }).first().selectOption('is one of');
+    await group.getByRole('group', { name: 'Values' }).getByRole('button', { name: 'open', exact: true }).click();
+    await group.getByRole('group', { name: 'Values' }).getByRole('button', { name: 'assigned', exact: true }).click();
+    await group.getByRole('combobox', { name: 'Comparison' }).last().selectOption('is more than');
+    await group.getByLabel('Value', { exact: true }).fill('1');
     await p.waitForTimeout(600);
   });
+  await shot('build-text', 'arno', '/build/tarnhorn/screen/s_defect', async (p) => {
+    await walkAs(p, 'Mira Holt, technician');
+    await onRecord(p, 'D-2107');
+    await choose(p, 'e_edit');
+    await p.getByRole('tabpanel', { name: 'Way' }).getByRole('button', { name: 'state is not closed' }).click();
+    await p.getByRole('button', { name: 'as text' }).click();
+    await p.getByLabel('Condition as text').fill('state != "closed" && record.cabin.li');
+    await p.getByLabel('Condition as text').press('End');
+    await p.waitForTimeout(900);
+  });
+  await shot('build-why', 'arno', '/build/tarnhorn/screen/s_defect', async (p) => {
+    await walkAs(p, 'Mira Holt, technician');
+    await onRecord(p, 'D-2193');
+    await choose(p, 'e_edit');
+    await p.getByRole('tab', { name: 'Why' }).click();
+    await p.waitForTimeout(900);
+  });
+  await shot('build-rights-tables', 'arno', '/build/tarnhorn/data/tables', (p) => p.getByRole('button', { name: /^Technician, Defects/ }).click());
+  await shot('build-rights-screens', 'arno', '/build/tarnhorn/data/screens', (p) => p.getByRole('button', { name: /^Technician, Drive room/ }).click());
+  await shot('use-me', 'priya', '/me');
   await shot('build-finding', 'arno', '/build/tarnhorn/screen/s_cabin', async (p) => {
     await walkAs(p, 'Sela Brandt, shift lead');
     await onRecord(p, '087');

@@ -154,6 +154,9 @@ func (c *Compiler) problem(scope Scope, text []rune, issues *cel.Issues) *Proble
 	if m := noOverload.FindStringSubmatch(first.Message); m != nil {
 		return &Problem{Message: fmt.Sprintf("These two do not go together: %s.", plainTypes(m[2])), At: at, Length: 1}
 	}
+	if p := syntaxProblem(first.Message, text, at); p != nil {
+		return p
+	}
 	return &Problem{Message: "This cannot be read: " + strings.TrimSuffix(strings.ToLower(first.Message[:1])+first.Message[1:], ".") + ".", At: at, Length: 1}
 }
 
