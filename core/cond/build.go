@@ -19,6 +19,7 @@ type builder struct {
 	ast      *ast.AST
 	scope    Scope
 	text     []rune
+	size     int // of the shared conditions put in so far
 	problem  *Problem
 }
 

@@ -45,6 +45,8 @@ type Compiler struct {
 	envs   map[string]*cel.Env
 	exprs  map[string]compiled
 	named  map[string]*Node // of named conditions; nil while one is being compiled
+	// unreadable holds what is wrong with those that cannot be compiled.
+	unreadable map[string]*Problem
 }
 
 type compiled struct {
@@ -68,7 +70,7 @@ func NewCompiler(schema *Schema) (*Compiler, error) {
 	if err != nil {
 		return nil, fmt.Errorf("make the expression environment: %w", err)
 	}
-	return &Compiler{schema: schema, base: base, envs: map[string]*cel.Env{}, exprs: map[string]compiled{}, named: map[string]*Node{}}, nil
+	return &Compiler{schema: schema, base: base, envs: map[string]*cel.Env{}, exprs: map[string]compiled{}, named: map[string]*Node{}, unreadable: map[string]*Problem{}}, nil
 }
 
 // Condition compiles a text that must be yes or no. Names may be ids or aliases.

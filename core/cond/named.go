@@ -14,6 +14,10 @@ func (b *builder) named(e ast.Expr, p *Path, f *Field) *Node {
 		b.problem = &Problem{Message: fmt.Sprintf("The condition “%s” cannot be read: %s", f.Label, problem.Message), At: max(0, b.offset(e)), Length: 1}
 		return &Node{Op: OpConst, Const: UnknownBecause("its condition cannot be read"), Type: Type{Kind: YesNo}}
 	}
+	if b.size += tree.size(); b.size > maxNodes {
+		b.problem = &Problem{Message: fmt.Sprintf("With all the shared conditions in it, this has more than %d parts.", maxNodes), At: max(0, b.offset(e)), Length: 1}
+		return &Node{Op: OpConst, Const: UnknownBecause("it is too large"), Type: Type{Kind: YesNo}}
+	}
 	from := pathOf(p.Root, p.hops[:len(p.hops)-1], Type{})
 	if b.compiler.schema.Named[f.Named].Group == "user" {
 		from = nil
@@ -25,6 +29,16 @@ func (b *builder) named(e ast.Expr, p *Path, f *Field) *Node {
 	return &Node{Op: OpNamed, Fn: f.Named, Source: f.Label, Path: p, Args: []*Node{seen}, Type: Type{Kind: YesNo}}
 }
 
+// maxNodes bounds what shared conditions within shared conditions may grow to.
+const maxNodes = 5_000
+
+// size counts the parts of a tree.
+func (n *Node) size() int {
+	parts := 0
+	n.walk(func(*Node) { parts++ })
+	return parts
+}
+
 // namedTree compiles a shared condition once. One that uses itself is a problem.
 func (c *Compiler) namedTree(id string) (*Node, *Problem) {
 	if tree, begun := c.named[id]; begun {
@@ -32,6 +46,9 @@ func (c *Compiler) namedTree(id string) (*Node, *Problem) {
 			return nil, &Problem{Message: "it uses itself.", Length: 1}
 		}
 		return tree, nil
+	}
+	if problem := c.unreadable[id]; problem != nil {
+		return nil, problem // told once: what uses it several times does not read it several times
 	}
 	named, ok := c.schema.Named[id]
 	if !ok {
@@ -44,6 +61,7 @@ func (c *Compiler) namedTree(id string) (*Node, *Problem) {
 	}
 	if problem != nil {
 		delete(c.named, id)
+		c.unreadable[id] = problem
 		return nil, problem
 	}
 	c.named[id] = expr.Root

@@ -55,7 +55,7 @@ func groupOf(n *Node) (rows Rows, ok, is bool) {
 		rows.Mode = "any"
 	case n.Op == OpNot && n.Args[0].Op == OpOr:
 		rows.Mode, n = "none", n.Args[0]
-	case n.Op == OpNot && opposites[compareOf(n.Args[0])] == "":
+	case n.Op == OpNot && !n.Args[0].turnable():
 		row, ok := rowOf(n.Args[0])
 		return Rows{Mode: "none", Rows: []Row{row}}, ok, true
 	default:
@@ -71,13 +71,15 @@ func groupOf(n *Node) (rows Rows, ok, is bool) {
 	return rows, true, true
 }
 
-// compareOf gives the comparison that a row for this part would have, or "".
-func compareOf(n *Node) string {
-	row, ok := rowOf(n)
-	if !ok {
-		return ""
+// turnable says whether a "not" before a part is a comparison of its own: is none of, does not contain.
+func (n *Node) turnable() bool {
+	switch n.Op {
+	case OpIn, OpRole, OpPath, OpNamed:
+		return true
+	case OpCall:
+		return n.Fn == "available" || n.Fn == "contains" || n.Fn == "startsWith" || n.Fn == "endsWith"
 	}
-	return row.Compare
+	return false
 }
 
 func rowOf(n *Node) (Row, bool) {

@@ -15,10 +15,10 @@ type Sources struct {
 	Records Records
 	Tags    Tags // nil: no plant
 	Now     time.Time
-	Ghosts  bool // for builders: hidden elements stay in the view, marked
-	Bare    bool // for a press: only the screen's own records are fetched, no lists and charts
+	Ghosts  bool    // for builders: hidden elements stay in the view, marked
+	Bare    bool    // for a press: only the screen's own records are fetched, no lists and charts
 	Rights  *Rights // whose rights count; nil: those that this release gives the user
-	Lock    bool // for a press that writes: the screen's own record is locked until the transaction ends
+	Lock    bool    // for a press that writes: the screen's own record is locked until the transaction ends
 }
 
 // Opening is a screen open for one user at one place: everything it shows has been fetched.

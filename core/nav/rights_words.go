@@ -35,18 +35,24 @@ func (a *App) mayEnter(plan *ScreenPlan, roles map[string]bool) May {
 	if s.Roles != nil && !shared(s.Roles, roles) {
 		return May{State: "no", By: "roles", Words: "it is for " + a.roleWords(s.Roles)}
 	}
+	free := May{State: "yes", Words: "may be here"}
+	if l := mainList(s); l != nil {
+		if t := a.Project.Tables[l.Spec.(*project.List).Table]; t != nil && !a.Project.GrantOf(roles, t.ID).View {
+			free = May{State: "yes", By: "list", Words: "may be here, but not view " + lowerLabel(t.Label)}
+		}
+	}
 	switch {
 	case plan.BadGuard:
 		return May{State: "no", By: "guard", Words: "the guard cannot be read"}
 	case plan.Guard == nil:
-		return May{State: "yes", Words: "may be here"}
+		return free
 	}
 	guard := plan.Guard.Root.WithRoles(roles)
 	switch {
 	case guard.CanHold() == cond.No:
 		return May{State: "no", By: "guard", Words: "only while " + plan.Guard.Root.Phrase()}
 	case guard.CanFail() == cond.No && len(guard.Paths()) == 0:
-		return May{State: "yes", Words: "may be here"}
+		return free
 	}
 	return May{State: "depends", By: "guard", Words: "while " + plan.Guard.Root.Phrase()}
 }

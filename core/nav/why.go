@@ -23,10 +23,10 @@ type Explanation struct {
 
 // Judged is one thing that was judged.
 type Judged struct {
-	What  string     `json:"what"`  // grant, row-rule, guard, shown, roles, while, case, target
-	State string     `json:"state"` // passes, refuses, unknown
-	Words string     `json:"words"`
-	Part  *cond.Part `json:"part,omitempty"`
+	What  string      `json:"what"`  // grant, row-rule, guard, shown, roles, while, case, target
+	State string      `json:"state"` // passes, refuses, unknown
+	Words string      `json:"words"`
+	Part  *cond.Part  `json:"part,omitempty"`
 	turns []cond.Turn // what would have to change of it
 }
 

@@ -75,7 +75,7 @@ export function ScreensMatrix() {
             />
             <Box fontSize="note" color="muted">
               <b>{name(role)}</b>:{' '}
-              {{ yes: 'may be here.', no: `may not be here: ${may.words}.`, depends: `may be here ${may.words}.` }[
+              {{ yes: `${may.words}.`, no: `may not be here: ${may.words}.`, depends: `may be here ${may.words}.` }[
                 may.state
               ] ?? ''}
             </Box>
@@ -87,14 +87,15 @@ export function ScreensMatrix() {
 }
 
 function MayCell({ may }: { may: May }) {
-  const [mark, color] = marks[may.state] ?? ['', 'muted'];
+  const shut = may.by === 'list'; // one gets in, and its list stays shut
+  const [mark, color] = shut ? ['–', 'amberText'] : (marks[may.state] ?? ['', 'muted']);
   return (
     <Flex gap="6px" align="baseline">
       <Box as="span" color={color} fontWeight="800" aria-hidden="true">
         {mark}
       </Box>
-      <Box color={may.state === 'yes' ? 'ink' : 'muted'} fontWeight={may.state === 'yes' ? '600' : '400'}>
-        {may.state === 'yes' ? 'may' : may.by === 'roles' ? 'not for them' : may.words}
+      <Box color={may.state === 'yes' && !shut ? 'ink' : 'muted'} fontWeight={may.state === 'yes' && !shut ? '600' : '400'}>
+        {shut ? may.words.replace('may be here, but', 'may, but') : may.state === 'yes' ? 'may' : may.by === 'roles' ? 'not for them' : may.words}
       </Box>
     </Flex>
   );
