@@ -2,8 +2,6 @@ package records
 
 import (
 	"context"
-	"encoding/base64"
-	"encoding/json"
 	"errors"
 	"fmt"
 	"net/url"
@@ -160,90 +158,6 @@ func (f *fetch) addOrder(q nav.Query) error {
 	return nil
 }
 
-func (s *statement) where(q nav.Query) ([]string, error) {
-	var out []string
-	if q.Key != "" {
-		parts := strings.Split(q.Key, "~")
-		if len(parts) != len(q.Table.Key) {
-			return []string{"false"}, nil
-		}
-		for i, k := range s.keyColumns() {
-			part, err := url.PathUnescape(parts[i])
-			if err != nil {
-				return []string{"false"}, nil
-			}
-			out = append(out, k+" = "+s.arg(part))
-		}
-	}
-	for _, m := range q.Match {
-		sql, err := s.match(m)
-		if err != nil {
-			return nil, err
-		}
-		out = append(out, sql)
-	}
-	for _, rule := range []*cond.Pred{q.Rights.Visible(q.Table.ID), q.Also} {
-		if rule == nil {
-			continue
-		}
-		sql, err := s.rule(rule)
-		if err != nil {
-			return nil, err
-		}
-		out = append(out, sql)
-	}
-	return out, nil
-}
-
-// match writes one comparison, null-safe by what is bound: "is" with empty becomes "is null".
-func (s *statement) match(m nav.Match) (string, error) {
-	sql, field, err := s.column(m.Path)
-	if err != nil {
-		return "", err
-	}
-	empty := m.Value.IsNull() || m.Value.Kind() == cond.Text && m.Value.Wire() == "" && field.Type != "text"
-	switch m.Compare {
-	case "is":
-		if empty {
-			return sql + " is null", nil
-		}
-		return sql + " = " + s.arg(m.Value.Wire()), nil
-	case "isNot":
-		if empty {
-			return sql + " is not null", nil
-		}
-		return sql + " is distinct from " + s.arg(m.Value.Wire()), nil
-	case "empty", "notEmpty":
-		if field.References != "" {
-			// A parent that is hidden is not none.
-			if sql, err = s.raw(m.Path); err != nil {
-				return "", err
-			}
-		}
-		if m.Compare == "empty" {
-			return sql + " is null", nil
-		}
-		return sql + " is not null", nil
-	case "contains":
-		return sql + "::text ilike " + s.arg("%"+escapeLike(m.Value.Wire())+"%"), nil
-	case "atLeast", "atMost":
-		if empty {
-			return "true", nil
-		}
-		sign := map[string]string{"atLeast": ">=", "atMost": "<="}[m.Compare]
-		if len(field.Choices) > 0 {
-			ranks := s.arg(field.Choices)
-			return fmt.Sprintf("array_position(%s::text[], %s::text) %s array_position(%s::text[], %s::text)", ranks, sql, sign, ranks, s.arg(m.Value.Wire())), nil
-		}
-		return sql + " " + sign + " " + s.arg(m.Value.Wire()), nil
-	}
-	return "", fmt.Errorf("there is no comparison %q", m.Compare)
-}
-
-var likeEscaper = strings.NewReplacer(`\`, `\\`, `%`, `\%`, `_`, `\_`)
-
-func escapeLike(s string) string { return likeEscaper.Replace(s) }
-
 // assemble writes the whole statement. A page after a cursor is one probe per prefix of the
 // order, each of which an index can serve, put together again in order.
 func (f *fetch) assemble(q nav.Query, columns, where []string) (string, error) {
@@ -275,36 +189,6 @@ func (f *fetch) assemble(q nav.Query, columns, where []string) (string, error) {
 	return fmt.Sprintf("select * from (%s) pages limit %d", strings.Join(probes, " union all "), q.Limit+1), nil
 }
 
-func (f *fetch) equalPrefix(cursor []*string) []string {
-	var out []string
-	for i, v := range cursor {
-		if v == nil {
-			out = append(out, f.orders[i].sql+" is null")
-		} else {
-			out = append(out, f.orders[i].sql+" = "+f.arg(*v))
-		}
-	}
-	return out
-}
-
-// beyond gives the conditions, tried apart, for coming after a value at one place of the order.
-// Empty values come last whichever way the order goes. Later ones come first in the result.
-func (f *fetch) beyond(i int, v *string) []string {
-	o := f.orders[i]
-	if v == nil {
-		return nil
-	}
-	sign := " > "
-	if o.desc {
-		sign = " < "
-	}
-	out := []string{o.sql + sign + f.arg(*v)}
-	if o.nullable {
-		out = append([]string{o.sql + " is null"}, out...)
-	}
-	return out
-}
-
 func (f *fetch) orderBy() string {
 	if len(f.orders) == 0 {
 		return ""
@@ -318,13 +202,6 @@ func (f *fetch) orderBy() string {
 		parts[i] += " nulls last"
 	}
 	return " order by " + strings.Join(parts, ", ")
-}
-
-func whereClause(conditions []string) string {
-	if len(conditions) == 0 {
-		return ""
-	}
-	return " where " + strings.Join(conditions, " and ")
 }
 
 func (f *fetch) row(q nav.Query, values []any) (*nav.Row, string) {
@@ -375,32 +252,6 @@ func escapeKey(part string, composite bool) string {
 		return part
 	}
 	return strings.ReplaceAll(url.PathEscape(part), "~", "%7E")
-}
-
-func writeCursor(values []any) string {
-	parts := make([]*string, len(values))
-	for i, v := range values {
-		if text, ok := v.(string); ok {
-			parts[i] = &text
-		}
-	}
-	text, err := json.Marshal(parts)
-	if err != nil {
-		return "" // strings always encode
-	}
-	return base64.RawURLEncoding.EncodeToString(text)
-}
-
-func readCursor(cursor string, n int) ([]*string, error) {
-	text, err := base64.RawURLEncoding.DecodeString(cursor)
-	var parts []*string
-	if err == nil {
-		err = json.Unmarshal(text, &parts)
-	}
-	if err != nil || len(parts) != n {
-		return nil, &nav.Refusal{Code: "bad-cursor", What: "The list has been ordered anew.", Then: "Load it again."}
-	}
-	return parts, nil
 }
 
 // Count counts what a query finds, exactly up to a bound.

@@ -94,8 +94,17 @@ function MayCell({ may }: { may: May }) {
       <Box as="span" color={color} fontWeight="800" aria-hidden="true">
         {mark}
       </Box>
-      <Box color={may.state === 'yes' && !shut ? 'ink' : 'muted'} fontWeight={may.state === 'yes' && !shut ? '600' : '400'}>
-        {shut ? may.words.replace('may be here, but', 'may, but') : may.state === 'yes' ? 'may' : may.by === 'roles' ? 'not for them' : may.words}
+      <Box
+        color={may.state === 'yes' && !shut ? 'ink' : 'muted'}
+        fontWeight={may.state === 'yes' && !shut ? '600' : '400'}
+      >
+        {shut
+          ? may.words.replace('may be here, but', 'may, but')
+          : may.state === 'yes'
+            ? 'may'
+            : may.by === 'roles'
+              ? 'not for them'
+              : may.words}
       </Box>
     </Flex>
   );

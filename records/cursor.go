@@ -1,0 +1,64 @@
+package records
+
+import (
+	"encoding/base64"
+	"encoding/json"
+
+	"ambergate/core/nav"
+)
+
+func (f *fetch) equalPrefix(cursor []*string) []string {
+	var out []string
+	for i, v := range cursor {
+		if v == nil {
+			out = append(out, f.orders[i].sql+" is null")
+		} else {
+			out = append(out, f.orders[i].sql+" = "+f.arg(*v))
+		}
+	}
+	return out
+}
+
+// beyond gives the conditions, tried apart, for coming after a value at one place of the order.
+// Empty values come last whichever way the order goes. Later ones come first in the result.
+func (f *fetch) beyond(i int, v *string) []string {
+	o := f.orders[i]
+	if v == nil {
+		return nil
+	}
+	sign := " > "
+	if o.desc {
+		sign = " < "
+	}
+	out := []string{o.sql + sign + f.arg(*v)}
+	if o.nullable {
+		out = append([]string{o.sql + " is null"}, out...)
+	}
+	return out
+}
+
+func writeCursor(values []any) string {
+	parts := make([]*string, len(values))
+	for i, v := range values {
+		if text, ok := v.(string); ok {
+			parts[i] = &text
+		}
+	}
+	text, err := json.Marshal(parts)
+	if err != nil {
+		return "" // strings always encode
+	}
+	return base64.RawURLEncoding.EncodeToString(text)
+}
+
+func readCursor(cursor string, n int) ([]*string, error) {
+	text, err := base64.RawURLEncoding.DecodeString(cursor)
+	var parts []*string
+	if err == nil {
+		err = json.Unmarshal(text, &parts)
+	}
+	if err != nil || len(parts) != n {
+		return nil, &nav.Refusal{Code: "bad-cursor", What: "The list has been ordered anew.", Then: "Load it again."}
+	}
+	return parts, nil
+}
