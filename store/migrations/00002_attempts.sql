@@ -12,6 +12,7 @@ create index attempt_by_origin on attempt (origin, at desc) where not ok;
 
 -- Walking as a real person needs a right of its own, and is logged.
 alter table account add column walks boolean not null default false;
+update account set walks = builder; -- who could do it until now keeps the right
 create table walk (
   at      timestamptz not null,
   builder text not null references account on delete cascade,
