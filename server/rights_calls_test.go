@@ -1,0 +1,228 @@
+package server_test
+
+import (
+	"encoding/json"
+	"net/http"
+	"strings"
+	"testing"
+	"time"
+
+	"ambergate/api"
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+	"ambergate/demo"
+	"ambergate/store"
+)
+
+const builds = "/api/build/tarnhorn"
+
+func TestRowRulesAreReadInTheirPlace(t *testing.T) {
+	p := as(t, "arno")
+	read := func(body map[string]any) (out api.ConditionRead) {
+		p.must("POST", builds+"/condition", body, &out)
+		return out
+	}
+	if r := read(map[string]any{"table": "t_defects", "use": "rule", "text": `record.component.area == "drive" || record.assigned == user.record`}); r.Problem != nil || r.Stored != `record.f_component.f_area == "drive" || record.f_assigned == user.record` {
+		t.Errorf("%+v", r)
+	}
+	text := `record.state == "open" && record.what.contains("rope")`
+	if r := read(map[string]any{"table": "t_defects", "use": "rule", "text": text}); r.Problem == nil || r.Problem.At != strings.Index(text, "record.what") || r.Phrase == "" {
+		t.Errorf("what the database cannot decide: %+v", r.Problem)
+	}
+	if r := read(map[string]any{"table": "t_cabins", "use": "rule", "text": `record.open_defects > 2`}); r.Problem == nil || !strings.Contains(r.Problem.Message, "counted over other records") {
+		t.Errorf("a figure in a row rule: %+v", r.Problem)
+	}
+	if r := read(map[string]any{"table": "t_defects", "use": "shared", "text": text}); r.Problem != nil {
+		t.Errorf("a shared condition may ask for more: %+v", r.Problem)
+	}
+	if r := read(map[string]any{"use": "shared", "text": `user.is("Technician")`}); r.Problem != nil {
+		t.Errorf("a condition of the user: %+v", r.Problem)
+	}
+	p.refused("POST", builds+"/condition", map[string]any{"table": "t_gone", "use": "rule", "text": "true"}, http.StatusNotFound, "no-screen")
+	p.refused("POST", builds+"/condition", map[string]any{"text": "true"}, http.StatusNotFound, "no-screen")
+}
+
+func TestNamesCompletionsAndValues(t *testing.T) {
+	p := as(t, "arno")
+	var names []nav.NameInfo
+	p.must("GET", builds+"/names?screen=s_defect&under=record.cabin.lift", nil, &names)
+	found := false
+	for _, n := range names {
+		found = found || n.Path == "record.cabin.lift.equip.drive.speed" && n.Kind == "live" && n.Unit == "m/s"
+	}
+	if !found {
+		t.Errorf("the lift of the cabin has %+v", names)
+	}
+	names = nil
+	p.must("GET", builds+"/names?table=t_cabins", nil, &names)
+	kinds := map[string]int{}
+	for _, n := range names {
+		kinds[n.Kind]++
+	}
+	if kinds["shared"] < 2 || kinds["figure"] < 3 || kinds["roles"] != 1 {
+		t.Errorf("a cabin has %v", kinds)
+	}
+	var c cond.Completion
+	p.must("POST", builds+"/complete", map[string]any{"table": "t_cabins", "use": "shared", "text": `record.lift.na`, "at": 14}, &c)
+	if len(c.Offers) != 1 || c.Offers[0].Text != "name" || c.From != 12 {
+		t.Errorf("%+v", c)
+	}
+	var values []string
+	p.must("GET", builds+"/values/t_components/f_name?as=a_mira&q=sens", nil, &values)
+	if len(values) == 0 || !strings.Contains(strings.ToLower(strings.Join(values, " ")), "sens") {
+		t.Errorf("values %v", values)
+	}
+	p.refused("GET", builds+"/values/t_staff/f_phone?as=a_priya", nil, http.StatusForbidden, "no-grant")
+	p.refused("GET", builds+"/values/t_staff/f_gone?as=a_mira", nil, http.StatusNotFound, "no-element")
+}
+
+func TestWhyOverHTTP(t *testing.T) {
+	p := as(t, "arno")
+	place := map[string]any{"screen": "s_defect", "mode": "view", "inputs": map[string]string{"i_defect": "107"}}
+	var x nav.Explanation
+	p.must("POST", builds+"/why", map[string]any{"as": "a_mira", "place": place, "element": "e_edit", "trigger": "release"}, &x)
+	if x.State != "open" || x.Leads == nil || !x.Leads.Opens || len(x.Roles) != 6 {
+		t.Errorf("%+v", x)
+	}
+	x = nav.Explanation{}
+	p.must("POST", builds+"/why", map[string]any{"as": "a_priya", "place": place, "element": "e_edit", "trigger": "release"}, &x)
+	if x.State != "hidden" || len(x.Turns) == 0 || x.Turns[0].Words == "" {
+		t.Errorf("%+v", x)
+	}
+	p.refused("POST", builds+"/why", map[string]any{"as": "a_mira", "place": place, "element": "e_gone", "trigger": "release"}, http.StatusNotFound, "no-element")
+}
+
+func TestRightsAtOneLook(t *testing.T) {
+	var table nav.RightsTable
+	as(t, "arno").must("GET", builds+"/rights", nil, &table)
+	if len(table.Tables) != 6 || len(table.Screens) != 9 || len(table.Conditions) != 3 {
+		t.Fatalf("%d tables, %d screens, %d conditions", len(table.Tables), len(table.Screens), len(table.Conditions))
+	}
+	for _, row := range table.Tables {
+		if len(row.Cells) != 6 {
+			t.Errorf("%s has %d cells", row.Label, len(row.Cells))
+		}
+	}
+	var mine api.MyRights
+	as(t, "priya").must("GET", "/api/use/tarnhorn/rights", nil, &mine)
+	if len(mine.Roles) != 1 || mine.Roles[0] != "Office" || len(mine.Tables) != 6 || mine.Tables[0].Rows != "state is not scrapped" {
+		t.Errorf("%+v", mine)
+	}
+	for _, s := range mine.Screens {
+		if s.Title == "Drive room" {
+			t.Error("the office is told that the drive room is open to it")
+		}
+	}
+}
+
+// clerk is somebody of the tests' own, so that nobody else's password or roles change.
+func clerk(t *testing.T, login string, roles ...string) *person {
+	t.Helper()
+	a := store.Account{ID: "a_" + login, Login: login, Name: login}
+	if err := up.Store.CreateAccount(t.Context(), a, login); err != nil {
+		t.Fatal(err)
+	}
+	if err := up.Store.SetRoles(t.Context(), a.ID, demo.ProjectID, roles); err != nil {
+		t.Fatal(err)
+	}
+	return as(t, login)
+}
+
+func TestRolesHoldAtOnce(t *testing.T) {
+	builder, one := as(t, "arno"), clerk(t, "clerk", "r_office")
+	one.open("/defects")
+	builder.must("PUT", builds+"/people/a_clerk/roles", map[string]any{"roles": []string{"r_oper"}}, nil)
+	one.refused("POST", "/api/use/tarnhorn/open", map[string]string{"address": "/defect?defect=1"}, http.StatusForbidden, "no-grant")
+	builder.must("PUT", builds+"/people/a_clerk/roles", map[string]any{"roles": []string{}}, nil)
+	one.refused("POST", "/api/use/tarnhorn/open", map[string]string{}, http.StatusForbidden, "no-role")
+	builder.refused("PUT", builds+"/people/a_clerk/roles", map[string]any{"roles": []string{"r_king"}}, http.StatusForbidden, "no-role")
+	builder.refused("PUT", builds+"/people/a_nobody/roles", map[string]any{"roles": []string{"r_oper"}}, http.StatusNotFound, "no-place")
+}
+
+func TestWalkingAsSomebodyRealNeedsARightAndIsLogged(t *testing.T) {
+	b := store.Account{ID: "a_novice", Login: "novice", Name: "Novice", Builder: true}
+	if err := up.Store.CreateAccount(t.Context(), b, "novice"); err != nil {
+		t.Fatal(err)
+	}
+	novice := as(t, "novice")
+	novice.refused("POST", builds+"/work", map[string]any{"screen": "s_defects", "as": "a_mira"}, http.StatusForbidden, "no-walk")
+	novice.refused("GET", builds+"/records/t_staff?as=a_mira", nil, http.StatusForbidden, "no-walk")
+	novice.must("POST", builds+"/work", map[string]any{"screen": "s_defects", "as": "role:r_tech"}, nil)
+	as(t, "arno").must("POST", builds+"/work", map[string]any{"screen": "s_defects", "as": "a_sela"}, nil)
+	walks, err := up.Store.Walks(t.Context(), demo.ProjectID)
+	logged := false
+	for _, w := range walks {
+		logged = logged || w.Builder == "a_arno" && w.Person == "a_sela"
+		if w.Builder == "a_novice" {
+			t.Error("a refused walk is logged as one")
+		}
+	}
+	if err != nil || !logged {
+		t.Errorf("Arno's walk as Sela is not logged: %+v %v", walks, err)
+	}
+}
+
+func TestOnesOwnPasswordAndSessions(t *testing.T) {
+	here, there := clerk(t, "typist", "r_office"), as(t, "typist")
+	here.refused("POST", "/api/me/password", map[string]string{"old": "typist", "new": "short"}, http.StatusUnprocessableEntity, "weak-password")
+	here.refused("POST", "/api/me/password", map[string]string{"old": "guess", "new": "long enough now"}, http.StatusUnauthorized, "sign-in")
+	here.must("POST", "/api/me/password", map[string]string{"old": "typist", "new": "long enough now"}, nil)
+	time.Sleep(1100 * time.Millisecond) // sessions are believed for a second
+	there.refused("GET", "/api/me", nil, http.StatusUnauthorized, "signed-out")
+	var me api.Me
+	here.must("GET", "/api/me", nil, &me)
+	failed := 0
+	for _, a := range me.Attempts {
+		if !a.Ok {
+			failed++
+		}
+	}
+	if me.Sessions != 1 || failed != 1 || len(me.Attempts) != 3 {
+		t.Errorf("%+v", me)
+	}
+	here.must("POST", "/api/me/sign-out-everywhere", nil, nil)
+	here.refused("GET", "/api/me", nil, http.StatusUnauthorized, "signed-out")
+}
+
+// A screen drawn in an older release does what that release wired, under the rules of the newest.
+func TestAPressInAnOlderReleaseKeepsToTheNewestRules(t *testing.T) {
+	server(t)
+	entities, err := demo.Project()
+	if err != nil {
+		t.Fatal(err)
+	}
+	const id = "p_older"
+	entities["project"] = json.RawMessage(strings.Replace(string(entities["project"]), `"tarnhorn"`, `"older"`, 1))
+	if err := up.Store.CreateProject(t.Context(), id, entities); err != nil {
+		t.Fatal(err)
+	}
+	if err := up.Store.SetRoles(t.Context(), "a_sela", id, []string{"r_lead"}); err != nil {
+		t.Fatal(err)
+	}
+	release := func() {
+		t.Helper()
+		if _, err := up.Store.PutIntoUse(t.Context(), id, "a_arno"); err != nil {
+			t.Fatal(err)
+		}
+	}
+	release()
+	p := as(t, "sela")
+	var shown api.Shown
+	p.must("POST", "/api/use/older/open", map[string]string{"address": "/cabin?cabin=41"}, &shown)
+	press := map[string]any{"press": "older-hold-41", "trail": shown.Trail, "n": shown.N, "release": shown.Release, "element": "e_hold", "confirmed": true}
+	var ops []project.Op
+	if err := json.Unmarshal([]byte(`[{"op":"add","path":"/gr_lead_cabins/changes","value":"record.f_number == \"none\""}]`), &ops); err != nil {
+		t.Fatal(err)
+	}
+	if _, err := up.Store.Edit(t.Context(), store.Edit{Project: id, By: "a_arno", Patch: ops}); err != nil {
+		t.Fatal(err)
+	}
+	release()
+	time.Sleep(1100 * time.Millisecond) // the newest release is known within a second
+	status, answer := p.call("POST", "/api/use/older/press", press)
+	var problem api.Problem
+	if err := json.Unmarshal(answer, &problem); err != nil || status != http.StatusForbidden || !strings.Contains(*problem.Then, "not change it") {
+		t.Errorf("%d %s", status, answer)
+	}
+}
