@@ -55,7 +55,7 @@ func (g *generator) people(ctx context.Context) {
 	people := []struct{ login, name, trade string }{
 		{"mira", "Mira Holt", "technician"}, {"jon", "Jon Abeke", "operator"}, {"sela", "Sela Brandt", "shift lead"}, {"priya", "Priya Oduya", "office"},
 		{"", "Tomas Lind", "technician"}, {"", "Elif Kaya", "technician"}, {"", "Ruben Moss", "technician"}, {"", "Noor Haddad", "operator"},
-		{"", "Ilse Frey", "operator"}, {"", "Pavel Orlik", "shift lead"}, {"", "Greta Sund", "office"}, {"", "Hamid Reza", "technician"},
+		{"ilse", "Ilse Frey", "operator"}, {"", "Pavel Orlik", "shift lead"}, {"", "Greta Sund", "office"}, {"", "Hamid Reza", "technician"},
 	}
 	var rows [][]any
 	for i, p := range people {

@@ -32,6 +32,7 @@ var People = []Person{
 	{ID: "a_mira", Login: "mira", Name: "Mira Holt", Roles: map[string][]string{ProjectID: {"r_tech"}}, Does: "technician: workshop board, defects, cabins"},
 	{ID: "a_sela", Login: "sela", Name: "Sela Brandt", Roles: map[string][]string{ProjectID: {"r_lead"}}, Does: "shift lead: everything the technicians see, and more"},
 	{ID: "a_jon", Login: "jon", Name: "Jon Abeke", Roles: map[string][]string{ProjectID: {"r_oper"}}, Does: "drive operator: the drive rooms"},
+	{ID: "a_ilse", Login: "ilse", Name: "Ilse Frey", Roles: map[string][]string{ProjectID: {"r_tech", "r_oper"}}, Does: "technician and operator: two roles that add up"},
 	{ID: "a_priya", Login: "priya", Name: "Priya Oduya", Roles: map[string][]string{ProjectID: {"r_office"}}, Does: "office: looks, does not change"},
 	{ID: "a_arno", Login: "arno", Name: "Arno Vey", Builder: true, Roles: map[string][]string{ProjectID: {"r_builder"}}, Does: "builder: makes the application"},
 }

@@ -191,12 +191,12 @@ test('story: Mira edits a defect that Office can only view; a closed one says wh
 
 test('one’s own page: rights, a new password, and the end of all other sessions', async ({ page, browser }) => {
   const elsewhere = await (await browser.newContext()).newPage();
-  await use(elsewhere, 'jon');
-  await use(page, 'jon');
-  await page.getByRole('link', { name: 'Jon Abeke' }).click();
-  await expect(heading(page)).toHaveText('Jon Abeke');
-  await expect(page.getByText('You are Operator and start at Lifts.')).toBeVisible();
-  await expect(page.getByRole('listitem').filter({ hasText: 'Staff:' })).toContainText('you may view those where trade is operator.');
+  await use(elsewhere, 'ilse');
+  await use(page, 'ilse');
+  await page.getByRole('link', { name: 'Ilse Frey', exact: true }).click();
+  await expect(heading(page)).toHaveText('Ilse Frey');
+  await expect(page.getByText('You are Technician, Operator and start at Workshop board.')).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Staff:' })).toContainText('you may view all of them.');
   await expect(page.getByText(/In \d+ places, this one among them\./)).toBeVisible();
   const change = async (old: string, next: string) => {
     await page.getByLabel('The one you have now').fill(old);
@@ -209,7 +209,7 @@ test('one’s own page: rights, a new password, and the end of all other session
   await expect(page.getByText('The two are not the same.')).toBeVisible();
   await change('wrong', 'ropeway-wind');
   await expect(page.getByText('Name and password do not go together.')).toBeVisible();
-  await change('jon', 'ropeway-wind');
+  await change('ilse', 'ropeway-wind');
   await expect(page.getByText('Changed. All other sessions of yours have ended.')).toBeVisible();
   await expect(async () => {
     await elsewhere.reload();
@@ -220,9 +220,8 @@ test('one’s own page: rights, a new password, and the end of all other session
   await expect(page.getByText('failed').first()).toBeVisible();
   await page.getByRole('button', { name: 'Sign out everywhere' }).click();
   await expect(page.getByLabel('Password')).toBeVisible();
-  // As it was, for the tests that follow.
-  await page.getByLabel('Name').fill('jon');
+  await page.getByLabel('Name').fill('ilse');
   await page.getByLabel('Password').fill('ropeway-wind');
   await page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(page.getByText('Lifts').first()).toBeVisible();
+  await expect(heading(page)).toHaveText('Workshop board');
 });

@@ -12,6 +12,7 @@ import (
 
 	"ambergate/api"
 	"ambergate/core/nav"
+	"ambergate/core/project"
 	"ambergate/store"
 )
 
@@ -130,8 +131,8 @@ func isRefusal(err error) bool {
 
 func (v *visit) roleNames() []string {
 	names := []string{}
-	for id := range v.user.Roles {
-		if r := v.app.Project.Roles[id]; r != nil {
+	for _, r := range project.Ordered(v.app.Project.Roles) {
+		if v.user.Roles[r.ID] {
 			names = append(names, r.Name)
 		}
 	}
