@@ -59,6 +59,7 @@ func (s *Server) SetRoles(c *gin.Context, slug, person string) {
 		fail(c, err)
 		return
 	}
+	s.Log.Info("roles were set", "by", b.account.Login, "person", person, "project", b.project, "roles", req.Roles)
 	s.sessions.forgetAccount(person)
 	s.edits.tell(b.project, b.draft.Seq)
 	c.Status(http.StatusNoContent)
