@@ -143,6 +143,14 @@ test('roles and screens at one look: a guard is set there and keeps others out b
   await page.getByRole('button', { name: /^Office, Cabins/ }).focus();
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByRole('button', { name: /^Operator, Cabins/ })).toBeFocused();
+  // The table that a guard speaks of is one press away, here and beside the screen.
+  await page.getByRole('button', { name: /^Office, Defect: / }).click();
+  await chosen.getByRole('button', { name: 'defects', exact: true }).click();
+  await expect(heading(page)).toHaveText('Defects');
+  await page.goto('/build/tarnhorn/screen/s_cabin');
+  await page.getByRole('group', { name: 'Who may be on this screen' }).getByRole('button', { name: 'cabins' }).click();
+  await expect(page).toHaveURL(/data\/t_cabins/);
+  await page.goto('/build/tarnhorn/data/screens');
   await page.getByRole('button', { name: 'Cabins', exact: true }).last().click();
   await page.getByLabel('Walking as').selectOption({ label: 'Priya Oduya, office' });
   await expect(page.getByText('“Cabins” is not for you: Priya Oduya is not').first()).toBeVisible();

@@ -8,7 +8,6 @@ import (
 	"encoding/json"
 	"fmt"
 	"io"
-	"log/slog"
 	"net/http"
 	"net/http/cookiejar"
 	"net/http/httptest"
@@ -38,23 +37,13 @@ func main() {
 }
 
 func run() error {
-	dir, err := os.MkdirTemp("", "ambergate-bench")
-	if err != nil {
-		return fmt.Errorf("make a folder: %w", err)
-	}
-	defer os.RemoveAll(dir)
-	if err := os.Chmod(dir, 0o711); err != nil {
-		return fmt.Errorf("open the folder: %w", err)
-	}
-	quiet := slog.New(slog.DiscardHandler)
-	slog.SetDefault(quiet)
 	ctx := context.Background()
 	began := time.Now()
-	up, err := stage.Up(ctx, stage.Options{Dir: dir, Today: time.Now(), Log: quiet})
+	up, end, err := stage.Throwaway(ctx, time.Now())
 	if err != nil {
 		return err
 	}
-	defer up.Down()
+	defer end()
 	fmt.Printf("new cluster, demo data, server ready: %.1f s\n\n", time.Since(began).Seconds())
 	bare, err := bareHandler(ctx, up)
 	if err != nil {

@@ -6,7 +6,6 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
-	"log/slog"
 	"os"
 	"slices"
 	"time"
@@ -61,22 +60,12 @@ func (r rule) Visible(table string) *cond.Pred {
 func (rule) Counted(string, string) *cond.Pred { return nil }
 
 func run() error {
-	dir, err := os.MkdirTemp("", "ambergate-bench")
-	if err != nil {
-		return fmt.Errorf("make a folder: %w", err)
-	}
-	defer os.RemoveAll(dir)
-	if err := os.Chmod(dir, 0o711); err != nil {
-		return fmt.Errorf("open the folder: %w", err)
-	}
-	quiet := slog.New(slog.DiscardHandler)
-	slog.SetDefault(quiet)
 	ctx := context.Background()
-	up, err := stage.Up(ctx, stage.Options{Dir: dir, Today: time.Now(), Log: quiet})
+	up, end, err := stage.Throwaway(ctx, time.Now())
 	if err != nil {
 		return err
 	}
-	defer up.Down()
+	defer end()
 	if err := up.Exec(fmt.Sprintf(load)); err != nil {
 		return err
 	}

@@ -4,7 +4,6 @@ package stagetest
 import (
 	"context"
 	"fmt"
-	"log/slog"
 	"os"
 	"testing"
 	"time"
@@ -21,23 +20,12 @@ func Main(m *testing.M, up **stage.Stage) {
 }
 
 func run(m *testing.M, up **stage.Stage) int {
-	dir, err := os.MkdirTemp("", "ambergate-test")
-	if err != nil {
-		fmt.Fprintln(os.Stderr, "make a folder for the test cluster:", err)
-		return 1
-	}
-	defer os.RemoveAll(dir)
-	if err := os.Chmod(dir, 0o711); err != nil {
-		fmt.Fprintln(os.Stderr, "open the folder of the test cluster:", err)
-		return 1
-	}
-	slog.SetDefault(slog.New(slog.DiscardHandler))
-	s, err := stage.Up(context.Background(), stage.Options{Dir: dir, Today: Today, Log: slog.New(slog.DiscardHandler)})
+	s, end, err := stage.Throwaway(context.Background(), Today)
 	if err != nil {
 		fmt.Fprintln(os.Stderr, "put the demo up for the tests:", err)
 		return 1
 	}
-	defer s.Down()
+	defer end()
 	*up = s
 	return m.Run()
 }

@@ -1,15 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
 import { api, ask } from '../api/client';
 import { Action } from '../ui/controls';
 import { useBuild } from './context';
-import { screensOf } from './document';
+import { recordTable, screensOf } from './document';
 import { at, put } from './edit';
 import { GuardLine } from './rights/GuardLine';
 
 /** What the bottom says while nothing is chosen: who may be on the screen, what one can do, its own settings. */
 export function ScreenTab() {
   const { project, as, draft, entities, screen, edit } = useBuild();
+  const navigate = useNavigate();
   const rights = useQuery({
     queryKey: ['rights', project, draft.seq],
     queryFn: () => ask(api.GET('/api/build/{project}/rights', { params: { path: { project } } })),
@@ -33,6 +35,7 @@ export function ScreenTab() {
             screen={screen}
             sentence={row.sentence}
             edit={edit}
+            onTable={() => navigate(`/build/${project}/data/${recordTable(doc)}`)}
             size="18px"
           />
         )}

@@ -5,6 +5,7 @@ const config = defineConfig({
   globalCss: {
     'html, body': { bg: 'paper', color: 'ink', fontSize: '15px', lineHeight: '1.4' },
     '#root': { minHeight: '100dvh' },
+    'input[type=checkbox]': { accentColor: '{colors.pine}', width: '16px', height: '16px' },
     '*:focus-visible': { outline: '2px solid', outlineColor: 'amber', outlineOffset: '2px' },
     '@media (prefers-reduced-motion: reduce)': {
       '&, & *': { transition: 'none !important', animation: 'none !important' },

@@ -97,7 +97,7 @@ export function ConditionEditor({ spot, stored, lead = 'while', none, share, onS
         {!asText && !unfinished && read?.problem && <Box color="brick">{read.problem.message}</Box>}
       </Box>
       <Flex gap="8px" align="center">
-        <Action tone="main" onClick={() => void save()} disabled={unfinished || (nothing && !none)}>
+        <Action tone="main" onClick={() => void save()} disabled={unfinished || (nothing && !(none && stored))}>
           Set condition
         </Action>
         {stored && none && <Action onClick={() => onSave(undefined)}>{none}</Action>}

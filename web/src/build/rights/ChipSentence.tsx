@@ -7,11 +7,12 @@ interface ChipSentenceProps {
   chunks: Chunk[];
   label: string;
   picker: (part: string, close: () => void) => ReactNode;
+  links?: Record<string, () => void>; // parts that lead somewhere instead
   size?: string;
 }
 
 /** A sentence about rights whose chips open what they can be changed to. */
-export function ChipSentence({ chunks, label, picker, size = '16px' }: ChipSentenceProps) {
+export function ChipSentence({ chunks, label, picker, links, size = '16px' }: ChipSentenceProps) {
   const [open, setOpen] = useState<string>();
   const close = () => setOpen(undefined);
   return (
@@ -22,9 +23,8 @@ export function ChipSentence({ chunks, label, picker, size = '16px' }: ChipSente
           <span key={i}>
             <Box
               as="button"
-              aria-haspopup="dialog"
-              aria-expanded={open === c.part}
-              onClick={() => setOpen(open === c.part ? undefined : c.part)}
+              {...(links?.[c.part] ? {} : { 'aria-haspopup': 'dialog', 'aria-expanded': open === c.part })}
+              onClick={links?.[c.part] ?? (() => setOpen(open === c.part ? undefined : c.part))}
               fontWeight="700"
               color={c.bad ? 'brick' : c.part === 'rows' || c.part === 'changes' ? 'plum' : 'ink'}
               borderBottomWidth="2px"

@@ -13,7 +13,7 @@ interface GuardLineProps {
   screen: string;
   sentence: Chunk[];
   edit: (patch: ReturnType<typeof put>) => Promise<unknown>;
-  onTable?: () => void;
+  onTable: () => void;
   size?: string;
 }
 
@@ -36,10 +36,6 @@ export function GuardLine({ project, as, entities, screen, sentence, edit, onTab
         />
       );
     }
-    if (part === 'table') {
-      onTable?.();
-      return null;
-    }
     const now = at(entities, [screen, 'roles']);
     return (
       <Checks
@@ -55,5 +51,13 @@ export function GuardLine({ project, as, entities, screen, sentence, edit, onTab
       />
     );
   };
-  return <ChipSentence chunks={sentence} label="Who may be on this screen" picker={picker} size={size} />;
+  return (
+    <ChipSentence
+      chunks={sentence}
+      label="Who may be on this screen"
+      picker={picker}
+      links={{ table: onTable }}
+      size={size}
+    />
+  );
 }

@@ -1,0 +1,31 @@
+package stage
+
+import (
+	"context"
+	"fmt"
+	"log/slog"
+	"os"
+	"time"
+)
+
+// Throwaway puts the demo up in a folder of its own, quietly, for tests and measurements. What it
+// gives back ends it and deletes the folder.
+func Throwaway(ctx context.Context, today time.Time) (*Stage, func(), error) {
+	dir, err := os.MkdirTemp("", "ambergate")
+	if err != nil {
+		return nil, nil, fmt.Errorf("make a folder for a throwaway cluster: %w", err)
+	}
+	remove := func() { _ = os.RemoveAll(dir) } // it is the system's temporary folder
+	if err := os.Chmod(dir, 0o711); err != nil {
+		remove()
+		return nil, nil, fmt.Errorf("open the folder of a throwaway cluster: %w", err)
+	}
+	quiet := slog.New(slog.DiscardHandler)
+	slog.SetDefault(quiet)
+	s, err := Up(ctx, Options{Dir: dir, Today: today, Log: quiet})
+	if err != nil {
+		remove()
+		return nil, nil, err
+	}
+	return s, func() { s.Down(); remove() }, nil
+}
