@@ -19,24 +19,6 @@ func (f *fetch) equalPrefix(cursor []*string) []string {
 	return out
 }
 
-// beyond gives the conditions, tried apart, for coming after a value at one place of the order.
-// Empty values come last whichever way the order goes. Later ones come first in the result.
-func (f *fetch) beyond(i int, v *string) []string {
-	o := f.orders[i]
-	if v == nil {
-		return nil
-	}
-	sign := " > "
-	if o.desc {
-		sign = " < "
-	}
-	out := []string{o.sql + sign + f.arg(*v)}
-	if o.nullable {
-		out = append([]string{o.sql + " is null"}, out...)
-	}
-	return out
-}
-
 func writeCursor(values []any) string {
 	parts := make([]*string, len(values))
 	for i, v := range values {

@@ -8,16 +8,12 @@ import (
 	"slices"
 	"strings"
 
-	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgconn"
 
 	"ambergate/core/cond"
 	"ambergate/core/nav"
 	"ambergate/core/project"
 )
-
-// countBound is how far a list is counted exactly.
-const countBound = 10_000
 
 // Fetch runs one query as one statement. A key or filter value that cannot be one of the
 // column's type finds nothing.
@@ -32,22 +28,22 @@ func (r *Reader) Fetch(ctx context.Context, q nav.Query) (nav.Page, error) {
 	}
 	defer rows.Close()
 	var page nav.Page
-	var cursors []string
 	for rows.Next() {
 		values, err := rows.Values()
 		if err != nil {
 			return nav.Page{}, fmt.Errorf("read a row of %s: %w", q.Table.Label, err)
 		}
-		row, cursor := f.row(q, values)
-		page.Rows = append(page.Rows, row)
-		cursors = append(cursors, cursor)
+		page.Rows = append(page.Rows, f.row(q, values))
 	}
 	if err := rows.Err(); err != nil {
 		return nav.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
 	}
 	if q.Limit > 0 && len(page.Rows) > q.Limit {
 		page.Rows = page.Rows[:q.Limit]
-		page.Next = cursors[q.Limit-1]
+		page.Next = page.Rows[q.Limit-1].Cursor
+	}
+	if q.Back {
+		slices.Reverse(page.Rows)
 	}
 	return page, nil
 }
@@ -84,21 +80,12 @@ func sortedAsks(asks map[string]*cond.Pred) []string {
 	return names
 }
 
-type orderPart struct {
-	sql      string
-	desc     bool
-	nullable bool
-}
-
 func (r *Reader) prepareFetch(q nav.Query) (*fetch, error) {
 	if q.Rights == nil {
 		return nil, errNoRights
 	}
 	f := &fetch{statement: newStatement(r.project, q.Table, q.Rights)}
-	if len(q.Table.Key) == 0 {
-		return nil, fmt.Errorf("table %s has no key", q.Table.ID)
-	}
-	columns := []string{"t0.xmin::text"}
+	columns := []string{f.version()}
 	for _, k := range f.keyColumns() {
 		columns = append(columns, k+"::text")
 	}
@@ -137,74 +124,18 @@ func (r *Reader) prepareFetch(q nav.Query) (*fetch, error) {
 	return f, err
 }
 
-func (f *fetch) addOrder(q nav.Query) error {
-	if q.Key != "" {
-		return nil
+// wholeRow tells one record of a view from another, and one state of it from the next.
+const wholeRow = "md5(t0::text)"
+
+// version gives the SQL of what changes with each change of a record.
+func (s *statement) version() string {
+	if s.table.View {
+		return wholeRow
 	}
-	for _, o := range q.Order {
-		sql, field, err := f.column(o.Path)
-		if err != nil {
-			return err
-		}
-		if len(field.Choices) > 0 {
-			// Choices have an order of their own.
-			sql = fmt.Sprintf("array_position(%s::text[], %s::text)", f.arg(field.Choices), sql)
-		}
-		f.orders = append(f.orders, orderPart{sql, o.Desc, field.Nullable || strings.Contains(o.Path, ".")})
-	}
-	for _, k := range f.keyColumns() {
-		f.orders = append(f.orders, orderPart{sql: k})
-	}
-	return nil
+	return "t0.xmin::text"
 }
 
-// assemble writes the whole statement. A page after a cursor is one probe per prefix of the
-// order, each of which an index can serve, put together again in order.
-func (f *fetch) assemble(q nav.Query, columns, where []string) (string, error) {
-	from := strings.Join(f.from, " ")
-	if q.After == "" {
-		sql := "select " + strings.Join(columns, ", ") + " from " + from + whereClause(where) + f.orderBy()
-		if q.Limit > 0 {
-			sql += fmt.Sprintf(" limit %d", q.Limit+1)
-		}
-		if q.Lock {
-			sql += " for update of t0"
-		}
-		return sql, nil
-	}
-	cursor, err := readCursor(q.After, len(f.orders))
-	if err != nil {
-		return "", err
-	}
-	var probes []string
-	for i := range f.orders {
-		for _, beyond := range f.beyond(i, cursor[i]) {
-			conditions := append(slices.Clone(where), f.equalPrefix(cursor[:i])...)
-			conditions = append(conditions, beyond)
-			probes = append(probes, fmt.Sprintf("(select %s from %s%s%s limit %d)", strings.Join(columns, ", "), from, whereClause(conditions), f.orderBy(), q.Limit+1))
-		}
-	}
-	// The probes are disjoint and each is in order; together they are ordered by which prefix they share.
-	slices.Reverse(probes)
-	return fmt.Sprintf("select * from (%s) pages limit %d", strings.Join(probes, " union all "), q.Limit+1), nil
-}
-
-func (f *fetch) orderBy() string {
-	if len(f.orders) == 0 {
-		return ""
-	}
-	parts := make([]string, len(f.orders))
-	for i, o := range f.orders {
-		parts[i] = o.sql
-		if o.desc {
-			parts[i] += " desc"
-		}
-		parts[i] += " nulls last"
-	}
-	return " order by " + strings.Join(parts, ", ")
-}
-
-func (f *fetch) row(q nav.Query, values []any) (*nav.Row, string) {
+func (f *fetch) row(q nav.Query, values []any) *nav.Row {
 	row := &nav.Row{Table: q.Table.ID, Values: make(map[string]cond.Value, len(q.Paths))}
 	row.Version, _ = values[0].(string)
 	values = values[1:]
@@ -215,13 +146,13 @@ func (f *fetch) row(q nav.Query, values []any) (*nav.Row, string) {
 	}
 	row.Key = strings.Join(keys, "~")
 	values = values[len(keys):]
-	cursor := writeCursor(values[:len(f.orders)])
+	row.Cursor = writeCursor(values[:len(f.orders)])
 	values = values[len(f.orders):]
 	for i, path := range q.Paths {
 		row.Values[path] = valueOf(f.fields[i], values[i])
 	}
 	f.tell(row, values[len(q.Paths):])
-	return row, cursor
+	return row
 }
 
 // tell notes what was asked of a record, and hides what lies behind hidden parents.
@@ -252,25 +183,4 @@ func escapeKey(part string, composite bool) string {
 		return part
 	}
 	return strings.ReplaceAll(url.PathEscape(part), "~", "%7E")
-}
-
-// Count counts what a query finds, exactly up to a bound.
-func (r *Reader) Count(ctx context.Context, q nav.Query) (nav.Count, error) {
-	if q.Rights == nil {
-		return nav.Count{}, errNoRights
-	}
-	s := newStatement(r.project, q.Table, q.Rights)
-	where, err := s.where(nav.Query{Table: q.Table, Match: q.Match, Rights: q.Rights, Also: q.Also})
-	if err != nil {
-		return nav.Count{}, err
-	}
-	sql := fmt.Sprintf("select count(*) from (select 1 from %s%s limit %d) x", strings.Join(s.from, " "), whereClause(where), countBound+1)
-	var n int
-	if err := r.db.QueryRow(ctx, sql, s.args...).Scan(&n); err != nil && !errors.Is(err, pgx.ErrNoRows) {
-		return nav.Count{}, notFoundIfMisfit(err, "count "+q.Table.Label)
-	}
-	if n > countBound {
-		return nav.Count{N: countBound, More: true}, nil
-	}
-	return nav.Count{N: n}, nil
 }

@@ -12,20 +12,28 @@ import (
 func (s *statement) where(q nav.Query) ([]string, error) {
 	var out []string
 	if q.Key != "" {
-		parts := strings.Split(q.Key, "~")
-		if len(parts) != len(q.Table.Key) {
-			return []string{"false"}, nil
+		sql, err := s.keyIs(q.Key)
+		if err != nil {
+			return nil, err
 		}
-		for i, k := range s.keyColumns() {
-			part, err := url.PathUnescape(parts[i])
-			if err != nil {
-				return []string{"false"}, nil
-			}
-			out = append(out, k+" = "+s.arg(part))
-		}
+		out = append(out, sql)
 	}
 	for _, m := range q.Match {
 		sql, err := s.match(m)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, sql)
+	}
+	if q.Except != "" {
+		sql, err := s.keyIs(q.Except)
+		if err != nil {
+			return nil, err
+		}
+		out = append(out, "not ("+sql+")")
+	}
+	for _, word := range q.Find.Words {
+		sql, err := s.find(q.Find.Paths, word)
 		if err != nil {
 			return nil, err
 		}
@@ -42,6 +50,48 @@ func (s *statement) where(q nav.Query) ([]string, error) {
 		out = append(out, sql)
 	}
 	return out, nil
+}
+
+// keyIs writes that a record is the one of a key; one that cannot be a key is none.
+func (s *statement) keyIs(key string) (string, error) {
+	parts, columns := []string{key}, s.keyColumns()
+	switch {
+	case len(columns) == 0:
+		return "", fmt.Errorf("table %s has no key", s.table.ID)
+	case len(columns) > 1:
+		parts = strings.Split(key, "~")
+	}
+	if len(parts) != len(columns) {
+		return "false", nil
+	}
+	for i, k := range columns {
+		part := parts[i]
+		if len(parts) > 1 {
+			var err error
+			if part, err = url.PathUnescape(part); err != nil {
+				return "false", nil
+			}
+		}
+		columns[i] = k + " = " + s.arg(part)
+	}
+	return strings.Join(columns, " and "), nil
+}
+
+// find writes that one of some fields contains a word, whatever its case.
+func (s *statement) find(paths []string, word string) (string, error) {
+	pattern := s.arg("%" + escapeLike(word) + "%")
+	var any []string
+	for _, path := range paths {
+		sql, _, err := s.column(path)
+		if err != nil {
+			return "", err
+		}
+		any = append(any, sql+"::text ilike "+pattern)
+	}
+	if len(any) == 0 {
+		return "false", nil
+	}
+	return "(" + strings.Join(any, " or ") + ")", nil
 }
 
 // match writes one comparison, null-safe by what is bound: "is" with empty becomes "is null".
@@ -75,11 +125,20 @@ func (s *statement) match(m nav.Match) (string, error) {
 		return sql + " is not null", nil
 	case "contains":
 		return sql + "::text ilike " + s.arg("%"+escapeLike(m.Value.Wire())+"%"), nil
-	case "atLeast", "atMost":
+	case "in":
+		values := make([]string, len(m.Values))
+		for i, v := range m.Values {
+			values[i] = s.arg(v.Wire())
+		}
+		if len(values) == 0 {
+			return "false", nil
+		}
+		return sql + " in (" + strings.Join(values, ", ") + ")", nil
+	case "atLeast", "atMost", "below":
 		if empty {
 			return "true", nil
 		}
-		sign := map[string]string{"atLeast": ">=", "atMost": "<="}[m.Compare]
+		sign := map[string]string{"atLeast": ">=", "atMost": "<=", "below": "<"}[m.Compare]
 		if len(field.Choices) > 0 {
 			ranks := s.arg(field.Choices)
 			return fmt.Sprintf("array_position(%s::text[], %s::text) %s array_position(%s::text[], %s::text)", ranks, sql, sign, ranks, s.arg(m.Value.Wire())), nil

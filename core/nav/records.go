@@ -46,8 +46,12 @@ type Query struct {
 	Match []Match  // all must hold
 	Order []Sort   // the key is added as the last
 	Limit int
-	After string // cursor of the page before; "" for the first
-	Lock  bool   // for update, until the transaction ends
+	After string // cursor that reading goes on from; "" for the start, or with Back for the end
+	Back  bool   // the records before the cursor, those nearest to it; still given in the list's order
+	// Except leaves out the record of a key.
+	Except string
+	Find   Find
+	Lock   bool // for update, until the transaction ends
 	// Rights says which rows count, of this table and of those that paths go through; never nil.
 	Rights RowRules
 	Also   *cond.Pred            // a further thing that records must meet; nil for none
@@ -57,11 +61,18 @@ type Query struct {
 // Match is one comparison that records must meet.
 type Match struct {
 	Path    string
-	Compare string // of Compares, or in
+	Compare string // is, isNot, contains, empty, notEmpty, atLeast, atMost, below, in
 	Value   cond.Value
+	Values  []cond.Value // of in
 }
 
-// Page is records in order, with the cursor of the next page; "" when there is none.
+// Find asks for records in which each of some words stands in one of some fields.
+type Find struct {
+	Paths []string
+	Words []string
+}
+
+// Page is records in order, with the cursor to go on from in the direction of reading; "" at the end.
 type Page struct {
 	Rows []*Row
 	Next string
@@ -78,6 +89,7 @@ type Row struct {
 	Table   string
 	Key     string
 	Version string // changes with each change of the record
+	Cursor  string // its place in the order asked for
 	Values  map[string]cond.Value
 	May     map[string]bool // what was asked of it, by name
 }

@@ -11,11 +11,12 @@ import (
 type Table struct {
 	ID       string             `json:"-"`
 	Source   string             `json:"source"`
-	Relation string             `json:"relation"` // its name in the database
-	Label    string             `json:"label"`    // Defects
-	One      string             `json:"one"`      // defect
-	Key      []string           `json:"key"`      // fields, in the order of the key
-	Title    string             `json:"title"`    // template over record: what one record is called
+	Relation string             `json:"relation"`       // its name in the database
+	Label    string             `json:"label"`          // Defects
+	One      string             `json:"one"`            // defect
+	View     bool               `json:"view,omitempty"` // it is a view: its records have no version of their own
+	Key      []string           `json:"key"`            // fields, in the order of the key; none: records can be listed, not opened
+	Title    string             `json:"title"`          // template over record: what one record is called
 	Order    map[string]*Order  `json:"order,omitempty"`
 	Fields   map[string]*Column `json:"fields"`
 	Tallies  map[string]*Tally  `json:"tallies,omitempty"`
