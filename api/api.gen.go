@@ -18,12 +18,21 @@ import (
 	"github.com/oapi-codegen/runtime"
 )
 
+// AddParentRequest A field whose missing record is to be added in a dialog.
+type AddParentRequest struct {
+	Depth *int   `json:"depth,omitempty"`
+	Field string `json:"field"`
+	N     int    `json:"n"`
+	Trail string `json:"trail"`
+}
+
 // ArrangeRequest How a place’s list is narrowed and ordered; inputs to clear.
 type ArrangeRequest struct {
 	Clear   *[]string `json:"clear,omitempty"`
+	Depth   *int      `json:"depth,omitempty"`
 	Filters []Filter  `json:"filters"`
+	Find    *string   `json:"find,omitempty"`
 	N       int       `json:"n"`
-	Overlay *bool     `json:"overlay,omitempty"`
 	Sort    []Sort    `json:"sort"`
 	Trail   string    `json:"trail"`
 }
@@ -60,6 +69,9 @@ type ChartView = nav.ChartView
 
 // Chip What arrived and narrows the screen.
 type Chip = nav.Chip
+
+// Choice The row of a list that is chosen from now on.
+type Choice = nav.Choice
 
 // Chunk A piece of a sentence; a chip when it has a part.
 type Chunk = nav.Chunk
@@ -136,6 +148,22 @@ type Draft struct {
 	Walks    bool                   `json:"walks"`
 }
 
+// DraftKept A draft that is kept, or none.
+type DraftKept struct {
+	Id *string `json:"id,omitempty"`
+}
+
+// DraftRequest What was typed on a form; nothing forgets it.
+type DraftRequest struct {
+	Base    map[string]string `json:"base"`
+	Depth   *int              `json:"depth,omitempty"`
+	Id      *string           `json:"id,omitempty"`
+	N       int               `json:"n"`
+	Trail   string            `json:"trail"`
+	Values  map[string]string `json:"values"`
+	Version *string           `json:"version,omitempty"`
+}
+
 // EditRequest A patch, with the versions it was made on.
 type EditRequest struct {
 	Patch    []Op              `json:"patch"`
@@ -167,8 +195,19 @@ type Filter = nav.Filter
 // Finding Something that a check proved.
 type Finding = check.Finding
 
+// From The list that a record was opened from, as it was then.
+type From = nav.From
+
 // GaugeView A live number.
 type GaugeView = nav.GaugeView
+
+// Given A record that a dialog came to, for a field of the screen below.
+type Given struct {
+	Depth int    `json:"depth"`
+	Field string `json:"field"`
+	Key   string `json:"key"`
+	Title string `json:"title"`
+}
 
 // GoRequest Along a trail: to a place, back, forward, home.
 type GoRequest struct {
@@ -180,8 +219,20 @@ type GoRequest struct {
 // GrantWords One grant in words.
 type GrantWords = nav.GrantWords
 
+// Hanging What refers to a record that is to be deleted.
+type Hanging = nav.Hanging
+
 // Judged One thing that was judged.
 type Judged = nav.Judged
+
+// KeptDraft What was typed and not saved.
+type KeptDraft struct {
+	At      time.Time         `json:"at"`
+	Base    map[string]string `json:"base"`
+	Id      string            `json:"id"`
+	Values  map[string]string `json:"values"`
+	Version string            `json:"version"`
+}
 
 // LampView A live yes or no.
 type LampView = nav.LampView
@@ -195,7 +246,16 @@ type LedInput = nav.LedInput
 // LineView A line of a trend.
 type LineView = nav.LineView
 
-// ListView One page of a list.
+// ListChoice How a user likes a list: what narrows and orders it, and widths.
+type ListChoice struct {
+	Filters *[]Filter           `json:"filters,omitempty"`
+	Find    *string             `json:"find,omitempty"`
+	Name    string              `json:"name"`
+	Sort    *[]Sort             `json:"sort,omitempty"`
+	Widths  *map[string]float64 `json:"widths,omitempty"`
+}
+
+// ListView A stretch of a list.
 type ListView = nav.ListView
 
 // LiveEvent Elements whose live values changed.
@@ -203,6 +263,22 @@ type LiveEvent struct {
 	Elements []ElementView `json:"elements"`
 	N        int           `json:"n"`
 	Revision int           `json:"revision"`
+}
+
+// Look How a list was left.
+type Look = nav.Look
+
+// LookRequest How lists of a place were left.
+type LookRequest struct {
+	Depth *int            `json:"depth,omitempty"`
+	Look  map[string]Look `json:"look"`
+	N     int             `json:"n"`
+	Trail string          `json:"trail"`
+}
+
+// Looked What depends on the chosen rows.
+type Looked struct {
+	Elements []ElementView `json:"elements"`
 }
 
 // MarkView A text on a figure.
@@ -252,8 +328,24 @@ type Op = project.Op
 // OpenRequest A pointer into a trail, or an address, or neither for the start screen.
 type OpenRequest struct {
 	Address *string `json:"address,omitempty"`
-	N       *int    `json:"n,omitempty"`
-	Trail   *string `json:"trail,omitempty"`
+
+	// From A place of a trail; at a depth the dialogs over it, 0 the screen itself.
+	From  *Pointer `json:"from,omitempty"`
+	N     *int     `json:"n,omitempty"`
+	Trail *string  `json:"trail,omitempty"`
+}
+
+// OverlayView A dialog or drawer over a place.
+type OverlayView struct {
+	As string `json:"as"`
+
+	// Draft What was typed and not saved.
+	Draft  *KeptDraft   `json:"draft,omitempty"`
+	Into   *string      `json:"into,omitempty"`
+	Others *[]KeptDraft `json:"others,omitempty"`
+
+	// View A screen as it is drawn.
+	View View `json:"view"`
 }
 
 // Part One part of an explained condition.
@@ -277,6 +369,16 @@ type Place = nav.Place
 
 // PointView A bar with its parts.
 type PointView = nav.PointView
+
+// Pointer A place of a trail; at a depth the dialogs over it, 0 the screen itself.
+type Pointer struct {
+	Depth *int   `json:"depth,omitempty"`
+	N     int    `json:"n"`
+	Trail string `json:"trail"`
+}
+
+// Position Where a record stands in the list come from.
+type Position = nav.Position
 
 // PractiseRequest A press in build: acts, and is rolled back.
 type PractiseRequest struct {
@@ -309,16 +411,19 @@ type Practised struct {
 // PressRequest What was set off. It decides nothing.
 type PressRequest struct {
 	Base      *map[string]string `json:"base,omitempty"`
+	Chosen    *map[string]string `json:"chosen,omitempty"`
 	Confirmed *bool              `json:"confirmed,omitempty"`
+	Depth     *int               `json:"depth,omitempty"`
 	Element   string             `json:"element"`
 	Keep      *map[string]string `json:"keep,omitempty"`
 	N         int                `json:"n"`
-	Overlay   *bool              `json:"overlay,omitempty"`
 	Point     *string            `json:"point,omitempty"`
 	Press     string             `json:"press"`
 	Release   int                `json:"release"`
 	Row       *string            `json:"row,omitempty"`
+	Rows      *[]string          `json:"rows,omitempty"`
 	Trail     string             `json:"trail"`
+	Trigger   *string            `json:"trigger,omitempty"`
 	Unsaved   *string            `json:"unsaved,omitempty"`
 	Values    *map[string]string `json:"values,omitempty"`
 	Version   *string            `json:"version,omitempty"`
@@ -326,9 +431,17 @@ type PressRequest struct {
 
 // PressResult What a press came to: moved, stayed, question.
 type PressResult struct {
+	Address *string `json:"address,omitempty"`
+
+	// Choose The row of a list that is chosen from now on.
+	Choose   *Choice           `json:"choose,omitempty"`
 	Commands *[]CommandOutcome `json:"commands,omitempty"`
-	Kind     string            `json:"kind"`
-	Message  *string           `json:"message,omitempty"`
+	Done     *int              `json:"done,omitempty"`
+
+	// Given A record that a dialog came to, for a field of the screen below.
+	Given   *Given  `json:"given,omitempty"`
+	Kind    string  `json:"kind"`
+	Message *string `json:"message,omitempty"`
 
 	// Question What the user is asked before anything is done.
 	Question *Question `json:"question,omitempty"`
@@ -372,6 +485,15 @@ type ProposalRequest struct {
 // Question What the user is asked before anything is done.
 type Question = nav.Question
 
+// RecentPlace A place of the trail.
+type RecentPlace struct {
+	At    time.Time `json:"at"`
+	Here  bool      `json:"here"`
+	N     int       `json:"n"`
+	Note  string    `json:"note"`
+	Title string    `json:"title"`
+}
+
 // RecordInfo The screen’s own record.
 type RecordInfo = nav.RecordInfo
 
@@ -396,11 +518,12 @@ type Rows = cond.Rows
 
 // RowsRequest A further page of a list.
 type RowsRequest struct {
-	After   string `json:"after"`
-	Element string `json:"element"`
-	N       int    `json:"n"`
-	Overlay *bool  `json:"overlay,omitempty"`
-	Trail   string `json:"trail"`
+	Back    *bool   `json:"back,omitempty"`
+	Cursor  *string `json:"cursor,omitempty"`
+	Depth   *int    `json:"depth,omitempty"`
+	Element string  `json:"element"`
+	N       int     `json:"n"`
+	Trail   string  `json:"trail"`
 }
 
 // Sample One value of a trend.
@@ -415,24 +538,29 @@ type ScreenRow = nav.ScreenRow
 // SeenBy How a role alone would see a way.
 type SeenBy = nav.SeenBy
 
+// SeveralView What can be done with chosen rows.
+type SeveralView = nav.SeveralView
+
 // SharedCondition A named condition and where it is used.
 type SharedCondition = nav.SharedCondition
 
 // Shown A place of a trail, resolved.
 type Shown struct {
-	Back    *string `json:"back,omitempty"`
-	Forward *string `json:"forward,omitempty"`
-	Home    string  `json:"home"`
-	Live    *bool   `json:"live,omitempty"`
-	N       int     `json:"n"`
+	Back *string `json:"back,omitempty"`
 
-	// Overlay A screen as it is drawn.
-	Overlay *View    `json:"overlay,omitempty"`
-	Passed  *string  `json:"passed,omitempty"`
-	Release int      `json:"release"`
-	Roles   []string `json:"roles"`
-	Trail   string   `json:"trail"`
-	User    string   `json:"user"`
+	// Draft What was typed and not saved.
+	Draft    *KeptDraft     `json:"draft,omitempty"`
+	Forward  *string        `json:"forward,omitempty"`
+	Home     string         `json:"home"`
+	Live     *bool          `json:"live,omitempty"`
+	N        int            `json:"n"`
+	Others   *[]KeptDraft   `json:"others,omitempty"`
+	Overlays *[]OverlayView `json:"overlays,omitempty"`
+	Passed   *string        `json:"passed,omitempty"`
+	Release  int            `json:"release"`
+	Roles    []string       `json:"roles"`
+	Trail    string         `json:"trail"`
+	User     string         `json:"user"`
 
 	// View A screen as it is drawn.
 	View View `json:"view"`
@@ -463,6 +591,9 @@ type Status struct {
 	Store   bool            `json:"store"`
 }
 
+// StepView The neighbours of the record, and the buttons that step there.
+type StepView = nav.StepView
+
 // TableCell What one role may do with one table.
 type TableCell = nav.TableCell
 
@@ -471,6 +602,14 @@ type TableMay = nav.TableMay
 
 // TableRow What each role may do with one table.
 type TableRow = nav.TableRow
+
+// TakeRequest A draft of another tab to go on with here, or to forget.
+type TakeRequest struct {
+	Depth *int   `json:"depth,omitempty"`
+	Id    string `json:"id"`
+	N     int    `json:"n"`
+	Trail string `json:"trail"`
+}
 
 // TextProblem What is wrong with an expression, and where.
 type TextProblem = cond.Problem
@@ -553,11 +692,24 @@ type GetValuesParams struct {
 	Q  *string `form:"q,omitempty" json:"q,omitempty"`
 }
 
-// GetEventsParams defines parameters for GetEvents.
-type GetEventsParams struct {
+// GetCsvParams defines parameters for GetCsv.
+type GetCsvParams struct {
 	Trail   string `form:"trail" json:"trail"`
 	N       int    `form:"n" json:"n"`
-	Overlay *bool  `form:"overlay,omitempty" json:"overlay,omitempty"`
+	Depth   *int   `form:"depth,omitempty" json:"depth,omitempty"`
+	Element string `form:"element" json:"element"`
+}
+
+// GetEventsParams defines parameters for GetEvents.
+type GetEventsParams struct {
+	Trail string `form:"trail" json:"trail"`
+	N     int    `form:"n" json:"n"`
+	Depth *int   `form:"depth,omitempty" json:"depth,omitempty"`
+}
+
+// GetPlacesParams defines parameters for GetPlaces.
+type GetPlacesParams struct {
+	Trail string `form:"trail" json:"trail"`
 }
 
 // GetTitlesParams defines parameters for GetTitles.
@@ -570,6 +722,11 @@ type GetTrendParams struct {
 	Trail   string `form:"trail" json:"trail"`
 	N       int    `form:"n" json:"n"`
 	Element string `form:"element" json:"element"`
+}
+
+// DropListViewParams defines parameters for DropListView.
+type DropListViewParams struct {
+	Name *string `form:"name,omitempty" json:"name,omitempty"`
 }
 
 // CompleteTextJSONRequestBody defines body for CompleteText for application/json ContentType.
@@ -602,20 +759,44 @@ type ChangePasswordJSONRequestBody = PasswordChange
 // SignInJSONRequestBody defines body for SignIn for application/json ContentType.
 type SignInJSONRequestBody = SignIn
 
+// AddParentJSONRequestBody defines body for AddParent for application/json ContentType.
+type AddParentJSONRequestBody = AddParentRequest
+
 // ArrangeJSONRequestBody defines body for Arrange for application/json ContentType.
 type ArrangeJSONRequestBody = ArrangeRequest
+
+// KeepDraftJSONRequestBody defines body for KeepDraft for application/json ContentType.
+type KeepDraftJSONRequestBody = DraftRequest
+
+// ForgetDraftJSONRequestBody defines body for ForgetDraft for application/json ContentType.
+type ForgetDraftJSONRequestBody = TakeRequest
+
+// TakeDraftJSONRequestBody defines body for TakeDraft for application/json ContentType.
+type TakeDraftJSONRequestBody = TakeRequest
+
+// ForkTrailJSONRequestBody defines body for ForkTrail for application/json ContentType.
+type ForkTrailJSONRequestBody = Pointer
 
 // GoAlongJSONRequestBody defines body for GoAlong for application/json ContentType.
 type GoAlongJSONRequestBody = GoRequest
 
+// KeepLookJSONRequestBody defines body for KeepLook for application/json ContentType.
+type KeepLookJSONRequestBody = LookRequest
+
 // OpenPlaceJSONRequestBody defines body for OpenPlace for application/json ContentType.
 type OpenPlaceJSONRequestBody = OpenRequest
+
+// GetPositionJSONRequestBody defines body for GetPosition for application/json ContentType.
+type GetPositionJSONRequestBody = Pointer
 
 // PressJSONRequestBody defines body for Press for application/json ContentType.
 type PressJSONRequestBody = PressRequest
 
 // MoreRowsJSONRequestBody defines body for MoreRows for application/json ContentType.
 type MoreRowsJSONRequestBody = RowsRequest
+
+// KeepListViewJSONRequestBody defines body for KeepListView for application/json ContentType.
+type KeepListViewJSONRequestBody = ListChoice
 
 // ServerInterface represents all server handlers.
 type ServerInterface interface {
@@ -688,18 +869,45 @@ type ServerInterface interface {
 	// GetStatus What the program can reach
 	// (GET /api/status)
 	GetStatus(c *gin.Context)
+	// AddParent Open the form that a missing record is added with
+	// (POST /api/use/{project}/add-parent)
+	AddParent(c *gin.Context, project string)
 	// Arrange Narrow and order a list
 	// (POST /api/use/{project}/arrange)
 	Arrange(c *gin.Context, project string)
+	// GetCsv A list as comma-separated values
+	// (GET /api/use/{project}/csv)
+	GetCsv(c *gin.Context, project string, params GetCsvParams)
+	// KeepDraft Keep what was typed
+	// (POST /api/use/{project}/draft)
+	KeepDraft(c *gin.Context, project string)
+	// ForgetDraft Start from what is saved
+	// (POST /api/use/{project}/draft/forget)
+	ForgetDraft(c *gin.Context, project string)
+	// TakeDraft Take over a draft of another tab
+	// (POST /api/use/{project}/draft/take)
+	TakeDraft(c *gin.Context, project string)
 	// GetEvents Live values of a place, as server-sent events
 	// (GET /api/use/{project}/events)
 	GetEvents(c *gin.Context, project string, params GetEventsParams)
+	// ForkTrail A duplicated tab goes its own way
+	// (POST /api/use/{project}/fork)
+	ForkTrail(c *gin.Context, project string)
 	// GoAlong Go along the trail
 	// (POST /api/use/{project}/go)
 	GoAlong(c *gin.Context, project string)
+	// KeepLook Keep how lists were left
+	// (POST /api/use/{project}/look)
+	KeepLook(c *gin.Context, project string)
 	// OpenPlace Open a place by pointer or address
 	// (POST /api/use/{project}/open)
 	OpenPlace(c *gin.Context, project string)
+	// GetPlaces The places of a trail
+	// (GET /api/use/{project}/places)
+	GetPlaces(c *gin.Context, project string, params GetPlacesParams)
+	// GetPosition Where the record stands in the list come from
+	// (POST /api/use/{project}/position)
+	GetPosition(c *gin.Context, project string)
 	// Press Press
 	// (POST /api/use/{project}/press)
 	Press(c *gin.Context, project string)
@@ -715,6 +923,15 @@ type ServerInterface interface {
 	// GetTrend The samples of a trend by line
 	// (GET /api/use/{project}/trend)
 	GetTrend(c *gin.Context, project string, params GetTrendParams)
+	// DropListView Forget a saved view
+	// (DELETE /api/use/{project}/views/{screen}/{element})
+	DropListView(c *gin.Context, project string, screen string, element string, params DropListViewParams)
+	// GetListViews How the user likes a list
+	// (GET /api/use/{project}/views/{screen}/{element})
+	GetListViews(c *gin.Context, project string, screen string, element string)
+	// KeepListView Keep how the user likes a list
+	// (PUT /api/use/{project}/views/{screen}/{element})
+	KeepListView(c *gin.Context, project string, screen string, element string)
 }
 
 // ServerInterfaceWrapper converts contexts to parameters.
@@ -1338,6 +1555,31 @@ func (siw *ServerInterfaceWrapper) GetStatus(c *gin.Context) {
 	siw.Handler.GetStatus(c)
 }
 
+// AddParent operation middleware
+func (siw *ServerInterfaceWrapper) AddParent(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AddParent(c, project)
+}
+
 // Arrange operation middleware
 func (siw *ServerInterfaceWrapper) Arrange(c *gin.Context) {
 
@@ -1361,6 +1603,141 @@ func (siw *ServerInterfaceWrapper) Arrange(c *gin.Context) {
 	}
 
 	siw.Handler.Arrange(c, project)
+}
+
+// GetCsv operation middleware
+func (siw *ServerInterfaceWrapper) GetCsv(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetCsvParams
+
+	// ------------- Required query parameter "trail" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "trail", c.Request.URL.Query(), &params.Trail, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter trail: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "n" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "n", c.Request.URL.Query(), &params.N, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter n: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "depth" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "depth", c.Request.URL.Query(), &params.Depth, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter depth: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "element" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "element", c.Request.URL.Query(), &params.Element, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter element: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetCsv(c, project, params)
+}
+
+// KeepDraft operation middleware
+func (siw *ServerInterfaceWrapper) KeepDraft(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.KeepDraft(c, project)
+}
+
+// ForgetDraft operation middleware
+func (siw *ServerInterfaceWrapper) ForgetDraft(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ForgetDraft(c, project)
+}
+
+// TakeDraft operation middleware
+func (siw *ServerInterfaceWrapper) TakeDraft(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TakeDraft(c, project)
 }
 
 // GetEvents operation middleware
@@ -1397,11 +1774,11 @@ func (siw *ServerInterfaceWrapper) GetEvents(c *gin.Context) {
 		return
 	}
 
-	// ------------- Optional query parameter "overlay" -------------
+	// ------------- Optional query parameter "depth" -------------
 
-	err = runtime.BindQueryParameterWithOptions("form", true, false, "overlay", c.Request.URL.Query(), &params.Overlay, runtime.BindQueryParameterOptions{Type: "boolean", Format: ""})
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "depth", c.Request.URL.Query(), &params.Depth, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
 	if err != nil {
-		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter overlay: %w", err), http.StatusBadRequest)
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter depth: %w", err), http.StatusBadRequest)
 		return
 	}
 
@@ -1413,6 +1790,31 @@ func (siw *ServerInterfaceWrapper) GetEvents(c *gin.Context) {
 	}
 
 	siw.Handler.GetEvents(c, project, params)
+}
+
+// ForkTrail operation middleware
+func (siw *ServerInterfaceWrapper) ForkTrail(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ForkTrail(c, project)
 }
 
 // GoAlong operation middleware
@@ -1440,6 +1842,31 @@ func (siw *ServerInterfaceWrapper) GoAlong(c *gin.Context) {
 	siw.Handler.GoAlong(c, project)
 }
 
+// KeepLook operation middleware
+func (siw *ServerInterfaceWrapper) KeepLook(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.KeepLook(c, project)
+}
+
 // OpenPlace operation middleware
 func (siw *ServerInterfaceWrapper) OpenPlace(c *gin.Context) {
 
@@ -1463,6 +1890,67 @@ func (siw *ServerInterfaceWrapper) OpenPlace(c *gin.Context) {
 	}
 
 	siw.Handler.OpenPlace(c, project)
+}
+
+// GetPlaces operation middleware
+func (siw *ServerInterfaceWrapper) GetPlaces(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetPlacesParams
+
+	// ------------- Required query parameter "trail" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "trail", c.Request.URL.Query(), &params.Trail, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter trail: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPlaces(c, project, params)
+}
+
+// GetPosition operation middleware
+func (siw *ServerInterfaceWrapper) GetPosition(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPosition(c, project)
 }
 
 // Press operation middleware
@@ -1637,6 +2125,146 @@ func (siw *ServerInterfaceWrapper) GetTrend(c *gin.Context) {
 	siw.Handler.GetTrend(c, project, params)
 }
 
+// DropListView operation middleware
+func (siw *ServerInterfaceWrapper) DropListView(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "screen" -------------
+	var screen string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "screen", c.Param("screen"), &screen, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter screen: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "element" -------------
+	var element string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "element", c.Param("element"), &element, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter element: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params DropListViewParams
+
+	// ------------- Optional query parameter "name" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "name", c.Request.URL.Query(), &params.Name, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter name: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.DropListView(c, project, screen, element, params)
+}
+
+// GetListViews operation middleware
+func (siw *ServerInterfaceWrapper) GetListViews(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "screen" -------------
+	var screen string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "screen", c.Param("screen"), &screen, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter screen: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "element" -------------
+	var element string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "element", c.Param("element"), &element, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter element: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetListViews(c, project, screen, element)
+}
+
+// KeepListView operation middleware
+func (siw *ServerInterfaceWrapper) KeepListView(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "screen" -------------
+	var screen string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "screen", c.Param("screen"), &screen, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter screen: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "element" -------------
+	var element string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "element", c.Param("element"), &element, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter element: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.KeepListView(c, project, screen, element)
+}
+
 // GinServerOptions provides options for the Gin server.
 type GinServerOptions struct {
 	BaseURL      string
@@ -1696,4 +2324,16 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/rights", wrapper.GetRights)
 	router.GET(options.BaseURL+"/api/build/:project/values/:table/:field", wrapper.GetValues)
 	router.PUT(options.BaseURL+"/api/build/:project/people/:person/roles", wrapper.SetRoles)
+	router.POST(options.BaseURL+"/api/use/:project/position", wrapper.GetPosition)
+	router.POST(options.BaseURL+"/api/use/:project/look", wrapper.KeepLook)
+	router.POST(options.BaseURL+"/api/use/:project/draft", wrapper.KeepDraft)
+	router.POST(options.BaseURL+"/api/use/:project/draft/take", wrapper.TakeDraft)
+	router.POST(options.BaseURL+"/api/use/:project/draft/forget", wrapper.ForgetDraft)
+	router.POST(options.BaseURL+"/api/use/:project/fork", wrapper.ForkTrail)
+	router.GET(options.BaseURL+"/api/use/:project/places", wrapper.GetPlaces)
+	router.POST(options.BaseURL+"/api/use/:project/add-parent", wrapper.AddParent)
+	router.GET(options.BaseURL+"/api/use/:project/csv", wrapper.GetCsv)
+	router.DELETE(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.DropListView)
+	router.GET(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.GetListViews)
+	router.PUT(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.KeepListView)
 }

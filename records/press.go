@@ -180,6 +180,26 @@ func (p *Press) Update(ctx context.Context, t *project.Table, key string, values
 	return nil
 }
 
+// Delete removes one record. What keeps it from being deleted is told as a *nav.Refusal.
+func (p *Press) Delete(ctx context.Context, t *project.Table, key string) error {
+	s := newStatement(p.project, t, nav.EveryRow)
+	where, err := s.keyIs(key)
+	if err != nil {
+		return err
+	}
+	tag, err := p.tx.Exec(ctx, fmt.Sprintf("delete from %s t0 where %s", relation(p.project, t), where), s.args...)
+	var pg *pgconn.PgError
+	switch {
+	case errors.As(err, &pg) && (pg.Code == "23503" || pg.Code == "23001"):
+		return &nav.Refusal{Code: "in-use", What: "This " + t.One + " cannot be deleted: something else refers to it.", Then: "Delete or change that first."}
+	case err != nil:
+		return fieldError(err, t, "delete the "+t.One)
+	case tag.RowsAffected() == 0:
+		return &nav.Refusal{Code: "no-record", What: "This " + t.One + " was deleted meanwhile.", Then: "Go back to the list."}
+	}
+	return nil
+}
+
 func argOf(v cond.Value) any {
 	if v.IsNull() {
 		return nil

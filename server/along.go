@@ -34,7 +34,9 @@ func (v *visit) goAlong(ctx context.Context, req api.GoRequest) (*api.Shown, err
 	case "home":
 		return v.goHome(ctx, at, "")
 	case "close":
-		at.Overlay = nil
+		if len(at.Overlays) > 0 {
+			at.Overlays = at.Overlays[:len(at.Overlays)-1]
+		}
 		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
 			return nil, err
 		}
@@ -91,7 +93,7 @@ func (v *visit) goUp(ctx context.Context, at *store.Standing) (*api.Shown, error
 	if s != nil && v.app.Project.Screens[s.Up] != nil {
 		up := nav.Place{Screen: s.Up, Mode: "view", Inputs: map[string]string{}}
 		if o, err := v.open(ctx, up); err == nil {
-			return v.append(ctx, at, o, "")
+			return v.append(ctx, at, o, "", "")
 		}
 	}
 	return v.goHome(ctx, at, "")
@@ -109,5 +111,5 @@ func (v *visit) goHome(ctx context.Context, at *store.Standing, press string) (*
 	if err != nil {
 		return nil, err
 	}
-	return v.append(ctx, at, o, press)
+	return v.append(ctx, at, o, press, "")
 }

@@ -60,7 +60,7 @@ func (s *Server) GetEvents(c *gin.Context, slug string, params api.GetEventsPara
 		fail(c, err)
 		return
 	}
-	o, err := v.openAt(c, params.Trail, params.N, value(params.Overlay))
+	o, err := v.openAt(c, params.Trail, params.N, value(params.Depth))
 	if err != nil {
 		fail(c, err)
 		return

@@ -203,7 +203,7 @@ func (h *holder) list(shown api.Shown, element string, l *nav.ListView) {
 		if l.Next == "" || page == 3 {
 			break
 		}
-		body := map[string]any{"trail": shown.Trail, "n": shown.N, "element": element, "after": l.Next}
+		body := map[string]any{"trail": shown.Trail, "n": shown.N, "element": element, "cursor": l.Next}
 		next := &nav.ListView{}
 		h.p.must("POST", usedRuled+"/rows", body, next)
 		l = next
@@ -410,7 +410,7 @@ func (h *holder) otherTrails() {
 			body         map[string]any
 		}{
 			{"POST", "/press", map[string]any{"press": "another-" + h.who.login, "release": 1, "element": "e_list", "row": "1"}},
-			{"POST", "/go", map[string]any{"to": "place"}}, {"POST", "/rows", map[string]any{"element": "e_list", "after": ""}},
+			{"POST", "/go", map[string]any{"to": "place"}}, {"POST", "/rows", map[string]any{"element": "e_list", "cursor": ""}},
 			{"POST", "/arrange", map[string]any{"filters": []any{}, "sort": []any{}}},
 			{"GET", fmt.Sprintf("/trend?trail=%s&n=%d&element=e_trend", shown.Trail, shown.N), nil}, {"GET", fmt.Sprintf("/events?trail=%s&n=%d", shown.Trail, shown.N), nil},
 		}

@@ -16,7 +16,7 @@ import (
 func TestHostileBodiesAreRefusedInOrder(t *testing.T) {
 	r := rand.New(rand.NewPCG(5, 5))
 	values := []any{nil, true, -1, 1e300, "", "x", strings.Repeat("é", 300), "../../etc/passwd", "'; drop table tarnhorn.defects; --", "\u0000", "{record.f_code}", []any{}, []any{1, "a"}, map[string]any{}, map[string]any{"a": map[string]any{"b": nil}}}
-	words := []string{"trail", "n", "release", "element", "press", "row", "point", "values", "base", "keep", "overlay", "address", "filters", "sort", "clear", "after", "to", "screen", "as", "inputs", "mode", "set", "journal", "place", "text", "rows", "template", "target", "input", "patch", "versions", "op", "path", "value"}
+	words := []string{"trail", "n", "release", "element", "press", "row", "point", "values", "base", "keep", "overlay", "address", "filters", "sort", "clear", "cursor", "to", "screen", "as", "inputs", "mode", "set", "journal", "place", "text", "rows", "template", "target", "input", "patch", "versions", "op", "path", "value"}
 	shape := func(depth int) any { return nil }
 	shape = func(depth int) any {
 		if depth == 0 || r.IntN(3) > 0 {

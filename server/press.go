@@ -39,13 +39,11 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	if err != nil {
 		return nil, err
 	}
-	place := at.Place
-	if value(req.Overlay) {
-		if at.Overlay == nil {
-			return nil, &nav.Refusal{Code: "place-left", What: "The dialog was closed meanwhile.", Then: "Look at the screen as it is now."}
-		}
-		place = *at.Overlay
+	found, err := layer(at, value(req.Depth))
+	if err != nil {
+		return nil, err
 	}
+	place := withChosen(*found, value(req.Chosen))
 	drawn, err := v.drawnIn(ctx, req.Release, place)
 	if err != nil {
 		return nil, err
@@ -61,6 +59,11 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	}
 	if err != nil {
 		return nil, err
+	}
+	if outcome.Forget {
+		if err := v.server.Store.DropFormDraft(ctx, at.Trail, workOf(v.app, *found)); err != nil {
+			return nil, err
+		}
 	}
 	if outcome.Kind == "question" {
 		return &api.PressResult{Kind: "question", Question: outcome.Question}, nil
@@ -85,7 +88,7 @@ func (v *visit) drawnIn(ctx context.Context, release int, place nav.Place) (*nav
 
 func pressOf(req api.PressRequest) nav.Press {
 	return nav.Press{
-		Element: req.Element, Row: value(req.Row), Point: value(req.Point), Values: value(req.Values), Base: value(req.Base), Version: value(req.Version),
+		Element: req.Element, Trigger: value(req.Trigger), Rows: value(req.Rows), Row: value(req.Row), Point: value(req.Point), Values: value(req.Values), Base: value(req.Base), Version: value(req.Version),
 		Confirmed: value(req.Confirmed), Unsaved: value(req.Unsaved), Keep: value(req.Keep),
 	}
 }
@@ -123,6 +126,14 @@ func (readOnly) Insert(context.Context, *project.Table, map[string]cond.Value) (
 // Update is never called: presses that write go another way.
 func (readOnly) Update(context.Context, *project.Table, string, map[string]cond.Value) error {
 	return errReadOnly
+}
+
+// Delete is never called: presses that write go another way.
+func (readOnly) Delete(context.Context, *project.Table, string) error { return errReadOnly }
+
+// Hanging is asked only of what is to be deleted.
+func (readOnly) Hanging(context.Context, *project.Table, string, nav.RowRules) ([]nav.Hanging, error) {
+	return nil, errReadOnly
 }
 
 func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place) (nav.Outcome, error) {
@@ -193,58 +204,93 @@ func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 	if err != nil {
 		return nil, err
 	}
-	result := &api.PressResult{Kind: "moved", Message: orNil(out.Message)}
+	result := &api.PressResult{Kind: "moved", Message: orNil(out.Message), Choose: out.Choose, Done: orNil(out.Done)}
 	if len(commands) > 0 {
 		result.Commands = &commands
 	}
 	if out.Kind == "stay" {
 		result.Kind = "stayed"
 	}
+	if out.As == "tab" && out.To != nil {
+		result.Kind, result.Address = "stayed", ptr(v.app.Address(*out.To))
+	}
+	result.Given = given(at, value(req.Depth), out)
 	result.Shown, err = v.move(ctx, req, at, out)
 	return result, err
 }
 
+// given gives what a dialog came to, for the field of the screen below that asked for it.
+func given(at *store.Standing, depth int, out nav.Outcome) *api.Given {
+	closes := out.Move == "close" || out.Move == "back"
+	if depth == 0 || !closes || out.Saved == "" || at.Overlays[depth-1].Into == "" {
+		return nil
+	}
+	return &api.Given{Depth: depth - 1, Field: at.Overlays[depth-1].Into, Key: out.Saved, Title: out.Title}
+}
+
+// move brings the trail to what a press came to, and shows it.
 func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standing, out nav.Outcome) (*api.Shown, error) {
-	overlay := value(req.Overlay)
-	change := func(place nav.Place, over *nav.Place) (*api.Shown, error) {
-		at.Place, at.Overlay = place, over
+	depth := value(req.Depth)
+	change := func(place nav.Place, overlays []nav.Overlay) (*api.Shown, error) {
+		at.Place, at.Overlays = place, overlays
 		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
 			return nil, err
 		}
 		return v.show(ctx, at)
 	}
-	if out.Kind == "stay" {
+	switch {
+	case out.Kind == "stay" && out.Choose != nil && !out.Choose.Adding:
+		return v.choose(ctx, at, depth, *out.Choose)
+	case out.Kind == "stay" || out.As == "tab":
 		return v.show(ctx, at)
-	}
-	if out.Move == "close" || overlay && out.Move == "back" {
+	case depth > 0 && (out.Move == "close" || out.Move == "back"):
+		return change(at.Place, at.Overlays[:depth-1])
+	case out.Move == "close":
 		return change(at.Place, nil)
-	}
-	if out.Move == "back" || out.Move == "forward" {
+	case out.Move == "back" || out.Move == "forward":
 		return v.step(ctx, at, out.Move)
-	}
-	if out.Move == "home" || out.To == nil {
+	case out.Move == "home" || out.To == nil:
 		return v.goHome(ctx, at, req.Press)
+	}
+	if err := v.arrive(ctx, at.Trail, at.N, out.To); err != nil {
+		return nil, err
 	}
 	o, err := v.open(ctx, *out.To)
 	if err != nil {
 		return nil, err
 	}
+	to := o.Place()
 	switch {
-	case out.As == "dialog":
-		return change(at.Place, out.To)
-	case out.As == "replace" && overlay:
-		return change(at.Place, out.To)
+	case out.As == "dialog" || out.As == "drawer":
+		return change(at.Place, append(at.Overlays[:depth:depth], nav.Overlay{Place: to, As: out.As}))
+	case depth > 0 && (out.As == "replace" || out.Move == "step"):
+		over := at.Overlays[depth-1]
+		over.Place = to
+		return change(at.Place, append(at.Overlays[:depth-1:depth-1], over))
 	case out.As == "replace":
 		at.Title = o.View().Heading
-		return change(*out.To, nil)
+		return change(to, nil)
 	}
-	if at.Overlay != nil {
-		at.Overlay = nil // a full move from inside a dialog closes it first
+	if len(at.Overlays) > 0 {
+		at.Overlays = nil // a full move from inside a dialog closes it first
 		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
 			return nil, err
 		}
 	}
-	return v.append(ctx, at, o, req.Press)
+	return v.append(ctx, at, o, req.Press, "")
+}
+
+// choose notes the chosen row of a list, and shows what comes of it.
+func (v *visit) choose(ctx context.Context, at *store.Standing, depth int, c nav.Choice) (*api.Shown, error) {
+	place, err := layer(at, depth)
+	if err != nil {
+		return nil, err
+	}
+	*place = withChosen(*place, map[string]string{c.List: c.Row})
+	if err := v.server.Store.KeepLook(ctx, at.Trail, at.N, depth, place.Look); err != nil {
+		return nil, err
+	}
+	return v.show(ctx, at)
 }
 
 // pending is the tags that a command is on its way to: another is refused meanwhile.

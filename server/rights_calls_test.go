@@ -96,7 +96,7 @@ func TestWhyOverHTTP(t *testing.T) {
 func TestRightsAtOneLook(t *testing.T) {
 	var table nav.RightsTable
 	as(t, "arno").must("GET", builds+"/rights", nil, &table)
-	if len(table.Tables) != 6 || len(table.Screens) != 9 || len(table.Conditions) != 3 {
+	if len(table.Tables) != 9 || len(table.Screens) != 16 || len(table.Conditions) != 3 {
 		t.Fatalf("%d tables, %d screens, %d conditions", len(table.Tables), len(table.Screens), len(table.Conditions))
 	}
 	for _, row := range table.Tables {
@@ -106,7 +106,7 @@ func TestRightsAtOneLook(t *testing.T) {
 	}
 	var mine api.MyRights
 	as(t, "priya").must("GET", "/api/use/tarnhorn/rights", nil, &mine)
-	if len(mine.Roles) != 1 || mine.Roles[0] != "Office" || len(mine.Tables) != 6 || mine.Tables[0].Rows != "state is not scrapped" {
+	if len(mine.Roles) != 1 || mine.Roles[0] != "Office" || len(mine.Tables) != 9 || mine.Tables[0].Rows != "state is not scrapped" {
 		t.Errorf("%+v", mine)
 	}
 	for _, s := range mine.Screens {

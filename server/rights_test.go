@@ -65,8 +65,9 @@ func TestEveryPressIsAnsweredInOrder(t *testing.T) {
 					if g.Writes() && !forbidden {
 						continue // those act; they are pressed by tests of their own
 					}
-					for i, aim := range []map[string]any{{}, {"row": "1"}, {"row": "x'; --"}, {"point": "1"}, {"point": "no"}, {"values": map[string]string{"f_what": "x"}}, {"overlay": true}} {
+					for i, aim := range []map[string]any{{}, {"row": "1"}, {"row": "x'; --"}, {"point": "1"}, {"point": "no"}, {"values": map[string]string{"f_what": "x"}}, {"depth": 1}} {
 						id := fmt.Sprintf("any-%s-%s-%s-%d", person.Login, s.ID, e.ID, i)
+						aim["trigger"], aim["rows"] = trigger, []string{"1"}
 						status, _, problem := client.press(shown, id, e.ID, aim)
 						tried++
 						if status >= 500 {

@@ -2,6 +2,8 @@ package server
 
 import (
 	"context"
+	"maps"
+	"slices"
 	"time"
 
 	"ambergate/core/cond"
@@ -55,23 +57,30 @@ func (r router) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, error
 	return reader.Group(ctx, q)
 }
 
-// writes gives the database that the presses of a screen change: that of its record, else the project's first.
-func (s *Server) writes(app *nav.App, screen string) (*records.Source, error) {
-	table := ""
-	if plan := app.Screens[screen]; plan != nil {
-		table = plan.Screen.RecordTable()
-	}
-	if t := app.Project.Tables[table]; t != nil {
-		if src := app.Project.Sources[t.Source]; src != nil && s.Records[src.Connection] != nil {
-			return s.Records[src.Connection], nil
-		}
-	}
-	for _, src := range app.Project.Sources {
-		if src.Type == "postgresql" && s.Records[src.Connection] != nil {
+// sourceOf gives the database of a table.
+func (s *Server) sourceOf(p *project.Project, table string) (*records.Source, error) {
+	if t := p.Tables[table]; t != nil {
+		if src := p.Sources[t.Source]; src != nil && s.Records[src.Connection] != nil {
 			return s.Records[src.Connection], nil
 		}
 	}
 	return nil, &nav.Refusal{Code: "no-source", What: "The database of this screen is not configured on this server.", Then: "Tell the person who runs it."}
+}
+
+// writes gives the database that the presses of a screen change: that of its record, else of its
+// main list, else the first of the project.
+func (s *Server) writes(app *nav.App, screen string) (*records.Source, error) {
+	for _, table := range app.TablesOf(screen) {
+		if src, err := s.sourceOf(app.Project, table); err == nil {
+			return src, nil
+		}
+	}
+	for _, id := range slices.Sorted(maps.Keys(app.Project.Sources)) {
+		if src := app.Project.Sources[id]; src.Type == "postgresql" && s.Records[src.Connection] != nil {
+			return s.Records[src.Connection], nil
+		}
+	}
+	return s.sourceOf(app.Project, "")
 }
 
 // tags reads the live values of a project from whichever plant each belongs to.

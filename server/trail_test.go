@@ -133,7 +133,7 @@ func TestAFilterIsAPlace(t *testing.T) {
 		}
 	}
 	var more nav.ListView
-	p.must("POST", "/api/use/tarnhorn/rows", map[string]any{"trail": list.Trail, "n": list.N, "element": "e_list", "after": next(list)}, &more)
+	p.must("POST", "/api/use/tarnhorn/rows", map[string]any{"trail": list.Trail, "n": list.N, "element": "e_list", "cursor": next(list)}, &more)
 	if len(more.Rows) == 0 || more.Rows[0].Key == firstKey(list) {
 		t.Errorf("the second page begins with %+v", more.Rows)
 	}
@@ -251,15 +251,15 @@ func TestADialogIsArrangedWhereItLies(t *testing.T) {
 	p := as(t, "mira")
 	shown := p.open("/defect?defect=107")
 	over := p.pressed(shown, "e_others", nil)
-	if over.Overlay == nil || over.N != shown.N || len(over.Overlay.Context) != 1 {
-		t.Fatalf("%+v", over.Overlay)
+	if topmost(over) == nil || over.N != shown.N || len(topmost(over).Context) != 1 {
+		t.Fatalf("%+v", topmost(over))
 	}
 	var arranged api.Shown
-	p.must("POST", "/api/use/tarnhorn/arrange", map[string]any{"trail": over.Trail, "n": over.N, "overlay": true, "filters": []nav.Filter{{Path: "f_severity", Compare: "is", Value: "high"}}, "sort": []nav.Sort{}, "clear": []string{"i_cabin"}}, &arranged)
-	if arranged.N != shown.N || arranged.View.Screen != "s_defect" || arranged.Overlay == nil || arranged.Overlay.Address != "/defects?~filter.severity=is%3Ahigh" {
-		t.Errorf("%d, %s over %s", arranged.N, arranged.Overlay.Address, arranged.View.Screen)
+	p.must("POST", "/api/use/tarnhorn/arrange", map[string]any{"trail": over.Trail, "n": over.N, "depth": 1, "filters": []nav.Filter{{Path: "f_severity", Compare: "is", Value: "high"}}, "sort": []nav.Sort{}, "clear": []string{"i_cabin"}}, &arranged)
+	if arranged.N != shown.N || arranged.View.Screen != "s_defect" || topmost(arranged) == nil || topmost(arranged).Address != "/defects?~filter.severity=is%3Ahigh" {
+		t.Errorf("%d, %s over %s", arranged.N, topmost(arranged).Address, arranged.View.Screen)
 	}
-	if closed := p.goAlong(arranged, "close"); closed.Overlay != nil || closed.View.Heading != "Defect D-2107" {
-		t.Errorf("after closing: %+v", closed.Overlay)
+	if closed := p.goAlong(arranged, "close"); topmost(closed) != nil || closed.View.Heading != "Defect D-2107" {
+		t.Errorf("after closing: %+v", topmost(closed))
 	}
 }

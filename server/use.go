@@ -90,7 +90,7 @@ func (v *visit) home() (nav.Place, error) {
 	return nav.Place{Screen: start, Mode: "view", Inputs: map[string]string{}}, nil
 }
 
-// show resolves a place of a trail into what the browser draws.
+// show resolves a place of a trail, and what lies over it, into what the browser draws.
 func (v *visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error) {
 	o, err := v.open(ctx, at.Place)
 	if err != nil {
@@ -98,14 +98,8 @@ func (v *visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error
 	}
 	view := o.View()
 	shown := v.shown(at, o, view)
-	if at.Overlay != nil {
-		over, err := v.open(ctx, *at.Overlay)
-		if err == nil {
-			shown.Overlay = over.View()
-			shown.Live = ptr(o.Live() || over.Live())
-		} else if !isRefusal(err) {
-			return nil, err
-		}
+	if err := v.showOverlays(ctx, at, shown); err != nil {
+		return nil, err
 	}
 	if view.Heading != at.Title {
 		at.Title = view.Heading
@@ -113,7 +107,27 @@ func (v *visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error
 			return nil, err
 		}
 	}
-	return shown, nil
+	return shown, v.findDrafts(ctx, at, shown)
+}
+
+// showOverlays resolves the dialogs and drawers over a place, up to the first that is gone or refused.
+func (v *visit) showOverlays(ctx context.Context, at *store.Standing, shown *api.Shown) error {
+	var out []api.OverlayView
+	for _, over := range at.Overlays {
+		o, err := v.open(ctx, over.Place)
+		if isRefusal(err) {
+			break
+		}
+		if err != nil {
+			return err
+		}
+		out = append(out, api.OverlayView{View: *o.View(), As: over.As, Into: orNil(over.Into)})
+		shown.Live = ptr(value(shown.Live) || o.Live())
+	}
+	if len(out) > 0 {
+		shown.Overlays = &out
+	}
+	return nil
 }
 
 // shown puts a resolved place and its neighbours into the form of the API.
@@ -171,6 +185,9 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 	if err != nil {
 		return nil, err
 	}
+	if err := v.arriveIn(ctx, req, &place); err != nil {
+		return nil, err
+	}
 	// Judged before it goes on a trail: a typed address that is refused leaves no place behind.
 	o, err := v.open(ctx, place)
 	if err != nil {
@@ -195,7 +212,7 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 	default:
 		return nil, err
 	}
-	return v.append(ctx, from, o, "")
+	return v.append(ctx, from, o, "", "")
 }
 
 // place reads an address after /use/<project>; an empty one is the start screen.
@@ -208,14 +225,15 @@ func (v *visit) place(address string) (nav.Place, error) {
 }
 
 // append puts a place that was opened just now behind another on the trail, and shows it.
-func (v *visit) append(ctx context.Context, from *store.Standing, o *nav.Opening, press string) (*api.Shown, error) {
+func (v *visit) append(ctx context.Context, from *store.Standing, o *nav.Opening, press, made string) (*api.Shown, error) {
 	view := o.View()
-	n, err := v.server.Store.Append(ctx, from.Trail, from.N, store.Spot{Place: o.Place(), Title: view.Heading}, press)
+	n, err := v.server.Store.Append(ctx, from.Trail, from.N, store.Spot{Place: o.Place(), Title: view.Heading, Made: made}, press)
 	if err != nil {
 		return nil, err
 	}
 	to := &store.Standing{Spot: store.Spot{Trail: from.Trail, N: n, Place: o.Place(), Title: view.Heading}, At: n, Back: from.Title}
-	return v.shown(to, o, view), nil
+	shown := v.shown(to, o, view)
+	return shown, v.findDrafts(ctx, to, shown)
 }
 
 func newID() string {
@@ -235,67 +253,28 @@ func (v *visit) at(ctx context.Context, trail string, n int) (*store.Standing, e
 	return at, err
 }
 
-// Arrange narrows and orders the list of a place: a place of its own on the trail.
-func (s *Server) Arrange(c *gin.Context, slug string) {
-	inUse(s, c, slug, func(v *visit, req api.ArrangeRequest) (*api.Shown, error) { return v.arrange(c, req) })
-}
-
-func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown, error) {
-	at, err := v.at(ctx, req.Trail, req.N)
-	if err != nil {
-		return nil, err
-	}
-	place := at.Place
-	overlay := value(req.Overlay) && at.Overlay != nil
-	if overlay {
-		place = *at.Overlay
-	}
-	inputs := place.Inputs
-	place.Filters, place.Sort = req.Filters, req.Sort
-	place.Inputs = map[string]string{}
-	for id, wire := range inputs {
-		place.Inputs[id] = wire
-	}
-	for _, id := range value(req.Clear) {
-		if s := v.app.Project.Screens[place.Screen]; s != nil && s.Inputs[id] != nil && !s.Inputs[id].Required {
-			delete(place.Inputs, id)
-		}
-	}
-	o, err := v.open(ctx, place)
-	if err != nil {
-		return nil, err
-	}
-	if overlay { // a dialog is no place: it is arranged where it lies
-		at.Overlay = &place
-		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
-			return nil, err
-		}
-		return v.show(ctx, at)
-	}
-	return v.append(ctx, at, o, "")
-}
-
 // MoreRows gives a further page of a list.
 func (s *Server) MoreRows(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.RowsRequest) (*nav.ListView, error) {
-		o, err := v.openAt(c, req.Trail, req.N, value(req.Overlay))
+		o, err := v.openAt(c, req.Trail, req.N, value(req.Depth))
 		if err != nil {
 			return nil, err
 		}
-		return o.More(c, v.sources(), req.Element, req.After)
+		return o.More(c, v.sources(), req.Element, value(req.Cursor), value(req.Back))
 	})
 }
 
-// openAt opens the place that a trail points to, or the dialog over it.
-func (v *visit) openAt(ctx context.Context, trail string, n int, overlay bool) (*nav.Opening, error) {
+// openAt opens the place that a trail points to, or a dialog over it.
+func (v *visit) openAt(ctx context.Context, trail string, n, depth int) (*nav.Opening, error) {
 	at, err := v.at(ctx, trail, n)
 	if err != nil {
 		return nil, err
 	}
-	if overlay && at.Overlay != nil {
-		return v.open(ctx, *at.Overlay)
+	place, err := layer(at, depth)
+	if err != nil {
+		return nil, err
 	}
-	return v.open(ctx, at.Place)
+	return v.open(ctx, *place)
 }
 
 // titlesShown is how many records a picker is given at once.
@@ -323,7 +302,7 @@ func (s *Server) titles(ctx context.Context, app *nav.App, user *nav.User, table
 // GetTrend gives the samples of a trend's lines over its minutes.
 func (s *Server) GetTrend(c *gin.Context, slug string, params api.GetTrendParams) {
 	inUse(s, c, slug, func(v *visit, _ nothing) (api.Trend, error) {
-		o, err := v.openAt(c, params.Trail, params.N, false)
+		o, err := v.openAt(c, params.Trail, params.N, 0)
 		if err != nil {
 			return nil, err
 		}

@@ -9,6 +9,7 @@ import (
 	"time"
 
 	"ambergate/api"
+	"ambergate/core/nav"
 )
 
 func TestNobodyGetsInUnsigned(t *testing.T) {
@@ -51,7 +52,7 @@ func TestBadInputIsToldClearly(t *testing.T) {
 	p.refused("GET", "/api/use/tarnhorn/trend?trail=x&n=many&element=e", nil, http.StatusBadRequest, "bad-request")
 	shown := p.open("/cabins")
 	p.refused("POST", "/api/use/tarnhorn/arrange", map[string]any{"trail": shown.Trail, "n": shown.N, "filters": []any{map[string]string{"path": "f_wear", "compare": "atLeast", "value": "lots"}}, "sort": []any{}}, http.StatusBadRequest, "bad-filter")
-	p.refused("POST", "/api/use/tarnhorn/rows", map[string]any{"trail": shown.Trail, "n": shown.N, "element": "e_list", "after": "zzz"}, http.StatusBadRequest, "bad-cursor")
+	p.refused("POST", "/api/use/tarnhorn/rows", map[string]any{"trail": shown.Trail, "n": shown.N, "element": "e_list", "cursor": "zzz"}, http.StatusBadRequest, "bad-cursor")
 	p.refused("POST", "/api/use/tarnhorn/go", map[string]any{"trail": shown.Trail, "n": shown.N, "to": "sideways"}, http.StatusBadRequest, "bad-request")
 	other := as(t, "sela")
 	other.refused("POST", "/api/use/tarnhorn/go", map[string]any{"trail": shown.Trail, "n": shown.N, "to": "place"}, http.StatusNotFound, "no-place")
@@ -163,21 +164,21 @@ func TestDialogsLieOverTheirPlace(t *testing.T) {
 	p := as(t, "mira")
 	shown := p.open("/cabin?cabin=87")
 	_, result, _ := p.press(shown, "dialog-00001", "e_dialog", nil)
-	if result.Shown == nil || result.Shown.Overlay == nil || result.Shown.N != shown.N || result.Shown.View.Screen != "s_cabin" {
+	if result.Shown == nil || topmost(*result.Shown) == nil || result.Shown.N != shown.N || result.Shown.View.Screen != "s_cabin" {
 		t.Fatalf("%+v", result)
 	}
 	var again api.Shown
 	p.must("POST", "/api/use/tarnhorn/open", map[string]any{"trail": shown.Trail, "n": shown.N}, &again)
-	if again.Overlay == nil {
+	if topmost(again) == nil {
 		t.Error("a reload closed the dialog")
 	}
-	_, row, problem := p.press(*result.Shown, "dialog-00002", "e_list", map[string]any{"overlay": true, "row": "107"})
-	if row.Shown == nil || row.Shown.View.Screen != "s_defect" || row.Shown.Overlay != nil || row.Shown.N != shown.N+1 {
+	_, row, problem := p.press(*result.Shown, "dialog-00002", "e_list", map[string]any{"depth": 1, "row": "107"})
+	if row.Shown == nil || row.Shown.View.Screen != "s_defect" || topmost(*row.Shown) != nil || row.Shown.N != shown.N+1 {
 		t.Errorf("a full move from inside: %+v %+v", row.Shown, problem)
 	}
 	var back api.Shown
 	p.must("POST", "/api/use/tarnhorn/go", map[string]any{"trail": shown.Trail, "n": shown.N + 1, "to": "back"}, &back)
-	if back.Overlay != nil {
+	if topmost(back) != nil {
 		t.Error("the dialog is open again after it was left by a full move")
 	}
 	arno.must("POST", "/api/build/tarnhorn/undo", nil, nil)
@@ -235,4 +236,12 @@ func TestLiveValuesComeAsEvents(t *testing.T) {
 	case <-time.After(5 * time.Second):
 		t.Error("no live value came")
 	}
+}
+
+// topmost gives the dialog or drawer that lies uppermost; nil for none.
+func topmost(s api.Shown) *nav.View {
+	if s.Overlays == nil {
+		return nil
+	}
+	return &(*s.Overlays)[len(*s.Overlays)-1].View
 }

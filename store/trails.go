@@ -4,6 +4,9 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"time"
+
+	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/nav"
 )
@@ -11,13 +14,16 @@ import (
 // maxPlaces is how many places a trail keeps; the oldest are forgotten first.
 const maxPlaces = 200
 
-// Spot is one place of a trail, with the dialog that is open over it.
+// Spot is one place of a trail, with the dialogs and drawers that are open over it, topmost last.
 type Spot struct {
-	Trail   string
-	N       int
-	Place   nav.Place
-	Overlay *nav.Place
-	Title   string
+	Trail    string
+	N        int
+	Place    nav.Place
+	Overlays []nav.Overlay
+	Title    string
+	Made     string    // by what kind of change to a list it was made; "" for any other
+	Fresh    bool      // it was made, or changed, within the last two seconds
+	MadeAt   time.Time // as the database has it
 }
 
 // Trail is the places of one browser tab, and where it stands.
@@ -50,7 +56,7 @@ func (s *Store) TrailOf(ctx context.Context, id, account, projectID string) (Tra
 // gives its number. A press that was appended before gives the number it got then.
 func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, press string) (int, error) {
 	var n int
-	err := s.pool.QueryRow(ctx, appendPlace, trail, after+1, mustJSON(spot.Place), overlayJSON(spot.Overlay), spot.Title, press, maxPlaces).Scan(&n)
+	err := s.pool.QueryRow(ctx, appendPlace, trail, after+1, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title, press, maxPlaces, spot.Made).Scan(&n)
 	if err != nil {
 		return 0, fmt.Errorf("add to the trail: %w", err)
 	}
@@ -61,16 +67,16 @@ func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, 
 const appendPlace = `with
 	known as (select n from place where press = nullif($6::text, '')),
 	gone as (delete from place where trail = $1 and (n > $2 or n < $2 - $7) and not exists (select from known)),
-	put as (insert into place (trail, n, place, overlay, title, press)
-		select $1, $2, $3::jsonb, $4::jsonb, $5, nullif($6::text, '') where not exists (select from known)
-		on conflict (trail, n) do update set place = excluded.place, overlay = excluded.overlay, title = excluded.title, press = excluded.press
+	put as (insert into place (trail, n, place, overlays, title, press, made)
+		select $1, $2, $3::jsonb, $4::jsonb, $5, nullif($6::text, ''), $8 where not exists (select from known)
+		on conflict (trail, n) do update set place = excluded.place, overlays = excluded.overlays, title = excluded.title, press = excluded.press, made = excluded.made, made_at = now()
 		returning n),
 	moved as (update trail set at = $2, seen_at = now() where id = $1 and not exists (select from known))
 	select coalesce((select n from known), (select n from put))`
 
-// Change puts another place, overlay or title in the stead of one on a trail.
+// Change puts another place, other overlays or another title in the stead of one on a trail.
 func (s *Store) Change(ctx context.Context, spot Spot) error {
-	_, err := s.pool.Exec(ctx, `update place set place = $3, overlay = $4, title = $5 where trail = $1 and n = $2`, spot.Trail, spot.N, mustJSON(spot.Place), overlayJSON(spot.Overlay), spot.Title)
+	_, err := s.pool.Exec(ctx, `update place set place = $3, overlays = $4, title = $5, made_at = now() where trail = $1 and n = $2`, spot.Trail, spot.N, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title)
 	if err != nil {
 		return fmt.Errorf("change the place: %w", err)
 	}
@@ -88,7 +94,7 @@ func (s *Store) Stand(ctx context.Context, trail string, n int) error {
 // Load reads a place of a trail of one person in one project with the titles of its neighbours, and
 // where the trail stands, in one query; ErrNone if there is no such place for this person.
 func (s *Store) Load(ctx context.Context, trail string, n int, account, projectID string) (*Standing, error) {
-	rows, err := s.pool.Query(ctx, `select t.at, p.n, p.title, case when p.n = $2 then p.place end, case when p.n = $2 then p.overlay end from trail t join place p on p.trail = t.id and p.n between $2 - 1 and $2 + 1
+	rows, err := s.pool.Query(ctx, `select t.at, p.n, p.title, case when p.n = $2 then p.place end, case when p.n = $2 then p.overlays end, p.made, p.made_at > now() - interval '2 seconds' from trail t join place p on p.trail = t.id and p.n between $2 - 1 and $2 + 1
 		where t.id = $1 and t.account = $3 and t.project = $4`, trail, n, account, projectID)
 	if err != nil {
 		return nil, fmt.Errorf("find the place: %w", err)
@@ -99,8 +105,10 @@ func (s *Store) Load(ctx context.Context, trail string, n int, account, projectI
 	for rows.Next() {
 		var at int
 		var title string
-		var place, overlay json.RawMessage
-		if err := rows.Scan(&out.At, &at, &title, &place, &overlay); err != nil {
+		var place, overlays json.RawMessage
+		var made string
+		var fresh bool
+		if err := rows.Scan(&out.At, &at, &title, &place, &overlays, &made, &fresh); err != nil {
 			return nil, fmt.Errorf("find the place: %w", err)
 		}
 		switch {
@@ -110,8 +118,8 @@ func (s *Store) Load(ctx context.Context, trail string, n int, account, projectI
 			out.Forward = title
 		default:
 			found = true
-			out.Title = title
-			if err := out.read(place, overlay); err != nil {
+			out.Title, out.Made, out.Fresh = title, made, fresh
+			if err := out.read(place, overlays); err != nil {
 				return nil, err
 			}
 		}
@@ -133,21 +141,77 @@ type Standing struct {
 	Forward string
 }
 
-func (s *Spot) read(place, overlay json.RawMessage) error {
+func (s *Spot) read(place, overlays json.RawMessage) error {
 	if err := json.Unmarshal(place, &s.Place); err != nil {
 		return fmt.Errorf("read the place: %w", err)
 	}
-	if len(overlay) > 0 {
-		if err := json.Unmarshal(overlay, &s.Overlay); err != nil {
-			return fmt.Errorf("read the dialog of the place: %w", err)
+	if len(overlays) > 0 {
+		if err := json.Unmarshal(overlays, &s.Overlays); err != nil {
+			return fmt.Errorf("read the dialogs of the place: %w", err)
 		}
 	}
 	return nil
 }
 
-func overlayJSON(p *nav.Place) any {
-	if p == nil {
+func overlaysJSON(o []nav.Overlay) any {
+	if len(o) == 0 {
 		return nil
 	}
-	return mustJSON(p)
+	return mustJSON(o)
+}
+
+// KeepLook notes how the lists of a place were left; of the screen itself at depth 0, else of a dialog over it.
+func (s *Store) KeepLook(ctx context.Context, trail string, n, depth int, look map[string]nav.Look) error {
+	sql, args := `update place set place = jsonb_set(place, '{look}', $3) where trail = $1 and n = $2`, []any{trail, n, mustJSON(look)}
+	if depth > 0 {
+		sql, args = `update place set overlays = jsonb_set(overlays, array[$4::text, 'place', 'look'], $3) where trail = $1 and n = $2 and jsonb_array_length(overlays) > $4::int`, append(args, depth-1)
+	}
+	if _, err := s.pool.Exec(ctx, sql, args...); err != nil {
+		return fmt.Errorf("keep how lists were left: %w", err)
+	}
+	return nil
+}
+
+// Before gives the places of a trail up to a number, nearest first.
+func (s *Store) Before(ctx context.Context, trail string, n, limit int) ([]Spot, error) {
+	return s.spots(ctx, `select n, place, title, made_at from place where trail = $1 and n <= $2 order by n desc limit $3`, trail, n, limit)
+}
+
+// Places gives all places of a trail of one person in one project, oldest first, without dialogs.
+func (s *Store) Places(ctx context.Context, trail, account, projectID string) ([]Spot, error) {
+	return s.spots(ctx, `select p.n, p.place, p.title, p.made_at from place p join trail t on t.id = p.trail where t.id = $1 and t.account = $2 and t.project = $3 order by p.n`, trail, account, projectID)
+}
+
+func (s *Store) spots(ctx context.Context, sql string, args ...any) ([]Spot, error) {
+	rows, err := s.pool.Query(ctx, sql, args...)
+	if err != nil {
+		return nil, fmt.Errorf("read the trail: %w", err)
+	}
+	out, err := pgx.CollectRows(rows, func(row pgx.CollectableRow) (Spot, error) {
+		var spot Spot
+		var place json.RawMessage
+		if err := row.Scan(&spot.N, &place, &spot.Title, &spot.MadeAt); err != nil {
+			return spot, err
+		}
+		return spot, spot.read(place, nil)
+	})
+	if err != nil {
+		return nil, fmt.Errorf("read the trail: %w", err)
+	}
+	return out, nil
+}
+
+// Fork copies a trail up to where a duplicated tab stands: from there the two go their own ways.
+// ErrNone if it is not this person's.
+func (s *Store) Fork(ctx context.Context, fork, trail, account, projectID string) error {
+	tag, err := s.pool.Exec(ctx, `with made as (insert into trail (id, account, project, at) select $1, account, project, at from trail where id = $2 and account = $3 and project = $4 returning id),
+		copied as (insert into place (trail, n, place, overlays, title, made, made_at) select $1, n, place, overlays, title, made, made_at from place where trail = $2 and exists (select from made))
+		select from made`, fork, trail, account, projectID)
+	if err != nil {
+		return fmt.Errorf("fork the trail: %w", err)
+	}
+	if tag.RowsAffected() == 0 {
+		return fmt.Errorf("fork the trail: %w", ErrNone)
+	}
+	return nil
 }

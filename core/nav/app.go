@@ -4,6 +4,7 @@ package nav
 
 import (
 	"fmt"
+	"maps"
 	"slices"
 	"sort"
 	"strings"
@@ -45,6 +46,22 @@ type ScreenPlan struct {
 	inputs   map[string]pathSet // of records given as inputs
 	user     pathSet            // of the user's own record
 	tags     []*cond.Path       // live values, in order of appearance
+	steps    stepSet            // where its gates step to in the list come from
+	chosen   stepSet            // the lists whose chosen row its ways ask for
+}
+
+// stepSet is a set of names: of steps, or of lists.
+type stepSet map[string]bool
+
+func (s stepSet) with(names ...string) stepSet {
+	out := maps.Clone(s)
+	if out == nil {
+		out = stepSet{}
+	}
+	for _, name := range names {
+		out[name] = true
+	}
+	return out
 }
 
 // ElementPlan is an element with its expressions compiled.
@@ -207,6 +224,7 @@ func (b *planner) gate(g *project.Gate) *GatePlan {
 		}
 		if c.Move != nil {
 			cp.Move = b.move(c.Move)
+			b.needSteps(c.Move)
 		}
 		plan.Cases = append(plan.Cases, cp)
 	}
@@ -227,6 +245,26 @@ func (b *planner) move(m *project.Move) *MovePlan {
 		plan.Set[field] = b.expression("filled in", text)
 	}
 	return plan
+}
+
+// needSteps notes where a move steps to; whether there is a first or last shows in the neighbours.
+func (b *planner) needSteps(m *project.Move) {
+	if m.Kind != "step" {
+		return
+	}
+	if m.List != "" {
+		b.plan.chosen = b.plan.chosen.with(m.List)
+		return
+	}
+	b.plan.steps = b.plan.steps.with(m.Step)
+	switch {
+	case m.Step == "first":
+		b.plan.steps = b.plan.steps.with("previous")
+	case m.Step == "last":
+		b.plan.steps = b.plan.steps.with("next")
+	case m.None == "round":
+		b.plan.steps = b.plan.steps.with("previous", "next", map[string]string{"previous": "last", "next": "first"}[m.Step])
+	}
 }
 
 // needParent adds the path that a binding follows, with the title of the record it leads to.

@@ -12,6 +12,13 @@ type saveEffect struct{}
 
 func (saveEffect) plan(*planner, *EffectPlan) {}
 
+func (saveEffect) shut(o *Opening, _ *EffectPlan, _ *Row) (Verdict, bool) {
+	if o.world.record == nil || o.place.Mode != "edit" {
+		return Verdict{}, false
+	}
+	return o.shutToChanges(o.world.record)
+}
+
 // do keeps what was typed. Different fields changed by different people merge; the same
 // field changed by both is put to the user.
 func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
@@ -22,7 +29,11 @@ func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 	if r.o.place.Mode == "view" {
 		return nil, nil
 	}
-	values, err := r.typed(t)
+	editable := r.editable(t)
+	values, err := r.typed(editable)
+	if err == nil && r.o.place.Mode == "add" {
+		err = r.fillIn(t, editable, values)
+	}
 	if err != nil {
 		return nil, err
 	}
@@ -33,7 +44,7 @@ func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 		}
 		return nil, r.reload(ctx, key)
 	}
-	if q := r.conflict(t, values); q != nil {
+	if q := r.conflict(t, r.o.world.record, values); q != nil {
 		return q, nil
 	}
 	if len(values) > 0 {
@@ -44,19 +55,24 @@ func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 	return nil, r.reload(ctx, r.o.world.record.Key)
 }
 
-// typed reads what was typed into the fields that this screen, mode and user show as
-// editable; anything else is refused. Wrong values are told field by field.
-func (r effectRun) typed(t *project.Table) (map[string]cond.Value, error) {
-	editable := map[string]*project.Column{}
+// editable gives the fields that this screen, mode and user show as editable.
+func (r effectRun) editable(t *project.Table) map[string]*project.Column {
+	out := map[string]*project.Column{}
 	for _, e := range r.o.plan.Elements {
 		spec, ok := e.Spec.(*project.Field)
 		if !ok || e.Modes != nil && !e.Modes[r.o.place.Mode] {
 			continue
 		}
 		if f := t.Fields[spec.Path]; f != nil && r.o.editable(spec, f) {
-			editable[spec.Path] = f
+			out[spec.Path] = f
 		}
 	}
+	return out
+}
+
+// typed reads what was typed into editable fields; anything else is refused. Wrong values are
+// told field by field.
+func (r effectRun) typed(editable map[string]*project.Column) (map[string]cond.Value, error) {
 	values := map[string]cond.Value{}
 	wrong := map[string]string{}
 	for _, field := range sortedKeys(r.press.Values) {
@@ -64,22 +80,12 @@ func (r effectRun) typed(t *project.Table) (map[string]cond.Value, error) {
 		if f == nil {
 			return nil, refuse("no-grant", "One of the fields sent may not be changed here.", "Load the screen again.")
 		}
-		wire := strings.TrimSpace(r.press.Values[field])
-		v, err := cond.Parse(f.TypeOf(), wire)
-		if err == nil && v.Kind() == cond.Text && v.Wire() == "" {
-			v = cond.NullValue
+		v, words := entered(f, r.press.Values[field], r.w.now.Location())
+		if words != "" {
+			wrong[field] = words
+			continue
 		}
-		switch {
-		case err != nil:
-			wrong[field] = sentence(err.Error())
-		case v.IsNull() && !f.Nullable:
-			wrong[field] = f.Label + " is needed."
-		default:
-			values[field] = v
-		}
-	}
-	if r.o.place.Mode == "add" {
-		r.fillIn(t, editable, values, wrong)
+		values[field] = v
 	}
 	if len(wrong) > 0 {
 		return nil, &FieldErrors{Fields: wrong}
@@ -88,7 +94,7 @@ func (r effectRun) typed(t *project.Table) (map[string]cond.Value, error) {
 }
 
 // fillIn adds what the address fills in, and asks for what a new record needs.
-func (r effectRun) fillIn(t *project.Table, editable map[string]*project.Column, values map[string]cond.Value, wrong map[string]string) {
+func (r effectRun) fillIn(t *project.Table, editable map[string]*project.Column, values map[string]cond.Value) error {
 	for field, wire := range r.o.place.Set {
 		f := t.Fields[field]
 		if _, typed := values[field]; typed || f == nil || r.o.grant.ReadOnly[field] || r.o.grant.Hidden[field] || f.ReadOnly {
@@ -98,16 +104,25 @@ func (r effectRun) fillIn(t *project.Table, editable map[string]*project.Column,
 			values[field] = v
 		}
 	}
+	return needed(editable, values)
+}
+
+// needed asks for the fields that a new record cannot be without.
+func needed(editable map[string]*project.Column, values map[string]cond.Value) error {
+	wrong := map[string]string{}
 	for field, f := range editable {
-		if _, given := values[field]; !given && !f.Nullable && wrong[field] == "" {
+		if _, given := values[field]; !given && !f.Nullable && f.Default == "" {
 			wrong[field] = f.Label + " is needed."
 		}
 	}
+	if len(wrong) > 0 {
+		return &FieldErrors{Fields: wrong}
+	}
+	return nil
 }
 
 // conflict finds fields that were changed here and, since the form was opened, by somebody else.
-func (r effectRun) conflict(t *project.Table, values map[string]cond.Value) *Question {
-	row := r.o.world.record
+func (r effectRun) conflict(t *project.Table, row *Row, values map[string]cond.Value) *Question {
 	if row == nil || row.Version == r.press.Version {
 		return nil
 	}

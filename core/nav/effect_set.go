@@ -15,13 +15,24 @@ func (setEffect) plan(b *planner, e *EffectPlan) {
 	}
 }
 
+func (setEffect) shut(o *Opening, _ *EffectPlan, row *Row) (Verdict, bool) {
+	if row == nil {
+		row = o.world.record
+	}
+	if row == nil || o.place.Mode == "add" {
+		return Verdict{}, false
+	}
+	return o.shutToChanges(row)
+}
+
 // do gives fields of the screen's record new values and saves them, under the user's own grant.
 func (setEffect) do(ctx context.Context, r effectRun) (*Question, error) {
-	t := r.table()
-	if t == nil || r.w.record == nil {
+	row := r.subject()
+	if row == nil {
 		return nil, refuse("no-record", "There is no record here to change.", "")
 	}
-	if !r.o.grant.Edit {
+	t, grant := r.o.app.Project.Tables[row.Table], r.o.rights.On(row.Table)
+	if !grant.Edit {
 		return nil, refuse("no-grant", "Your role may not change "+lowerLabel(t.Label)+".", "Ask a shift lead or the office if you need to.")
 	}
 	values := map[string]cond.Value{}
@@ -30,7 +41,7 @@ func (setEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 		if f == nil || r.plan.Exprs[field] == nil {
 			return nil, refuse("broken", "A field that this sets is gone.", "Tell the person who builds this application.")
 		}
-		if r.o.grant.ReadOnly[field] || f.ReadOnly {
+		if grant.ReadOnly[field] || f.ReadOnly {
 			return nil, refuse("no-grant", "Your role may not change “"+f.Label+"”.", "")
 		}
 		v := r.plan.Exprs[field].Root.Eval(r.w)
@@ -43,8 +54,8 @@ func (setEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 		}
 		values[field] = v
 	}
-	if err := r.update(ctx, t, r.w.record, values); err != nil {
+	if err := r.update(ctx, t, row, values); err != nil || r.row != nil {
 		return nil, err
 	}
-	return nil, r.reload(ctx, r.w.record.Key)
+	return nil, r.reload(ctx, row.Key)
 }

@@ -9,7 +9,7 @@ import (
 	"ambergate/core/project"
 )
 
-type writeEffect struct{}
+type writeEffect struct{ alwaysOpen }
 
 func (writeEffect) plan(b *planner, e *EffectPlan) {
 	spec := e.Spec.(*project.Write)

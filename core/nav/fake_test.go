@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"slices"
 	"sort"
 	"strings"
 	"testing"
@@ -106,20 +107,67 @@ func (f *fake) Fetch(_ context.Context, q Query) (Page, error) {
 			return x < y != o.Desc && x != y
 		})
 	}
-	if q.Limit > 0 && len(page.Rows) > q.Limit {
-		page.Rows, page.Next = page.Rows[:q.Limit], "more"
+	for _, r := range page.Rows {
+		r.Cursor = r.Key // the order is known to the query; keys say where in it one is
 	}
+	f.cut(q, &page)
 	return page, nil
 }
 
-func (f *fake) Count(_ context.Context, q Query) (Count, error) {
-	n := 0
-	for key := range f.data[q.Table.ID] {
-		if f.matches(q, key) {
-			n++
+// cut leaves what lies beyond the cursor, in the direction of reading. The record of the cursor
+// may be out of the list: then its place is that among all records.
+func (f *fake) cut(q Query, page *Page) {
+	if q.After != "" {
+		whole := q
+		whole.After, whole.Match, whole.Limit, whole.Back, whole.Except, whole.Key = "", nil, 0, false, "", ""
+		all, _ := f.Fetch(context.Background(), whole)
+		at := map[string]int{}
+		for i, r := range all.Rows {
+			at[r.Key] = i
+		}
+		page.Rows = slices.DeleteFunc(page.Rows, func(r *Row) bool { return (at[r.Key] <= at[q.After]) != q.Back || r.Key == q.After })
+	}
+	page.Rows = slices.DeleteFunc(page.Rows, func(r *Row) bool { return q.Except != "" && r.Key == q.Except })
+	if q.Limit > 0 && len(page.Rows) > q.Limit {
+		n := len(page.Rows)
+		if q.Back {
+			page.Rows = page.Rows[n-q.Limit:]
+			page.Next = page.Rows[0].Cursor
+		} else {
+			page.Rows = page.Rows[:q.Limit]
+			page.Next = page.Rows[q.Limit-1].Cursor
 		}
 	}
-	return Count{N: n}, nil
+}
+
+func (f *fake) Delete(_ context.Context, t *project.Table, key string) error {
+	delete(f.data[t.ID], key)
+	return nil
+}
+
+func (f *fake) Hanging(_ context.Context, t *project.Table, key string, rights RowRules) ([]Hanging, error) {
+	var out []Hanging
+	for _, id := range sortedKeys(f.project.Tables) {
+		for _, field := range f.project.Tables[id].Fields {
+			n := 0
+			for child := range f.data[id] {
+				if field.References == t.ID && f.value(id, child, field.ID).Wire() == key && f.meets(id, child, rights.Visible(id)) {
+					n++
+				}
+			}
+			if n > 0 {
+				out = append(out, Hanging{Label: f.project.Tables[id].Label, N: n, Then: "kept"})
+			}
+		}
+	}
+	return out, nil
+}
+
+func (f *fake) Count(_ context.Context, q Query) (Count, error) {
+	q.Limit = 0
+	page, err := f.Fetch(context.Background(), q)
+	f.queries--
+	return Count{N: len(page.Rows)}, err
 }
 
 func (f *fake) Group(_ context.Context, q GroupQuery) ([]Group, error) {

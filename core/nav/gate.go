@@ -16,6 +16,7 @@ type Verdict struct {
 	To     *Place     `json:"-"`                // where it leads, when it leads to a screen
 	As     string     `json:"-"`
 	stay   string     // there is no record, and the policy says to stay and say so
+	choose *Choice    // a step of a list's chosen row
 	chosen *CasePlan
 }
 
@@ -24,8 +25,10 @@ func (v Verdict) Open() bool { return v.State == "open" }
 
 // aim is what a gate was set off on: a clicked row, a chosen point.
 type aim struct {
-	row   *Row
-	point string // the point's value, as the wire writes it
+	row     *Row
+	element string // the list that the row is in
+	several bool   // the row is what is changed: one of those that were chosen
+	point   string // the point's value, as the wire writes it
 }
 
 // judge decides a gate: roles, condition, case, and whether what it needs is there.
@@ -54,10 +57,13 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	if chosen == nil {
 		return v
 	}
-	if v, closed := o.judgeChanges(chosen); closed {
+	if v, closed := o.judgeChanges(chosen, at); closed {
 		return v
 	}
 	v = Verdict{State: "open", Part: part, chosen: chosen}
+	if chosen.Move != nil && chosen.Move.Kind == "step" {
+		o.aimStep(&v, chosen.Move)
+	}
 	if chosen.Move != nil && chosen.Move.Kind == "screen" {
 		if o.place.Mode == "add" && saves(chosen) {
 			return v // "this record" will be the one that the press saves
@@ -65,35 +71,43 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 		o.aimMove(&v, chosen.Move, w, at)
 	}
 	if to := v.To; to != nil && to.Mode == "edit" && o.world.record != nil && chosen.Move.Target != nil && chosen.Move.Target.RecordTable() == o.world.record.Table && to.Inputs[chosen.Move.Target.Record] == o.world.record.Key {
-		if closed, is := o.shutToChanges(); is {
+		if closed, is := o.shutToChanges(o.world.record); is {
 			return closed
 		}
 	}
 	return v
 }
 
-// judgeChanges greys a way that would change the screen's record where grants or row rules do not
+// judgeChanges greys a way that would change or delete a record where grants or row rules do not
 // let the user: the press would be refused.
-func (o *Opening) judgeChanges(c *CasePlan) (Verdict, bool) {
-	if o.world.record == nil || o.place.Mode == "add" {
-		return Verdict{}, false
+func (o *Opening) judgeChanges(c *CasePlan, at aim) (Verdict, bool) {
+	row := at.row
+	if !at.several {
+		row = nil
 	}
 	for _, e := range c.Effects {
-		if e.Kind == "set" || e.Kind == "save" && o.place.Mode == "edit" {
-			return o.shutToChanges()
+		if v, closed := effectKinds[e.Kind].shut(o, e, row); closed {
+			return v, true
 		}
 	}
 	return Verdict{}, false
 }
 
-// shutToChanges says why the user may not change the screen's own record, if so.
-func (o *Opening) shutToChanges() (Verdict, bool) {
-	t := o.app.Project.Tables[o.world.record.Table]
+// shutToChanges says why the user may not change a record, if so.
+func (o *Opening) shutToChanges(row *Row) (Verdict, bool) {
+	return o.shutTo("edit", "change", row)
+}
+
+// shutTo says why the user may not edit or delete a record, if so.
+func (o *Opening) shutTo(right, verb string, row *Row) (Verdict, bool) {
+	t, rights := o.app.Project.Tables[row.Table], o.rights.On(row.Table)
 	switch {
-	case !o.grant.Edit:
-		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not change " + lowerLabel(t.Label) + "."}, true
-	case !o.world.record.May["edit"]:
-		return Verdict{State: "greyed", By: "row-rule", Reason: "You may view this " + t.One + ", but not change it."}, true
+	case t.View && len(t.Key) == 0:
+		return Verdict{State: "greyed", By: "grant", Reason: "These records can only be read."}, true
+	case !rights.May(right):
+		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not " + verb + " " + lowerLabel(t.Label) + "."}, true
+	case !row.May[right]:
+		return Verdict{State: "greyed", By: "row-rule", Reason: "You may view this " + t.One + ", but not " + verb + " it."}, true
 	}
 	return Verdict{}, false
 }
@@ -204,6 +218,7 @@ func (o *Opening) aimMove(v *Verdict, m *MovePlan, w *world, at aim) {
 		}
 	}
 	arrive(&to, m.Arrive)
+	o.cameFrom(&to, m.Target, at)
 	v.To, v.As = &to, m.As
 }
 
@@ -244,7 +259,7 @@ func (o *Opening) applyNone(v *Verdict, m *MovePlan, b *project.Binding, to *Pla
 
 // plainLink gives the place a gate leads to when nothing else happens on a press: then it is also a link.
 func (v Verdict) plainLink(g *GatePlan) *Place {
-	if !v.Open() || v.To == nil || v.As == "dialog" || g.Writes() || g.Confirm != "" {
+	if !v.Open() || v.To == nil || v.As == "dialog" || v.As == "drawer" || g.Writes() || g.Confirm != "" {
 		return nil
 	}
 	return v.To

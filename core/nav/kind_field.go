@@ -21,6 +21,12 @@ type FieldView struct {
 	Long     bool     `json:"long,omitempty"`
 	Required bool     `json:"required,omitempty"`
 	Editable bool     `json:"editable,omitempty"`
+	Min      *float64 `json:"min,omitempty"`
+	Max      *float64 `json:"max,omitempty"`
+	Longest  int      `json:"longest,omitempty"`
+	Example  string   `json:"example,omitempty"`
+	Secret   bool     `json:"secret,omitempty"`
+	Add      bool     `json:"add,omitempty"`  // a record that is missing can be added in a dialog
 	Way      bool     `json:"way,omitempty"`  // its value leads somewhere
 	Href     string   `json:"href,omitempty"` // as a plain link
 }
@@ -50,8 +56,10 @@ func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	}
 	fv := &FieldView{
 		Path: spec.Path, Label: spec.Label, Type: f.Type, Choices: f.Choices, Unit: f.Unit,
-		Long: f.Long, Table: f.References, Required: !f.Nullable, Editable: o.editable(spec, f),
+		Long: f.Long, Table: f.References, Required: !f.Nullable && f.Default == "", Editable: o.editable(spec, f),
+		Min: f.Min, Max: f.Max, Longest: f.Longest, Example: f.Example, Secret: f.Secret,
 	}
+	fv.Add = fv.Editable && o.mayAddParent(spec, f)
 	if fv.Label == "" {
 		fv.Label = f.Label
 	}
@@ -92,6 +100,26 @@ func (o *Opening) fieldValue(path string, f *project.Column) cond.Value {
 		}
 	}
 	return cond.NullValue
+}
+
+// mayAddParent says whether a missing record of a relation can be added from here.
+func (o *Opening) mayAddParent(spec *project.Field, f *project.Column) bool {
+	s := o.app.Project.Screens[spec.Add]
+	return s != nil && f.References != "" && s.RecordTable() == f.References && o.rights.On(f.References).Add
+}
+
+// AddParent gives the place of the form that a missing record of a relation is added with.
+func (o *Opening) AddParent(path string) (*Place, error) {
+	for _, e := range o.plan.Elements {
+		spec, ok := e.Spec.(*project.Field)
+		if !ok || spec.Path != path {
+			continue
+		}
+		if f, _ := o.app.Project.FieldAt(o.plan.Screen.RecordTable(), path); f != nil && o.editable(spec, f) && o.mayAddParent(spec, f) {
+			return &Place{Screen: spec.Add, Mode: "add", Inputs: map[string]string{}}, nil
+		}
+	}
+	return nil, refuse("no-grant", "Nothing can be added from this field.", "Choose one that is there.")
 }
 
 // editable says whether this screen, mode and user may change the field here.

@@ -8,40 +8,63 @@ import (
 	"ambergate/core/project"
 )
 
-// ListView is a list as it is drawn: one page of it.
+// ListView is a list as it is drawn: one stretch of it.
 type ListView struct {
-	Table   string       `json:"table"`
-	Label   string       `json:"label"`
-	Main    bool         `json:"main"` // the place's filters and sort are this list's
-	Columns []ColumnView `json:"columns"`
-	Rows    []RowView    `json:"rows"`
-	Next    string       `json:"next,omitempty"`
-	Count   int          `json:"count"`
-	More    bool         `json:"more,omitempty"` // there are more than count
-	Sort    []Sort       `json:"sort"`
-	Opens   bool         `json:"opens,omitempty"` // a row can be opened
-	Refused string       `json:"refused,omitempty"`
+	Table   string        `json:"table"`
+	Label   string        `json:"label"`
+	Main    bool          `json:"main"` // the place's filters, sort and find are this list's
+	Columns []ColumnView  `json:"columns"`
+	Rows    []RowView     `json:"rows"`
+	Before  string        `json:"before,omitempty"` // cursor to read back from; "" at the beginning
+	Next    string        `json:"next,omitempty"`   // cursor to go on from; "" at the end
+	Count   int           `json:"count"`
+	More    bool          `json:"more,omitempty"` // there are more than count
+	Sort    []Sort        `json:"sort"`
+	Opens   bool          `json:"opens,omitempty"`   // a row can be opened
+	Chosen  string        `json:"chosen,omitempty"`  // key of the chosen row
+	Top     string        `json:"top,omitempty"`     // key of the row that was at the top
+	Choose  bool          `json:"choose,omitempty"`  // ways of the screen ask for the chosen row
+	InPlace bool          `json:"inPlace,omitempty"` // rows are edited where they stand
+	Adds    bool          `json:"adds,omitempty"`    // rows can be added where they stand
+	Several []SeveralView `json:"several,omitempty"` // what can be done with chosen rows
+	Refused string        `json:"refused,omitempty"`
+}
+
+// SeveralView is something that can be done with the chosen rows.
+type SeveralView struct {
+	ID     string `json:"id"`
+	Words  string `json:"words"`
+	State  string `json:"state"` // shown, greyed
+	Reason string `json:"reason,omitempty"`
 }
 
 // ColumnView is one column of a list.
 type ColumnView struct {
-	Path    string   `json:"path"`
-	Label   string   `json:"label"`
-	Type    string   `json:"type"`
-	Choices []string `json:"choices,omitempty"`
-	Graded  bool     `json:"graded,omitempty"`
-	Unit    string   `json:"unit,omitempty"`
-	Width   float64  `json:"width"`
+	Path     string   `json:"path"`
+	Label    string   `json:"label"`
+	Type     string   `json:"type"`
+	Choices  []string `json:"choices,omitempty"`
+	Graded   bool     `json:"graded,omitempty"`
+	Unit     string   `json:"unit,omitempty"`
+	Width    float64  `json:"width"`
+	Table    string   `json:"table,omitempty"` // of a relation
+	Nullable bool     `json:"nullable,omitempty"`
+	Edits    bool     `json:"edits,omitempty"` // its cells can be edited where they stand
+	Adds     bool     `json:"adds,omitempty"`  // and in rows that are added
+	Needed   bool     `json:"needed,omitempty"`
 }
 
 // RowView is one row: its cells in the order of the columns, and whether it opens.
 type RowView struct {
-	Key    string     `json:"key"`
-	Title  string     `json:"title"`
-	Cells  []CellView `json:"cells"`
-	Open   bool       `json:"open,omitempty"`
-	Reason string     `json:"reason,omitempty"`
-	Href   string     `json:"href,omitempty"`
+	Key     string     `json:"key"`
+	Title   string     `json:"title"`
+	Cursor  string     `json:"cursor,omitempty"`
+	Version string     `json:"version,omitempty"` // of rows that are edited in place
+	Edits   bool       `json:"edits,omitempty"`   // the user may change this row
+	Cells   []CellView `json:"cells"`
+	Open    bool       `json:"open,omitempty"`
+	Reason  string     `json:"reason,omitempty"`
+	Href    string     `json:"href,omitempty"`
 }
 
 // CellView is one value for people and, for records and choices, as the wire writes it.
@@ -92,28 +115,78 @@ func (o *Opening) listQuery(e *ElementPlan, after string) (Query, []string, erro
 	if limit == 0 {
 		limit = 50
 	}
-	return Query{Table: t, Paths: paths, Match: match, Order: o.listOrder(spec, isMain), Limit: limit, After: after, Rights: o.rights}, hidden, nil
+	q := Query{Table: t, Paths: paths, Match: match, Order: o.listOrder(spec, isMain), Limit: limit, After: after, Rights: o.rights}
+	if isMain {
+		q.Find = o.find(spec)
+	}
+	return q, hidden, nil
+}
+
+// find gives what the place looks for, in the columns that the user sees.
+func (o *Opening) find(spec *project.List) Find {
+	words := strings.Fields(o.place.Find)
+	if len(words) == 0 {
+		return Find{}
+	}
+	f := Find{Words: words}
+	for _, c := range project.Ordered(spec.Columns) {
+		field, _ := o.app.Project.FieldAt(spec.Table, c.Path)
+		if field == nil || !o.maySee(spec.Table, c.Path) {
+			continue
+		}
+		path := c.Path
+		if field.References != "" {
+			path = o.app.titlePath(field.References, c.Path)
+		}
+		if o.maySee(spec.Table, path) {
+			f.Paths = append(f.Paths, path)
+		}
+	}
+	return f
 }
 
 func (o *Opening) listOrder(spec *project.List, isMain bool) []Sort {
 	if isMain && len(o.place.Sort) > 0 {
-		var order []Sort
-		for _, s := range o.place.Sort {
-			if o.maySee(spec.Table, s.Path) {
-				order = append(order, s)
-			}
-		}
-		return order
+		return o.sortable(spec.Table, o.place.Sort)
 	}
+	return o.sortable(spec.Table, declaredOrder(o.app, spec))
+}
+
+func declaredOrder(a *App, spec *project.List) []Sort {
 	from := spec.Order
 	if len(from) == 0 {
-		from = o.app.Project.Tables[spec.Table].Order
+		from = a.Project.Tables[spec.Table].Order
 	}
 	var out []Sort
 	for _, s := range project.Ordered(from) {
-		if c, _ := o.app.Project.FieldAt(spec.Table, s.Path); c != nil && o.maySee(spec.Table, s.Path) {
-			out = append(out, Sort{Path: s.Path, Desc: s.Desc})
+		out = append(out, Sort{Path: s.Path, Desc: s.Desc})
+	}
+	return out
+}
+
+// order gives a declared order, as far as the user may see.
+func (o *Opening) order(table string, declared map[string]*project.Order) []Sort {
+	var out []Sort
+	for _, s := range project.Ordered(declared) {
+		out = append(out, Sort{Path: s.Path, Desc: s.Desc})
+	}
+	return o.sortable(table, out)
+}
+
+// sortable leaves out what is gone or hidden; records sort by what stands first in their titles.
+func (o *Opening) sortable(table string, order []Sort) []Sort {
+	var out []Sort
+	for _, s := range order {
+		c, _ := o.app.Project.FieldAt(table, s.Path)
+		if c == nil || !o.maySee(table, s.Path) {
+			continue
 		}
+		if c.References != "" {
+			if path := o.app.titlePath(c.References, s.Path); o.maySee(table, path) {
+				s.Path = path
+			}
+		}
+		out = append(out, s)
 	}
 	return out
 }
@@ -126,13 +199,58 @@ func (listKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sourc
 	if spec.Relation != "" && o.world.record == nil {
 		return nil
 	}
-	return o.fetchList(ctx, e, src, "")
+	look := o.place.Look[e.ID]
+	if look.Start != "" {
+		// Where it was left: if nothing is there any more, or the order is another, it begins anew.
+		err := o.fetchList(ctx, e, src, look.Start, false)
+		if err == nil && len(o.pages[e.ID].rows) > 0 {
+			o.counts[e.ID], err = o.countList(ctx, e, src)
+			return err
+		}
+		if err != nil && !isBadCursor(err) {
+			return err
+		}
+	}
+	if err := o.fetchList(ctx, e, src, "", false); err != nil {
+		return err
+	}
+	if o.pages[e.ID].next == "" {
+		o.counts[e.ID] = Count{N: len(o.pages[e.ID].rows)}
+		return nil
+	}
+	n, err := o.countList(ctx, e, src)
+	o.counts[e.ID] = n
+	return err
 }
 
-func (o *Opening) fetchList(ctx context.Context, e *ElementPlan, src Sources, after string) error {
-	q, hidden, err := o.listQuery(e, after)
+func isBadCursor(err error) bool {
+	r, ok := err.(*Refusal)
+	return ok && r.Code == "bad-cursor"
+}
+
+func (o *Opening) countList(ctx context.Context, e *ElementPlan, src Sources) (Count, error) {
+	q, _, err := o.listQuery(e, "")
+	if err != nil {
+		return Count{}, err
+	}
+	return src.Records.Count(ctx, q)
+}
+
+// stretch is some rows of a list that follow each other, with the cursors to go on from.
+type stretch struct {
+	rows         []*Row
+	before, next string
+}
+
+// fetchList reads rows after a cursor, or back from it; without one from the start, or the end.
+func (o *Opening) fetchList(ctx context.Context, e *ElementPlan, src Sources, cursor string, back bool) error {
+	q, hidden, err := o.listQuery(e, cursor)
 	if err != nil {
 		return err
+	}
+	q.Back = back
+	if spec := e.Spec.(*project.List); spec.InPlace || len(spec.Several) > 0 {
+		q.Ask = o.asks(q.Table.ID)
 	}
 	page, err := src.Records.Fetch(ctx, q)
 	if err != nil {
@@ -141,35 +259,38 @@ func (o *Opening) fetchList(ctx context.Context, e *ElementPlan, src Sources, af
 	for _, r := range page.Rows {
 		hide(r, hidden)
 	}
-	o.pages[e.ID] = page
-	if after != "" {
-		return nil
+	s := stretch{rows: page.Rows}
+	if len(page.Rows) > 0 {
+		first, last := page.Rows[0].Cursor, page.Rows[len(page.Rows)-1].Cursor
+		switch {
+		case back:
+			s.before = page.Next
+			if cursor != "" {
+				s.next = last
+			}
+		default:
+			s.next = page.Next
+			if cursor != "" {
+				s.before = first
+			}
+		}
 	}
-	if page.Next == "" {
-		o.counts[e.ID] = Count{N: len(page.Rows)}
-		return nil
-	}
-	o.counts[e.ID], err = src.Records.Count(ctx, q)
-	return err
+	o.pages[e.ID] = s
+	return nil
 }
 
-// More fetches a further page of a list of the screen.
-func (o *Opening) More(ctx context.Context, src Sources, element, after string) (*ListView, error) {
-	for _, e := range o.plan.Elements {
-		if e.ID != element || e.Kind != "list" {
-			continue
-		}
-		if !o.rights.On(e.Spec.(*project.List).Table).View {
-			break
-		}
-		if err := o.fetchList(ctx, e, src, after); err != nil {
-			return nil, err
-		}
-		var ev ElementView
-		listKind{}.view(o, e, &ev)
-		return ev.List, nil
+// More fetches a further stretch of a list of the screen: after a cursor, or back from it.
+func (o *Opening) More(ctx context.Context, src Sources, element, cursor string, back bool) (*ListView, error) {
+	e := o.listElement(element)
+	if e == nil || !o.rights.On(e.Spec.(*project.List).Table).View {
+		return nil, refuse("no-element", "This list is not on the screen any more.", "Load the screen again.")
 	}
-	return nil, refuse("no-element", "This list is not on the screen any more.", "Load the screen again.")
+	if err := o.fetchList(ctx, e, src, cursor, back); err != nil {
+		return nil, err
+	}
+	var ev ElementView
+	listKind{}.view(o, e, &ev)
+	return ev.List, nil
 }
 
 func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
@@ -190,7 +311,13 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	}
 	main := mainList(o.plan.Screen)
 	lv.Main = main != nil && main.ID == e.ID
-	lv.Sort = append(lv.Sort, o.listOrder(spec, lv.Main)...)
+	lv.Sort = append(lv.Sort, o.shownOrder(spec, lv.Main)...)
+	lv.InPlace, lv.Adds = o.editsInPlace(spec), o.mayAddRow(e) == ""
+	edits, adds := o.rowColumns(spec, false), o.rowColumns(spec, true)
+	lv.Choose = o.plan.chosen[e.ID] || lv.InPlace
+	look := o.place.Look[e.ID]
+	lv.Chosen, lv.Top = look.Row, look.Top
+	lv.Several = o.severalViews(e)
 	var columns []*project.ListColumn
 	for _, c := range project.Ordered(spec.Columns) {
 		f, _ := o.app.Project.FieldAt(spec.Table, c.Path)
@@ -198,7 +325,9 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 			continue
 		}
 		columns = append(columns, c)
-		cv := ColumnView{Path: c.Path, Label: c.Label, Type: f.Type, Choices: f.Choices, Graded: f.Graded, Unit: f.Unit, Width: c.Width}
+		cv := ColumnView{Path: c.Path, Label: c.Label, Type: f.Type, Choices: f.Choices, Graded: f.Graded, Unit: f.Unit, Width: c.Width, Table: f.References, Nullable: f.Nullable}
+		cv.Edits, cv.Adds = lv.InPlace && edits[c.Path] != nil, lv.Adds && adds[c.Path] != nil
+		cv.Needed = (cv.Edits || cv.Adds) && !f.Nullable && f.Default == ""
 		if cv.Label == "" {
 			cv.Label = f.Label
 		}
@@ -208,13 +337,20 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		lv.Columns = append(lv.Columns, cv)
 	}
 	gate := e.Gates["row"]
-	for _, r := range o.pages[e.ID].Rows {
-		row := RowView{Key: r.Key, Title: o.world.title(r, r.Table, ""), Cells: make([]CellView, len(columns))}
+	if len(t.Key) == 0 {
+		gate = nil // without a key no record can be named
+	}
+	for _, r := range o.pages[e.ID].rows {
+		row := RowView{Key: r.Key, Title: o.world.title(r, r.Table, ""), Cursor: r.Cursor, Cells: make([]CellView, len(columns))}
+		if lv.InPlace {
+			_, closed := o.shutToChanges(r)
+			row.Edits, row.Version = !closed, r.Version
+		}
 		for i, c := range columns {
 			row.Cells[i] = o.cell(r, spec.Table, c.Path)
 		}
 		if gate != nil {
-			v := o.judge(gate, aim{row: r})
+			v := o.judge(gate, aim{row: r, element: e.ID})
 			row.Open, row.Reason = v.Open(), v.Reason
 			lv.Opens = lv.Opens || v.Open()
 			if p := v.plainLink(gate); p != nil {
@@ -223,8 +359,47 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		}
 		lv.Rows = append(lv.Rows, row)
 	}
-	lv.Next = o.pages[e.ID].Next
+	lv.Before, lv.Next = o.pages[e.ID].before, o.pages[e.ID].next
 	lv.Count, lv.More = o.counts[e.ID].N, o.counts[e.ID].More
+}
+
+// shownOrder is the order as the columns know it.
+func (o *Opening) shownOrder(spec *project.List, isMain bool) []Sort {
+	order := declaredOrder(o.app, spec)
+	if isMain && len(o.place.Sort) > 0 {
+		order = o.place.Sort
+	}
+	var out []Sort
+	for _, s := range order {
+		if c, _ := o.app.Project.FieldAt(spec.Table, s.Path); c != nil && o.maySee(spec.Table, s.Path) {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// severalViews gives what the user's role can do with chosen rows; the rows themselves are judged
+// when it is pressed.
+func (o *Opening) severalViews(e *ElementPlan) []SeveralView {
+	spec := e.Spec.(*project.List)
+	rights := o.rights.On(spec.Table)
+	var out []SeveralView
+	for _, a := range project.Ordered(spec.Several) {
+		gate := e.Gates[project.SeveralTrigger(a.ID)]
+		if _, closed := o.judgeRoles(gate.Roles); closed {
+			continue
+		}
+		v := SeveralView{ID: a.ID, Words: a.Words, State: "shown"}
+		for _, c := range gate.Cases {
+			for _, effect := range c.Effects {
+				if effect.Kind == "set" && !rights.Edit || effect.Kind == "delete" && !rights.Delete {
+					v.State, v.Reason = "greyed", "Your role may not do this with "+lowerLabel(o.app.Project.Tables[spec.Table].Label)+"."
+				}
+			}
+		}
+		out = append(out, v)
+	}
+	return out
 }
 
 func (o *Opening) cell(r *Row, table, path string) CellView {

@@ -30,10 +30,12 @@ type Opening struct {
 	world  *world
 	rights *Rights
 	grant  project.Grant // on the screen's own table
-	pages  map[string]Page
+	pages  map[string]stretch
 	counts map[string]Count
 	groups map[string][]Group
 	filled map[string]*Row // mode add: the records that the address fills in, by field
+	steps  *steps          // nil where nothing steps
+	chosen map[string]*chosenRow
 	ghosts bool
 	// explains says whether conditions are explained part by part: for builders, and for a
 	// press that is refused. What users are shown only needs the decision.
@@ -49,6 +51,12 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 	}
 	if err := o.fetchFilled(ctx, src); err != nil {
 		return nil, err
+	}
+	if err := o.fetchSteps(ctx, src); err != nil {
+		return nil, fmt.Errorf("find the neighbours of a record: %w", err)
+	}
+	if err := o.fetchChosen(ctx, src); err != nil {
+		return nil, fmt.Errorf("find the chosen rows: %w", err)
 	}
 	if src.Bare {
 		return o, nil // a press looks at one element; lists are fetched by who needs them
@@ -78,9 +86,10 @@ func (a *App) enter(ctx context.Context, user *User, place Place, src Sources) (
 	o := &Opening{
 		app: a, plan: plan, place: place, ghosts: src.Ghosts, explains: src.Ghosts || src.Bare,
 		world:  &world{app: a, user: user, now: src.Now, inputs: inputs, inputRows: map[string]*Row{}, tags: src.Tags},
-		pages:  map[string]Page{},
+		pages:  map[string]stretch{},
 		counts: map[string]Count{},
 		groups: map[string][]Group{},
+		chosen: map[string]*chosenRow{},
 	}
 	if o.rights = src.Rights; o.rights == nil {
 		if o.rights, err = a.RightsOf(ctx, user, src.Records, src.Now); err != nil {
@@ -193,13 +202,17 @@ func (o *Opening) fetchFilled(ctx context.Context, src Sources) error {
 	return nil
 }
 
-// asks gives what is to be told of the screen's own record: whether it may be changed.
+// asks gives what is to be told of a record: whether it may be changed, and deleted.
 func (o *Opening) asks(table string) map[string]*cond.Pred {
 	rights := o.rights.On(table)
-	if !rights.Edit {
-		return nil
+	out := map[string]*cond.Pred{}
+	if rights.Edit {
+		out["edit"] = rights.Rows("edit")
 	}
-	return map[string]*cond.Pred{"edit": rights.Rows("edit")}
+	if rights.Delete {
+		out["delete"] = rights.Rows("delete")
+	}
+	return out
 }
 
 // one fetches a record with what a set of paths asks for, leaving out what the user's roles may
@@ -264,42 +277,6 @@ func (o *Opening) guard() error {
 	r := refuse("guard", "“"+o.plan.Screen.Title+"” is open only while "+o.plan.Guard.Root.Phrase()+".", "Go back or home.")
 	r.Part = &part
 	return r
-}
-
-// match gives what the screen's inputs and the place's filters narrow its main list by.
-func (o *Opening) match(table string, main bool) ([]Match, error) {
-	var out []Match
-	for _, in := range project.Ordered(o.plan.Screen.Inputs) {
-		v := o.world.inputs[in.ID]
-		if in.Filter == "" || v.IsNull() || !v.Known() {
-			continue
-		}
-		if c, _ := o.app.Project.FieldAt(table, in.Filter); c == nil {
-			continue
-		}
-		out = append(out, Match{Path: in.Filter, Compare: "is", Value: v})
-	}
-	if !main {
-		return out, nil
-	}
-	for _, f := range o.place.Filters {
-		c, _ := o.app.Project.FieldAt(table, f.Path)
-		if c == nil || !o.maySee(table, f.Path) {
-			return nil, refuse("bad-filter", "This list cannot be filtered like that.", "Take the filter off.")
-		}
-		t := c.TypeOf()
-		if f.Compare == "contains" {
-			t = cond.Type{Kind: cond.Text}
-		} else {
-			t.Choices = nil // a filter for a value that is no choice finds nothing, which is true
-		}
-		v, err := cond.Parse(t, f.Value)
-		if err != nil {
-			return nil, refuse("bad-filter", "“"+c.Label+"” cannot be filtered like that: "+err.Error()+".", "Change or take off the filter.")
-		}
-		out = append(out, Match{Path: f.Path, Compare: f.Compare, Value: v})
-	}
-	return out, nil
 }
 
 // StillOpen judges the guard again, with the live values of now.

@@ -17,12 +17,41 @@ type Place struct {
 	Set     map[string]string `json:"set,omitempty"`    // mode add: fields filled in, by field id
 	Filters []Filter          `json:"filters,omitempty"`
 	Sort    []Sort            `json:"sort,omitempty"`
+	Find    string            `json:"find,omitempty"`
+	From    *From             `json:"from,omitempty"` // the list come from; not part of the address
+	Look    map[string]Look   `json:"look,omitempty"` // by list: how it was left; not part of the address
+}
+
+// Overlay is a dialog or drawer over a place. What it comes to may be given to a field below.
+type Overlay struct {
+	Place Place  `json:"place"`
+	As    string `json:"as"`             // dialog, drawer
+	Into  string `json:"into,omitempty"` // field of the screen below that gets the record saved here
+}
+
+// From is the list that a record was opened from, as it was then: stepping goes on along it.
+type From struct {
+	Screen  string            `json:"screen,omitempty"` // none: all records of the table, in its own order
+	Element string            `json:"element,omitempty"`
+	Inputs  map[string]string `json:"inputs,omitempty"`
+	Filters []Filter          `json:"filters,omitempty"`
+	Sort    []Sort            `json:"sort,omitempty"`
+	Find    string            `json:"find,omitempty"`
+	At      string            `json:"at,omitempty"`  // the record's place in the order, as it was on arrival
+	Key     string            `json:"key,omitempty"` // the record that At speaks of
+}
+
+// Look is how a list was left: found again when one comes back.
+type Look struct {
+	Start string `json:"start,omitempty"` // cursor that the page begins after; "" for the beginning
+	Row   string `json:"row,omitempty"`   // key of the chosen row
+	Top   string `json:"top,omitempty"`   // key of the row that was at the top
 }
 
 // Filter narrows a screen's list by one of its columns.
 type Filter struct {
 	Path    string `json:"path"`
-	Compare string `json:"compare"` // is, isNot, contains, empty, notEmpty, atLeast, atMost
+	Compare string `json:"compare"` // of Compares
 	Value   string `json:"value,omitempty"`
 }
 
@@ -31,9 +60,6 @@ type Sort struct {
 	Path string `json:"path"`
 	Desc bool   `json:"desc,omitempty"`
 }
-
-// Compares are the comparisons that a list can be filtered by.
-var Compares = []string{"is", "isNot", "contains", "empty", "notEmpty", "atLeast", "atMost"}
 
 // Address writes a place as the part of an address after /use/<project>: the call itself.
 // Inputs stand in declared order; what is not an input stands under the reserved prefix ~.
@@ -65,6 +91,9 @@ func (a *App) Address(p Place) string {
 			sign = "-"
 		}
 		add("~sort", sign+a.aliasPath(table, o.Path))
+	}
+	if p.Find != "" {
+		add("~find", p.Find)
 	}
 	address := "/" + s.Slug
 	if len(parts) > 0 {
@@ -105,6 +134,8 @@ func (a *App) ParseAddress(slug, query string) (Place, error) {
 			for _, one := range values[name] {
 				p.Sort = append(p.Sort, Sort{Path: a.idPath(listTable(s), strings.TrimPrefix(one, "-")), Desc: strings.HasPrefix(one, "-")})
 			}
+		case name == "~find":
+			p.Find = value
 		case byAlias[name] != nil:
 			p.Inputs[byAlias[name].ID] = value
 		default:

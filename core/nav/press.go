@@ -12,7 +12,9 @@ import (
 // Press is what the browser says was set off. It decides nothing.
 type Press struct {
 	Element   string            // id
+	Trigger   string            // of an element with several ways: which of them; "" for the usual one
 	Row       string            // key of the clicked row
+	Rows      []string          // keys of the rows that were chosen, for what is done with several
 	Point     string            // value of the chosen point
 	Values    map[string]string // typed and not saved, by field id
 	Base      map[string]string // what those fields were when the form was opened
@@ -25,20 +27,33 @@ type Press struct {
 // Outcome is what a press came to.
 type Outcome struct {
 	Kind     string     // move, stay, question
-	Move     string     // screen, back, forward, home, up, close
-	To       *Place     // of a move to a screen
-	As       string     // full, dialog, replace
+	Move     string     // screen, step, back, forward, home, up, close
+	To       *Place     // of a move to a screen, or of a step
+	As       string     // full, dialog, drawer, replace, tab
 	Message  string     // of stay
 	Question *Question  // what the user is asked before anything is done
 	Writes   []TagWrite // to be sent after the transaction was committed
 	Saved    string     // key of the record that was saved
+	Title    string     // of the record that was saved
+	Deleted  string     // key of the screen's record, when it was deleted
+	Choose   *Choice    // a row of a list is to be the chosen one
+	Done     int        // of what is done with several rows: how many
+	Forget   bool       // what was typed is saved, or is to be forgotten
+}
+
+// Choice is the row of a list that is chosen from now on; Adding is a row that is yet to be written.
+type Choice struct {
+	List   string `json:"list"`
+	Row    string `json:"row,omitempty"`
+	Adding bool   `json:"adding,omitempty"`
 }
 
 // Question is put to the user; nothing has been done yet.
 type Question struct {
-	Kind   string          `json:"kind"` // confirm, unsaved, conflict
-	Words  string          `json:"words"`
-	Fields []ConflictField `json:"fields,omitempty"`
+	Kind    string          `json:"kind"` // confirm, unsaved, conflict, delete
+	Words   string          `json:"words"`
+	Fields  []ConflictField `json:"fields,omitempty"`
+	Hanging []Hanging       `json:"hanging,omitempty"` // of delete: what refers to the record
 }
 
 // ConflictField is a field that was changed here and, meanwhile, by somebody else.
@@ -75,7 +90,8 @@ func (o *Opening) gateOf(ctx context.Context, p Press, src Changer) (*GatePlan, 
 		if !shown {
 			return nil, Verdict{}, aim{}, refuse("hidden", "This is not open to you here.", ev.Reason)
 		}
-		for trigger, gate := range e.Gates {
+		trigger, gate := e.gateOn(p.Trigger)
+		if gate != nil {
 			at, err := o.aimAt(ctx, e, trigger, p, src)
 			if err != nil {
 				return nil, Verdict{}, aim{}, err
@@ -92,6 +108,19 @@ func (o *Opening) gateOf(ctx context.Context, p Press, src Changer) (*GatePlan, 
 		return nil, Verdict{}, aim{}, refuse("greyed", "Nothing is wired to this yet.", "")
 	}
 	return nil, Verdict{}, aim{}, refuse("no-element", "What you pressed is not on this screen any more.", "The screen has been loaded again.")
+}
+
+// gateOn gives the gate of a trigger; without one that of the element's usual trigger.
+func (e *ElementPlan) gateOn(trigger string) (string, *GatePlan) {
+	if trigger != "" {
+		return trigger, e.Gates[trigger]
+	}
+	for _, name := range sortedKeys(e.Gates) {
+		if !strings.HasPrefix(name, "several.") {
+			return name, e.Gates[name]
+		}
+	}
+	return "", nil
 }
 
 // elementForPress says whether the element itself is there: its mode and its own condition.
@@ -111,27 +140,36 @@ func (o *Opening) aimAt(ctx context.Context, e *ElementPlan, trigger string, p P
 	if trigger != "row" {
 		return aim{point: p.Point}, nil
 	}
-	spec := e.Spec.(*project.List)
-	if !o.rights.On(spec.Table).View {
-		return aim{}, refuse("no-grant", "Your role may not view these records.", "")
-	}
 	if p.Row == "" {
 		return aim{}, refuse("no-record", "No row was named.", "Choose a row of the list.")
 	}
+	row, err := o.rowOf(ctx, e, p.Row, src, false)
+	if err != nil {
+		return aim{}, err
+	}
+	return aim{row: row, element: e.ID}, nil
+}
+
+// rowOf fetches a row of a list by its key, as the list would, with its place in the list's order.
+func (o *Opening) rowOf(ctx context.Context, e *ElementPlan, key string, records Records, lock bool) (*Row, error) {
+	spec := e.Spec.(*project.List)
+	if !o.rights.On(spec.Table).View {
+		return nil, refuse("no-grant", "Your role may not view these records.", "")
+	}
 	q, hidden, err := o.listQuery(e, "")
 	if err != nil {
-		return aim{}, err
+		return nil, err
 	}
-	q.Key, q.Limit, q.Order = p.Row, 1, nil
-	page, err := src.Fetch(ctx, q)
+	q.Key, q.Limit, q.Lock, q.Ask = key, 1, lock, o.asks(spec.Table)
+	page, err := records.Fetch(ctx, q)
 	if err != nil {
-		return aim{}, err
+		return nil, err
 	}
 	if len(page.Rows) == 0 {
-		return aim{}, refuse("no-record", "This row is not in the list any more.", "The list has been loaded again.")
+		return nil, refuse("no-record", "This row is not in the list any more.", "The list has been loaded again.")
 	}
 	hide(page.Rows[0], hidden)
-	return aim{row: page.Rows[0]}, nil
+	return page.Rows[0], nil
 }
 
 // Writes says whether the ways of an element change records or the plant.
@@ -140,8 +178,11 @@ func (a *App) Writes(screen, element string) bool {
 	if e == nil {
 		return false
 	}
+	if l, ok := e.Spec.(*project.List); ok && l.InPlace {
+		return true
+	}
 	for _, g := range e.Gates {
-		if g.Writes() {
+		if g.Writes() || g.Unsaved == "save" {
 			return true
 		}
 	}
@@ -152,19 +193,30 @@ func (a *App) Writes(screen, element string) bool {
 // effects in order through the changer, and works out the move with the new values. Errors
 // are *Refusal, *FieldErrors or the changer's own; after any of them nothing may be kept.
 func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, error) {
+	switch {
+	case p.Trigger == keepRowTrigger:
+		return o.keepRow(ctx, p, src)
+	case strings.HasPrefix(p.Trigger, "several."):
+		return o.followSeveral(ctx, p, src)
+	}
 	gate, verdict, at, err := o.gateOf(ctx, p, src)
 	if err != nil {
 		return Outcome{}, err
 	}
 	c := verdict.chosen
-	if q := o.question(gate, c, p, at); q != nil {
+	q, err := o.question(ctx, gate, c, p, at, src)
+	if err != nil {
+		return Outcome{}, err
+	}
+	if q != nil {
 		return Outcome{Kind: "question", Question: q}, nil
 	}
 	w := *o.world
 	w.row = at.row
-	out := Outcome{Kind: "stay"}
+	keeps := p.Unsaved == "save" || gate.Unsaved == "save" && len(p.Values) > 0
+	out := Outcome{Kind: "stay", Forget: keeps || saves(c) || p.Unsaved == "drop" || gate.Unsaved == "drop"}
 	effects := c.Effects
-	if p.Unsaved == "save" && !saves(c) {
+	if keeps && !saves(c) {
 		effects = append([]*EffectPlan{{Effect: &project.Effect{Kind: "save", Spec: &project.Save{}}}}, effects...)
 	}
 	for _, e := range effects {
@@ -189,17 +241,27 @@ func saves(c *CasePlan) bool {
 }
 
 // question gives what must be asked before anything is done; nil when nothing is.
-func (o *Opening) question(g *GatePlan, c *CasePlan, p Press, at aim) *Question {
-	leaves := c.Move != nil && c.Move.As != "dialog"
+func (o *Opening) question(ctx context.Context, g *GatePlan, c *CasePlan, p Press, at aim, src Changer) (*Question, error) {
+	leaves := c.Move != nil && c.Move.As != "dialog" && c.Move.As != "drawer" && c.Move.As != "tab" && !(c.Move.Kind == "step" && c.Move.List != "")
 	if len(p.Values) > 0 && leaves && !saves(c) && g.Unsaved == "" && p.Unsaved == "" {
-		return &Question{Kind: "unsaved", Words: "What you typed here is not saved yet."}
+		return &Question{Kind: "unsaved", Words: "What you typed here is not saved yet."}, nil
 	}
-	if g.Question != nil && !p.Confirmed {
+	if p.Confirmed {
+		return nil, nil
+	}
+	words := ""
+	if g.Question != nil {
 		w := *o.world
 		w.row = at.row
-		return &Question{Kind: "confirm", Words: g.Question.Say(&w, w.say)}
+		words = g.Question.Say(&w, w.say)
 	}
-	return nil
+	if row := o.deletes(c); row != nil {
+		return o.askDelete(ctx, row, words, src)
+	}
+	if words != "" {
+		return &Question{Kind: "confirm", Words: words}, nil
+	}
+	return nil, nil
 }
 
 func (o *Opening) followMove(c *CasePlan, v Verdict, w *world, at aim, out *Outcome) error {
@@ -208,9 +270,19 @@ func (o *Opening) followMove(c *CasePlan, v Verdict, w *world, at aim, out *Outc
 		return nil
 	}
 	if c.Move == nil {
+		if out.Deleted != "" {
+			out.Kind, out.Move = "move", "back" // there is nothing to stay on
+		}
 		return nil
 	}
 	out.Kind, out.Move, out.As = "move", c.Move.Kind, c.Move.As
+	if c.Move.Kind == "step" {
+		out.To = v.To
+		if v.choose != nil {
+			out.Kind, out.Choose = "stay", v.choose
+		}
+		return nil
+	}
 	if c.Move.Kind == "up" {
 		if o.plan.Screen.Up == "" {
 			out.Move = "home"
@@ -246,11 +318,22 @@ type effectRun struct {
 	press   Press
 	records Changer
 	out     *Outcome
+	row     *Row // one of several that were chosen; nil: what is changed is the screen's record
+}
+
+// subject gives the record that is changed.
+func (r effectRun) subject() *Row {
+	if r.row != nil {
+		return r.row
+	}
+	return r.w.record
 }
 
 // effectKind is what nav does with one kind of effect.
 type effectKind interface {
 	plan(b *planner, e *EffectPlan)
+	// shut says why the user may not do it here, if so; row is one of several that it is done with, or nil.
+	shut(o *Opening, e *EffectPlan, row *Row) (Verdict, bool)
 	// do makes the change; a question instead of it means that nothing was changed.
 	do(ctx context.Context, r effectRun) (*Question, error)
 }
@@ -259,7 +342,7 @@ type effectKind interface {
 var effectKinds map[string]effectKind
 
 func init() {
-	effectKinds = map[string]effectKind{"save": saveEffect{}, "set": setEffect{}, "write": writeEffect{}}
+	effectKinds = map[string]effectKind{"save": saveEffect{}, "set": setEffect{}, "write": writeEffect{}, "delete": deleteEffect{}, "addRow": addRowEffect{}}
 }
 
 func (r effectRun) table() *project.Table {
@@ -277,7 +360,15 @@ func (r effectRun) reload(ctx context.Context, key string) error {
 		return err
 	}
 	r.w.record, r.out.Saved = row, key
+	if row != nil {
+		r.out.Title = r.w.title(row, row.Table, "")
+	}
 	return nil
 }
+
+// alwaysOpen is for effects that need no right to a record.
+type alwaysOpen struct{}
+
+func (alwaysOpen) shut(*Opening, *EffectPlan, *Row) (Verdict, bool) { return Verdict{}, false }
 
 func lowerLabel(s string) string { return strings.ToLower(s) }

@@ -22,6 +22,17 @@ type Changer interface {
 	Insert(ctx context.Context, t *project.Table, values map[string]cond.Value) (string, error)
 	// Update changes fields of a record that this transaction has fetched with Lock.
 	Update(ctx context.Context, t *project.Table, key string, values map[string]cond.Value) error
+	// Delete removes a record that this transaction has fetched with Lock.
+	Delete(ctx context.Context, t *project.Table, key string) error
+	// Hanging tells what refers to a record, as far as rights let it be seen.
+	Hanging(ctx context.Context, t *project.Table, key string, rights RowRules) ([]Hanging, error)
+}
+
+// Hanging is records of one table that refer to a record which is to be deleted.
+type Hanging struct {
+	Label string `json:"label"`
+	N     int    `json:"n"`
+	Then  string `json:"then"` // what the database does to them: deleted, emptied, or kept, which forbids deleting
 }
 
 // Tags reads live values from the plant's cache; it never waits.

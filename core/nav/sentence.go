@@ -1,11 +1,8 @@
 package nav
 
 import (
-	"fmt"
-	"sort"
 	"strings"
 
-	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
@@ -52,6 +49,13 @@ func triggerWords(trigger string, e *project.Element) string {
 		return "a row is opened"
 	case "point":
 		return "a bar is chosen"
+	}
+	if l, ok := e.Spec.(*project.List); ok {
+		for id, a := range l.Several {
+			if trigger == project.SeveralTrigger(id) {
+				return "“" + a.Words + "” is pressed for chosen rows"
+			}
+		}
 	}
 	if e.Kind == "field" {
 		return "its value is pressed"
@@ -142,9 +146,8 @@ func (w *sentenceWriter) caseWords(g *GatePlan, c *CasePlan) {
 
 func (w *sentenceWriter) move(c *CasePlan) {
 	m := c.Move
-	words := map[string]string{"back": "go back", "forward": "go forward", "home": "go home", "up": "go up", "close": "close this"}
 	if m.Kind != "screen" {
-		w.out = append(w.out, Chunk{Text: words[m.Kind], Part: "target", Tone: "target", Case: c.ID})
+		w.out = append(w.out, Chunk{Text: w.leaves(m.Move), Part: "target", Tone: "target", Case: c.ID})
 		return
 	}
 	w.plain("open ")
@@ -163,9 +166,38 @@ func (w *sentenceWriter) move(c *CasePlan) {
 		w.plain(" to ")
 		w.out = append(w.out, Chunk{Text: mode, Part: "mode", Case: c.ID})
 	}
-	as := map[string]string{"": "in full", "full": "in full", "dialog": "as a dialog", "replace": "in place of this"}[m.As]
+	as := map[string]string{"": "in full", "full": "in full", "dialog": "as a dialog", "drawer": "as a drawer", "replace": "in place of this", "tab": "in a new tab"}[m.As]
 	w.plain(", ")
 	w.out = append(w.out, Chunk{Text: as, Part: "as", Case: c.ID})
+}
+
+// leaves says a move that is no screen by name.
+func (w *sentenceWriter) leaves(m *project.Move) string {
+	if m.Kind != "step" {
+		return map[string]string{"back": "go back", "forward": "go forward", "home": "go home", "up": "go up", "close": "close this"}[m.Kind]
+	}
+	words := "go to the " + m.Step + " " + w.recordWord(m.List)
+	if m.List == "" {
+		words += " of the list come from"
+	}
+	if end := map[string]string{"round": ", round at the end", "stay": ", saying so at the end"}[m.None]; end != "" {
+		words += end
+	}
+	return words
+}
+
+// recordWord says what one record of a list of the screen, or of the screen itself, is called.
+func (w *sentenceWriter) recordWord(list string) string {
+	table := w.screen.RecordTable()
+	if e := w.screen.Elements[list]; e != nil {
+		if l, ok := e.Spec.(*project.List); ok {
+			table = l.Table
+		}
+	}
+	if t := w.app.Project.Tables[table]; t != nil {
+		return t.One
+	}
+	return "record"
 }
 
 func (w *sentenceWriter) bindings(c *CasePlan) {
@@ -245,225 +277,4 @@ func (w *sentenceWriter) arrive(c *CasePlan) {
 		w.plain(" where ")
 		w.out = append(w.out, Chunk{Text: strings.Join(parts, " and "), Part: "arrive", Tone: "record", Case: c.ID})
 	}
-}
-
-func (w *sentenceWriter) effect(e *EffectPlan) string {
-	switch spec := e.Spec.(type) {
-	case *project.Save:
-		return "save"
-	case *project.Set:
-		t := w.app.Project.Tables[w.screen.RecordTable()]
-		var parts []string
-		for _, field := range sortedKeys(spec.Fields) {
-			label := "a field that is gone"
-			if t != nil && t.Fields[field] != nil {
-				label = lowerLabel(t.Fields[field].Label)
-			}
-			value := "“" + spec.Fields[field] + "”"
-			if x := e.Exprs[field]; x != nil {
-				value = w.valueWords(x)
-			}
-			parts = append(parts, "set "+label+" to "+value)
-		}
-		return strings.Join(parts, " and ")
-	case *project.Write:
-		if e.Exprs["tag"] == nil || e.Exprs["value"] == nil {
-			return "write to a tag that is gone"
-		}
-		if v := e.Exprs["value"].Root; v.Op == cond.OpConst && v.Const.True() {
-			return "send " + e.Exprs["tag"].Root.Path.Words()
-		}
-		return "write " + e.Exprs["value"].Root.Phrase() + " to " + e.Exprs["tag"].Root.Path.Words()
-	}
-	return e.Kind
-}
-
-// bindingWords says where an input's value comes from.
-func (a *App) bindingWords(s *project.Screen, e *ElementPlan, b *project.Binding) string {
-	switch b.Rule {
-	case "this":
-		if t := a.Project.Tables[s.RecordTable()]; t != nil {
-			return "this " + t.One
-		}
-		return "this record"
-	case "row":
-		return "the clicked row"
-	case "point":
-		return "the chosen bar"
-	case "user":
-		return "the user’s own record"
-	case "value":
-		return "“" + b.Value + "”"
-	case "input":
-		if in := s.Inputs[b.Value]; in != nil {
-			return "the " + lowerLabel(in.Label) + " given"
-		}
-		return "an input that is gone"
-	case "parent":
-		return a.parentWords(s, e, b)
-	case "expression":
-		return "“" + b.Value + "”"
-	}
-	return b.Rule
-}
-
-func (a *App) parentWords(s *project.Screen, e *ElementPlan, b *project.Binding) string {
-	table, of := s.RecordTable(), "its"
-	if b.From == "row" {
-		of = "the row’s"
-		if l, ok := e.Spec.(*project.List); ok {
-			table = l.Table
-		}
-	}
-	var words []string
-	path := ""
-	for _, part := range strings.Split(b.Path, ".") {
-		path = join(path, part)
-		f, _ := a.Project.FieldAt(table, path)
-		if f == nil {
-			return "a relation that is gone"
-		}
-		words = append(words, lowerLabel(f.Label))
-	}
-	return of + " " + strings.Join(words, "’s ")
-}
-
-// roleWords says for whom a gate is.
-func (a *App) roleWords(roles map[string]bool) string {
-	if roles == nil {
-		return "everyone"
-	}
-	var names []string
-	for _, r := range project.Ordered(a.Project.Roles) {
-		if roles[r.ID] {
-			names = append(names, r.Name)
-		}
-	}
-	switch len(names) {
-	case 0:
-		return "nobody"
-	case 1:
-		return names[0]
-	}
-	return strings.Join(names[:len(names)-1], ", ") + " or " + names[len(names)-1]
-}
-
-// Now says what a way does right now for the walked user and record, or why it is closed.
-func (o *Opening) Now(v Verdict) string {
-	who := "For " + o.world.user.Name
-	if r := o.world.record; r != nil {
-		who += fmt.Sprintf(", on %s %s", o.app.Project.Tables[r.Table].One, o.world.title(r, r.Table, ""))
-	}
-	if !v.Open() {
-		return who + ": " + v.Reason
-	}
-	if v.To != nil {
-		return who + ": " + o.placeWords(*v.To) + "."
-	}
-	if v.stay != "" {
-		return who + ": stays and says “" + v.stay + "”."
-	}
-	var does []string
-	w := sentenceWriter{app: o.app, screen: o.plan.Screen}
-	if m := v.chosen.Move; m != nil && m.Target != nil {
-		return who + ": saves, then opens " + m.Target.Title + "."
-	}
-	for _, e := range v.chosen.Effects {
-		does = append(does, w.effect(e))
-	}
-	if m := v.chosen.Move; m != nil {
-		does = append(does, map[string]string{"back": "goes back", "forward": "goes forward", "home": "goes home", "up": "goes up", "close": "closes"}[m.Kind])
-	}
-	return who + ": " + strings.Join(does, ", then ") + "."
-}
-
-// placeWords names a place with what it opens on.
-func (o *Opening) placeWords(p Place) string {
-	s := o.app.Project.Screens[p.Screen]
-	text := s.Title
-	var with []string
-	for _, in := range project.Ordered(s.Inputs) {
-		wire := p.Inputs[in.ID]
-		if wire == "" {
-			continue
-		}
-		words := wire
-		if r := o.world.record; r != nil && r.Table == in.Table && r.Key == wire {
-			words = o.world.title(r, r.Table, "")
-		} else if title := o.titleOfParent(in.Table, wire); title != "" {
-			words = title
-		}
-		with = append(with, lowerLabel(in.Label)+" "+words)
-	}
-	if p.Mode == "add" {
-		text += ", a new one"
-	}
-	for _, field := range sortedKeys(p.Set) {
-		if f, _ := o.app.Project.FieldAt(s.RecordTable(), field); f != nil {
-			value := p.Set[field]
-			if f.References != "" {
-				if r := o.world.record; r != nil && r.Table == f.References && r.Key == value {
-					value = o.world.title(r, r.Table, "")
-				} else if title := o.titleOfParent(f.References, value); title != "" {
-					value = title
-				}
-			}
-			with = append(with, lowerLabel(f.Label)+" "+value+" filled in")
-		}
-	}
-	if len(with) > 0 {
-		text += ", with " + strings.Join(with, ", ")
-	}
-	if p.Mode == "edit" {
-		text += ", to edit"
-	}
-	return text
-}
-
-// titleOfParent finds the title of a record that the screen's own record refers to.
-func (o *Opening) titleOfParent(table, key string) string {
-	r := o.world.record
-	if r == nil {
-		return ""
-	}
-	var paths []string
-	for path, v := range r.Values {
-		if v.KeyOf() == key {
-			paths = append(paths, path)
-		}
-	}
-	sort.Strings(paths)
-	for _, path := range paths {
-		if f, _ := o.app.Project.FieldAt(r.Table, path); f != nil && f.References == table {
-			return o.world.title(r, table, path)
-		}
-	}
-	return ""
-}
-
-// valueWords says what a field gets: "this cabin", "its lift", "the user", or a plain value.
-func (w *sentenceWriter) valueWords(x *cond.Expr) string {
-	if x.Root.Op != cond.OpPath {
-		return x.Root.Phrase()
-	}
-	p := x.Root.Path
-	switch {
-	case p.Root == "user" && p.Key == "record":
-		return "the user"
-	case p.Root == "record" && p.Key == "":
-		return w.app.bindingWords(w.screen, w.element, &project.Binding{Rule: "this"})
-	case p.Root == "record":
-		return "its " + p.Words()
-	case p.Root == "inputs" && len(p.Segs) == 1:
-		return "the " + p.Words() + " given"
-	}
-	return p.Words()
-}
-
-// shown writes a template over aliases, without the full stop that the sentence brings itself.
-func shown(t *cond.Template, stored string) string {
-	if t != nil {
-		stored = t.Shown()
-	}
-	return strings.TrimSuffix(stored, ".")
 }

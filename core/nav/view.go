@@ -1,7 +1,6 @@
 package nav
 
 import (
-	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
@@ -17,8 +16,11 @@ type View struct {
 	Place    Place         `json:"place"`
 	Address  string        `json:"address"` // after /use/<project>
 	Record   *RecordInfo   `json:"record,omitempty"`
+	Find     string        `json:"find,omitempty"`
 	Context  []Chip        `json:"context,omitempty"` // what arrived and narrows the screen
 	Elements []ElementView `json:"elements"`
+	Steps    *StepView     `json:"steps,omitempty"`
+	Tells    bool          `json:"tells,omitempty"` // its position in the list come from can be asked for
 }
 
 // RecordInfo names the screen's own record.
@@ -62,7 +64,7 @@ func (o *Opening) View() *View {
 	s := o.plan.Screen
 	v := &View{
 		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.place.Mode, Bare: s.Bare,
-		Place: o.place, Address: o.app.Address(o.place), Elements: make([]ElementView, 0, len(o.plan.Elements)), Context: o.chips(),
+		Place: o.place, Find: o.place.Find, Address: o.app.Address(o.place), Elements: make([]ElementView, 0, len(o.plan.Elements)), Context: o.chips(),
 	}
 	if o.place.Mode == "add" {
 		if t := o.app.Project.Tables[s.RecordTable()]; t != nil {
@@ -74,6 +76,7 @@ func (o *Opening) View() *View {
 	if r := o.world.record; r != nil {
 		v.Record = &RecordInfo{Table: r.Table, Key: r.Key, Title: o.world.title(r, r.Table, ""), Version: r.Version}
 	}
+	v.Steps, v.Tells = o.stepView(), s.Position && o.steps != nil
 	for _, e := range o.plan.Elements {
 		if ev, ok := o.element(e); ok {
 			v.Elements = append(v.Elements, ev)
@@ -142,26 +145,4 @@ func (o *Opening) chips() []Chip {
 		out = append(out, Chip{Path: f.Path, Label: c.Label, Words: o.filterWords(f, c), Clear: true})
 	}
 	return out
-}
-
-func (o *Opening) filterWords(f Filter, c *project.Column) string {
-	value := f.Value
-	if v, err := cond.Parse(cond.Type{Kind: c.TypeOf().Kind}, f.Value); err == nil && f.Compare != "contains" {
-		value = o.world.say(v, c.TypeOf())
-	}
-	switch f.Compare {
-	case "isNot":
-		return "not " + value
-	case "contains":
-		return "contains “" + value + "”"
-	case "empty":
-		return "empty"
-	case "notEmpty":
-		return "not empty"
-	case "atLeast":
-		return "from " + value
-	case "atMost":
-		return "up to " + value
-	}
-	return value
 }

@@ -55,8 +55,8 @@ func (o *Opening) Ways() []WayOut {
 				Now: "Nothing is wired to it yet.", Sentence: o.app.Sentence(o.plan.Screen, e, b.TriggerName()),
 			})
 		}
-		for trigger, g := range e.Gates {
-			out = append(out, o.wayOut(e, ev, trigger, g))
+		for _, trigger := range sortedKeys(e.Gates) {
+			out = append(out, o.wayOut(e, ev, trigger, e.Gates[trigger]))
 		}
 	}
 	return out
@@ -102,12 +102,13 @@ func (o *Opening) wayOut(e *ElementPlan, ev ElementView, trigger string, g *Gate
 
 // sampleAim stands a list's first row, or a chart's first point, for whichever is clicked.
 func (o *Opening) sampleAim(e *ElementPlan, trigger string) aim {
-	switch trigger {
-	case "row":
-		if rows := o.pages[e.ID].Rows; len(rows) > 0 {
-			return aim{row: rows[0]}
+	several := strings.HasPrefix(trigger, "several.")
+	switch {
+	case trigger == "row" || several:
+		if rows := o.pages[e.ID].rows; len(rows) > 0 {
+			return aim{row: rows[0], element: e.ID, several: several}
 		}
-	case "point":
+	case trigger == "point":
 		if groups := o.groups[e.ID]; len(groups) > 0 {
 			return aim{point: groups[0].Value.Wire()}
 		}
@@ -160,6 +161,9 @@ func (a *App) plate(way *WayOut, s *project.Screen, e *ElementPlan, g *GatePlan)
 	}
 	way.Kind, way.Glyph = c.Move.Kind, c.Move.Kind
 	way.Title = map[string]string{"back": "Back", "forward": "Forward", "home": "Home", "up": "Up", "close": "Close"}[c.Move.Kind]
+	if c.Move.Kind == "step" {
+		way.Title = sentenceWord(c.Move.Step) + " " + w.recordWord(c.Move.List)
+	}
 	if c.Move.Kind != "screen" {
 		return
 	}
@@ -175,8 +179,8 @@ func (a *App) plate(way *WayOut, s *project.Screen, e *ElementPlan, g *GatePlan)
 	if c.Move.Target.Type != "form" {
 		way.How = c.Move.Target.Type
 	}
-	if c.Move.As == "dialog" {
-		way.How += ", dialog"
+	if as := map[string]string{"dialog": ", dialog", "drawer": ", drawer", "tab": ", new tab"}[c.Move.As]; as != "" {
+		way.How += as
 	}
 	way.Brings = a.brings(s, e, c)
 }

@@ -49,6 +49,7 @@ type Field struct {
 	Label    string `json:"label,omitempty"`
 	ReadOnly bool   `json:"readOnly,omitempty"`
 	Gate     *Gate  `json:"gate,omitempty"` // its value is a way, where it has one
+	Add      string `json:"add,omitempty"`  // of a relation: the form that a missing record can be added with, in a dialog
 }
 
 // Validate asks for a path.

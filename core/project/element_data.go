@@ -9,9 +9,25 @@ type List struct {
 	Label    string                 `json:"label,omitempty"`
 	Columns  map[string]*ListColumn `json:"columns"`
 	Order    map[string]*Order      `json:"order,omitempty"`
-	Opened   *Gate                  `json:"opened,omitempty"` // a row is opened
-	Rows     int                    `json:"rows,omitempty"`   // on one page; default 50
+	Opened   *Gate                  `json:"opened,omitempty"`  // a row is opened
+	Rows     int                    `json:"rows,omitempty"`    // on one page; default 50
+	InPlace  bool                   `json:"inPlace,omitempty"` // rows are edited where they stand
+	Several  map[string]*Several    `json:"several,omitempty"` // what can be done with chosen rows
 }
+
+// Several is something that is done with each of the rows that were chosen, all or none.
+type Several struct {
+	ID    string  `json:"-"`
+	Pos   float64 `json:"pos"`
+	Words string  `json:"words"`
+	Gate  *Gate   `json:"gate"`
+}
+
+// Position gives the place among others.
+func (s *Several) Position() float64 { return s.Pos }
+
+// SeveralTrigger names the trigger of what is done with chosen rows.
+func SeveralTrigger(id string) string { return "several." + id }
 
 // ListColumn is one column of a list.
 type ListColumn struct {
@@ -39,11 +55,26 @@ func (l *List) Validate() error {
 	for id, o := range l.Order {
 		o.ID = id
 	}
+	for id, a := range l.Several {
+		a.ID = id
+		if a.Words == "" || a.Gate == nil {
+			return fmt.Errorf("what is done with several rows needs words and a gate")
+		}
+	}
 	return nil
 }
 
-// Gates gives the gate of an opened row.
-func (l *List) Gates() map[string]*Gate { return gates("row", l.Opened) }
+// Gates gives the gate of an opened row, and those of what is done with several.
+func (l *List) Gates() map[string]*Gate {
+	all := gates("row", l.Opened)
+	for id, a := range l.Several {
+		if all == nil {
+			all = map[string]*Gate{}
+		}
+		all[SeveralTrigger(id)] = a.Gate
+	}
+	return all
+}
 
 // Chart counts or sums records by one field.
 type Chart struct {

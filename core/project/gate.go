@@ -11,7 +11,7 @@ type Gate struct {
 	Roles     map[string]bool  `json:"roles,omitempty"` // absent: everyone
 	While     string           `json:"while,omitempty"` // condition
 	Otherwise Otherwise        `json:"otherwise,omitzero"`
-	Unsaved   string           `json:"unsaved,omitempty"` // ask (default), save, drop
+	Unsaved   string           `json:"unsaved,omitempty"` // ask (default), save, keep (as a draft), drop
 	Confirm   string           `json:"confirm,omitempty"` // template: the question put before
 	Cases     map[string]*Case `json:"cases,omitempty"`
 }
@@ -34,7 +34,7 @@ type Case struct {
 func (c *Case) Position() float64 { return c.Pos }
 
 func (g *Gate) validate() error {
-	if err := oneOf("rule for unsaved work", g.Unsaved, "", "ask", "save", "drop"); err != nil {
+	if err := oneOf("rule for unsaved work", g.Unsaved, "", "ask", "save", "keep", "drop"); err != nil {
 		return err
 	}
 	for id, c := range g.Cases {
@@ -81,9 +81,11 @@ type EffectSpec interface {
 
 // effectKinds is the registry of effects.
 var effectKinds = map[string]func() EffectSpec{
-	"save":  func() EffectSpec { return &Save{} },
-	"set":   func() EffectSpec { return &Set{} },
-	"write": func() EffectSpec { return &Write{} },
+	"save":   func() EffectSpec { return &Save{} },
+	"set":    func() EffectSpec { return &Set{} },
+	"write":  func() EffectSpec { return &Write{} },
+	"delete": func() EffectSpec { return &Delete{} },
+	"addRow": func() EffectSpec { return &AddRow{} },
 }
 
 // Save keeps what was typed on the form.
@@ -101,6 +103,27 @@ type Set struct {
 func (s *Set) Validate() error {
 	if len(s.Fields) == 0 {
 		return fmt.Errorf("it sets no field")
+	}
+	return nil
+}
+
+// Delete removes the screen's record, or the chosen row of one of its lists.
+type Delete struct {
+	List string `json:"list,omitempty"` // element; empty: the screen's record
+}
+
+// Validate accepts it as it is.
+func (*Delete) Validate() error { return nil }
+
+// AddRow begins a new row in a list that is edited in place.
+type AddRow struct {
+	List string `json:"list"` // element
+}
+
+// Validate asks for the list.
+func (a *AddRow) Validate() error {
+	if a.List == "" {
+		return fmt.Errorf("it needs the list that gets a row")
 	}
 	return nil
 }
@@ -149,11 +172,15 @@ func (e *Effect) MarshalJSON() ([]byte, error) { return joinKind(effectHead{e.Ki
 
 // Move is where a gate leads.
 type Move struct {
-	Kind   string              `json:"kind"`             // screen, back, forward, home, up, close
+	Kind   string              `json:"kind"`             // screen, step, back, forward, home, up, close
+	Step   string              `json:"step,omitempty"`   // of a step: first, previous, next, last
+	List   string              `json:"list,omitempty"`   // of a step: a list of the screen, whose chosen row steps; empty: the screen's record
+	None   string              `json:"none,omitempty"`   // of a step, at the end: grey (default), round, stay
+	Reason string              `json:"reason,omitempty"` // of a step, at the end: the words
 	Target string              `json:"target,omitempty"` // screen
 	Bind   map[string]*Binding `json:"bind,omitempty"`   // input of the target → how it gets its value
 	Mode   string              `json:"mode,omitempty"`   // view (default), edit, add
-	As     string              `json:"as,omitempty"`     // full (default), dialog, replace
+	As     string              `json:"as,omitempty"`     // full (default), dialog, drawer, replace, tab
 	Set    map[string]string   `json:"set,omitempty"`    // mode add: field id → expression
 	Arrive *Arrive             `json:"arrive,omitempty"` // how the target's list is narrowed and ordered at first
 }
@@ -190,7 +217,10 @@ type Binding struct {
 var Rules = []string{"this", "row", "parent", "point", "user", "value", "input", "expression"}
 
 // Moves are the kinds of moves.
-var Moves = []string{"screen", "back", "forward", "home", "up", "close"}
+var Moves = []string{"screen", "step", "back", "forward", "home", "up", "close"}
+
+// Steps are the ways along a list.
+var Steps = []string{"first", "previous", "next", "last"}
 
 func (m *Move) validate() error {
 	if err := oneOf("move", m.Kind, Moves...); err != nil {
@@ -199,8 +229,16 @@ func (m *Move) validate() error {
 	if err := oneOf("mode", m.Mode, "", "view", "edit", "add"); err != nil {
 		return err
 	}
-	if err := oneOf("presentation", m.As, "", "full", "dialog", "replace"); err != nil {
+	if err := oneOf("presentation", m.As, "", "full", "dialog", "drawer", "replace", "tab"); err != nil {
 		return err
+	}
+	if m.Kind == "step" {
+		if err := oneOf("step", m.Step, Steps...); err != nil {
+			return err
+		}
+		if err := oneOf("policy at the end", m.None, "", "grey", "round", "stay"); err != nil {
+			return err
+		}
 	}
 	for id, b := range m.Bind {
 		if b == nil {

@@ -22,10 +22,11 @@ type Screen struct {
 	OldSlugs map[string]bool     `json:"oldSlugs,omitempty"`
 	Record   string              `json:"record,omitempty"` // the input that is the screen's own record
 	Inputs   map[string]*Input   `json:"inputs,omitempty"`
-	Roles    map[string]bool     `json:"roles,omitempty"` // who may be here at all; absent: everyone
-	Guard    string              `json:"guard,omitempty"` // condition for being here at all
-	Up       string              `json:"up,omitempty"`    // screen
-	Bare     bool                `json:"bare,omitempty"`  // without the strip that holds back, forward and home
+	Roles    map[string]bool     `json:"roles,omitempty"`    // who may be here at all; absent: everyone
+	Guard    string              `json:"guard,omitempty"`    // condition for being here at all
+	Up       string              `json:"up,omitempty"`       // screen
+	Bare     bool                `json:"bare,omitempty"`     // without the strip that holds back, forward and home
+	Position bool                `json:"position,omitempty"` // the heading tells where the record stands in the list come from
 	Elements map[string]*Element `json:"elements,omitempty"`
 }
 

@@ -35,6 +35,13 @@ type Column struct {
 	Graded     bool     `json:"graded,omitempty"`  // the choices are grades: shown with a mark that fills with the rank
 	Unit       string   `json:"unit,omitempty"`
 	Nullable   bool     `json:"nullable,omitempty"`
+	Min        *float64 `json:"min,omitempty"`        // of a number: the least it may be
+	Max        *float64 `json:"max,omitempty"`        // of a number: the most
+	Longest    int      `json:"longest,omitempty"`    // of a text: characters at most
+	Pattern    string   `json:"pattern,omitempty"`    // of a text: a regular expression that all of it must fit
+	Example    string   `json:"example,omitempty"`    // of a pattern: a text that fits, shown where one does not
+	Default    string   `json:"default,omitempty"`    // what the database fills in when nothing is given, in words
+	Secret     bool     `json:"secret,omitempty"`     // never kept in drafts
 	References string   `json:"references,omitempty"` // of a record: the table
 	ReadOnly   bool     `json:"readOnly,omitempty"`   // made by the database
 	Tally      *Tally   `json:"-"`                    // of a declared figure

@@ -63,6 +63,13 @@ func (readOnly) Update(context.Context, *project.Table, string, map[string]cond.
 	panic("a press that only moves changes nothing")
 }
 
+func (readOnly) Delete(context.Context, *project.Table, string) error {
+	panic("a press that only moves deletes nothing")
+}
+func (readOnly) Hanging(context.Context, *project.Table, string, nav.RowRules) ([]nav.Hanging, error) {
+	panic("nothing is to be deleted")
+}
+
 func list(t *testing.T, v *nav.View) *nav.ListView {
 	t.Helper()
 	for _, e := range v.Elements {

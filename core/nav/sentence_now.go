@@ -1,0 +1,102 @@
+package nav
+
+import (
+	"fmt"
+	"sort"
+	"strings"
+
+	"ambergate/core/project"
+)
+
+// Now says what a way does right now for the walked user and record, or why it is closed.
+func (o *Opening) Now(v Verdict) string {
+	who := "For " + o.world.user.Name
+	if r := o.world.record; r != nil {
+		who += fmt.Sprintf(", on %s %s", o.app.Project.Tables[r.Table].One, o.world.title(r, r.Table, ""))
+	}
+	if !v.Open() {
+		return who + ": " + v.Reason
+	}
+	if v.To != nil {
+		return who + ": " + o.placeWords(*v.To) + "."
+	}
+	if v.stay != "" {
+		return who + ": stays and says “" + v.stay + "”."
+	}
+	var does []string
+	w := sentenceWriter{app: o.app, screen: o.plan.Screen}
+	if m := v.chosen.Move; m != nil && m.Target != nil {
+		return who + ": saves, then opens " + m.Target.Title + "."
+	}
+	for _, e := range v.chosen.Effects {
+		does = append(does, w.effect(e))
+	}
+	if m := v.chosen.Move; m != nil {
+		does = append(does, map[string]string{"back": "goes back", "forward": "goes forward", "home": "goes home", "up": "goes up", "close": "closes", "step": "steps along the list"}[m.Kind])
+	}
+	return who + ": " + strings.Join(does, ", then ") + "."
+}
+
+// placeWords names a place with what it opens on.
+func (o *Opening) placeWords(p Place) string {
+	s := o.app.Project.Screens[p.Screen]
+	text := s.Title
+	var with []string
+	for _, in := range project.Ordered(s.Inputs) {
+		wire := p.Inputs[in.ID]
+		if wire == "" {
+			continue
+		}
+		words := wire
+		if r := o.world.record; r != nil && r.Table == in.Table && r.Key == wire {
+			words = o.world.title(r, r.Table, "")
+		} else if title := o.titleOfParent(in.Table, wire); title != "" {
+			words = title
+		}
+		with = append(with, lowerLabel(in.Label)+" "+words)
+	}
+	if p.Mode == "add" {
+		text += ", a new one"
+	}
+	for _, field := range sortedKeys(p.Set) {
+		if f, _ := o.app.Project.FieldAt(s.RecordTable(), field); f != nil {
+			value := p.Set[field]
+			if f.References != "" {
+				if r := o.world.record; r != nil && r.Table == f.References && r.Key == value {
+					value = o.world.title(r, r.Table, "")
+				} else if title := o.titleOfParent(f.References, value); title != "" {
+					value = title
+				}
+			}
+			with = append(with, lowerLabel(f.Label)+" "+value+" filled in")
+		}
+	}
+	if len(with) > 0 {
+		text += ", with " + strings.Join(with, ", ")
+	}
+	if p.Mode == "edit" {
+		text += ", to edit"
+	}
+	return text
+}
+
+// titleOfParent finds the title of a record that the screen's own record refers to.
+func (o *Opening) titleOfParent(table, key string) string {
+	r := o.world.record
+	if r == nil {
+		return ""
+	}
+	var paths []string
+	for path, v := range r.Values {
+		if v.KeyOf() == key {
+			paths = append(paths, path)
+		}
+	}
+	sort.Strings(paths)
+	for _, path := range paths {
+		if f, _ := o.app.Project.FieldAt(r.Table, path); f != nil && f.References == table {
+			return o.world.title(r, table, path)
+		}
+	}
+	return ""
+}

@@ -1,0 +1,325 @@
+package nav
+
+import (
+	"context"
+	"maps"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// steps is where the screen's record can be stepped to in the list that one came from.
+type steps struct {
+	to   map[string]*Row // first, previous, next, last; nil where there is none
+	list string          // what the list is called
+}
+
+// StepView tells the neighbours of the screen's record, and which buttons lead there.
+type StepView struct {
+	Previous   string `json:"previous,omitempty"` // title
+	Next       string `json:"next,omitempty"`
+	PreviousBy string `json:"previousBy,omitempty"` // element that steps there
+	NextBy     string `json:"nextBy,omitempty"`
+}
+
+// Position is where a record stands in the list that one came from.
+type Position struct {
+	List string `json:"list"` // what the list is called, with what narrows it
+	At   int    `json:"at"`   // from 1; 0 when it is not in the list any more
+	Past bool   `json:"past"` // it is further on than counted
+	Of   int    `json:"of"`
+	More bool   `json:"more"` // there are more than Of
+	Gone bool   `json:"gone"` // the record is not in this list any more
+}
+
+// ListOf gives the list of a table that a place shows, as what records are opened from; nil if there is none.
+func (a *App) ListOf(p Place, table string) *From {
+	s := a.Project.Screens[p.Screen]
+	if s == nil || table == "" {
+		return nil
+	}
+	e := mainList(s)
+	if e == nil || e.Spec.(*project.List).Table != table {
+		e = nil
+		for _, id := range sortedKeys(s.Elements) {
+			if l, ok := s.Elements[id].Spec.(*project.List); ok && l.Table == table {
+				e = s.Elements[id]
+				break
+			}
+		}
+	}
+	if e == nil {
+		return nil
+	}
+	return &From{Screen: p.Screen, Element: e.ID, Inputs: p.Inputs, Filters: p.Filters, Sort: p.Sort, Find: p.Find}
+}
+
+// StepsAlong gives the table whose list a place is stepped along, or "" when nothing there asks for it.
+func (a *App) StepsAlong(p Place) string {
+	plan := a.Screens[p.Screen]
+	if plan == nil || p.Mode == "add" || len(plan.steps) == 0 && !plan.Screen.Position {
+		return ""
+	}
+	return plan.Screen.RecordTable()
+}
+
+// TablesOf gives the tables that a screen is about: that of its record, that of its main list.
+func (a *App) TablesOf(screen string) []string {
+	s := a.Project.Screens[screen]
+	if s == nil {
+		return nil
+	}
+	return []string{s.RecordTable(), listTable(s)}
+}
+
+// AsksChosen says whether ways of a screen depend on the chosen rows of its lists.
+func (a *App) AsksChosen(screen string) bool {
+	plan := a.Screens[screen]
+	return plan != nil && len(plan.chosen) > 0
+}
+
+// cameFrom notes on a place that is led to which list it is stepped along.
+func (o *Opening) cameFrom(to *Place, target *project.Screen, at aim) {
+	table := target.RecordTable()
+	if table == "" || to.Mode == "add" {
+		return
+	}
+	key := to.Inputs[target.Record]
+	switch {
+	case at.row != nil && at.row.Table == table && at.row.Key == key:
+		to.From = &From{Screen: o.place.Screen, Element: at.element, Inputs: o.place.Inputs, Filters: o.place.Filters, Sort: o.place.Sort, Find: o.place.Find, At: at.row.Cursor, Key: key}
+	case o.world.record != nil && o.world.record.Table == table && o.world.record.Key == key:
+		to.From = o.place.From
+	}
+}
+
+// listing opens the list that was come from, without fetching it.
+func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, error) {
+	table := o.world.record.Table
+	t := o.app.Project.Tables[table]
+	whole := Query{Table: t, Order: o.order(table, t.Order), Rights: o.rights}
+	from := o.place.From
+	plan := (*ScreenPlan)(nil)
+	if from != nil {
+		plan = o.app.Screens[from.Screen]
+	}
+	if plan == nil {
+		return whole, t.Label, nil
+	}
+	var element *ElementPlan
+	for _, e := range plan.Elements {
+		if l, ok := e.Spec.(*project.List); ok && e.ID == from.Element && l.Table == table {
+			element = e
+		}
+	}
+	place := Place{Screen: from.Screen, Mode: "view", Inputs: from.Inputs, Filters: from.Filters, Sort: from.Sort, Find: from.Find}
+	inputs, err := o.app.checkPlace(place)
+	if element == nil || err != nil {
+		return whole, t.Label, nil // the list has changed since: all records then
+	}
+	l := &Opening{app: o.app, plan: plan, place: place, rights: o.rights, world: &world{app: o.app, user: o.world.user, now: o.world.now, inputs: inputs, inputRows: map[string]*Row{}}}
+	if key := inputs[plan.Screen.Record]; !key.IsNull() && key.Known() {
+		l.world.record = &Row{Table: plan.Screen.RecordTable(), Key: key.KeyOf(), Values: map[string]cond.Value{}}
+	}
+	q, _, err := l.listQuery(element, "")
+	if err != nil {
+		return whole, t.Label, nil
+	}
+	return q, plan.Screen.Title, nil
+}
+
+// fetchSteps finds the neighbours of the screen's record. The place in the order is the one on
+// arrival, so that stepping goes on from there when the record has changed meanwhile.
+func (o *Opening) fetchSteps(ctx context.Context, src Sources) error {
+	wanted := o.plan.steps
+	if !src.Bare && o.plan.Screen.Position {
+		wanted = wanted.with("previous", "next")
+	}
+	if len(wanted) == 0 || o.world.record == nil || o.place.Mode == "add" || len(o.app.Project.Tables[o.world.record.Table].Key) == 0 {
+		return nil
+	}
+	q, list, err := o.listing(ctx, src)
+	if err != nil {
+		return err
+	}
+	if err := o.placeInList(ctx, src, q); err != nil {
+		return err
+	}
+	set := pathSet{}
+	(&planner{app: o.app}).needTitle(set, q.Table.ID, "")
+	o.steps = &steps{to: map[string]*Row{}, list: list}
+	for _, name := range []string{"previous", "next", "first", "last"} {
+		if !wanted[name] || name == "first" && o.steps.to["previous"] == nil || name == "last" && o.steps.to["next"] == nil {
+			continue
+		}
+		step := q
+		step.Back = name == "previous" || name == "last"
+		if name == "previous" || name == "next" {
+			step.After, step.Except = o.place.From.At, o.world.record.Key
+		}
+		row, err := o.one(ctx, src, step, set)
+		if err != nil {
+			return err
+		}
+		o.steps.to[name] = row
+	}
+	return nil
+}
+
+// placeInList notes the record's place in the order, unless it was noted on arrival.
+func (o *Opening) placeInList(ctx context.Context, src Sources, q Query) error {
+	from := From{}
+	if o.place.From != nil {
+		from = *o.place.From
+	}
+	key := o.world.record.Key
+	if from.At != "" && from.Key == key {
+		return nil
+	}
+	row, err := o.one(ctx, src, Query{Table: q.Table, Key: key, Order: q.Order}, pathSet{})
+	if err != nil {
+		return err
+	}
+	if row != nil {
+		from.At, from.Key = row.Cursor, key
+	}
+	o.place.From = &from
+	return nil
+}
+
+// aimStep works out where a step leads.
+func (o *Opening) aimStep(v *Verdict, m *MovePlan) {
+	if m.List != "" {
+		o.aimRowStep(v, m)
+		return
+	}
+	if o.steps == nil {
+		*v = Verdict{State: "greyed", By: "record", Reason: "This record is in no list yet.", Part: v.Part, chosen: v.chosen}
+		return
+	}
+	row := o.steps.to[m.Step]
+	if row == nil && m.None == "round" {
+		row = o.steps.to[map[string]string{"previous": "last", "next": "first"}[m.Step]]
+	}
+	if row == nil {
+		end := "first"
+		if m.Step == "next" || m.Step == "last" {
+			end = "last"
+		}
+		o.endOfSteps(v, m, "This is the "+end+" of “"+o.steps.list+"”.")
+		return
+	}
+	to := o.place
+	to.Inputs = maps.Clone(o.place.Inputs)
+	to.Inputs[o.plan.Screen.Record] = row.Key
+	if m.Mode != "" {
+		to.Mode = m.Mode
+	}
+	to.Look = nil
+	from := *o.place.From
+	from.At, from.Key = row.Cursor, row.Key
+	to.From = &from
+	v.To, v.As = &to, m.As
+}
+
+// endOfSteps does what a step says for the end of the list.
+func (o *Opening) endOfSteps(v *Verdict, m *MovePlan, reason string) {
+	if m.Reason != "" {
+		reason = m.Reason
+	}
+	if m.None == "stay" {
+		v.stay = reason
+		return
+	}
+	*v = Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, chosen: v.chosen}
+}
+
+// stepView tells the neighbours by title, and the buttons that lead there.
+func (o *Opening) stepView() *StepView {
+	if o.steps == nil || !o.plan.Screen.Position {
+		return nil
+	}
+	v := &StepView{}
+	if r := o.steps.to["previous"]; r != nil {
+		v.Previous, v.PreviousBy = o.world.title(r, r.Table, ""), o.stepsBy("previous")
+	}
+	if r := o.steps.to["next"]; r != nil {
+		v.Next, v.NextBy = o.world.title(r, r.Table, ""), o.stepsBy("next")
+	}
+	return v
+}
+
+// stepsBy gives the button that steps in a direction, if one is open to the user here.
+func (o *Opening) stepsBy(step string) string {
+	for _, e := range o.plan.Elements {
+		for _, g := range e.Gates {
+			if _, here := o.elementForPress(e); !here || g.Writes() {
+				continue
+			}
+			v := o.judge(g, aim{})
+			if v.Open() && v.chosen.Move != nil && v.chosen.Move.Kind == "step" && v.chosen.Move.Step == step && v.chosen.Move.List == "" {
+				return e.ID
+			}
+		}
+	}
+	return ""
+}
+
+// Position counts where the screen's record stands in the list that one came from. It is asked
+// for after the screen is shown.
+func (o *Opening) Position(ctx context.Context, src Sources) (*Position, error) {
+	if o.world.record == nil || o.place.Mode == "add" || len(o.app.Project.Tables[o.world.record.Table].Key) == 0 {
+		return nil, refuse("no-record", "This screen shows no record of a list.", "")
+	}
+	q, list, err := o.listing(ctx, src)
+	if err != nil {
+		return nil, err
+	}
+	if err := o.placeInList(ctx, src, q); err != nil {
+		return nil, err
+	}
+	p := &Position{List: list + o.narrowedBy(q)}
+	here := q
+	here.Key, here.Order, here.Limit = o.world.record.Key, nil, 1
+	page, err := src.Records.Fetch(ctx, here)
+	if err != nil {
+		return nil, err
+	}
+	all, err := src.Records.Count(ctx, q)
+	if err != nil {
+		return nil, err
+	}
+	p.Gone, p.Of, p.More = len(page.Rows) == 0, all.N, all.More
+	before := q
+	before.After, before.Back = o.place.From.At, true
+	n, err := src.Records.Count(ctx, before)
+	if err != nil {
+		return nil, err
+	}
+	if p.Past = n.More; !p.Gone {
+		p.At = n.N + 1
+	}
+	return p, nil
+}
+
+// narrowedBy says what narrows the list come from, in a few words.
+func (o *Opening) narrowedBy(q Query) string {
+	from := o.place.From
+	if from == nil {
+		return ""
+	}
+	var words []string
+	for _, f := range from.Filters {
+		if c, _ := o.app.Project.FieldAt(q.Table.ID, f.Path); c != nil && o.maySee(q.Table.ID, f.Path) {
+			words = append(words, o.filterWords(f, c))
+		}
+	}
+	if from.Find != "" {
+		words = append(words, "“"+from.Find+"”")
+	}
+	if len(words) == 0 {
+		return ""
+	}
+	return ", " + strings.Join(words, ", ")
+}

@@ -1,0 +1,69 @@
+package server
+
+import (
+	"context"
+	"maps"
+	"slices"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/nav"
+)
+
+// Arrange narrows, orders and searches the list of a place: a place of its own on the trail.
+func (s *Server) Arrange(c *gin.Context, slug string) {
+	inUse(s, c, slug, func(v *visit, req api.ArrangeRequest) (*api.Shown, error) { return v.arrange(c, req) })
+}
+
+func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown, error) {
+	at, err := v.at(ctx, req.Trail, req.N)
+	if err != nil {
+		return nil, err
+	}
+	depth := value(req.Depth)
+	now, err := layer(at, depth)
+	if err != nil {
+		return nil, err
+	}
+	place, made := v.arranged(*now, req)
+	o, err := v.open(ctx, place)
+	if err != nil {
+		return nil, err
+	}
+	if depth > 0 { // a dialog is no place: it is arranged where it lies
+		*now = place
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+		return v.show(ctx, at)
+	}
+	if at.Made == made && at.Fresh && at.At == at.N {
+		// One goes on changing the same thing: no place for each step of it.
+		at.Place, at.Title = place, o.View().Heading
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+		return v.show(ctx, at)
+	}
+	return v.append(ctx, at, o, "", made)
+}
+
+// arranged gives a place as a request wants its list, and which kind of change that is.
+func (v *visit) arranged(p nav.Place, req api.ArrangeRequest) (nav.Place, string) {
+	made := "filters"
+	switch {
+	case value(req.Find) != p.Find:
+		made = "find"
+	case !slices.Equal(req.Sort, p.Sort):
+		made = "sort"
+	}
+	p.Filters, p.Sort, p.Find, p.Look = req.Filters, req.Sort, value(req.Find), nil
+	p.Inputs = maps.Clone(p.Inputs)
+	for _, id := range value(req.Clear) {
+		if s := v.app.Project.Screens[p.Screen]; s != nil && s.Inputs[id] != nil && !s.Inputs[id].Required {
+			delete(p.Inputs, id)
+		}
+	}
+	return p, made
+}

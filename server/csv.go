@@ -1,0 +1,88 @@
+package server
+
+import (
+	"context"
+	"encoding/csv"
+	"errors"
+	"fmt"
+	"net/http"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+	"ambergate/records"
+)
+
+// csvFlush is after how many rows what was written is sent.
+const csvFlush = 500
+
+// GetCsv sends a whole list as the user sees it, from one state of the database. Once it has begun
+// an error breaks the connection, so that nobody takes a part for the whole.
+func (s *Server) GetCsv(c *gin.Context, slug string, params api.GetCsvParams) {
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	o, err := v.openAt(c, params.Trail, params.N, value(params.Depth))
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	source, err := s.listSource(v.app, o.Place().Screen, params.Element)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	begun := false
+	err = source.Snapshot(c, v.app.Project, func(from *records.Reader) error { return v.writeCSV(c, o, from, params.Element, &begun) })
+	switch {
+	case err == nil:
+	case !begun:
+		fail(c, err)
+	default:
+		if !errors.Is(err, context.Canceled) {
+			s.Log.Error("a list could not be written to its end", "project", v.project, "list", params.Element, "error", err)
+		}
+		panic(http.ErrAbortHandler)
+	}
+}
+
+func (v *visit) writeCSV(c *gin.Context, o *nav.Opening, from *records.Reader, element string, begun *bool) error {
+	w := csv.NewWriter(c.Writer)
+	w.UseCRLF = true
+	n := 0
+	err := o.Export(c, from, element, func(cells []string) error {
+		if !*begun {
+			*begun = true
+			name := v.app.Project.Screens[o.Place().Screen].Slug + "-" + v.server.localNow(v.app).Format("2006-01-02")
+			c.Header("Content-Type", "text/csv; charset=utf-8")
+			c.Header("Content-Disposition", fmt.Sprintf(`attachment; filename="%s.csv"`, name))
+		}
+		if err := w.Write(cells); err != nil {
+			return err
+		}
+		if n++; n%csvFlush == 0 {
+			w.Flush()
+			_ = http.NewResponseController(c.Writer).SetWriteDeadline(time.Now().Add(30 * time.Second)) // who reads nothing for so long is gone
+		}
+		return nil
+	})
+	w.Flush()
+	if err == nil {
+		err = w.Error()
+	}
+	return err
+}
+
+// listSource gives the source of a list's table.
+func (s *Server) listSource(app *nav.App, screen, element string) (*records.Source, error) {
+	if isList(app, screen, element) {
+		list := app.Project.Screens[screen].Elements[element].Spec.(*project.List)
+		return s.sourceOf(app.Project, list.Table)
+	}
+	return nil, &nav.Refusal{Code: "no-element", What: "This list is not on the screen any more.", Then: "Load the screen again."}
+}

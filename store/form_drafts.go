@@ -1,0 +1,103 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"time"
+
+	"github.com/jackc/pgx/v5"
+)
+
+// FormDraft is what somebody typed on a form and did not save.
+type FormDraft struct {
+	ID      string
+	Account string
+	Project string
+	Tab     string // the trail of the tab that owns it
+	Work    string // what it is work on: screen, mode and record
+	Screen  string
+	Title   string
+	Version string            // of the record when it was begun
+	Base    map[string]string // what its fields were then
+	Values  map[string]string
+	At      time.Time
+}
+
+// ErrTaken means that another tab has taken a draft over.
+var ErrTaken = fmt.Errorf("the draft was taken over by another tab")
+
+// KeepFormDraft keeps what was typed in a tab, in the stead of what it kept before. A tab whose draft
+// was taken over gets ErrTaken, and nothing is changed. known is the id that the tab was told when
+// it kept something before, or "".
+func (s *Store) KeepFormDraft(ctx context.Context, d FormDraft, known string) (string, error) {
+	var id string
+	err := s.pool.QueryRow(ctx, `insert into draft (id, account, project, tab, work, screen, title, version, base, vals)
+		select $1, $2, $3, $4, $5, $6, $7, $8, $9, $10 where not exists (select from draft where account = $2 and id = $11 and tab <> $4)
+		on conflict (tab, work) do update set title = excluded.title, version = excluded.version, base = excluded.base, vals = excluded.vals, at = now()
+		returning id`, d.ID, d.Account, d.Project, d.Tab, d.Work, d.Screen, d.Title, d.Version, mustJSON(d.Base), mustJSON(d.Values), known).Scan(&id)
+	if err != nil {
+		if none(err) == ErrNone {
+			return "", ErrTaken
+		}
+		return "", fmt.Errorf("keep the draft: %w", err)
+	}
+	return id, nil
+}
+
+// DropFormDraft forgets what a tab kept of some work.
+func (s *Store) DropFormDraft(ctx context.Context, tab, work string) error {
+	if _, err := s.pool.Exec(ctx, `delete from draft where tab = $1 and work = $2`, tab, work); err != nil {
+		return fmt.Errorf("drop the draft: %w", err)
+	}
+	return nil
+}
+
+// ForgetFormDraft forgets a draft of a person, in whichever tab.
+func (s *Store) ForgetFormDraft(ctx context.Context, id, account string) error {
+	if _, err := s.pool.Exec(ctx, `delete from draft where id = $1 and account = $2`, id, account); err != nil {
+		return fmt.Errorf("forget the draft: %w", err)
+	}
+	return nil
+}
+
+// TakeFormDraft makes a draft of the same person that of another tab, in the stead of what that tab
+// kept of the work; ErrNone if it is gone.
+func (s *Store) TakeFormDraft(ctx context.Context, id, account, tab string) error {
+	return s.inTx(ctx, "take over the draft", func(tx pgx.Tx) error {
+		if _, err := tx.Exec(ctx, `delete from draft d using draft o where o.id = $1 and o.account = $2 and d.tab = $3 and d.work = o.work and d.id <> o.id`, id, account, tab); err != nil {
+			return err
+		}
+		tag, err := tx.Exec(ctx, `update draft set tab = $3 where id = $1 and account = $2`, id, account, tab)
+		if err != nil {
+			return err
+		}
+		if tag.RowsAffected() == 0 {
+			return ErrNone
+		}
+		return nil
+	})
+}
+
+// FormDraftsOf gives what a person has kept of some work, in all tabs, newest first.
+func (s *Store) FormDraftsOf(ctx context.Context, account, projectID string, work []string) ([]FormDraft, error) {
+	rows, err := s.pool.Query(ctx, `select id, tab, work, screen, title, version, base, vals, at from draft where account = $1 and project = $2 and work = any($3) order by at desc`, account, projectID, work)
+	if err != nil {
+		return nil, fmt.Errorf("find drafts: %w", err)
+	}
+	out, err := pgx.CollectRows(rows, func(row pgx.CollectableRow) (FormDraft, error) {
+		d := FormDraft{Account: account, Project: projectID}
+		var base, values json.RawMessage
+		if err := row.Scan(&d.ID, &d.Tab, &d.Work, &d.Screen, &d.Title, &d.Version, &base, &values, &d.At); err != nil {
+			return d, err
+		}
+		if err := json.Unmarshal(base, &d.Base); err != nil {
+			return d, err
+		}
+		return d, json.Unmarshal(values, &d.Values)
+	})
+	if err != nil {
+		return nil, fmt.Errorf("read drafts: %w", err)
+	}
+	return out, nil
+}
