@@ -437,6 +437,7 @@ type PressResult struct {
 	Choose   *Choice           `json:"choose,omitempty"`
 	Commands *[]CommandOutcome `json:"commands,omitempty"`
 	Done     *int              `json:"done,omitempty"`
+	Forgot   *bool             `json:"forgot,omitempty"`
 
 	// Given A record that a dialog came to, for a field of the screen below.
 	Given   *Given  `json:"given,omitempty"`

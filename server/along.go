@@ -31,6 +31,8 @@ func (v *visit) goAlong(ctx context.Context, req api.GoRequest) (*api.Shown, err
 		return v.nearest(ctx, at, step)
 	case "back", "forward":
 		return v.step(ctx, at, req.To)
+	case "up":
+		return v.goUp(ctx, at)
 	case "home":
 		return v.goHome(ctx, at, "")
 	case "close":

@@ -204,7 +204,7 @@ func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 	if err != nil {
 		return nil, err
 	}
-	result := &api.PressResult{Kind: "moved", Message: orNil(out.Message), Choose: out.Choose, Done: orNil(out.Done)}
+	result := &api.PressResult{Kind: "moved", Message: orNil(out.Message), Choose: out.Choose, Done: orNil(out.Done), Forgot: orNil(out.Forget)}
 	if len(commands) > 0 {
 		result.Commands = &commands
 	}

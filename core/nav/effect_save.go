@@ -130,8 +130,8 @@ func (r effectRun) conflict(t *project.Table, row *Row, values map[string]cond.V
 	for _, field := range sortedKeys(values) {
 		f := t.Fields[field]
 		theirs, mine := row.Values[field], values[field]
-		base, err := cond.Parse(f.TypeOf(), r.press.Base[field])
-		if err != nil || base.Kind() == cond.Text && base.Wire() == "" {
+		base, wrong := entered(f, r.press.Base[field], r.w.now.Location())
+		if wrong != "" && !base.Known() {
 			base = cond.NullValue
 		}
 		if cond.Equal(theirs, base) || cond.Equal(theirs, mine) {

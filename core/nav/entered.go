@@ -20,7 +20,7 @@ func entered(f *project.Column, wire string, zone *time.Location) (cond.Value, s
 		wire = strings.TrimSpace(wire)
 	}
 	if f.TypeOf().Kind == cond.Moment && wire != "" {
-		for _, layout := range []string{"2006-01-02T15:04", "2006-01-02T15:04:05", "2006-01-02 15:04"} {
+		for _, layout := range []string{"2006-01-02T15:04", "2006-01-02T15:04:05.999999", "2006-01-02 15:04"} {
 			if m, err := time.ParseInLocation(layout, wire, zone); err == nil {
 				wire = m.Format(time.RFC3339Nano)
 				break
@@ -40,6 +40,19 @@ func entered(f *project.Column, wire string, zone *time.Location) (cond.Value, s
 		return v, ""
 	}
 	return v, beyondBounds(f, v)
+}
+
+// editing writes a value as an editor holds it, so that entered reads it back: a moment without a
+// zone, in the project's.
+func editing(v cond.Value, zone *time.Location) string {
+	if v.Kind() != cond.Moment {
+		return v.Wire()
+	}
+	t, _ := v.Time()
+	if t = t.In(zone); t.Second() != 0 || t.Nanosecond() != 0 {
+		return t.Format("2006-01-02T15:04:05.999999")
+	}
+	return t.Format("2006-01-02T15:04")
 }
 
 // beyondBounds says what a value breaks of the field's declared bounds, or "".

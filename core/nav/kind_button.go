@@ -12,6 +12,7 @@ type ButtonView struct {
 	Href    string `json:"href,omitempty"` // it is a plain link too
 	Writes  bool   `json:"writes,omitempty"`
 	Saves   bool   `json:"saves,omitempty"` // it keeps what was typed
+	Drops   bool   `json:"drops,omitempty"` // it gives up what was typed
 	Plate   string `json:"plate,omitempty"` // kind of the screen it leads to, for signs
 }
 
@@ -36,7 +37,7 @@ func (buttonKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	}
 	v := o.judge(gate, aim{})
 	into.take(v)
-	into.Button.Writes = gate.Writes()
+	into.Button.Writes, into.Button.Drops = gate.Writes(), gate.Unsaved == "drop"
 	if p := v.plainLink(gate); p != nil {
 		into.Button.Href = o.app.Address(*p)
 	}

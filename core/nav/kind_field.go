@@ -73,6 +73,9 @@ func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		fv.State = "empty"
 	default:
 		fv.Value, fv.Words = v.Wire(), o.world.say(v, f.TypeOf())
+		if fv.Editable {
+			fv.Value = editing(v, o.world.now.Location())
+		}
 		if f.References != "" && o.world.record != nil {
 			fv.Words = o.world.title(o.world.record, f.References, spec.Path)
 		} else if row := o.filled[spec.Path]; row != nil {
@@ -124,7 +127,7 @@ func (o *Opening) AddParent(path string) (*Place, error) {
 
 // editable says whether this screen, mode and user may change the field here.
 func (o *Opening) editable(spec *project.Field, f *project.Column) bool {
-	if o.place.Mode == "view" || spec.ReadOnly || f.ReadOnly || strings.Contains(spec.Path, ".") {
+	if o.place.Mode == "view" || spec.ReadOnly || f.ReadOnly || f.Type == "json" || f.Tally != nil || strings.Contains(spec.Path, ".") {
 		return false
 	}
 	return !o.grant.ReadOnly[spec.Path] && !o.grant.Hidden[spec.Path]

@@ -348,6 +348,9 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		}
 		for i, c := range columns {
 			row.Cells[i] = o.cell(r, spec.Table, c.Path)
+			if v := r.Values[c.Path]; lv.InPlace && v.Kind() == cond.Moment {
+				row.Cells[i].Value = editing(v, o.world.now.Location())
+			}
 		}
 		if gate != nil {
 			v := o.judge(gate, aim{row: r, element: e.ID})

@@ -53,6 +53,15 @@ export type SharedCondition = Schemas['SharedCondition'];
 export type MyRights = Schemas['MyRights'];
 export type Practised = Schemas['Practised'];
 export type Samples = Schemas['Trend'];
+export type ColumnView = Schemas['ColumnView'];
+export type SeveralView = Schemas['SeveralView'];
+export type Look = Schemas['Look'];
+export type Position = Schemas['Position'];
+export type KeptDraft = Schemas['KeptDraft'];
+export type OverlayView = Schemas['OverlayView'];
+export type Given = Schemas['Given'];
+export type RecentPlace = Schemas['RecentPlace'];
+export type ListChoice = Schemas['ListChoice'];
 
 /** The API, typed by its document. */
 export const api = createClient<paths>({ baseUrl: '/' });

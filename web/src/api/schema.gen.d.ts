@@ -548,6 +548,178 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/use/{project}/position": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Where the record stands in the list come from */
+        post: operations["getPosition"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep how lists were left */
+        post: operations["keepLook"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/draft": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keep what was typed */
+        post: operations["keepDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/draft/take": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take over a draft of another tab */
+        post: operations["takeDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/draft/forget": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Start from what is saved */
+        post: operations["forgetDraft"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/fork": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A duplicated tab goes its own way */
+        post: operations["forkTrail"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/places": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The places of a trail */
+        get: operations["getPlaces"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/add-parent": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Open the form that a missing record is added with */
+        post: operations["addParent"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A list as comma-separated values */
+        get: operations["getCsv"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/views/{screen}/{element}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How the user likes a list */
+        get: operations["getListViews"];
+        /** Keep how the user likes a list */
+        put: operations["keepListView"];
+        post?: never;
+        /** Forget a saved view */
+        delete: operations["dropListView"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -601,6 +773,11 @@ export interface components {
         };
         /** @description A screen with its inputs, mode and view. */
         Place: {
+            find?: string;
+            from?: components["schemas"]["From"];
+            look?: {
+                [key: string]: components["schemas"]["Look"];
+            };
             screen: string;
             inputs?: {
                 [key: string]: string;
@@ -625,6 +802,9 @@ export interface components {
         };
         /** @description A screen as it is drawn. */
         View: {
+            find?: string;
+            steps?: components["schemas"]["StepView"];
+            tells?: boolean;
             screen: string;
             type: string;
             title: string;
@@ -673,6 +853,7 @@ export interface components {
         };
         /** @description A button. */
         ButtonView: {
+            drops?: boolean;
             words: string;
             note?: string;
             icon?: string;
@@ -691,6 +872,14 @@ export interface components {
         };
         /** @description A field of the record. */
         FieldView: {
+            /** Format: double */
+            min?: number;
+            /** Format: double */
+            max?: number;
+            longest?: number;
+            example?: string;
+            secret?: boolean;
+            add?: boolean;
             path: string;
             label: string;
             type: string;
@@ -706,22 +895,34 @@ export interface components {
             way?: boolean;
             href?: string;
         };
-        /** @description One page of a list. */
+        /** @description A stretch of a list. */
         ListView: {
             table: string;
             label: string;
             main: boolean;
             columns: components["schemas"]["ColumnView"][];
             rows: components["schemas"]["RowView"][];
+            before?: string;
             next?: string;
             count: number;
             more?: boolean;
             sort: components["schemas"]["Sort"][];
             opens?: boolean;
+            chosen?: string;
+            top?: string;
+            choose?: boolean;
+            inPlace?: boolean;
+            adds?: boolean;
+            several?: components["schemas"]["SeveralView"][];
             refused?: string;
         };
         /** @description A column. */
         ColumnView: {
+            table?: string;
+            nullable?: boolean;
+            edits?: boolean;
+            adds?: boolean;
+            needed?: boolean;
             graded?: boolean;
             path: string;
             label: string;
@@ -733,6 +934,9 @@ export interface components {
         };
         /** @description A row. */
         RowView: {
+            cursor?: string;
+            version?: string;
+            edits?: boolean;
             key: string;
             title: string;
             cells: components["schemas"]["CellView"][];
@@ -827,6 +1031,7 @@ export interface components {
         };
         /** @description What the user is asked before anything is done. */
         Question: {
+            hanging?: components["schemas"]["Hanging"][];
             kind: string;
             words: string;
             fields?: components["schemas"]["ConflictField"][];
@@ -1161,18 +1366,21 @@ export interface components {
         };
         /** @description A pointer into a trail, or an address, or neither for the start screen. */
         OpenRequest: {
+            from?: components["schemas"]["Pointer"];
             trail?: string;
             n?: number;
             address?: string;
         };
         /** @description A place of a trail, resolved. */
         Shown: {
+            overlays?: components["schemas"]["OverlayView"][];
+            draft?: components["schemas"]["KeptDraft"];
+            others?: components["schemas"]["KeptDraft"][];
             live?: boolean;
             trail: string;
             n: number;
             release: number;
             view: components["schemas"]["View"];
-            overlay?: components["schemas"]["View"];
             back?: string;
             forward?: string;
             home: string;
@@ -1182,11 +1390,16 @@ export interface components {
         };
         /** @description What was set off. It decides nothing. */
         PressRequest: {
+            depth?: number;
+            trigger?: string;
+            rows?: string[];
+            chosen?: {
+                [key: string]: string;
+            };
             press: string;
             trail: string;
             n: number;
             release: number;
-            overlay?: boolean;
             element: string;
             row?: string;
             point?: string;
@@ -1205,6 +1418,11 @@ export interface components {
         };
         /** @description What a press came to: moved, stayed, question. */
         PressResult: {
+            forgot?: boolean;
+            given?: components["schemas"]["Given"];
+            choose?: components["schemas"]["Choice"];
+            done?: number;
+            address?: string;
             kind: string;
             shown?: components["schemas"]["Shown"];
             message?: string;
@@ -1219,7 +1437,8 @@ export interface components {
         };
         /** @description How a place’s list is narrowed and ordered; inputs to clear. */
         ArrangeRequest: {
-            overlay?: boolean;
+            depth?: number;
+            find?: string;
             trail: string;
             n: number;
             filters: components["schemas"]["Filter"][];
@@ -1228,11 +1447,12 @@ export interface components {
         };
         /** @description A further page of a list. */
         RowsRequest: {
+            depth?: number;
+            cursor?: string;
+            back?: boolean;
             trail: string;
             n: number;
-            overlay?: boolean;
             element: string;
-            after: string;
         };
         /** @description A record by its title. */
         Title: {
@@ -1373,6 +1593,158 @@ export interface components {
         /** @description Samples by line. */
         Trend: {
             [key: string]: components["schemas"]["Sample"][];
+        };
+        /** @description The list that a record was opened from, as it was then. */
+        From: {
+            screen?: string;
+            element?: string;
+            inputs?: {
+                [key: string]: string;
+            };
+            filters?: components["schemas"]["Filter"][];
+            sort?: components["schemas"]["Sort"][];
+            find?: string;
+            at?: string;
+            key?: string;
+        };
+        /** @description How a list was left. */
+        Look: {
+            start?: string;
+            row?: string;
+            top?: string;
+        };
+        /** @description The neighbours of the record, and the buttons that step there. */
+        StepView: {
+            previous?: string;
+            next?: string;
+            previousBy?: string;
+            nextBy?: string;
+        };
+        /** @description Where a record stands in the list come from. */
+        Position: {
+            list: string;
+            at: number;
+            past: boolean;
+            of: number;
+            more: boolean;
+            gone: boolean;
+        };
+        /** @description What can be done with chosen rows. */
+        SeveralView: {
+            id: string;
+            words: string;
+            state: string;
+            reason?: string;
+        };
+        /** @description What refers to a record that is to be deleted. */
+        Hanging: {
+            label: string;
+            n: number;
+            then: string;
+        };
+        /** @description The row of a list that is chosen from now on. */
+        Choice: {
+            list: string;
+            row?: string;
+            adding?: boolean;
+        };
+        /** @description A dialog or drawer over a place. */
+        OverlayView: {
+            view: components["schemas"]["View"];
+            as: string;
+            into?: string;
+            draft?: components["schemas"]["KeptDraft"];
+            others?: components["schemas"]["KeptDraft"][];
+        };
+        /** @description What was typed and not saved. */
+        KeptDraft: {
+            id: string;
+            /** Format: date-time */
+            at: string;
+            version: string;
+            base: {
+                [key: string]: string;
+            };
+            values: {
+                [key: string]: string;
+            };
+        };
+        /** @description A record that a dialog came to, for a field of the screen below. */
+        Given: {
+            depth: number;
+            field: string;
+            key: string;
+            title: string;
+        };
+        /** @description A place of a trail; at a depth the dialogs over it, 0 the screen itself. */
+        Pointer: {
+            trail: string;
+            n: number;
+            depth?: number;
+        };
+        /** @description How lists of a place were left. */
+        LookRequest: {
+            trail: string;
+            n: number;
+            depth?: number;
+            look: {
+                [key: string]: components["schemas"]["Look"];
+            };
+        };
+        /** @description What depends on the chosen rows. */
+        Looked: {
+            elements: components["schemas"]["ElementView"][];
+        };
+        /** @description What was typed on a form; nothing forgets it. */
+        DraftRequest: {
+            trail: string;
+            n: number;
+            depth?: number;
+            id?: string;
+            version?: string;
+            base: {
+                [key: string]: string;
+            };
+            values: {
+                [key: string]: string;
+            };
+        };
+        /** @description A draft that is kept, or none. */
+        DraftKept: {
+            id?: string;
+        };
+        /** @description A draft of another tab to go on with here, or to forget. */
+        TakeRequest: {
+            trail: string;
+            n: number;
+            depth?: number;
+            id: string;
+        };
+        /** @description A field whose missing record is to be added in a dialog. */
+        AddParentRequest: {
+            trail: string;
+            n: number;
+            depth?: number;
+            field: string;
+        };
+        /** @description A place of the trail. */
+        RecentPlace: {
+            n: number;
+            title: string;
+            note: string;
+            /** Format: date-time */
+            at: string;
+            here: boolean;
+        };
+        /** @description How a user likes a list: what narrows and orders it, and widths. */
+        ListChoice: {
+            name: string;
+            filters?: components["schemas"]["Filter"][];
+            sort?: components["schemas"]["Sort"][];
+            find?: string;
+            widths?: {
+                [key: string]: number;
+            };
         };
     };
     responses: never;
@@ -1750,7 +2122,7 @@ export interface operations {
             query: {
                 trail: string;
                 n: number;
-                overlay?: boolean;
+                depth?: number;
             };
             header?: never;
             path: {
@@ -2422,6 +2794,421 @@ export interface operations {
                 "application/json": components["schemas"]["RolesChange"];
             };
         };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPosition: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pointer"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Position"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepLook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LookRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Looked"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DraftRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DraftKept"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    takeDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shown"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forgetDraft: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shown"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    forkTrail: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Pointer"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shown"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPlaces: {
+        parameters: {
+            query: {
+                trail: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RecentPlace"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addParent: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddParentRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shown"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCsv: {
+        parameters: {
+            query: {
+                trail: string;
+                n: number;
+                depth?: number;
+                element: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getListViews: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                screen: string;
+                element: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListChoice"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepListView: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                screen: string;
+                element: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListChoice"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    dropListView: {
+        parameters: {
+            query?: {
+                name?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+                screen: string;
+                element: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
         responses: {
             /** @description done */
             204: {

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { type AtWork, api, ask, type Filter, type Sort } from '../api/client';
-import { type ScreenHands, ScreenProvider } from '../screen/context';
+import { type AtWork, api, ask } from '../api/client';
+import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
 import { ScreenSheet } from '../screen/ScreenSheet';
 import { Action } from '../ui/controls';
 import { QuestionDialog } from '../use/QuestionDialog';
@@ -16,7 +16,7 @@ interface StageProps {
   practice: ReturnType<typeof usePractice>;
   values: Record<string, string>;
   onType: (field: string, value: string) => void;
-  onArrange: (change: { filters: Filter[]; sort: Sort[]; clear?: string[] }) => void;
+  onArrange: (change: Arrangement) => void;
 }
 
 /** The screen itself, live: the same components, records and tags as in use. */

@@ -1,6 +1,6 @@
 import { useCallback, useState } from 'react';
 import { api, ask, type ElementView, type Place, type Practised, type PressRequest, Refused } from '../api/client';
-import type { PressAim } from '../screen/context';
+import type { PressAim, Pressed } from '../screen/context';
 import type { Answers, Asked } from '../use/usePress';
 
 interface PracticeProps {
@@ -21,8 +21,8 @@ export function usePractice({ project, as, place, values, version, onMove }: Pra
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState<string>();
   const send = useCallback(
-    async (request: PressRequest) => {
-      if (!place) return;
+    async (request: PressRequest): Promise<Pressed> => {
+      if (!place) return { done: false };
       setBusy(request.element);
       setSaid(undefined);
       setErrors({});
@@ -33,7 +33,10 @@ export function usePractice({ project, as, place, values, version, onMove }: Pra
             body: { as, place, press: request, journal },
           }),
         );
-        if (done.kind === 'question' && done.question) return setAsked({ request, question: done.question });
+        if (done.kind === 'question' && done.question) {
+          setAsked({ request, question: done.question });
+          return { done: false };
+        }
         setAsked(undefined);
         if (done.journal !== '' && done.journal !== undefined) {
           setJournal(done.journal);
@@ -42,28 +45,30 @@ export function usePractice({ project, as, place, values, version, onMove }: Pra
         if (done.would) setSaid(`Practice: ${done.would.join(', ')}.`);
         else if (done.message) setSaid(done.message);
         onMove(done);
+        return { done: true };
       } catch (e) {
         if (!(e instanceof Refused)) throw e;
         setAsked(undefined);
         if (e.problem.fields) setErrors(e.problem.fields);
         else setSaid(`${e.problem.what} ${e.problem.then ?? ''}`);
+        return { done: false, fields: e.problem.fields };
       } finally {
         setBusy(undefined);
       }
     },
     [project, as, place, journal, onMove],
   );
-  const press = (element: ElementView, aim?: PressAim) =>
-    void send({
+  const press = (element: ElementView, aim?: PressAim): Promise<Pressed> =>
+    send({
       press: crypto.randomUUID(),
       trail: '',
       n: 0,
       release: 0,
       element: element.id,
-      ...aim,
       values,
       base: {},
       version,
+      ...aim,
     });
   const answer = (a: Answers) => {
     if (asked) void send({ ...asked.request, ...(a.unsaved === 'drop' ? { values: {} } : {}), ...a });

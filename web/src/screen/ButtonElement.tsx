@@ -72,7 +72,7 @@ export function ButtonElement({ element, button }: { element: ElementView; butto
   const waits = busy === element.id;
   const tone = (button.tone in { main: 1, strong: 1, sign: 1 } ? button.tone : 'plain') as Tone;
   const press = () => {
-    if (!shut && !waits) onPress(element);
+    if (!shut && !waits) void onPress(element);
   };
   const byPress = button.trigger === 'press';
   const link = !shut && button.href && !builder;
@@ -104,8 +104,9 @@ function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; wa
   if (!sign) {
     return (
       <>
-        {button.icon && <Glyph name={button.icon} size={16} />}
+        {button.icon && button.icon !== 'forward' && <Glyph name={button.icon} size={16} />}
         {words}
+        {button.icon === 'forward' && <Glyph name="forward" size={16} />}
       </>
     );
   }

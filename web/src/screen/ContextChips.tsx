@@ -7,12 +7,13 @@ export function ContextChips() {
   const { view, onArrange } = useScreen();
   const chips = view.context ?? [];
   if (chips.length === 0) return null;
+  const { find } = view;
   const filters = view.place.filters ?? [];
   const sort = view.place.sort ?? [];
   const clear = (c: ContextChip) =>
     c.input
-      ? onArrange({ filters, sort, clear: [c.input] })
-      : onArrange({ filters: filters.filter((f) => f.path !== c.path), sort });
+      ? onArrange({ filters, sort, find, clear: [c.input] })
+      : onArrange({ filters: filters.filter((f) => f.path !== c.path), sort, find });
   const all = chips.filter((c) => c.clear);
   return (
     <Flex gap="8px" wrap="wrap" align="center" aria-label="What narrows this screen" role="group">
@@ -55,7 +56,7 @@ export function ContextChips() {
           color="plum"
           textDecoration="underline"
           cursor="pointer"
-          onClick={() => onArrange({ filters: [], sort, clear: all.flatMap((c) => (c.input ? [c.input] : [])) })}
+          onClick={() => onArrange({ filters: [], sort, find, clear: all.flatMap((c) => (c.input ? [c.input] : [])) })}
         >
           show all
         </Box>

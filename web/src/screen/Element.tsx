@@ -3,8 +3,8 @@ import { lazy, type ReactNode, Suspense, useRef } from 'react';
 import type { ElementView } from '../api/client';
 import { ButtonElement } from './ButtonElement';
 import { useScreen } from './context';
-import { FieldElement } from './FieldElement';
-import { ListElement } from './ListElement';
+import { FieldElement } from './form/FieldElement';
+import { ListElement } from './list/ListElement';
 import { FigureElement, GaugeElement, LampElement } from './PlantElements';
 import { TextElement } from './TextElement';
 

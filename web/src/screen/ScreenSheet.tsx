@@ -6,6 +6,7 @@ import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
 import { usedRows } from './layout';
 import { OperatorSheet } from './OperatorSheet';
+import { PositionLine } from './PositionLine';
 
 /** A screen as it is drawn: the same for users and builders. */
 export function ScreenSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
@@ -20,6 +21,8 @@ export function ScreenSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeading
 }
 
 function SheetHead({ view, headingRef }: { view: View; headingRef?: React.Ref<HTMLHeadingElement> }) {
+  const { values } = useScreen();
+  const dirty = Object.keys(values).length > 0;
   return (
     <Flex align="center" gap="14px" wrap="wrap" minH="36px" mb="10px">
       <Heading
@@ -35,6 +38,8 @@ function SheetHead({ view, headingRef }: { view: View; headingRef?: React.Ref<HT
       </Heading>
       {view.mode === 'edit' && <ModeMark words="editing" />}
       {view.mode === 'add' && <ModeMark words="not saved yet" />}
+      {view.mode === 'edit' && dirty && <ModeMark words="changed, not saved" />}
+      <PositionLine />
       <ContextChips />
     </Flex>
   );
@@ -58,6 +63,7 @@ function SheetGrid({ view }: { view: View }) {
       {shown.map((e) => (
         <Box
           key={e.id}
+          data-is={e.id}
           minW={0}
           gridColumn={{ base: '1 / -1', md: `${e.cell.col} / span ${e.cell.w}` }}
           gridRow={{ base: 'auto', md: `${rows.indexOf(e.cell.row) + 1} / span 1` }}

@@ -1,10 +1,41 @@
 import { createContext, useContext } from 'react';
-import type { ElementView, Filter, ListView, Samples, Sort, Title, View } from '../api/client';
+import type {
+  ElementView,
+  Filter,
+  ListChoice,
+  ListView,
+  Look,
+  Position,
+  Samples,
+  Sort,
+  Title,
+  View,
+} from '../api/client';
 
 /** What a press brings besides its element. */
 export interface PressAim {
   row?: string;
   point?: string;
+  trigger?: string;
+  rows?: string[];
+  /** A row that is edited where it stands: what was typed into it, and what it was. */
+  values?: Record<string, string>;
+  base?: Record<string, string>;
+  version?: string;
+}
+
+/** What a press came to: done, or not, with words beside fields. A question is not done yet. */
+export interface Pressed {
+  done: boolean;
+  fields?: Record<string, string>;
+}
+
+/** How a list is to be narrowed, ordered and searched; inputs to clear. */
+export interface Arrangement {
+  filters: Filter[];
+  sort: Sort[];
+  find?: string;
+  clear?: string[];
 }
 
 /** How a builder sees and chooses elements; absent for users. */
@@ -17,6 +48,23 @@ export interface BuilderHands {
   lit: string | undefined;
 }
 
+/** What is kept for a user who works on a screen; absent on the builder's stage. */
+export interface WorkHands {
+  /** How a list was left; what depends on its chosen row comes back by itself. */
+  keepLook: (list: string, look: Look) => void;
+  position: () => Promise<Position>;
+  views: (list: string) => Promise<ListChoice[]>;
+  keepView: (list: string, view: ListChoice) => Promise<void>;
+  dropView: (list: string, name: string) => Promise<void>;
+  csv: (list: string) => string;
+  addParent: (field: string) => void;
+  /** Titles of records that dialogs came to, by field. */
+  given: Record<string, Title>;
+  /** The list in which a row is being added. */
+  adding: string | undefined;
+  onAdding: (list: string | undefined) => void;
+}
+
 /** What the one renderer of screens needs from whoever shows a screen. */
 export interface ScreenHands {
   view: View;
@@ -24,13 +72,14 @@ export interface ScreenHands {
   values: Record<string, string>; // typed and not saved
   errors: Record<string, string>; // beside their fields
   onType: (field: string, value: string) => void;
-  onPress: (element: ElementView, aim?: PressAim) => void;
-  onArrange: (change: { filters: Filter[]; sort: Sort[]; clear?: string[] }) => void;
-  more: (element: string, after: string) => Promise<ListView>;
+  onPress: (element: ElementView, aim?: PressAim) => Promise<Pressed>;
+  onArrange: (change: Arrangement) => void;
+  more: (element: string, cursor: string, back: boolean) => Promise<ListView>;
   titles: (table: string, find: string) => Promise<Title[]>;
   trend: (element: string) => Promise<Samples>;
   base: string; // what addresses of plain links begin with
   builder?: BuilderHands;
+  work?: WorkHands;
 }
 
 const ScreenContext = createContext<ScreenHands | null>(null);

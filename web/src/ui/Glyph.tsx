@@ -51,4 +51,4 @@ export function Glyph({ name, size = 18 }: { name: string; size?: number }) {
 }
 
 /** The pictures a button can have, by name. */
-export const buttonIcons = ['user', 'alert', 'cabin', 'chart', 'lift', 'board', 'plus', 'stop'];
+export const buttonIcons = ['user', 'alert', 'cabin', 'chart', 'lift', 'board', 'plus', 'stop', 'back', 'forward'];

@@ -8,16 +8,18 @@ interface QuestionProps {
   question: Question;
   onAnswer: (a: Answers) => void;
   onClose: () => void;
+  keeps?: boolean; // what was typed can wait as a draft
 }
 
 const titles: Record<string, string> = {
   confirm: 'Is that right?',
   unsaved: 'Not saved yet',
   conflict: 'Changed by two people',
+  delete: 'Delete for good',
 };
 
 /** A question that is asked before anything is done. Escape means no. */
-export function QuestionDialog({ question, onAnswer, onClose }: QuestionProps) {
+export function QuestionDialog({ question, onAnswer, onClose, keeps }: QuestionProps) {
   return (
     <Dialog.Root open onOpenChange={(d) => !d.open && onClose()} placement="center" role="alertdialog">
       <Portal>
@@ -38,10 +40,16 @@ export function QuestionDialog({ question, onAnswer, onClose }: QuestionProps) {
             </Dialog.Header>
             <Dialog.Body fontSize="text">
               {question.words}
+              {question.kind === 'delete' && <HangingOn question={question} />}
               {question.kind === 'conflict' && <Conflict question={question} onAnswer={onAnswer} onClose={onClose} />}
             </Dialog.Body>
             {question.kind !== 'conflict' && (
-              <Dialog.Footer justifyContent="flex-start">
+              <Dialog.Footer justifyContent="flex-start" flexWrap="wrap">
+                {question.kind === 'delete' && (
+                  <Action tone="bad" disabled={keptBack(question)} onClick={() => onAnswer({ confirmed: true })}>
+                    Delete
+                  </Action>
+                )}
                 {question.kind === 'confirm' && (
                   <Action tone="main" onClick={() => onAnswer({ confirmed: true })}>
                     Yes, do it
@@ -52,6 +60,7 @@ export function QuestionDialog({ question, onAnswer, onClose }: QuestionProps) {
                     <Action tone="main" onClick={() => onAnswer({ unsaved: 'save' })}>
                       Save, then go
                     </Action>
+                    {keeps && <Action onClick={() => onAnswer({ unsaved: 'keep' })}>Keep it for later</Action>}
                     <Action tone="bad" onClick={() => onAnswer({ unsaved: 'drop' })}>
                       Go without saving
                     </Action>
@@ -65,6 +74,37 @@ export function QuestionDialog({ question, onAnswer, onClose }: QuestionProps) {
       </Portal>
     </Dialog.Root>
   );
+}
+
+/** What refers to the record, and what becomes of it. */
+function HangingOn({ question }: { question: Question }) {
+  const hanging = question.hanging ?? [];
+  if (hanging.length === 0) return <Box mt="8px">This cannot be taken back.</Box>;
+  const fates: Record<string, string> = {
+    deleted: 'will be deleted too',
+    emptied: 'will refer to nothing any more',
+    kept: 'refer to it: while they do, it cannot be deleted',
+  };
+  return (
+    <Box mt="10px">
+      On it hang:
+      <Box as="ul" pl="18px" mt="4px">
+        {hanging.map((h) => (
+          <li key={h.label}>
+            <b>
+              {h.n.toLocaleString('en')} {h.label.toLowerCase()}
+            </b>
+            , which {fates[h.then] ?? h.then}
+          </li>
+        ))}
+      </Box>
+      {!keptBack(question) && <Box mt="8px">This cannot be taken back.</Box>}
+    </Box>
+  );
+}
+
+function keptBack(question: Question) {
+  return (question.hanging ?? []).some((h) => h.then === 'kept');
 }
 
 /** Both values side by side, field by field. */

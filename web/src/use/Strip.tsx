@@ -2,7 +2,11 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { Link } from 'react-router';
 import type { Shown } from '../api/client';
 import { Glyph } from '../ui/Glyph';
+import { later } from '../ui/later';
 import { SignOut } from './StartPage';
+import type { Along } from './useTrail';
+
+const RecentPlaces = later(async () => (await import('./RecentPlaces')).RecentPlaces, <Box minW="34px" />);
 
 const Way = chakra('button', {
   base: {
@@ -24,7 +28,7 @@ interface StripProps {
   shown: Shown;
   project: string;
   builder: boolean;
-  onGo: (to: 'back' | 'forward' | 'home') => void;
+  onGo: (to: Along, n?: number) => void;
 }
 
 /** The small fixed strip: back, forward, home, and who is here. */
@@ -40,6 +44,7 @@ export function Strip({ shown, project, builder, onGo }: StripProps) {
         <Glyph name="back" size={17} />
         <Box truncate>{shown.back ?? 'Back'}</Box>
       </Way>
+      <RecentPlaces shown={shown} project={project} onGo={(n) => onGo('back', n)} />
       {shown.forward && (
         <Way onClick={() => onGo('forward')} aria-label={`Forward to ${shown.forward}`}>
           <Box truncate hideBelow="md">

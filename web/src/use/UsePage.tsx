@@ -1,15 +1,22 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useEffect, useRef } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { api, ask, type Shown } from '../api/client';
+import { api, ask, type Given, type Shown, type View } from '../api/client';
+import { later } from '../ui/later';
 import { Message, Waiting, WayOn } from '../ui/Message';
-import { OverlayDialog } from './OverlayDialog';
+import { useNoteOpened } from './cameFrom';
 import { SignIn } from './StartPage';
 import { Strip } from './Strip';
 import { UsedScreen } from './UsedScreen';
+import { useArrival } from './useArrival';
 import { useLive } from './useLive';
-import { type TrailHands, useTrail } from './useTrail';
+import { type Along, type TrailHands, useTrail } from './useTrail';
+import { useTrailKeys } from './useTrailKeys';
+import { useUnsaved } from './useUnsaved';
+
+const LeaveDialog = later(async () => (await import('./LeaveDialog')).LeaveDialog);
+const Overlay = later(async () => (await import('./Overlay')).Overlay);
 
 /** The users' side: a screen of the released project, its strip, and what lies over it. */
 export function UsePage() {
@@ -24,40 +31,60 @@ export function UsePage() {
 
 function Page({ shown, trail, project }: { shown: Shown; trail: TrailHands; project: string }) {
   const me = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')) });
-  const heading = useRef<HTMLHeadingElement>(null);
-  const { trail: id, n } = shown;
-  const over = shown.overlay !== undefined; // a dialog keeps the focus for itself
-  // biome-ignore lint/correctness/useExhaustiveDependencies: a new place gets the focus at its heading
-  useEffect(() => {
-    if (!over) heading.current?.focus({ preventScroll: true });
-  }, [id, n]);
+  const unsaved = useUnsaved();
+  const [given, setGiven] = useState<Given>();
+  const arrival = useArrival(shown);
+  const from = useMemo(() => ({ trail: shown.trail, n: shown.n }), [shown.trail, shown.n]);
+  useNoteOpened(from);
+  const go = useCallback((to: Along, n?: number) => unsaved.leave(0, () => void trail.go(to, n)), [unsaved, trail]);
+  useTrailKeys(go);
   useEffect(() => {
     document.title = shown.view.heading;
   }, [shown.view.heading]);
   const operator = shown.view.type === 'operator';
+  const over = (shown.overlays ?? []).map((o, i) => ({ ...o, depth: i + 1 }));
+  const common = { project, trail, shown, unsaved, given, onGiven: setGiven, onPressed: arrival.onPressed };
   return (
     <Flex direction="column" minH="100dvh" h={operator ? '100dvh' : undefined}>
-      {!shown.view.bare && (
-        <Strip shown={shown} project={project} builder={me.data?.builder ?? false} onGo={trail.go} />
-      )}
+      {!shown.view.bare && <Strip shown={shown} project={project} builder={me.data?.builder ?? false} onGo={go} />}
       {trail.away && <Banner words={`${trail.away.problem.what} ${trail.away.problem.then ?? ''}`} />}
       {shown.passed && <Banner words={`Passed over, since it is gone or shut: ${shown.passed}.`} calm />}
       <Box as="main" flex="1" minH={0}>
         <UsedScreen
-          key={`${id}.${n}.${shown.view.mode}`}
-          project={project}
-          trail={trail}
+          key={`${shown.trail}.${workOf(shown.view)}`}
+          {...common}
           view={shown.view}
-          headingRef={heading}
+          depth={0}
+          draft={shown.draft}
+          others={shown.others ?? []}
+          headingRef={arrival.heading}
         />
       </Box>
-      {shown.overlay && (
-        <OverlayDialog title={shown.overlay.heading} onClose={() => trail.go('close')}>
-          <UsedScreen project={project} trail={trail} view={shown.overlay} overlay />
-        </OverlayDialog>
-      )}
+      {over.map((o) => (
+        <Overlay
+          key={`${o.depth}.${o.view.screen}`}
+          as={o.as}
+          title={o.view.heading}
+          onClose={() => unsaved.leave(o.depth, () => void trail.go('close'))}
+        >
+          <UsedScreen
+            key={workOf(o.view)}
+            {...common}
+            view={o.view}
+            depth={o.depth}
+            draft={o.draft}
+            others={o.others ?? []}
+          />
+        </Overlay>
+      ))}
+      {unsaved.asking && <LeaveDialog onAnswer={(how) => void unsaved.answer(how)} />}
     </Flex>
   );
+}
+
+/** What one works on: as long as it is the same, what was typed stays. */
+function workOf(v: View) {
+  return `${v.screen}.${v.mode}.${v.record?.key ?? ''}`;
 }
 
 /** Stands above the screen while something is not as it should be; the screen stays as it was. */

@@ -1,142 +1,173 @@
-import { Box } from '@chakra-ui/react';
-import { useEffect, useMemo, useState } from 'react';
-import { useBlocker } from 'react-router';
-import { api, ask, Refused, type View } from '../api/client';
-import { type ScreenHands, ScreenProvider } from '../screen/context';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import {
+  type Given,
+  type KeptDraft,
+  type PressResult,
+  Refused,
+  type Shown,
+  type Title,
+  type View,
+} from '../api/client';
+import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
 import { ScreenSheet } from '../screen/ScreenSheet';
-import { QuestionDialog } from './QuestionDialog';
+import { later } from '../ui/later';
+import { calls } from './calls';
+import { DraftNotes } from './DraftNotes';
+import { FormKeys } from './FormKeys';
+import { Said } from './Said';
+import { useDraftKeeper } from './useDraftKeeper';
+import { useForm } from './useForm';
+import { useLooks } from './useLooks';
 import { usePress } from './usePress';
 import type { TrailHands } from './useTrail';
+import type { Unsaved } from './useUnsaved';
+import { useWork } from './useWork';
+
+const QuestionDialog = later(async () => (await import('./QuestionDialog')).QuestionDialog);
 
 interface UsedScreenProps {
   project: string;
   trail: TrailHands;
+  shown: Shown;
   view: View;
-  overlay?: boolean;
+  depth: number; // 0: the place itself; else the dialog or drawer over it
+  draft: KeptDraft | undefined;
+  others: KeptDraft[];
+  unsaved: Unsaved;
+  given: Given | undefined;
+  onGiven: (given: Given | undefined) => void;
+  onPressed: (element: string) => void;
   headingRef?: React.Ref<HTMLHeadingElement>;
 }
 
 /** One screen in use: what is typed on it, its presses, and the questions they ask. */
-export function UsedScreen({ project, trail, view, overlay = false, headingRef }: UsedScreenProps) {
-  const [values, setValues] = useState<Record<string, string>>({});
-  const base = useBase(view);
-  const form = useMemo(() => ({ values, base: pick(base.values, values), version: base.version }), [values, base]);
-  const press = usePress(project, trail, form, overlay);
-  const dirty = Object.keys(values).length > 0;
-  useLeaveQuestion(dirty);
-  const { shown } = trail;
+export function UsedScreen(props: UsedScreenProps) {
+  const { project, trail, shown, view, depth, draft, unsaved, given, onGiven, onPressed } = props;
+  const at = useMemo(() => ({ trail: shown.trail, n: shown.n, depth }), [shown.trail, shown.n, depth]);
+  const [titles, setTitles] = useState<Record<string, Title>>({});
+  const [adding, setAdding] = useState<string>();
+  const { form, values, type, restart, dirty } = useForm(view, draft);
+  const keeps = view.mode === 'edit' || view.mode === 'add';
+  const keeper = useDraftKeeper({ project, at, keeps, form, known: draft?.id });
+  const call = useMemo(() => calls(project, at), [project, at]);
+  const looks = useLooks({
+    project,
+    at,
+    view,
+    onElements: (changed) => trail.setShown((s) => s && put(s, depth, changed)),
+  });
+
+  const onResult = useCallback(
+    (result: PressResult) => {
+      const next = depth === 0 ? result.shown?.view : result.shown?.overlays?.[depth - 1]?.view;
+      if (result.forgot) {
+        keeper.settle();
+        if (next && next.screen === view.screen) restart(next);
+      }
+      if (result.forgot || result.kind === 'moved') unsaved.register(depth, undefined);
+      setAdding(result.choose?.adding ? result.choose.list : undefined);
+      if (result.given) onGiven(result.given);
+    },
+    [depth, view.screen, keeper.settle, restart, unsaved.register, onGiven],
+  );
+  const flush = useCallback(() => {
+    void keeper.flush();
+    void looks.flush();
+  }, [keeper.flush, looks.flush]);
+  const press = usePress({ project, trail, form, depth, chosen: looks.chosen, onSend: flush, onResult });
+
+  // A dialog came to a record for one of the fields here.
+  useEffect(() => {
+    if (given?.depth !== depth) return;
+    setTitles((t) => ({ ...t, [given.field]: { key: given.key, title: given.title } }));
+    type(given.field, given.key);
+    onGiven(undefined);
+  }, [given, depth, type, onGiven]);
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whatever is shown next, unsaved work here is to be asked about
+  useEffect(() => {
+    const keep = () => keeper.flush();
+    const forget = async () => {
+      await call.keepDraft({});
+      keeper.settle();
+    };
+    unsaved.register(depth, dirty ? { keep, forget } : undefined);
+    return () => unsaved.register(depth, undefined);
+  }, [dirty, depth, shown, call]);
+
+  const tell = (e: unknown) => {
+    if (!(e instanceof Refused)) throw e;
+    press.setSaid({ words: `${e.problem.what} ${e.problem.then ?? ''}`, bad: true });
+  };
+  const showing = async (answer: () => Promise<Shown>): Promise<Shown | undefined> => {
+    try {
+      const next = await trail.insist(answer);
+      trail.show(next);
+      return next;
+    } catch (e) {
+      tell(e);
+      return undefined;
+    }
+  };
+  const work = useWork({
+    call,
+    looks,
+    titles,
+    adding,
+    setAdding,
+    onAddParent: (f) => void showing(() => call.addParent(f)),
+    view,
+  });
   const hands: ScreenHands = {
     view,
     busy: press.busy,
     values,
     errors: press.errors,
     base: `/use/${project}`,
-    onType: (field, value) =>
-      setValues((v) => (value === base.values[field] ? omit(v, field) : { ...v, [field]: value })),
-    onPress: press.press,
-    onArrange: async (change) => {
-      if (!shown) return;
-      try {
-        trail.show(
-          await trail.insist(() =>
-            ask(
-              api.POST('/api/use/{project}/arrange', {
-                params: { path: { project } },
-                body: { trail: shown.trail, n: shown.n, overlay, ...change },
-              }),
-            ),
-          ),
-        );
-      } catch (e) {
-        if (!(e instanceof Refused)) throw e;
-        press.setSaid({ words: `${e.problem.what} ${e.problem.then ?? ''}`, bad: true });
-      }
+    onType: type,
+    onPress: (element, aim) => {
+      onPressed(element.id);
+      return press.press(element, aim);
     },
-    more: (element, after) =>
-      ask(
-        api.POST('/api/use/{project}/rows', {
-          params: { path: { project } },
-          body: { trail: shown?.trail ?? '', n: shown?.n ?? 0, overlay, element, after },
-        }),
-      ),
-    titles: (table, q) =>
-      ask(api.GET('/api/use/{project}/titles/{table}', { params: { path: { project, table }, query: { q } } })),
-    trend: (element) =>
-      ask(
-        api.GET('/api/use/{project}/trend', {
-          params: { path: { project }, query: { trail: shown?.trail ?? '', n: shown?.n ?? 0, element } },
-        }),
-      ),
+    onArrange: (change: Arrangement) => void showing(() => call.arrange(change)),
+    more: call.more,
+    titles: call.titles,
+    trend: call.trend,
+    work,
+  };
+  const adopt = async (next: Shown | undefined) => {
+    if (!next) return;
+    const layer = depth === 0 ? next : next.overlays?.[depth - 1];
+    if (!layer) return;
+    keeper.adopt(layer.draft);
+    restart(layer.view, layer.draft);
   };
   return (
     <ScreenProvider value={hands}>
-      <ScreenSheet headingRef={headingRef} />
-      {press.said && (
-        <Box
-          role="status"
-          position="fixed"
-          bottom="18px"
-          left="50%"
-          transform="translateX(-50%)"
-          maxW="90vw"
-          px="16px"
-          py="10px"
-          bg={press.said.bad ? 'brick' : 'pine'}
-          color="white"
-          fontWeight="600"
-          borderRadius="4px"
-          zIndex="toast"
-        >
-          {press.said.words}
-          <Box
-            as="button"
-            aria-label="Dismiss"
-            ml="12px"
-            fontWeight="800"
-            cursor="pointer"
-            onClick={() => press.setSaid(undefined)}
-          >
-            ×
-          </Box>
-        </Box>
-      )}
+      <DraftNotes
+        draft={draft}
+        others={props.others}
+        dirty={dirty}
+        taken={keeper.taken}
+        onTake={(id) => void showing(() => call.takeDraft(id)).then(adopt)}
+        onForget={(id) => void showing(() => call.forgetDraft(id)).then(adopt)}
+        onTakeBack={() => void showing(() => call.takeDraft(keeper.takeBack() ?? '')).then(adopt)}
+      />
+      <FormKeys dirty={dirty} leave={(go) => unsaved.leave(depth, go)}>
+        <ScreenSheet headingRef={props.headingRef} />
+      </FormKeys>
+      {press.said && <Said said={press.said} onDismiss={() => press.setSaid(undefined)} />}
       {press.asked && (
-        <QuestionDialog question={press.asked.question} onAnswer={press.answer} onClose={press.dismiss} />
+        <QuestionDialog question={press.asked.question} onAnswer={press.answer} onClose={press.dismiss} keeps={keeps} />
       )}
     </ScreenProvider>
   );
 }
 
-/** What the fields were when the form was opened: kept while it is open, whatever comes in later. */
-function useBase(view: View) {
-  const [base] = useState(() => ({
-    version: view.record?.version,
-    values: Object.fromEntries(view.elements.flatMap((e) => (e.field ? [[e.field.path, e.field.value]] : []))),
-  }));
-  return base;
-}
-
-function pick(from: Record<string, string>, keys: Record<string, string>) {
-  return Object.fromEntries(Object.keys(keys).map((k) => [k, from[k] ?? '']));
-}
-
-function omit(from: Record<string, string>, key: string) {
-  const { [key]: _, ...rest } = from;
-  return rest;
-}
-
-/** The browser asks before the page is left with something typed on it. */
-function useLeaveQuestion(dirty: boolean) {
-  const blocker = useBlocker(({ historyAction }) => dirty && historyAction === 'POP');
-  useEffect(() => {
-    if (blocker.state !== 'blocked') return;
-    if (window.confirm('What you typed here is not saved. Leave it?')) blocker.proceed();
-    else blocker.reset();
-  }, [blocker]);
-  useEffect(() => {
-    if (!dirty) return;
-    const hold = (e: BeforeUnloadEvent) => e.preventDefault();
-    window.addEventListener('beforeunload', hold);
-    return () => window.removeEventListener('beforeunload', hold);
-  }, [dirty]);
+/** Puts newly resolved elements in the stead of those that are shown. */
+function put(s: Shown, depth: number, changed: View['elements']): Shown {
+  const byId = new Map(changed.map((e) => [e.id, e]));
+  const into = (v: View): View => ({ ...v, elements: v.elements.map((e) => byId.get(e.id) ?? e) });
+  if (depth === 0) return { ...s, view: into(s.view) };
+  return { ...s, overlays: s.overlays?.map((o, i) => (i === depth - 1 ? { ...o, view: into(o.view) } : o)) };
 }

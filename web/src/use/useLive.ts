@@ -1,5 +1,6 @@
 import { useEffect } from 'react';
 import type { ElementView, Shown, View } from '../api/client';
+import { depthOf } from './pointer';
 import type { TrailHands } from './useTrail';
 
 interface LiveEvent {
@@ -16,10 +17,10 @@ export function useLive(project: string, trail: TrailHands) {
   const live = shown?.live ?? false;
   const id = shown?.trail;
   const n = shown?.n;
-  const overlay = !!shown?.overlay;
+  const depth = shown ? depthOf(shown) : 0;
   useEffect(() => {
     if (!live || !id || n === undefined) return;
-    const query = new URLSearchParams({ trail: id, n: String(n), ...(overlay ? { overlay: 'true' } : {}) });
+    const query = new URLSearchParams({ trail: id, n: String(n), depth: String(depth) });
     const url = `/api/use/${project}/events?${query}`;
     let events: EventSource | undefined;
     let heard = Date.now();
@@ -43,7 +44,7 @@ export function useLive(project: string, trail: TrailHands) {
       events.addEventListener('live', (e) => {
         heard = Date.now();
         const event: LiveEvent = JSON.parse(e.data);
-        setShown((s) => (s && s.trail === id && s.n === event.n ? merge(s, event.elements, overlay) : s));
+        setShown((s) => (s && s.trail === id && s.n === event.n ? merge(s, event.elements, depth) : s));
       });
       events.addEventListener('ended', () => void reload());
       events.addEventListener('refused', () => {
@@ -63,17 +64,18 @@ export function useLive(project: string, trail: TrailHands) {
       clearInterval(watch);
       events?.close();
     };
-  }, [live, id, n, overlay, project, reload, setShown]);
+  }, [live, id, n, depth, project, reload, setShown]);
 }
 
-function merge(s: Shown, changed: ElementView[], overlay: boolean): Shown {
+function merge(s: Shown, changed: ElementView[], depth: number): Shown {
   const put = (v: View): View => {
     const byId = new Map(changed.map((e) => [e.id, e]));
     const elements = v.elements.filter((e) => byId.get(e.id)?.state !== 'gone').map((e) => byId.get(e.id) ?? e);
     const known = new Set(elements.map((e) => e.id));
     return { ...v, elements: [...elements, ...changed.filter((e) => e.state !== 'gone' && !known.has(e.id))] };
   };
-  return overlay && s.overlay ? { ...s, overlay: put(s.overlay) } : { ...s, view: put(s.view) };
+  if (depth === 0) return { ...s, view: put(s.view) };
+  return { ...s, overlays: s.overlays?.map((o, i) => (i === depth - 1 ? { ...o, view: put(o.view) } : o)) };
 }
 
 /** Nothing comes in any more: live values are not shown as if they were still true. */

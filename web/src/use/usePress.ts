@@ -1,12 +1,13 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import { api, ask, type ElementView, type PressRequest, type PressResult, type Question, Refused } from '../api/client';
-import type { PressAim } from '../screen/context';
+import type { PressAim, Pressed } from '../screen/context';
+import { noteOpened } from './cameFrom';
 import type { TrailHands } from './useTrail';
 
 /** Answers to a question, put with the same press. */
 export interface Answers {
   confirmed?: boolean;
-  unsaved?: 'save' | 'drop';
+  unsaved?: 'save' | 'keep' | 'drop';
   keep?: Record<string, string>;
 }
 
@@ -22,16 +23,29 @@ interface Form {
   version?: string;
 }
 
+interface PressProps {
+  project: string;
+  trail: TrailHands;
+  form: Form;
+  depth: number;
+  chosen: () => Record<string, string>; // rows by list
+  /** Before a press is sent: what is typed or looked at is kept. */
+  onSend: () => void;
+  onResult: (result: PressResult) => void;
+}
+
 /** Sends presses and deals with what they come to. One press has one id, however often it is sent. */
-export function usePress(project: string, trail: TrailHands, form: Form, overlay: boolean) {
+export function usePress({ project, trail, form, depth, chosen, onSend, onResult }: PressProps) {
   const [busy, setBusy] = useState<string>();
   const [asked, setAsked] = useState<Asked>();
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [said, setSaid] = useState<{ words: string; bad?: boolean }>();
+  const under = useRef(false);
   const { insist, show, fail, reload } = trail;
 
   const send = useCallback(
-    async (request: PressRequest) => {
+    async (request: PressRequest, ofRow: boolean): Promise<Pressed> => {
+      under.current = true;
       setBusy(request.element);
       setSaid(undefined);
       setErrors({});
@@ -39,42 +53,56 @@ export function usePress(project: string, trail: TrailHands, form: Form, overlay
         const result = await insist(() =>
           ask(api.POST('/api/use/{project}/press', { params: { path: { project } }, body: request })),
         );
-        if (result.kind === 'question' && result.question) return setAsked({ request, question: result.question });
+        if (result.kind === 'question' && result.question) {
+          setAsked({ request, question: result.question });
+          return { done: false };
+        }
         setAsked(undefined);
         setSaid(wordsOf(result));
+        onResult(result);
+        if (result.address) openTab(`/use/${project}${result.address}`, request);
         if (result.shown) show(result.shown);
+        return { done: true };
       } catch (e) {
         setAsked(undefined);
         if (!(e instanceof Refused)) throw e;
-        if (e.problem.fields) setErrors(e.problem.fields);
+        const fields = e.problem.fields;
+        if (fields && !ofRow) setErrors(fields);
         else if (e.status === 401) fail(e);
-        else setSaid({ words: `${e.problem.what} ${e.problem.then ?? ''}`, bad: true });
-        if (['greyed', 'hidden', 'no-element', 'place-left', 'no-record'].includes(e.problem.code)) await reload();
+        else if (!fields) setSaid({ words: `${e.problem.what} ${e.problem.then ?? ''}`, bad: true });
+        if (lost.includes(e.problem.code)) await reload();
+        return { done: false, fields };
       } finally {
+        under.current = false;
         setBusy(undefined);
       }
     },
-    [insist, project, show, fail, reload],
+    [insist, project, show, fail, reload, onResult],
   );
 
   const press = useCallback(
-    (element: ElementView, aim?: PressAim) => {
+    async (element: ElementView, aim: PressAim = {}): Promise<Pressed> => {
       const at = trail.shown;
-      if (!at || busy) return;
-      void send({
-        press: newId(),
-        trail: at.trail,
-        n: at.n,
-        release: at.release,
-        overlay,
-        element: element.id,
-        ...aim,
-        values: form.values,
-        base: form.base,
-        version: form.version,
-      });
+      if (!at || under.current) return { done: false };
+      onSend();
+      const { values, base, version, ...rest } = aim;
+      const own = { values: form.values, base: form.base, version: form.version };
+      return send(
+        {
+          press: newId(),
+          trail: at.trail,
+          n: at.n,
+          release: at.release,
+          depth,
+          element: element.id,
+          chosen: chosen(),
+          ...rest,
+          ...(values ? { values, base, version } : own),
+        },
+        values !== undefined,
+      );
     },
-    [trail.shown, busy, send, overlay, form],
+    [trail.shown, send, depth, form, chosen, onSend],
   );
 
   const answer = useCallback(
@@ -82,12 +110,20 @@ export function usePress(project: string, trail: TrailHands, form: Form, overlay
       if (!asked) return;
       const { request } = asked;
       const dropped = answers.unsaved === 'drop' ? { values: {} } : {};
-      void send({ ...request, ...dropped, ...answers });
+      void send({ ...request, ...dropped, ...answers }, request.trigger === 'keepRow');
     },
     [asked, send],
   );
 
   return { press, busy, asked, answer, dismiss: () => setAsked(undefined), errors, said, setSaid };
+}
+
+/** After these the screen is not what it was any more. */
+const lost = ['greyed', 'hidden', 'no-element', 'place-left', 'no-record'];
+
+function openTab(address: string, from: { trail: string; n: number }) {
+  noteOpened(address, from);
+  window.open(address, '_blank', 'noopener');
 }
 
 function wordsOf(result: PressResult) {

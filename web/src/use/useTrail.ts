@@ -1,21 +1,14 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate, useNavigationType } from 'react-router';
 import { api, ask, Refused, type Shown } from '../api/client';
-
-/** What the browser's own history holds: a pointer to a place of the server's trail. */
-interface Pointer {
-  trail: string;
-  n: number;
-}
-
-function pointerOf(state: unknown): Pointer | undefined {
-  if (typeof state !== 'object' || state === null || !('trail' in state) || !('n' in state)) return undefined;
-  return typeof state.trail === 'string' && typeof state.n === 'number'
-    ? { trail: state.trail, n: state.n }
-    : undefined;
-}
+import { openedFrom } from './cameFrom';
+import { claim } from './claim';
+import { depthOf, type Pointer, pointerHere, pointerOf } from './pointer';
 
 const again = 2000; // ms between tries while nobody answers
+
+/** Where along the trail one can go. */
+export type Along = 'back' | 'forward' | 'home' | 'up' | 'close';
 
 /**
  * The trail of this tab. The server's trail is the truth; the browser's history entries point
@@ -58,16 +51,25 @@ export function useTrail(project: string) {
       setShown(next);
       setRefused(undefined);
       sessionStorage.setItem(kept, next.trail);
+      void claim(next.trail);
       const to = `/use/${project}${next.view.address}`;
-      const state: Pointer = { trail: next.trail, n: next.n };
-      const forward = before !== undefined && before.trail === next.trail && next.n > before.n;
-      const here = pointerOf(window.history.state?.usr);
-      if (here?.trail === next.trail && here.n === next.n) {
+      const state: Pointer = { trail: next.trail, n: next.n, depth: depthOf(next) };
+      const here = pointerHere();
+      const same = before !== undefined && before.trail === next.trail;
+      const forward = same && next.n > before.n;
+      const deep = before ? depthOf(before) : 0;
+      const deeper = same && next.n === before.n ? depthOf(next) - deep : 0;
+      const canGoBack = window.history.state?.idx > 0;
+      if (here?.trail === next.trail && here.n === next.n && (here.depth ?? 0) === state.depth) {
         navigate(to, { replace: true, state });
-      } else if (before && before.trail === next.trail && next.n === before.n - 1 && window.history.state?.idx > 0) {
+      } else if (deeper > 0) {
+        navigate(to, { state }); // back closes what lies over the place
+      } else if (deeper < 0 && canGoBack && (here?.depth ?? 0) === deep) {
+        navigate(deeper);
+      } else if (same && next.n === before.n - 1 && deep === 0 && canGoBack) {
         navigate(-1); // the browser's own back leads to the same place
       } else {
-        navigate(to, { replace: !forward, state });
+        navigate(to, { replace: !forward || deep > 0, state });
       }
     },
     [navigate, project, kept],
@@ -78,25 +80,53 @@ export function useTrail(project: string) {
     else throw e;
   }, []);
 
+  const post = useCallback(
+    (to: string, at: { trail: string; n: number }) =>
+      ask(api.POST('/api/use/{project}/go', { params: { path: { project } }, body: { trail: at.trail, n: at.n, to } })),
+    [project],
+  );
+
+  /** The first place of a page: that of its pointer, of its address, or of a tab that it was opened from. */
+  const begin = useCallback(
+    async (pointer: Pointer | undefined) => {
+      const trail = pointer?.trail ?? sessionStorage.getItem(kept) ?? undefined;
+      const body = { address: (location.pathname + location.search).slice(`/use/${project}`.length) };
+      const path = { params: { path: { project } } };
+      if (!trail) {
+        const from = openedFrom(location.pathname + location.search);
+        return ask(api.POST('/api/use/{project}/open', { ...path, body: { ...body, from } }));
+      }
+      if (await claim(trail)) {
+        return ask(api.POST('/api/use/{project}/open', { ...path, body: { ...body, trail, n: pointer?.n } }));
+      }
+      if (!pointer) return ask(api.POST('/api/use/{project}/open', { ...path, body }));
+      try {
+        return await ask(api.POST('/api/use/{project}/fork', { ...path, body: { trail, n: pointer.n } }));
+      } catch (e) {
+        if (!(e instanceof Refused) || e.away || e.status === 401) throw e;
+        return ask(api.POST('/api/use/{project}/open', { ...path, body })); // it was somebody else's, or is gone
+      }
+    },
+    [project, kept, location],
+  );
+
   // The browser went somewhere: by its back or forward, by a typed address, by a reload.
   useEffect(() => {
     stopped.current = false;
     const pointer = pointerOf(location.state);
     const now = current.current;
-    if (now && pointer && pointer.trail === now.trail && pointer.n === now.n) return;
     // A pointer that was pushed or replaced was put there by show, and may arrive after a later one.
     if (now && pointer && moved !== 'POP') return;
+    const onIt = now && pointer && pointer.trail === now.trail && pointer.n === now.n;
+    if (onIt && (pointer.depth ?? 0) === depthOf(now)) return;
     let gone = false;
-    const address = (location.pathname + location.search).slice(`/use/${project}`.length);
-    const open = () =>
-      now && pointer && pointer.trail === now.trail
-        ? ask(api.POST('/api/use/{project}/go', { params: { path: { project } }, body: { ...pointer, to: 'place' } }))
-        : ask(
-            api.POST('/api/use/{project}/open', {
-              params: { path: { project } },
-              body: { address, trail: pointer?.trail ?? sessionStorage.getItem(kept) ?? undefined, n: pointer?.n },
-            }),
-          );
+    const open = async (): Promise<Shown> => {
+      if (!now || !pointer || pointer.trail !== now.trail) return begin(pointer);
+      if (!onIt) return post('place', pointer);
+      let next = now;
+      for (let d = depthOf(now); d > (pointer.depth ?? 0); d--) next = await post('close', now);
+      return next;
+    };
     insist(open).then(
       (s) => !gone && show(s),
       (e) => !gone && fail(e),
@@ -104,35 +134,13 @@ export function useTrail(project: string) {
     return () => {
       gone = true;
     };
-  }, [location, moved, project, kept, insist, show, fail]);
+  }, [location, moved, begin, post, insist, show, fail]);
 
   useEffect(
     () => () => {
       stopped.current = true;
     },
     [],
-  );
-
-  const go = useCallback(
-    async (to: 'back' | 'forward' | 'home' | 'close') => {
-      const at = current.current;
-      if (!at) return;
-      try {
-        show(
-          await insist(() =>
-            ask(
-              api.POST('/api/use/{project}/go', {
-                params: { path: { project } },
-                body: { trail: at.trail, n: at.n, to },
-              }),
-            ),
-          ),
-        );
-      } catch (e) {
-        fail(e);
-      }
-    },
-    [insist, show, fail, project],
   );
 
   const reload = useCallback(async () => {
@@ -144,6 +152,27 @@ export function useTrail(project: string) {
       fail(e);
     }
   }, [insist, show, fail, project]);
+
+  // Shown again from the browser's own cache: what it shows may be long past.
+  useEffect(() => {
+    const back = (e: PageTransitionEvent) => e.persisted && void reload();
+    window.addEventListener('pageshow', back);
+    return () => window.removeEventListener('pageshow', back);
+  }, [reload]);
+
+  const go = useCallback(
+    async (to: Along, n?: number) => {
+      const at = current.current;
+      if (!at) return;
+      try {
+        const from = { trail: at.trail, n: n ?? at.n };
+        show(await insist(() => post(n === undefined ? to : 'place', from)));
+      } catch (e) {
+        fail(e);
+      }
+    },
+    [insist, post, show, fail],
+  );
 
   return { shown, setShown, refused, setRefused, away, insist, show, fail, go, reload };
 }

@@ -1,12 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useId } from 'react';
-import type { ElementView, FieldView } from '../api/client';
-import { useScreen } from './context';
-import { FieldEditor } from './FieldEditor';
+import type { ElementView, FieldView } from '../../api/client';
+import { useScreen } from '../context';
+import { ValueInput } from './ValueInput';
 
 /** One field of the record: its label and value on a line, or its editor. */
 export function FieldElement({ element, field }: { element: ElementView; field: FieldView }) {
-  const { values, errors, onPress, base, builder } = useScreen();
+  const { values, errors, onType, onPress, base, builder, work } = useScreen();
   const id = useId();
   const error = errors[field.path];
   const dirty = field.path in values;
@@ -30,7 +30,15 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
             </Box>
           )}
         </Flex>
-        <FieldEditor id={id} field={field} invalid={!!error} />
+        <ValueInput
+          id={id}
+          field={field}
+          value={values[field.path] ?? field.value}
+          invalid={!!error}
+          given={work?.given[field.path]}
+          onType={(v) => onType(field.path, v)}
+          onAdd={field.add && work ? () => work.addParent(field.path) : undefined}
+        />
         {error && (
           <Box id={`${id}-error`} color="brick" fontSize="note" fontWeight="600" mt="3px" role="alert">
             {error}
@@ -69,7 +77,7 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
             onClick={(e: React.MouseEvent) => {
               if (e.ctrlKey || e.metaKey) return;
               e.preventDefault();
-              onPress(element);
+              void onPress(element);
             }}
           >
             {field.words}
@@ -84,6 +92,13 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
 
 function Value({ field }: { field: FieldView }) {
   if (field.state === 'empty') return <>–</>;
+  if (field.type === 'json') {
+    return (
+      <Box as="pre" fontFamily="mono" fontSize="note" fontWeight="400" whiteSpace="pre-wrap" overflowWrap="anywhere">
+        {field.words}
+      </Box>
+    );
+  }
   return (
     <>
       {field.words}

@@ -1,19 +1,24 @@
-import { Box } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
-import type { FieldView } from '../api/client';
-import { Line } from '../ui/controls';
-import { useScreen } from './context';
+import { useId, useState } from 'react';
+import type { FieldView, Title } from '../../api/client';
+import { Action, Line } from '../../ui/controls';
+import { useScreen } from '../context';
 
 interface PickerProps {
-  id: string;
+  id?: string;
   field: FieldView;
   value: string;
+  given?: Title; // a record that was added meanwhile, with its title
+  autoFocus?: boolean;
   onChoose: (key: string) => void;
+  onAdd?: () => void;
 }
 
 /** Chooses a record of another table by typing a part of its title. Arrows, Enter and Escape work. */
-export function ParentPicker({ id, field, value, onChoose, ...aria }: PickerProps) {
+export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria }: PickerProps) {
+  const ownId = useId();
+  const listId = `${id ?? ownId}-list`;
   const { titles } = useScreen();
   const [typed, setTyped] = useState<string>();
   const [picked, setPicked] = useState({ key: field.value, title: field.words });
@@ -25,14 +30,20 @@ export function ParentPicker({ id, field, value, onChoose, ...aria }: PickerProp
     enabled: typed !== undefined,
   });
   const options = [...(field.required ? [] : [{ key: '', title: '– none –' }]), ...(found.data ?? [])];
-  const known = value === picked.key ? picked.title : value === field.value ? field.words : value;
+  const seen = [given, picked, { key: field.value, title: field.words }];
+  const known = seen.find((t) => t?.key === value)?.title ?? (found.data?.find((t) => t.key === value)?.title || value);
   const choose = (o: { key: string; title: string }) => {
     setPicked(o.key === '' ? { key: '', title: '' } : o);
     setTyped(undefined);
     onChoose(o.key);
   };
   const onKey = (e: React.KeyboardEvent) => {
-    if (typed === undefined) return;
+    if (typed === undefined) {
+      if (e.key !== 'ArrowDown') return;
+      setTyped('');
+      e.preventDefault();
+      return;
+    }
     if (e.key === 'ArrowDown') setAt(Math.min(at + 1, options.length - 1));
     else if (e.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
     else if (e.key === 'Escape') setTyped(undefined);
@@ -42,13 +53,13 @@ export function ParentPicker({ id, field, value, onChoose, ...aria }: PickerProp
     e.stopPropagation();
   };
   return (
-    <Box position="relative">
+    <Flex position="relative" gap="6px">
       <Line
         id={id}
         {...aria}
         role="combobox"
         aria-expanded={typed !== undefined}
-        aria-controls={`${id}-list`}
+        aria-controls={listId}
         autoComplete="off"
         value={typed ?? (value === '' ? '' : known)}
         placeholder="type to search"
@@ -63,7 +74,7 @@ export function ParentPicker({ id, field, value, onChoose, ...aria }: PickerProp
       />
       {typed !== undefined && (
         <Box
-          id={`${id}-list`}
+          id={listId}
           role="listbox"
           position="absolute"
           zIndex="dropdown"
@@ -100,8 +111,36 @@ export function ParentPicker({ id, field, value, onChoose, ...aria }: PickerProp
               Nothing is called that.
             </Box>
           )}
+          {onAdd && (
+            <Box
+              px="10px"
+              py="8px"
+              borderTopWidth="1px"
+              borderColor="rule"
+              color="pine"
+              fontWeight="700"
+              cursor="pointer"
+              onMouseDown={(e) => {
+                e.preventDefault();
+                setTyped(undefined);
+                onAdd();
+              }}
+            >
+              + Add one that is missing …
+            </Box>
+          )}
         </Box>
       )}
-    </Box>
+      {onAdd && (
+        <Action
+          aria-label={`Add a missing ${field.label.toLowerCase()}`}
+          title="Add one that is missing"
+          onClick={onAdd}
+          px="9px"
+        >
+          +
+        </Action>
+      )}
+    </Flex>
   );
 }

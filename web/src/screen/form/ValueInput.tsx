@@ -1,0 +1,84 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { FieldView, Title } from '../../api/client';
+import { Line, Select } from '../../ui/controls';
+import { ParentPicker } from './ParentPicker';
+
+interface InputProps {
+  id?: string;
+  label?: string; // where no visible label names it
+  field: FieldView;
+  value: string;
+  invalid: boolean;
+  autoFocus?: boolean;
+  given?: Title; // of a relation: a record that was added meanwhile
+  onType: (value: string) => void;
+  onAdd?: () => void; // of a relation: add a record that is missing
+}
+
+const inputs: Record<string, string> = { date: 'date', moment: 'datetime-local' };
+
+/** The editor that fits a field's type. */
+export function ValueInput({ id, label, field, value, invalid, autoFocus, given, onType, onAdd }: InputProps) {
+  const common = {
+    id,
+    'aria-label': label,
+    'aria-invalid': invalid || undefined,
+    'aria-required': field.required || undefined,
+    'aria-describedby': invalid && id ? `${id}-error` : undefined,
+    autoFocus,
+  };
+  if (field.table) {
+    return <ParentPicker {...common} field={field} value={value} given={given} onChoose={onType} onAdd={onAdd} />;
+  }
+  if (field.choices) {
+    return (
+      <Select {...common} w="full" value={value} onChange={(e) => onType(e.target.value)}>
+        {(!field.required || value === '') && <option value="">–</option>}
+        {field.choices.map((c) => (
+          <option key={c} value={c}>
+            {c}
+          </option>
+        ))}
+      </Select>
+    );
+  }
+  if (field.type === 'yesno') {
+    return (
+      <Select {...common} w="full" value={value} onChange={(e) => onType(e.target.value)}>
+        {(!field.required || value === '') && <option value="">–</option>}
+        <option value="true">yes</option>
+        <option value="false">no</option>
+      </Select>
+    );
+  }
+  if (field.long) {
+    return (
+      <Box asChild>
+        <Line asChild {...common} minH="74px" py="6px">
+          <textarea value={value} rows={3} maxLength={field.longest} onChange={(e) => onType(e.target.value)} />
+        </Line>
+      </Box>
+    );
+  }
+  const numeric = field.type === 'whole' || field.type === 'decimal' || field.type === 'number';
+  const seconds = field.type === 'moment' && value.length > 16;
+  return (
+    <Flex align="center" position="relative">
+      <Line
+        {...common}
+        type={field.secret ? 'password' : (inputs[field.type] ?? 'text')}
+        step={seconds ? 1 : undefined}
+        inputMode={numeric ? 'decimal' : undefined}
+        placeholder={field.example}
+        pr={field.unit ? `${18 + field.unit.length * 9}px` : undefined}
+        value={value}
+        onChange={(e) => onType(e.target.value)}
+      />
+      {field.unit && (
+        <Box position="absolute" right="10px" color="muted" fontSize="note" pointerEvents="none" aria-hidden>
+          {field.unit}
+        </Box>
+      )}
+    </Flex>
+  );
+}

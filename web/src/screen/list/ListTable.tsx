@@ -1,0 +1,302 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import type { ElementView, ListView } from '../../api/client';
+import { Action } from '../../ui/controls';
+import { useScreen } from '../context';
+import { ColumnHead } from './ColumnHead';
+import { EditRow } from './EditRow';
+import { ListRow } from './ListRow';
+import type { Stretch } from './useStretch';
+import type { Widths } from './useWidths';
+
+interface TableProps {
+  element: ElementView;
+  list: ListView;
+  stretch: Stretch;
+  widths: Widths;
+  ticked: Set<string> | undefined; // undefined: nothing can be done with several rows
+  onTick: (ticked: Set<string>) => void;
+}
+
+const rowHeight = 36; // px, until a row is measured
+const near = 12; // rows from an end at which more are fetched
+
+/** The rows of a list under headings that stay. Only those near what is seen are drawn. */
+export function ListTable({ element, list, stretch, widths, ticked, onTick }: TableProps) {
+  const { work, onPress, builder } = useScreen();
+  const box = useRef<HTMLDivElement>(null);
+  const [active, setActive] = useState<string | undefined>(list.chosen);
+  const top = useTop(box);
+  const [editing, setEditing] = useState<string>();
+  const adding = work?.adding === element.id;
+  const { rows } = stretch;
+  useEffect(() => setActive(list.chosen), [list.chosen]);
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => box.current,
+    estimateSize: () => rowHeight,
+    overscan: 8,
+    getItemKey: (i) => rows[i]?.key || i,
+    enabled: list.main,
+  });
+  const items = virtual.getVirtualItems();
+  const first = items[0]?.index ?? 0;
+  const last = items[items.length - 1]?.index ?? 0;
+
+  const look = (row: string | undefined, top = rows[virtual.range?.startIndex ?? 0]) => {
+    // The stretch that is fetched on coming back begins a few rows above what was at the top.
+    const above = rows.findIndex((r) => r.key === top?.key) - near;
+    work?.keepLook(element.id, { start: rows[above]?.cursor, top: top?.key, row });
+  };
+  const choose = (key: string) => {
+    setActive(key);
+    look(key);
+  };
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: where one looks says what is to be fetched
+  useEffect(() => {
+    if (!list.main || stretch.waiting || stretch.problem || rows.length === 0) return;
+    if (last >= rows.length - near && stretch.next) void stretch.grow(false);
+    else if (first < near && stretch.before && (box.current?.scrollTop ?? 0) < near * rowHeight) {
+      const seen = virtual.range?.startIndex ?? 0;
+      void stretch.grow(true).then((n) => n > 0 && virtual.scrollToIndex(seen + n, { align: 'start' }));
+    }
+  }, [first, last, rows.length, stretch.waiting, stretch.next, stretch.before]);
+
+  // Where the list was left it is found again.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each list that comes in
+  useEffect(() => {
+    if (!list.main) return;
+    const at = list.rows.findIndex((r) => r.key === list.top);
+    virtual.scrollToIndex(Math.max(0, at), { align: 'start' });
+  }, [list]);
+
+  const open = (key: string) => {
+    const row = rows.find((r) => r.key === key);
+    if (row?.open) void onPress(element, { row: key });
+  };
+  const step = (by: number) => {
+    const at = rows.findIndex((r) => r.key === active);
+    const to = rows[Math.min(rows.length - 1, Math.max(0, at < 0 ? (by > 0 ? 0 : rows.length - 1) : at + by))];
+    if (!to) return;
+    choose(to.key);
+    if (list.main) virtual.scrollToIndex(rows.indexOf(to));
+  };
+  const onKey = (e: React.KeyboardEvent) => {
+    if (e.target !== box.current || e.altKey || e.ctrlKey || e.metaKey) return;
+    const page = Math.max(1, last - first - 10);
+    const moves: Record<string, () => void> = {
+      ArrowDown: () => step(1),
+      ArrowUp: () => step(-1),
+      PageDown: () => step(page),
+      PageUp: () => step(-page),
+      Home: () => void (stretch.before ? stretch.jump(false) : step(-rows.length)),
+      End: () => void (stretch.next ? stretch.jump(true) : step(rows.length)),
+      Enter: () => active && (list.inPlace ? setEditing(active) : open(active)),
+      F2: () => active && list.inPlace && setEditing(active),
+      ' ': () => active && ticked && onTick(toggled(ticked, active)),
+    };
+    const move = moves[e.key];
+    if (!move) return;
+    e.preventDefault();
+    move();
+  };
+
+  const drawn = list.main
+    ? items.map((i) => ({ index: i.index, start: i.start, end: i.end }))
+    : rows.map((_, index) => ({ index, start: 0, end: 0 }));
+  const above = list.main ? (drawn[0]?.start ?? 0) : 0;
+  const below = list.main ? virtual.getTotalSize() - (drawn[drawn.length - 1]?.end ?? 0) : 0;
+  const span = list.columns.length + (ticked ? 1 : 0);
+  const none = rows.length === 0 && !adding;
+  return (
+    <>
+      <Box
+        ref={box}
+        overflow="auto"
+        tabIndex={0}
+        maxH={list.main ? `max(300px, calc(100dvh - ${top}px))` : undefined}
+        onKeyDown={onKey}
+        onScroll={() => list.main && look(active)}
+        role="region"
+        aria-label={list.label}
+        aria-busy={stretch.waiting}
+        position="relative"
+        css={{ overflowAnchor: 'none' }}
+      >
+        <Box
+          as="table"
+          w="full"
+          minW={`${narrowest(list, widths) + (ticked ? 34 : 0)}px`}
+          borderCollapse="collapse"
+          tableLayout="fixed"
+        >
+          <thead>
+            <Box as="tr">
+              {ticked && <TickAll rows={rows.map((r) => r.key)} ticked={ticked} onTick={onTick} label={list.label} />}
+              {list.columns.map((c) => (
+                <ColumnHead key={c.path} column={c} list={list} widths={widths} />
+              ))}
+            </Box>
+          </thead>
+          <tbody>
+            {above > 0 && <Gap height={above} span={span} />}
+            {drawn.map(({ index }) => {
+              const row = rows[index];
+              if (!row) return null;
+              if (editing === row.key) {
+                return (
+                  <EditRow
+                    key={row.key || index}
+                    element={element}
+                    list={list}
+                    row={row}
+                    onEnd={() => setEditing(undefined)}
+                  />
+                );
+              }
+              return (
+                <ListRow
+                  key={row.key || index}
+                  index={index}
+                  measure={list.main ? virtual.measureElement : undefined}
+                  list={list}
+                  row={row}
+                  active={row.key !== '' && active === row.key}
+                  ticked={ticked?.has(row.key)}
+                  onTick={ticked && (() => onTick(toggled(ticked, row.key)))}
+                  onChoose={() => choose(row.key)}
+                  onOpen={() => open(row.key)}
+                  onEdit={list.inPlace && row.edits && !builder ? () => setEditing(row.key) : undefined}
+                />
+              );
+            })}
+            {adding && <EditRow element={element} list={list} onEnd={() => work?.onAdding(undefined)} />}
+            {below > 0 && <Gap height={below} span={span} />}
+          </tbody>
+        </Box>
+        {none && <Empty />}
+      </Box>
+      <ListFoot list={list} stretch={stretch} />
+    </>
+  );
+}
+
+/** The least width of a table in px: no column is cramped, and the first shows its words whole. */
+function narrowest(list: ListView, widths: Widths) {
+  const [lead] = list.columns;
+  const whole = lead ? (leadWidth * widths.total) / widths.share(lead.path) : 0;
+  return Math.max(list.columns.length * 92, whole);
+}
+
+const leadWidth = 84; // px
+const foot = 54; // px below a list's rows
+
+/** How far from the top of the page an element begins, so that it can end where the window ends. */
+function useTop(box: React.RefObject<HTMLElement | null>) {
+  const [top, setTop] = useState(220);
+  useLayoutEffect(() => {
+    const measure = () => {
+      const at = box.current?.getBoundingClientRect().top ?? 0;
+      const page = box.current?.closest('[data-stage]') ? 160 : at + window.scrollY;
+      setTop(Math.round(page) + foot);
+    };
+    measure();
+    const watch = new ResizeObserver(measure);
+    watch.observe(document.body);
+    return () => watch.disconnect();
+  }, [box]);
+  return top;
+}
+
+function toggled(from: Set<string>, key: string): Set<string> {
+  const next = new Set(from);
+  if (!next.delete(key)) next.add(key);
+  return next;
+}
+
+function Gap({ height, span }: { height: number; span: number }) {
+  return (
+    <tr aria-hidden>
+      <td colSpan={span} style={{ height, padding: 0 }} />
+    </tr>
+  );
+}
+
+interface TickAllProps {
+  rows: string[];
+  ticked: Set<string>;
+  onTick: (ticked: Set<string>) => void;
+  label: string;
+}
+
+function TickAll({ rows, ticked, onTick, label }: TickAllProps) {
+  const all = rows.length > 0 && rows.every((r) => ticked.has(r));
+  return (
+    <Box
+      as="th"
+      w="34px"
+      position="sticky"
+      top="0"
+      bg="paper"
+      zIndex="1"
+      boxShadow="inset 0 -1px 0 var(--chakra-colors-rule)"
+    >
+      <input
+        type="checkbox"
+        aria-label={`Choose all ${label.toLowerCase()} shown`}
+        checked={all}
+        ref={(box) => {
+          if (box) box.indeterminate = !all && ticked.size > 0;
+        }}
+        onChange={() => onTick(all ? new Set() : new Set(rows))}
+      />
+    </Box>
+  );
+}
+
+function ListFoot({ list, stretch }: { list: ListView; stretch: Stretch }) {
+  const known = list.more ? `more than ${list.count.toLocaleString('en')}` : list.count.toLocaleString('en');
+  if (stretch.rows.length === 0) return null;
+  return (
+    <Flex align="center" gap="14px" pt="8px" fontSize="note" color="muted" minH="34px" wrap="wrap">
+      {(list.main || stretch.next) && list.count > 0 && (
+        <span>
+          {!list.main && stretch.rows.length < list.count ? `${stretch.rows.length} of ` : ''}
+          {known} {list.count === 1 ? 'row' : 'rows'}
+        </span>
+      )}
+      {!list.main && stretch.next && (
+        <Action onClick={() => void stretch.grow(false)} disabled={stretch.waiting}>
+          {stretch.waiting ? 'fetching …' : 'show more'}
+        </Action>
+      )}
+      {list.main && stretch.before && (
+        <Action tone="quiet" minH="26px" onClick={() => void stretch.jump(false)}>
+          ⇤ to the first
+        </Action>
+      )}
+      {list.main && stretch.next && (
+        <Action tone="quiet" minH="26px" onClick={() => void stretch.jump(true)}>
+          to the last ⇥
+        </Action>
+      )}
+      {stretch.problem && (
+        <Box color="brick" fontWeight="600" role="alert">
+          {stretch.problem}
+        </Box>
+      )}
+    </Flex>
+  );
+}
+
+function Empty() {
+  const { view } = useScreen();
+  const narrowed = (view.context ?? []).length > 0 || !!view.find;
+  return (
+    <Box py="22px" px="8px" color="muted">
+      {narrowed ? 'Nothing here fits. Clear what narrows the list to see more.' : 'There is nothing here yet.'}
+    </Box>
+  );
+}

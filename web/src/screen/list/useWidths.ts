@@ -1,0 +1,31 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { useCallback, useState } from 'react';
+import type { ListView } from '../../api/client';
+import { useScreen } from '../context';
+
+const narrowest = 0.3; // of an even share
+
+/** How wide a list's columns are, in shares: as the project says, unless the user made them otherwise. */
+export function useWidths(element: string, list: ListView) {
+  const { view, work } = useScreen();
+  const queries = useQueryClient();
+  const key = ['list-views', view.screen, element];
+  const views = useQuery({ queryKey: key, queryFn: () => work?.views(element), enabled: !!work && list.main });
+  const kept = views.data?.find((v) => v.name === '')?.widths;
+  const [dragged, setDragged] = useState<Record<string, number>>();
+  const widths = dragged ?? kept ?? {};
+  const share = (path: string) => widths[path] ?? list.columns.find((c) => c.path === path)?.width ?? 1;
+  const total = list.columns.reduce((n, c) => n + share(c.path), 0);
+  const set = useCallback(
+    (path: string, to: number) => setDragged((d) => ({ ...(d ?? kept), [path]: Math.max(narrowest, to) })),
+    [kept],
+  );
+  const keep = async () => {
+    if (!work || !dragged) return;
+    await work.keepView(element, { name: '', widths: dragged });
+    await queries.invalidateQueries({ queryKey: key });
+  };
+  return { share, total, set, keep };
+}
+
+export type Widths = ReturnType<typeof useWidths>;

@@ -1,0 +1,74 @@
+import { useCallback, useRef, useState } from 'react';
+import { useBlocker } from 'react-router';
+import { pointerHere, pointerOf } from './pointer';
+
+/** What can be done with unsaved work of one screen before it is left. */
+export interface UnsavedHands {
+  keep: () => Promise<void>;
+  forget: () => Promise<void>;
+}
+
+interface Leaving {
+  go: () => void;
+  stay: () => void;
+  from: number; // the screens from this depth on are left
+}
+
+/** Asks before a screen with something typed on it is left by other ways than its own buttons. */
+export function useUnsaved() {
+  const screens = useRef(new Map<number, UnsavedHands>());
+  const [leaving, setLeaving] = useState<Leaving>();
+  const allowed = useRef(false);
+
+  const register = useCallback((depth: number, hands: UnsavedHands | undefined) => {
+    if (hands) screens.current.set(depth, hands);
+    else screens.current.delete(depth);
+  }, []);
+  const dirtyFrom = useCallback((depth: number) => [...screens.current.keys()].some((d) => d >= depth), []);
+
+  /** Leaves the screens from a depth on, after asking if something is typed there. */
+  const leave = useCallback(
+    (from: number, go: () => void) => {
+      if (dirtyFrom(from)) setLeaving({ go, stay: () => {}, from });
+      else go();
+    },
+    [dirtyFrom],
+  );
+
+  const blocker = useBlocker(
+    ({ historyAction, currentLocation, nextLocation }) =>
+      historyAction === 'POP' && !allowed.current && dirtyFrom(leftFrom(currentLocation.state, nextLocation.state)),
+  );
+  const blocked = blocker.state === 'blocked' ? blocker : undefined;
+  const asking: Leaving | undefined =
+    leaving ??
+    (blocked && {
+      go: () => blocked.proceed(),
+      stay: () => blocked.reset(),
+      from: leftFrom(pointerHere(), blocked.location.state),
+    });
+
+  const answer = async (how: 'keep' | 'forget' | 'stay') => {
+    setLeaving(undefined);
+    if (!asking) return;
+    if (how === 'stay') return asking.stay();
+    const left = [...screens.current].filter(([depth]) => depth >= asking.from);
+    await Promise.all(left.map(([, hands]) => (how === 'keep' ? hands.keep() : hands.forget())));
+    for (const [depth] of left) screens.current.delete(depth);
+    allowed.current = true;
+    asking.go();
+    setTimeout(() => {
+      allowed.current = false;
+    }, 500);
+  };
+  return { register, leave, asking: asking !== undefined, answer };
+}
+
+/** The depth from which screens are left on the way from one history entry to another. */
+function leftFrom(here: unknown, next: unknown): number {
+  const a = pointerOf(here);
+  const b = pointerOf(next);
+  return a && b && a.trail === b.trail && a.n === b.n ? (b.depth ?? 0) + 1 : 0;
+}
+
+export type Unsaved = ReturnType<typeof useUnsaved>;

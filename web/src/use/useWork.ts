@@ -1,0 +1,35 @@
+import { useMemo } from 'react';
+import type { Title, View } from '../api/client';
+import type { WorkHands } from '../screen/context';
+import type { Calls } from './calls';
+import type { useLooks } from './useLooks';
+
+interface WorkProps {
+  call: Calls;
+  view: View;
+  looks: ReturnType<typeof useLooks>;
+  titles: Record<string, Title>;
+  adding: string | undefined;
+  setAdding: (list: string | undefined) => void;
+  onAddParent: (field: string) => void;
+}
+
+/** What is kept for a user on one screen, in the form in which elements ask for it. */
+export function useWork({ call, view, looks, titles, adding, setAdding, onAddParent }: WorkProps): WorkHands {
+  const { screen } = view;
+  return useMemo(
+    () => ({
+      keepLook: looks.keep,
+      position: call.position,
+      views: (list) => call.views(screen, list),
+      keepView: async (list, choice) => void (await call.keepView(screen, list, choice)),
+      dropView: async (list, name) => void (await call.dropView(screen, list, name)),
+      csv: call.csv,
+      addParent: onAddParent,
+      given: titles,
+      adding,
+      onAdding: setAdding,
+    }),
+    [call, screen, looks.keep, titles, adding, setAdding, onAddParent],
+  );
+}
