@@ -14,6 +14,7 @@ import (
 	"ambergate/core/cond"
 	"ambergate/core/nav"
 	"ambergate/core/project"
+	"ambergate/fault"
 )
 
 // Press is one press at work in the record source: a repeatable-read transaction that begins
@@ -63,6 +64,7 @@ func (s *Source) once(ctx context.Context, p *project.Project, press Stored, run
 		return nil, false, fmt.Errorf("begin the press: %w", err)
 	}
 	defer func() { _ = tx.Rollback(context.WithoutCancel(ctx)) }() // after a commit this does nothing
+	fault.At(fault.PressBegun)
 	tag, err := tx.Exec(ctx, `insert into ambergate.press (id, user_id, content) values ($1, $2, $3) on conflict (id) do nothing`, press.ID, press.User, press.Content)
 	if err != nil {
 		return nil, false, fmt.Errorf("claim the press: %w", err)
@@ -71,10 +73,12 @@ func (s *Source) once(ctx context.Context, p *project.Project, press Stored, run
 		outcome, err := stored(ctx, tx, press)
 		return outcome, true, err
 	}
+	fault.At(fault.PressClaimed)
 	result, err := run(&Press{Reader: Reader{db: tx, project: p}, tx: tx})
 	if err != nil {
 		return nil, false, err
 	}
+	fault.At(fault.PressDone)
 	text, err := json.Marshal(result)
 	if err != nil {
 		return nil, false, fmt.Errorf("write the outcome: %w", err)
@@ -82,13 +86,25 @@ func (s *Source) once(ctx context.Context, p *project.Project, press Stored, run
 	if _, err := tx.Exec(ctx, `update ambergate.press set outcome = $2 where id = $1`, press.ID, text); err != nil {
 		return nil, false, fmt.Errorf("store the outcome: %w", err)
 	}
+	fault.At(fault.PressStored)
 	if err := tx.Commit(ctx); err != nil {
 		return nil, false, fmt.Errorf("commit the press: %w", err)
 	}
+	fault.At(fault.PressCommitted)
 	return text, false, nil
 }
 
-func stored(ctx context.Context, tx pgx.Tx, press Stored) (json.RawMessage, error) {
+// Outcome gives what is stored of a press that was done; nil if there is none, or no table for it.
+func (s *Source) Outcome(ctx context.Context, press Stored) (json.RawMessage, error) {
+	outcome, err := stored(ctx, s.pool, press)
+	var pg *pgconn.PgError
+	if errors.Is(err, pgx.ErrNoRows) || errors.As(err, &pg) && (pg.Code == "42P01" || pg.Code == "3F000" || pg.Code == "42501") {
+		return nil, nil
+	}
+	return outcome, err
+}
+
+func stored(ctx context.Context, tx querier, press Stored) (json.RawMessage, error) {
 	var user, content string
 	var outcome json.RawMessage
 	err := tx.QueryRow(ctx, `select user_id, content, outcome from ambergate.press where id = $1`, press.ID).Scan(&user, &content, &outcome)

@@ -9,6 +9,7 @@ import (
 	"ambergate/api"
 	"ambergate/core/nav"
 	"ambergate/core/project"
+	"ambergate/fault"
 	"ambergate/store"
 )
 
@@ -105,6 +106,7 @@ func (s *Server) edited(b *building, make func() (store.Applied, error)) (api.Ed
 	}
 	s.apps.changed(b.project)
 	s.edits.tell(b.project, done.Seq)
+	fault.At(fault.EditAnswering)
 	return api.Edited{Seq: done.Seq, Touched: done.Touched, Versions: done.Versions}, nil
 }
 

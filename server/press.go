@@ -7,6 +7,8 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"maps"
+	"slices"
 	"sync"
 
 	"github.com/gin-gonic/gin"
@@ -15,6 +17,7 @@ import (
 	"ambergate/core/cond"
 	"ambergate/core/nav"
 	"ambergate/core/project"
+	"ambergate/fault"
 	"ambergate/plant"
 	"ambergate/records"
 	"ambergate/store"
@@ -40,6 +43,15 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 		return nil, err
 	}
 	found, err := layer(at, value(req.Depth))
+	if err != nil || at.At != at.N {
+		// The screen was left: by this very press, if it is one that is asked about again.
+		if out, done, storedErr := v.server.doneBefore(ctx, req, v.account.ID); done || storedErr != nil {
+			if storedErr != nil {
+				return nil, storedErr
+			}
+			return v.afterPress(ctx, req, at, out, true)
+		}
+	}
 	if err != nil {
 		return nil, err
 	}
@@ -49,11 +61,12 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 		return nil, err
 	}
 	var outcome nav.Outcome
+	again := false
 	if drawn.Writes(place.Screen, req.Element) || value(req.Unsaved) == "save" {
 		if at.At != at.N {
 			return nil, &nav.Refusal{Code: "place-left", What: "The screen had changed before you pressed.", Then: "Look at it as it is now and press again."}
 		}
-		outcome, err = v.pressWriting(ctx, req, drawn, place)
+		outcome, again, err = v.pressWriting(ctx, req, drawn, place, intoOf(at, value(req.Depth)))
 	} else {
 		outcome, err = v.pressReading(ctx, req, drawn, place)
 	}
@@ -68,7 +81,7 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	if outcome.Kind == "question" {
 		return &api.PressResult{Kind: "question", Question: outcome.Question}, nil
 	}
-	return v.afterPress(ctx, req, at, outcome)
+	return v.afterPress(ctx, req, at, outcome, again)
 }
 
 // drawnIn gives the release that the pressed screen was drawn in. Grants and guards of the newest
@@ -136,14 +149,15 @@ func (readOnly) Hanging(context.Context, *project.Table, string, nav.RowRules) (
 	return nil, errReadOnly
 }
 
-func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place) (nav.Outcome, error) {
+// pressWriting does a press that changes records or the plant; again says that it was done before.
+func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place, into string) (out nav.Outcome, again bool, err error) {
 	source, err := v.server.writes(app, place.Screen)
 	if err != nil {
-		return nav.Outcome{}, err
+		return nav.Outcome{}, false, err
 	}
 	var asked nav.Outcome
 	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
-	text, _, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
+	text, again, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
 		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Bare: true, Lock: true}
 		if err := v.newestRights(ctx, app, &src); err != nil {
 			return nil, err
@@ -156,6 +170,7 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav
 		if err != nil {
 			return nil, err
 		}
+		out.Into = into
 		if out.Kind == "question" {
 			asked = out
 			return nil, errAsk
@@ -166,16 +181,29 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav
 		return out, v.mayOpen(ctx, out, p)
 	})
 	if errors.Is(err, errAsk) {
-		return asked, nil
+		return asked, false, nil
 	}
 	if err != nil {
-		return nav.Outcome{}, err
+		return nav.Outcome{}, false, err
 	}
-	var out nav.Outcome
 	if err := json.Unmarshal(text, &out); err != nil {
-		return nav.Outcome{}, fmt.Errorf("read the stored outcome: %w", err)
+		return nav.Outcome{}, false, fmt.Errorf("read the stored outcome: %w", err)
 	}
-	return out, nil
+	return out, again, nil
+}
+
+// doneBefore gives what a press came to that was done already, whatever became of the screen since.
+func (s *Server) doneBefore(ctx context.Context, req api.PressRequest, user string) (out nav.Outcome, done bool, err error) {
+	for _, name := range slices.Sorted(maps.Keys(s.Records)) {
+		text, err := s.Records[name].Outcome(ctx, records.Stored{ID: req.Press, User: user, Content: digest(req)})
+		if err != nil || text != nil {
+			if err == nil {
+				err = json.Unmarshal(text, &out)
+			}
+			return out, err == nil, err
+		}
+	}
+	return out, false, nil
 }
 
 // mayOpen judges the target with the values as they are after the effects: a refusal rolls back all.
@@ -198,34 +226,53 @@ func digest(req api.PressRequest) string {
 	return hex.EncodeToString(sum[:])
 }
 
-// afterPress brings the trail and the plant to what the press came to, and resolves what is shown now.
-func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.Standing, out nav.Outcome) (*api.PressResult, error) {
-	commands, err := v.send(ctx, req.Press, out.Writes)
-	if err != nil {
-		return nil, err
-	}
+// afterPress brings the trail and the plant to what the press came to, and resolves what is shown
+// now. A press that was done before sends nothing to the plant any more.
+func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.Standing, out nav.Outcome, again bool) (*api.PressResult, error) {
 	result := &api.PressResult{Kind: "moved", Message: orNil(out.Message), Choose: out.Choose, Done: orNil(out.Done), Forgot: orNil(out.Forget)}
-	if len(commands) > 0 {
-		result.Commands = &commands
-	}
 	if out.Kind == "stay" {
 		result.Kind = "stayed"
 	}
 	if out.As == "tab" && out.To != nil {
 		result.Kind, result.Address = "stayed", ptr(v.app.Address(*out.To))
 	}
-	result.Given = given(at, value(req.Depth), out)
-	result.Shown, err = v.move(ctx, req, at, out)
+	result.Given = given(value(req.Depth), out)
+	var err error
+	moves := out.Kind != "stay"
+	if moves { // the trail first: it is repaired by the press id, a tag write never is
+		if result.Shown, err = v.move(ctx, req, at, out); err != nil {
+			return nil, err
+		}
+	}
+	commands, err := v.send(ctx, req.Press, out.Writes, again)
+	if err != nil {
+		return nil, err
+	}
+	if len(commands) > 0 {
+		result.Commands = &commands
+	}
+	if !moves {
+		result.Shown, err = v.move(ctx, req, at, out)
+	}
+	fault.At(fault.PressAnswering)
 	return result, err
 }
 
+// intoOf gives the field that gets what a dialog comes to; "" for none.
+func intoOf(at *store.Standing, depth int) string {
+	if depth == 0 {
+		return ""
+	}
+	return at.Overlays[depth-1].Into
+}
+
 // given gives what a dialog came to, for the field of the screen below that asked for it.
-func given(at *store.Standing, depth int, out nav.Outcome) *api.Given {
+func given(depth int, out nav.Outcome) *api.Given {
 	closes := out.Move == "close" || out.Move == "back"
-	if depth == 0 || !closes || out.Saved == "" || at.Overlays[depth-1].Into == "" {
+	if depth == 0 || !closes || out.Saved == "" || out.Into == "" {
 		return nil
 	}
-	return &api.Given{Depth: depth - 1, Field: at.Overlays[depth-1].Into, Key: out.Saved, Title: out.Title}
+	return &api.Given{Depth: depth - 1, Field: out.Into, Key: out.Saved, Title: out.Title}
 }
 
 // move brings the trail to what a press came to, and shows it.
@@ -239,6 +286,8 @@ func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 		return v.show(ctx, at)
 	}
 	switch {
+	case depth > len(at.Overlays): // this very press closed the dialog, before it could be told
+		return v.show(ctx, at)
 	case out.Kind == "stay" && out.Choose != nil && !out.Choose.Adding:
 		return v.choose(ctx, at, depth, *out.Choose)
 	case out.Kind == "stay" || out.As == "tab":
@@ -323,7 +372,7 @@ func (p *pending) set(ref nav.TagRef, on bool) {
 }
 
 // send writes to the plant what a press decided: logged before, sent at most once, the outcome always told.
-func (v *visit) send(ctx context.Context, press string, writes []nav.TagWrite) ([]api.CommandOutcome, error) {
+func (v *visit) send(ctx context.Context, press string, writes []nav.TagWrite, again bool) ([]api.CommandOutcome, error) {
 	if len(writes) == 0 {
 		return nil, nil
 	}
@@ -332,10 +381,11 @@ func (v *visit) send(ctx context.Context, press string, writes []nav.TagWrite) (
 	for i, w := range writes {
 		log[i] = store.Command{Press: press, Pos: i, Source: w.Ref.Source, Node: w.Ref.Node, Label: w.Label, Value: w.Value.Wire(), Old: v.tags().Read(w.Ref).Value.Wire(), Account: v.account.ID}
 	}
-	added, err := st.Intend(ctx, log)
+	added, err := st.Intend(ctx, log, again)
 	if err != nil {
 		return nil, err
 	}
+	fault.At(fault.CommandIntended)
 	if added {
 		for i, w := range writes {
 			if err := v.sendOne(ctx, press, i, w); err != nil {
@@ -367,15 +417,21 @@ func (v *visit) sendOne(ctx context.Context, press string, pos int, w nav.TagWri
 	if err != nil || !send {
 		return err
 	}
+	fault.At(fault.CommandSent)
 	// The browser may go away while it is under way: the outcome is logged all the same.
 	ctx = context.WithoutCancel(ctx)
 	err = client.Write(ctx, w.Ref.Node, w.Value)
+	fault.At(fault.CommandWritten)
 	var refused *plant.Refused
+	state, reason := "unknown", ""
 	switch {
 	case err == nil:
-		return st.EndCommand(ctx, press, pos, "done", "")
+		state = "done"
 	case errors.Is(err, plant.ErrAway), errors.As(err, &refused):
-		return st.EndCommand(ctx, press, pos, "refused", err.Error())
+		state, reason = "refused", err.Error()
+	default:
+		reason = err.Error()
 	}
-	return st.EndCommand(ctx, press, pos, "unknown", err.Error())
+	defer fault.At(fault.CommandEnded)
+	return st.EndCommand(ctx, press, pos, state, reason)
 }

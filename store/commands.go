@@ -23,14 +23,18 @@ type Command struct {
 	At      time.Time
 }
 
-// Intend logs the commands of a press before anything is sent. Logged before: nothing is added,
-// and false comes back.
-func (s *Store) Intend(ctx context.Context, commands []Command) (bool, error) {
+// Intend logs the commands of a press before anything is sent: as intended, or, for a press that
+// was done before and not sent then, as expired. Logged before: nothing is added, and false comes back.
+func (s *Store) Intend(ctx context.Context, commands []Command, late bool) (bool, error) {
+	state := "intended"
+	if late {
+		state = "expired"
+	}
 	added := false
 	err := s.inTx(ctx, "log the plant commands", func(tx pgx.Tx) error {
 		for _, c := range commands {
-			tag, err := tx.Exec(ctx, `insert into plant_command (press, pos, source, node, label, value, old, state, account) values ($1, $2, $3, $4, $5, $6, $7, 'intended', $8) on conflict do nothing`,
-				c.Press, c.Pos, c.Source, c.Node, c.Label, c.Value, c.Old, c.Account)
+			tag, err := tx.Exec(ctx, `insert into plant_command (press, pos, source, node, label, value, old, state, account) values ($1, $2, $3, $4, $5, $6, $7, $9, $8) on conflict do nothing`,
+				c.Press, c.Pos, c.Source, c.Node, c.Label, c.Value, c.Old, c.Account, state)
 			if err != nil {
 				return err
 			}
@@ -38,7 +42,7 @@ func (s *Store) Intend(ctx context.Context, commands []Command) (bool, error) {
 		}
 		return nil
 	})
-	return added, err
+	return added && !late, err
 }
 
 // MarkSent commits that a command is about to be sent. False means that it is not to be sent any more.

@@ -10,6 +10,7 @@ import (
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/project"
+	"ambergate/fault"
 )
 
 // Edit is what a builder asks to change.
@@ -54,6 +55,7 @@ func (s *Store) Edit(ctx context.Context, e Edit) (Applied, error) {
 		done, err = apply(ctx, tx, e, 0)
 		return err
 	})
+	fault.At(fault.EditCommitted)
 	return done, err
 }
 
@@ -99,6 +101,7 @@ func (s *Store) takeBack(ctx context.Context, id, by, which string, isUndo bool)
 }
 
 func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error) {
+	fault.At(fault.EditBegun)
 	var seq int64
 	if err := tx.QueryRow(ctx, `select seq from project where id = $1 for update`, e.Project).Scan(&seq); err != nil {
 		return Applied{}, none(err)
@@ -138,6 +141,7 @@ func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error
 		return Applied{}, err
 	}
 	_, err = tx.Exec(ctx, `update project set seq = $2 where id = $1`, e.Project, seq)
+	fault.At(fault.EditWritten)
 	return done, err
 }
 

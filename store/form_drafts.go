@@ -7,6 +7,8 @@ import (
 	"time"
 
 	"github.com/jackc/pgx/v5"
+
+	"ambergate/fault"
 )
 
 // FormDraft is what somebody typed on a form and did not save.
@@ -42,6 +44,7 @@ func (s *Store) KeepFormDraft(ctx context.Context, d FormDraft, known string) (s
 		}
 		return "", fmt.Errorf("keep the draft: %w", err)
 	}
+	fault.At(fault.DraftKept)
 	return id, nil
 }
 

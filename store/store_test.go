@@ -273,10 +273,10 @@ func TestTrailForgetsWhatLayAheadAndAppendsOnce(t *testing.T) {
 
 func TestCommandsAreSentOnceAndSettled(t *testing.T) {
 	c := store.Command{Press: "cmd-1", Source: "p", Node: "n", Label: "stop", Value: "true", Account: "a_jon"}
-	if added, err := up.Store.Intend(ctx, []store.Command{c}); err != nil || !added {
+	if added, err := up.Store.Intend(ctx, []store.Command{c}, false); err != nil || !added {
 		t.Fatal(added, err)
 	}
-	if added, err := up.Store.Intend(ctx, []store.Command{c}); err != nil || added {
+	if added, err := up.Store.Intend(ctx, []store.Command{c}, false); err != nil || added {
 		t.Error("the same press was logged twice", err)
 	}
 	if ok, err := up.Store.MarkSent(ctx, "cmd-1", 0); err != nil || !ok {
@@ -286,7 +286,7 @@ func TestCommandsAreSentOnceAndSettled(t *testing.T) {
 		t.Error("a command may be sent twice")
 	}
 	c.Press = "cmd-2"
-	if _, err := up.Store.Intend(ctx, []store.Command{c}); err != nil {
+	if _, err := up.Store.Intend(ctx, []store.Command{c}, false); err != nil {
 		t.Fatal(err)
 	}
 	if err := up.Store.SettleCommands(ctx); err != nil {

@@ -9,6 +9,7 @@ import (
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/nav"
+	"ambergate/fault"
 )
 
 // maxPlaces is how many places a trail keeps; the oldest are forgotten first.
@@ -55,11 +56,13 @@ func (s *Store) TrailOf(ctx context.Context, id, account, projectID string) (Tra
 // Append adds a place after another (0 for the first), forgetting what lay ahead of it, and
 // gives its number. A press that was appended before gives the number it got then.
 func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, press string) (int, error) {
+	fault.At(fault.TrailAppending)
 	var n int
 	err := s.pool.QueryRow(ctx, appendPlace, trail, after+1, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title, press, maxPlaces, spot.Made).Scan(&n)
 	if err != nil {
 		return 0, fmt.Errorf("add to the trail: %w", err)
 	}
+	fault.At(fault.TrailAppended)
 	return n, nil
 }
 

@@ -39,6 +39,7 @@ type Outcome struct {
 	Choose   *Choice    // a row of a list is to be the chosen one
 	Done     int        // of what is done with several rows: how many
 	Forget   bool       // what was typed is saved, or is to be forgotten
+	Into     string     // of a dialog: the field of the screen below that gets the record saved here
 }
 
 // Choice is the row of a list that is chosen from now on; Adding is a row that is yet to be written.

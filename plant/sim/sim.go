@@ -31,6 +31,7 @@ type namespace struct {
 	mu     sync.RWMutex
 	srv    *server.Server
 	writes chan string
+	taken  map[string]int // by node: how often a write was taken
 }
 
 // Attribute reads under the lock.
@@ -62,6 +63,7 @@ func (n *namespace) SetAttribute(node *ua.NodeID, a ua.AttributeID, v *ua.DataVa
 		return ua.StatusBadTypeMismatch
 	}
 	n.Data[key] = value
+	n.taken[key]++
 	n.mu.Unlock()
 	n.srv.ChangeNotification(node)
 	select {
@@ -100,7 +102,7 @@ func (n *namespace) set(values map[string]any) {
 func Start(port int, codes []string, seed uint64) (*Plant, error) {
 	srv := server.New(server.EndPoint("127.0.0.1", port), server.EnableSecurity("None", ua.MessageSecurityModeNone), server.EnableAuthMode(ua.UserTokenTypeAnonymous))
 	m := server.NewMapNamespace(srv, Namespace)
-	ns := &namespace{MapNamespace: m, srv: srv, writes: make(chan string, 64)}
+	ns := &namespace{MapNamespace: m, srv: srv, writes: make(chan string, 64), taken: map[string]int{}}
 	// The library registered its own; ours answers in its place, under the same index.
 	if err := replace(srv, m, ns); err != nil {
 		return nil, err
@@ -142,6 +144,13 @@ func (p *Plant) Close() {
 	p.stop()
 	<-p.done
 	_ = p.srv.Close() // clients may have gone first
+}
+
+// Taken tells how often a write to a node was taken since the start: for tests of what reaches the plant.
+func (p *Plant) Taken(node string) int {
+	p.ns.mu.RLock()
+	defer p.ns.mu.RUnlock()
+	return p.ns.taken[node]
 }
 
 // Endpoint gives the address that clients connect to.
