@@ -2,7 +2,6 @@ package nav
 
 import (
 	"context"
-	"strings"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -152,8 +151,5 @@ func (r effectRun) conflict(t *project.Table, row *Row, values map[string]cond.V
 }
 
 func sentence(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToUpper(s[:1]) + s[1:] + "."
+	return sentenceWord(s) + "."
 }

@@ -4,6 +4,8 @@ import (
 	"context"
 	"fmt"
 	"strings"
+	"unicode"
+	"unicode/utf8"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -103,9 +105,11 @@ func (o *Opening) keepRow(ctx context.Context, p Press, src Changer) (Outcome, e
 	return out, nil
 }
 
+// sentenceWord begins a sentence with a word.
 func sentenceWord(s string) string {
-	if s == "" {
+	r, n := utf8.DecodeRuneInString(s)
+	if n == 0 {
 		return s
 	}
-	return strings.ToUpper(s[:1]) + s[1:]
+	return string(unicode.ToUpper(r)) + s[n:]
 }

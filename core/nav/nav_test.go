@@ -107,7 +107,7 @@ func TestContextNarrowsAndIsSeen(t *testing.T) {
 	}
 }
 
-func press(t *testing.T, o *Opening, s *stand, p Press) (Outcome, error) {
+func press(t testing.TB, o *Opening, s *stand, p Press) (Outcome, error) {
 	t.Helper()
 	return o.Follow(context.Background(), p, s.data)
 }

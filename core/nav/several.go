@@ -28,8 +28,8 @@ func (o *Opening) followSeveral(ctx context.Context, p Press, src Changer) (Outc
 	case len(keys) > maxSeveral:
 		return Outcome{}, refuse("bad-request", fmt.Sprintf("That is %d rows; at most %d can be changed at once.", len(keys), maxSeveral), "Choose fewer.")
 	}
-	out := Outcome{Kind: "stay", Done: len(keys)}
-	for i, key := range keys {
+	rows, chosen := make([]*Row, len(keys)), make([]*CasePlan, len(keys))
+	for i, key := range keys { // all are judged before any is changed
 		row, err := o.rowOf(ctx, e, key, src, true)
 		if err != nil {
 			return Outcome{}, err
@@ -40,12 +40,16 @@ func (o *Opening) followSeveral(ctx context.Context, p Press, src Changer) (Outc
 			r.Part = v.Part
 			return Outcome{}, r
 		}
-		if q := o.askSeveral(gate, v.chosen, t, p, len(keys)); i == 0 && q != nil {
-			return Outcome{Kind: "question", Question: q}, nil
-		}
+		rows[i], chosen[i] = row, v.chosen
+	}
+	if q := o.askSeveral(gate, chosen[0], t, p, len(keys)); q != nil {
+		return Outcome{Kind: "question", Question: q}, nil
+	}
+	out := Outcome{Kind: "stay", Done: len(keys)}
+	for i, row := range rows {
 		w := *o.world
 		w.row = row
-		for _, effect := range v.chosen.Effects {
+		for _, effect := range chosen[i].Effects {
 			if _, err := effectKinds[effect.Kind].do(ctx, effectRun{o: o, w: &w, plan: effect, press: p, records: src, out: &out, row: row}); err != nil {
 				return Outcome{}, err
 			}

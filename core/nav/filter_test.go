@@ -1,0 +1,116 @@
+package nav
+
+import (
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"ambergate/core/cond"
+)
+
+// matchesOf gives what filters of the list of defects ask of its records, in short.
+func (s *stand) matches(t *testing.T, zone *time.Location, f Filter) (string, error) {
+	t.Helper()
+	o := &Opening{app: s.app, plan: s.app.Screens["s_list"], world: &world{app: s.app, user: s.mira, now: time.Date(2026, 11, 24, 1, 0, 0, 0, zone)}}
+	c, _ := s.app.Project.FieldAt("t_defects", f.Path)
+	rights, err := s.app.RightsOf(t.Context(), s.mira, s.data, o.world.now)
+	if err != nil {
+		t.Fatal(err)
+	}
+	o.rights = rights
+	matches, err := o.matchesOf(f, c)
+	var out []string
+	for _, m := range matches {
+		words := m.Path + " " + m.Compare + " " + m.Value.Wire()
+		for _, v := range m.Values {
+			words += "," + v.Wire()
+		}
+		out = append(out, strings.TrimSpace(words))
+	}
+	return strings.Join(out, "; "), err
+}
+
+const moments = `[{"op":"add","path":"/t_defects/fields/f_seen","value":{"pos":9,"column":"seen","alias":"seen","label":"Seen","type":"moment","nullable":true}},{"op":"add","path":"/t_defects/fields/f_due","value":{"pos":10,"column":"due","alias":"due","label":"Due","type":"date","nullable":true}}]`
+
+func TestFiltersByType(t *testing.T) {
+	s := newStand(t, moments)
+	east := time.FixedZone("east", 2*3600)
+	for _, tc := range []struct{ path, compare, value, want, words string }{
+		{"f_state", "in", "open|closed", "f_state in ,open,closed", "open or closed"},
+		{"f_what", "in", "a%7Cb", "f_what in ,a|b", "a|b"},
+		{"f_hours", "between", "1.5..3", "f_hours atLeast 1.5; f_hours atMost 3", "1.5 to 3"},
+		{"f_hours", "between", "..3", "f_hours atMost 3", "up to 3"},
+		{"f_due", "days", "-7..0", "f_due atLeast 2026-11-17; f_due atMost 2026-11-24", "the last 7 days"},
+		{"f_due", "days", "..-1", "f_due atMost 2026-11-23", "before today"},
+		// Days of a moment count whole, in the project's zone.
+		{"f_seen", "days", "0..0", "f_seen atLeast 2026-11-23T22:00:00Z; f_seen below 2026-11-24T22:00:00Z", "today"},
+		{"f_seen", "between", "2026-11-01..", "f_seen atLeast 2026-10-31T22:00:00Z", "from 2026-11-01"},
+		{"f_cabin", "contains", "00", "f_cabin.f_no contains 00", "contains “00”"},
+		{"f_cabin", "is", "7", "f_cabin is 7", ""},
+	} {
+		f := Filter{Path: tc.path, Compare: tc.compare, Value: tc.value}
+		got, err := s.matches(t, east, f)
+		if err != nil || got != tc.want {
+			t.Errorf("%s %s %s: %s, %v; want %s", tc.path, tc.compare, tc.value, got, err, tc.want)
+		}
+		c, _ := s.app.Project.FieldAt("t_defects", tc.path)
+		o := &Opening{app: s.app, world: &world{app: s.app, now: time.Now()}}
+		if words := o.filterWords(f, c); tc.words != "" && words != tc.words {
+			t.Errorf("%s %s %s is said as %q, want %q", tc.path, tc.compare, tc.value, words, tc.words)
+		}
+	}
+	for _, f := range []Filter{{"f_hours", "between", "3"}, {"f_hours", "between", "x.."}, {"f_due", "days", "soon..late"}, {"f_due", "days", "9999999.."}, {"f_hours", "in", "1|x"}} {
+		if got, err := s.matches(t, time.UTC, f); err == nil {
+			t.Errorf("%+v is taken as %s", f, got)
+		}
+	}
+}
+
+func TestSeveralValuesComeBackWhole(t *testing.T) {
+	for _, values := range [][]string{nil, {"a"}, {"a", "b"}, {"a|b", "c%d", "", "ä ..", "|"}} {
+		if got := SplitValues(JoinValues(values)); !slices.Equal(got, values) {
+			t.Errorf("%q comes back as %q", values, got)
+		}
+	}
+}
+
+func TestFindLooksWhereTheUserSees(t *testing.T) {
+	s := newStand(t, "")
+	o := s.mustOpen(t, s.mira, "defects?~find=door%20007")
+	q, _, err := o.listQuery(o.listElement("e_list"), "")
+	if err != nil || !slices.Equal(q.Find.Words, []string{"door", "007"}) {
+		t.Fatalf("%+v, %v", q.Find, err)
+	}
+	// Records are found by their titles; the hidden phone is not looked at.
+	if !slices.Equal(q.Find.Paths, []string{"f_code", "f_cabin.f_no", "f_cabin.f_lift.f_name"}) {
+		t.Errorf("paths %v", q.Find.Paths)
+	}
+	if v := o.View(); v.Find != "door 007" || v.Address != "/defects?~find=door+007" {
+		t.Errorf("%s, %s", v.Find, v.Address)
+	}
+}
+
+func TestWhatIsEnteredKeepsToItsBounds(t *testing.T) {
+	s := newStand(t, `[{"op":"add","path":"/t_defects/fields/f_hours/min","value":0},{"op":"add","path":"/t_defects/fields/f_hours/max","value":10},{"op":"add","path":"/t_defects/fields/f_code/pattern","value":"D-[0-9]+"},{"op":"add","path":"/t_defects/fields/f_code/example","value":"D-12"},{"op":"add","path":"/t_defects/fields/f_what/longest","value":5},{"op":"add","path":"/t_defects/fields/f_seen","value":{"pos":9,"column":"seen","alias":"seen","label":"Seen","type":"moment","nullable":true}}]`)
+	fields := s.app.Project.Tables["t_defects"].Fields
+	for _, tc := range []struct{ field, typed, words string }{
+		{"f_hours", "2.5", ""}, {"f_hours", "", ""}, {"f_hours", "11", "Hours must be from 0 to 10."}, {"f_hours", "many", "“many” is not a decimal number."},
+		{"f_code", "D-7", ""}, {"f_code", "xD-7", "Code must look like D-12."}, {"f_code", " ", "Code is needed."},
+		{"f_what", "Türen", ""}, {"f_what", "Türen!", "What is too long: 6 characters of 5."}, {"f_state", "ajar", "“ajar” is not one of open, closed."},
+	} {
+		if _, words := entered(fields[tc.field], tc.typed, time.UTC); words != tc.words {
+			t.Errorf("%s %q: %q, want %q", tc.field, tc.typed, words, tc.words)
+		}
+	}
+	// A moment is typed in the project's zone, and an editor shows it so.
+	zone := time.FixedZone("west", -5*3600)
+	v, words := entered(fields["f_seen"], "2026-11-24T08:30", zone)
+	if words != "" || v.Wire() != "2026-11-24T13:30:00Z" || editing(v, zone) != "2026-11-24T08:30" {
+		t.Errorf("%s, %s, %s", v.Wire(), words, editing(v, zone))
+	}
+	exact := cond.MomentOf(time.Date(2026, 11, 24, 8, 30, 12, 345678000, time.UTC))
+	if back, _ := entered(fields["f_seen"], editing(exact, zone), zone); !cond.Equal(back, exact) {
+		t.Errorf("%s comes back as %s", exact.Wire(), back.Wire())
+	}
+}
