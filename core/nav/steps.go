@@ -4,6 +4,7 @@ import (
 	"context"
 	"maps"
 	"strings"
+	"time"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -13,7 +14,12 @@ import (
 type steps struct {
 	to   map[string]*Row // first, previous, next, last; nil where there is none
 	list string          // what the list is called
+	slow bool            // they could not be found in time: no index serves the order
 }
+
+// stepLimit is how long the neighbours of a record, or its position, may take to be found when a
+// screen is shown.
+const stepLimit = 300 * time.Millisecond
 
 // StepView tells the neighbours of the screen's record, and which buttons lead there.
 type StepView struct {
@@ -21,6 +27,7 @@ type StepView struct {
 	Next       string `json:"next,omitempty"`
 	PreviousBy string `json:"previousBy,omitempty"` // element that steps there
 	NextBy     string `json:"nextBy,omitempty"`
+	Slow       bool   `json:"slow,omitempty"` // they could not be found in time
 }
 
 // Position is where a record stands in the list that one came from.
@@ -31,6 +38,7 @@ type Position struct {
 	Of   int    `json:"of"`
 	More bool   `json:"more"` // there are more than Of
 	Gone bool   `json:"gone"` // the record is not in this list any more
+	Slow bool   `json:"slow"` // it could not be counted in time
 }
 
 // ListOf gives the list of a table that a place shows, as what records are opened from; nil if there is none.
@@ -126,6 +134,10 @@ func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, erro
 	if err != nil {
 		return whole, t.Label, nil
 	}
+	spec := element.Spec.(*project.List)
+	if spec.Relation != "" && spec.Label != "" {
+		return q, spec.Label, nil
+	}
 	return q, plan.Screen.Title, nil
 }
 
@@ -143,12 +155,25 @@ func (o *Opening) fetchSteps(ctx context.Context, src Sources) error {
 	if err != nil {
 		return err
 	}
+	o.steps = &steps{to: map[string]*Row{}, list: list}
+	if src.Bare { // a press may take its time: it goes where it was said to go
+		return o.fetchNeighbours(ctx, src, q, wanted)
+	}
+	within, cancel := context.WithTimeout(ctx, stepLimit)
+	defer cancel()
+	err = o.fetchNeighbours(within, src, q, wanted)
+	if err != nil && within.Err() != nil && ctx.Err() == nil {
+		o.steps.slow, err = true, nil
+	}
+	return err
+}
+
+func (o *Opening) fetchNeighbours(ctx context.Context, src Sources, q Query, wanted stepSet) error {
 	if err := o.placeInList(ctx, src, q); err != nil {
 		return err
 	}
 	set := pathSet{}
 	(&planner{app: o.app}).needTitle(set, q.Table.ID, "")
-	o.steps = &steps{to: map[string]*Row{}, list: list}
 	for _, name := range []string{"previous", "next", "first", "last"} {
 		if !wanted[name] || name == "first" && o.steps.to["previous"] == nil || name == "last" && o.steps.to["next"] == nil {
 			continue
@@ -198,6 +223,10 @@ func (o *Opening) aimStep(v *Verdict, m *MovePlan) {
 		*v = Verdict{State: "greyed", By: "record", Reason: "This record is in no list yet.", Part: v.Part, chosen: v.chosen}
 		return
 	}
+	if o.steps.slow {
+		*v = Verdict{State: "greyed", By: "record", Reason: "The neighbours cannot be found quickly enough: no index serves the order of “" + o.steps.list + "”.", Part: v.Part, chosen: v.chosen}
+		return
+	}
 	row := o.steps.to[m.Step]
 	if row == nil && m.None == "round" {
 		row = o.steps.to[map[string]string{"previous": "last", "next": "first"}[m.Step]]
@@ -240,7 +269,7 @@ func (o *Opening) stepView() *StepView {
 	if o.steps == nil || !o.plan.Screen.Position {
 		return nil
 	}
-	v := &StepView{}
+	v := &StepView{Slow: o.steps.slow}
 	if r := o.steps.to["previous"]; r != nil {
 		v.Previous, v.PreviousBy = o.world.title(r, r.Table, ""), o.stepsBy("previous")
 	}
@@ -276,40 +305,58 @@ func (o *Opening) Position(ctx context.Context, src Sources) (*Position, error) 
 	if err != nil {
 		return nil, err
 	}
-	if err := o.placeInList(ctx, src, q); err != nil {
-		return nil, err
+	p := &Position{List: list + o.narrowedBy(ctx, src, q)}
+	within, cancel := context.WithTimeout(ctx, stepLimit)
+	defer cancel()
+	err = o.count(within, src, q, p)
+	if err != nil && within.Err() != nil && ctx.Err() == nil {
+		return &Position{List: p.List, Slow: true}, nil
 	}
-	p := &Position{List: list + o.narrowedBy(q)}
+	return p, err
+}
+
+// count counts a list up to where its record stands.
+func (o *Opening) count(ctx context.Context, src Sources, q Query, p *Position) error {
+	if err := o.placeInList(ctx, src, q); err != nil {
+		return err
+	}
 	here := q
 	here.Key, here.Order, here.Limit = o.world.record.Key, nil, 1
 	page, err := src.Records.Fetch(ctx, here)
 	if err != nil {
-		return nil, err
+		return err
 	}
 	all, err := src.Records.Count(ctx, q)
 	if err != nil {
-		return nil, err
+		return err
 	}
 	p.Gone, p.Of, p.More = len(page.Rows) == 0, all.N, all.More
 	before := q
 	before.After, before.Back = o.place.From.At, true
 	n, err := src.Records.Count(ctx, before)
 	if err != nil {
-		return nil, err
+		return err
 	}
 	if p.Past = n.More; !p.Gone {
 		p.At = n.N + 1
 	}
-	return p, nil
+	return nil
 }
 
 // narrowedBy says what narrows the list come from, in a few words.
-func (o *Opening) narrowedBy(q Query) string {
+func (o *Opening) narrowedBy(ctx context.Context, src Sources, q Query) string {
 	from := o.place.From
 	if from == nil {
 		return ""
 	}
 	var words []string
+	if s := o.app.Project.Screens[from.Screen]; s != nil {
+		for _, in := range project.Ordered(s.Inputs) {
+			if in.Filter != "" && from.Inputs[in.ID] != "" {
+				words = append(words, o.titleOf(ctx, src, in.Table, from.Inputs[in.ID]))
+			}
+		}
+	}
 	for _, f := range from.Filters {
 		if c, _ := o.app.Project.FieldAt(q.Table.ID, f.Path); c != nil && o.maySee(q.Table.ID, f.Path) {
 			words = append(words, o.filterWords(f, c))
@@ -322,4 +369,19 @@ func (o *Opening) narrowedBy(q Query) string {
 		return ""
 	}
 	return ", " + strings.Join(words, ", ")
+}
+
+// titleOf gives the title of a record by its key; the key itself where it is not to be had.
+func (o *Opening) titleOf(ctx context.Context, src Sources, table, key string) string {
+	t := o.app.Project.Tables[table]
+	if t == nil {
+		return key
+	}
+	set := pathSet{}
+	(&planner{app: o.app}).needTitle(set, table, "")
+	row, err := o.one(ctx, src, Query{Table: t, Key: key}, set)
+	if err != nil || row == nil {
+		return key
+	}
+	return o.world.title(row, table, "")
 }

@@ -1615,6 +1615,7 @@ export interface components {
         };
         /** @description The neighbours of the record, and the buttons that step there. */
         StepView: {
+            slow?: boolean;
             previous?: string;
             next?: string;
             previousBy?: string;
@@ -1622,6 +1623,7 @@ export interface components {
         };
         /** @description Where a record stands in the list come from. */
         Position: {
+            slow: boolean;
             list: string;
             at: number;
             past: boolean;

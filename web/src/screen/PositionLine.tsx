@@ -37,6 +37,7 @@ export function PositionLine() {
 
 function wordsOf(p: Position): string {
   const count = (n: number) => n.toLocaleString('en');
+  if (p.slow) return `in ${p.list}; its place there takes too long to count`;
   if (p.gone) return `no longer in ${p.list}`;
   const of = p.more ? `more than ${count(p.of)}` : count(p.of);
   return p.past ? `beyond the first ${count(p.at - 1)} of ${of} in ${p.list}` : `${count(p.at)} of ${of} in ${p.list}`;

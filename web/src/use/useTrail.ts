@@ -3,7 +3,7 @@ import { useLocation, useNavigate, useNavigationType } from 'react-router';
 import { api, ask, Refused, type Shown } from '../api/client';
 import { openedFrom } from './cameFrom';
 import { claim } from './claim';
-import { depthOf, type Pointer, pointerHere, pointerOf } from './pointer';
+import { depthOf, noteFork, type Pointer, pointerHere, pointerOf } from './pointer';
 
 const again = 2000; // ms between tries while nobody answers
 
@@ -101,7 +101,9 @@ export function useTrail(project: string) {
       }
       if (!pointer) return ask(api.POST('/api/use/{project}/open', { ...path, body }));
       try {
-        return await ask(api.POST('/api/use/{project}/fork', { ...path, body: { trail, n: pointer.n } }));
+        const own = await ask(api.POST('/api/use/{project}/fork', { ...path, body: { trail, n: pointer.n } }));
+        noteFork(trail, own.trail);
+        return own;
       } catch (e) {
         if (!(e instanceof Refused) || e.away || e.status === 401) throw e;
         return ask(api.POST('/api/use/{project}/open', { ...path, body })); // it was somebody else's, or is gone

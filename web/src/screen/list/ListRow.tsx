@@ -51,7 +51,7 @@ export function ListRow(p: RowProps) {
   );
 }
 
-function Cell({ list, row, at, words, onOpen, onEdit }: RowProps & { at: number; words: string }) {
+function Cell({ list, row, at, words, onChoose, onOpen, onEdit }: RowProps & { at: number; words: string }) {
   const { base, builder } = useScreen();
   const column = list.columns[at];
   const dated = column?.type === 'date' || column?.type === 'moment';
@@ -79,6 +79,7 @@ function Cell({ list, row, at, words, onOpen, onEdit }: RowProps & { at: number;
             if (e.ctrlKey || e.metaKey || e.shiftKey) return;
             e.preventDefault();
             e.stopPropagation();
+            onChoose();
             onOpen();
           }}
           onKeyDown={(e: React.KeyboardEvent) => e.key === 'Enter' && !row.href && onOpen()}

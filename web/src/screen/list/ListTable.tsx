@@ -28,6 +28,8 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
   const box = useRef<HTMLDivElement>(null);
   const [active, setActive] = useState<string | undefined>(list.chosen);
   const top = useTop(box);
+  const scrolled = useRef(0);
+  const upward = useRef(false);
   const [editing, setEditing] = useState<string>();
   const adding = work?.adding === element.id;
   const { rows } = stretch;
@@ -44,10 +46,10 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
   const first = items[0]?.index ?? 0;
   const last = items[items.length - 1]?.index ?? 0;
 
-  const look = (row: string | undefined, top = rows[virtual.range?.startIndex ?? 0]) => {
+  const look = (row: string | undefined) => {
+    const at = virtual.getVirtualItemForOffset(box.current?.scrollTop ?? 0)?.index ?? 0;
     // The stretch that is fetched on coming back begins a few rows above what was at the top.
-    const above = rows.findIndex((r) => r.key === top?.key) - near;
-    work?.keepLook(element.id, { start: rows[above]?.cursor, top: top?.key, row });
+    work?.keepLook(element.id, { start: rows[at - near]?.cursor, top: rows[at]?.key, row });
   };
   const choose = (key: string) => {
     setActive(key);
@@ -58,8 +60,8 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
   useEffect(() => {
     if (!list.main || stretch.waiting || stretch.problem || rows.length === 0) return;
     if (last >= rows.length - near && stretch.next) void stretch.grow(false);
-    else if (first < near && stretch.before && (box.current?.scrollTop ?? 0) < near * rowHeight) {
-      const seen = virtual.range?.startIndex ?? 0;
+    else if (first < near && stretch.before && wantsAbove(box.current, upward.current)) {
+      const seen = virtual.getVirtualItemForOffset(box.current?.scrollTop ?? 0)?.index ?? 0;
       void stretch.grow(true).then((n) => n > 0 && virtual.scrollToIndex(seen + n, { align: 'start' }));
     }
   }, [first, last, rows.length, stretch.waiting, stretch.next, stretch.before]);
@@ -76,6 +78,10 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
     const row = rows.find((r) => r.key === key);
     if (row?.open) void onPress(element, { row: key });
   };
+  const jump = async (toEnd: boolean) => {
+    await stretch.jump(toEnd);
+    requestAnimationFrame(() => box.current?.scrollTo(0, toEnd ? box.current.scrollHeight : 0));
+  };
   const step = (by: number) => {
     const at = rows.findIndex((r) => r.key === active);
     const to = rows[Math.min(rows.length - 1, Math.max(0, at < 0 ? (by > 0 ? 0 : rows.length - 1) : at + by))];
@@ -91,8 +97,8 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
       ArrowUp: () => step(-1),
       PageDown: () => step(page),
       PageUp: () => step(-page),
-      Home: () => void (stretch.before ? stretch.jump(false) : step(-rows.length)),
-      End: () => void (stretch.next ? stretch.jump(true) : step(rows.length)),
+      Home: () => void (stretch.before ? jump(false) : step(-rows.length)),
+      End: () => void (stretch.next ? jump(true) : step(rows.length)),
       Enter: () => active && (list.inPlace ? setEditing(active) : open(active)),
       F2: () => active && list.inPlace && setEditing(active),
       ' ': () => active && ticked && onTick(toggled(ticked, active)),
@@ -118,7 +124,12 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
         tabIndex={0}
         maxH={list.main ? `max(300px, calc(100dvh - ${top}px))` : undefined}
         onKeyDown={onKey}
-        onScroll={() => list.main && look(active)}
+        onScroll={(e) => {
+          if (!list.main) return;
+          upward.current = e.currentTarget.scrollTop < scrolled.current;
+          scrolled.current = e.currentTarget.scrollTop;
+          look(active);
+        }}
         role="region"
         aria-label={list.label}
         aria-busy={stretch.waiting}
@@ -178,7 +189,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
         </Box>
         {none && <Empty />}
       </Box>
-      <ListFoot list={list} stretch={stretch} />
+      <ListFoot list={list} stretch={stretch} onJump={(toEnd) => void jump(toEnd)} />
     </>
   );
 }
@@ -224,6 +235,12 @@ function Gap({ height, span }: { height: number; span: number }) {
   );
 }
 
+/** Whether rows above those that are there are asked for: one scrolls up to them, or there is room for them. */
+function wantsAbove(box: HTMLElement | null, upward: boolean) {
+  if (!box) return false;
+  return box.scrollHeight <= box.clientHeight || (upward && box.scrollTop < near * rowHeight);
+}
+
 interface TickAllProps {
   rows: string[];
   ticked: Set<string>;
@@ -256,7 +273,13 @@ function TickAll({ rows, ticked, onTick, label }: TickAllProps) {
   );
 }
 
-function ListFoot({ list, stretch }: { list: ListView; stretch: Stretch }) {
+interface FootProps {
+  list: ListView;
+  stretch: Stretch;
+  onJump: (toEnd: boolean) => void;
+}
+
+function ListFoot({ list, stretch, onJump }: FootProps) {
   const known = list.more ? `more than ${list.count.toLocaleString('en')}` : list.count.toLocaleString('en');
   if (stretch.rows.length === 0) return null;
   return (
@@ -273,12 +296,12 @@ function ListFoot({ list, stretch }: { list: ListView; stretch: Stretch }) {
         </Action>
       )}
       {list.main && stretch.before && (
-        <Action tone="quiet" minH="26px" onClick={() => void stretch.jump(false)}>
+        <Action tone="quiet" minH="26px" onClick={() => onJump(false)}>
           ⇤ to the first
         </Action>
       )}
       {list.main && stretch.next && (
-        <Action tone="quiet" minH="26px" onClick={() => void stretch.jump(true)}>
+        <Action tone="quiet" minH="26px" onClick={() => onJump(true)}>
           to the last ⇥
         </Action>
       )}
