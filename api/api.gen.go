@@ -28,13 +28,14 @@ type AddParentRequest struct {
 
 // ArrangeRequest How a place’s list is narrowed and ordered; inputs to clear.
 type ArrangeRequest struct {
-	Clear   *[]string `json:"clear,omitempty"`
-	Depth   *int      `json:"depth,omitempty"`
-	Filters []Filter  `json:"filters"`
-	Find    *string   `json:"find,omitempty"`
-	N       int       `json:"n"`
-	Sort    []Sort    `json:"sort"`
-	Trail   string    `json:"trail"`
+	Clear   *[]string          `json:"clear,omitempty"`
+	Depth   *int               `json:"depth,omitempty"`
+	Filters []Filter           `json:"filters"`
+	Find    *string            `json:"find,omitempty"`
+	N       int                `json:"n"`
+	Sort    []Sort             `json:"sort"`
+	Tabs    *map[string]string `json:"tabs,omitempty"`
+	Trail   string             `json:"trail"`
 }
 
 // AtWork A screen at work for the walked user, between its ways in and out.
@@ -595,6 +596,9 @@ type Status struct {
 // StepView The neighbours of the record, and the buttons that step there.
 type StepView = nav.StepView
 
+// TabView A tab.
+type TabView = nav.TabView
+
 // TableCell What one role may do with one table.
 type TableCell = nav.TableCell
 
@@ -603,6 +607,9 @@ type TableMay = nav.TableMay
 
 // TableRow What each role may do with one table.
 type TableRow = nav.TableRow
+
+// TabsView A block of tabs.
+type TabsView = nav.TabsView
 
 // TakeRequest A draft of another tab to go on with here, or to forget.
 type TakeRequest struct {

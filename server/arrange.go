@@ -53,12 +53,17 @@ func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown
 func (v *visit) arranged(p nav.Place, req api.ArrangeRequest) (nav.Place, string) {
 	made := "filters"
 	switch {
+	case req.Tabs != nil && !maps.Equal(*req.Tabs, p.Tabs):
+		made = "tab"
 	case value(req.Find) != p.Find:
 		made = "find"
 	case !slices.Equal(req.Sort, p.Sort):
 		made = "sort"
 	}
 	p.Filters, p.Sort, p.Find, p.Look = req.Filters, req.Sort, value(req.Find), nil
+	if req.Tabs != nil {
+		p.Tabs = *req.Tabs
+	}
 	p.Inputs = maps.Clone(p.Inputs)
 	for _, id := range value(req.Clear) {
 		if s := v.app.Project.Screens[p.Screen]; s != nil && s.Inputs[id] != nil && !s.Inputs[id].Required {

@@ -1,6 +1,8 @@
 package server_test
 
 import (
+	"bytes"
+	"encoding/csv"
 	"encoding/json"
 	"fmt"
 	"net/http"
@@ -125,6 +127,7 @@ func (h *holder) screen(s *project.Screen, table, mode, key string) {
 func (h *holder) view(shown api.Shown, key string) {
 	p := h.r.app.Project
 	record := p.Screens[shown.View.Screen].RecordTable()
+	h.steps(shown, record)
 	for _, e := range shown.View.Elements {
 		if e.State == "hidden" {
 			h.t.Errorf("%s is sent the hidden %s", h.who.login, e.ID)
@@ -208,8 +211,53 @@ func (h *holder) list(shown api.Shown, element string, l *nav.ListView) {
 		h.p.must("POST", usedRuled+"/rows", body, next)
 		l = next
 	}
+	h.whole(shown, element, l)
 	if l.Main && len(shown.View.Place.Filters) == 0 && len(shown.View.Context) == 0 && !l.More && l.Count > 0 && l.Count != len(h.seen[l.Table]) {
 		h.t.Errorf("%s is told of %d %s, and may see %d", h.who.login, l.Count, l.Table, len(h.seen[l.Table]))
+	}
+}
+
+// whole holds the list as a file to what may be seen: all of it, and no more.
+func (h *holder) whole(shown api.Shown, element string, l *nav.ListView) {
+	if !l.Main || len(shown.View.Place.Filters) > 0 || len(shown.View.Context) > 0 {
+		return
+	}
+	status, file := h.p.call("GET", fmt.Sprintf(usedRuled+"/csv?trail=%s&n=%d&element=%s", shown.Trail, shown.N, element), nil)
+	lines, err := csv.NewReader(bytes.NewReader(file)).ReadAll()
+	h.tried["files"]++
+	if status != 200 || err != nil || len(lines) != len(h.seen[l.Table])+1 {
+		h.t.Errorf("%s gets a file of %d lines (%d, %v), and may see %d %s", h.who.login, len(lines), status, err, len(h.seen[l.Table]), l.Table)
+		return
+	}
+	for i, c := range l.Columns {
+		for _, key := range h.r.sample(h.seen[l.Table], l.Table) {
+			f, _ := h.r.app.Project.FieldAt(l.Table, c.Path)
+			raw := h.r.row(l.Table, key)
+			if h.seen[l.Table][key] || raw == nil || f == nil || f.Column != "code" {
+				continue
+			}
+			for _, line := range lines[1:] {
+				if line[i] == raw.Values[c.Path].Wire() {
+					h.t.Errorf("%s gets the hidden %s %s in a file", h.who.login, l.Table, line[i])
+				}
+			}
+		}
+	}
+}
+
+// steps holds the neighbours of a record, and what is counted of its list, to what may be seen.
+func (h *holder) steps(shown api.Shown, table string) {
+	if !shown.View.Tells {
+		return
+	}
+	var p nav.Position
+	h.p.must("POST", usedRuled+"/position", map[string]any{"trail": shown.Trail, "n": shown.N}, &p)
+	h.tried["positions"]++
+	if p.Of > len(h.seen[table]) || p.At > p.Of {
+		h.t.Errorf("%s is told of place %d of %d %s, and may see %d", h.who.login, p.At, p.Of, table, len(h.seen[table]))
+	}
+	if len(h.seen[table]) == 1 && (shown.View.Steps.Next != "" || shown.View.Steps.Previous != "") {
+		h.t.Errorf("%s is told of neighbours of the only one of %s: %+v", h.who.login, table, shown.View.Steps)
 	}
 }
 

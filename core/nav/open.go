@@ -62,6 +62,9 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 		return o, nil // a press looks at one element; lists are fetched by who needs them
 	}
 	for _, e := range o.plan.Elements {
+		if o.aside(e) {
+			continue
+		}
 		if err := elementKinds[e.Kind].fetch(ctx, o, e, src); err != nil {
 			return nil, fmt.Errorf("fetch %s of screen %s: %w", e.ID, o.plan.Screen.ID, err)
 		}

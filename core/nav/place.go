@@ -18,6 +18,7 @@ type Place struct {
 	Filters []Filter          `json:"filters,omitempty"`
 	Sort    []Sort            `json:"sort,omitempty"`
 	Find    string            `json:"find,omitempty"`
+	Tabs    map[string]string `json:"tabs,omitempty"` // by block of tabs: which is open, when it is not the first
 	From    *From             `json:"from,omitempty"` // the list come from; not part of the address
 	Look    map[string]Look   `json:"look,omitempty"` // by list: how it was left; not part of the address
 }
@@ -95,6 +96,9 @@ func (a *App) Address(p Place) string {
 	if p.Find != "" {
 		add("~find", p.Find)
 	}
+	for _, block := range sortedKeys(p.Tabs) {
+		add("~tab."+block, p.Tabs[block])
+	}
 	address := "/" + s.Slug
 	if len(parts) > 0 {
 		address += "?" + strings.Join(parts, "&")
@@ -134,6 +138,11 @@ func (a *App) ParseAddress(slug, query string) (Place, error) {
 			for _, one := range values[name] {
 				p.Sort = append(p.Sort, Sort{Path: a.idPath(listTable(s), strings.TrimPrefix(one, "-")), Desc: strings.HasPrefix(one, "-")})
 			}
+		case strings.HasPrefix(name, "~tab."):
+			if p.Tabs == nil {
+				p.Tabs = map[string]string{}
+			}
+			p.Tabs[name[len("~tab."):]] = value
 		case name == "~find":
 			p.Find = value
 		case byAlias[name] != nil:

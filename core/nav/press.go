@@ -127,7 +127,7 @@ func (e *ElementPlan) gateOn(trigger string) (string, *GatePlan) {
 // elementForPress says whether the element itself is there: its mode and its own condition.
 func (o *Opening) elementForPress(e *ElementPlan) (ElementView, bool) {
 	var ev ElementView
-	if e.Modes != nil && !e.Modes[o.place.Mode] {
+	if o.aside(e) {
 		return ev, false
 	}
 	if e.Shown != "" && (e.ShownWhile == nil || !e.ShownWhile.Root.Eval(o.world).True()) {

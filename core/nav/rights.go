@@ -58,6 +58,7 @@ func (a *App) compileRules() {
 			a.tallies[id+"."+tally.ID] = r
 		}
 	}
+	a.findParentsWithoutKey()
 	for _, c := range project.Ordered(a.Project.Conditions) {
 		e, problem := a.Compiler.Condition(a.Project.RowScope(c.Table), c.Text)
 		if problem == nil {
@@ -260,4 +261,16 @@ func (r *Rights) MaySee(table, path string) bool {
 func (r *Rights) mayCount(t *project.Tally) bool {
 	grant := r.On(t.Of).Grant
 	return grant.View && !grant.Hidden[t.By] && (t.Path == "" || !grant.Hidden[t.Path])
+}
+
+// findParentsWithoutKey notes relations to tables whose records one field cannot name.
+func (a *App) findParentsWithoutKey() {
+	for _, id := range sortedKeys(a.Project.Tables) {
+		for _, f := range project.Ordered(a.Project.Tables[id].Fields) {
+			if parent := a.Project.Tables[f.References]; parent != nil && len(parent.Key) != 1 {
+				words := "A record of " + parent.Label + " cannot be named by one field: its key has " + number(float64(len(parent.Key))) + "."
+				a.Problems = append(a.Problems, Problem{Entity: id, Where: "field “" + f.Label + "”", Text: f.Alias, Problem: cond.Problem{Message: words, Length: 1}})
+			}
+		}
+	}
 }

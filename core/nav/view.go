@@ -57,6 +57,7 @@ type ElementView struct {
 	Lamp   *LampView    `json:"lamp,omitempty"`
 	Trend  *TrendView   `json:"trend,omitempty"`
 	Figure *FigureView  `json:"figure,omitempty"`
+	Tabs   *TabsView    `json:"tabs,omitempty"`
 }
 
 // View draws the screen from what was fetched and the live values of now.
@@ -88,8 +89,8 @@ func (o *Opening) View() *View {
 // element draws one element; false when users do not get to see it.
 func (o *Opening) element(e *ElementPlan) (ElementView, bool) {
 	ev := ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: "shown"}
-	if e.Modes != nil && !e.Modes[o.place.Mode] {
-		return ev, false // it stands aside for what belongs to this mode, for builders too
+	if o.aside(e) {
+		return ev, false // for builders too
 	}
 	if e.Shown != "" {
 		switch {

@@ -95,6 +95,7 @@ type Element struct {
 	Cell  Cell
 	Shown string          // condition; empty: always
 	Modes map[string]bool // view, edit, add: where it is; absent: everywhere
+	Tab   string          // element id and tab id, joined by a dot: it shows while that tab is open; empty: always
 	Spec  Spec
 }
 
@@ -125,6 +126,7 @@ var elementKinds = map[string]func() Spec{
 	"lamp":   func() Spec { return &Lamp{} },
 	"trend":  func() Spec { return &Trend{} },
 	"figure": func() Spec { return &Figure{} },
+	"tabs":   func() Spec { return &Tabs{} },
 }
 
 // Position gives the place among others.
@@ -136,12 +138,13 @@ type elementHead struct {
 	Cell  Cell            `json:"cell"`
 	Shown string          `json:"shown,omitempty"`
 	Modes map[string]bool `json:"modes,omitempty"`
+	Tab   string          `json:"tab,omitempty"`
 }
 
 // UnmarshalJSON reads the common part and then what the kind holds, from the same object.
 func (e *Element) UnmarshalJSON(data []byte) error {
 	var head elementHead
-	spec, err := splitKind(data, &head, []string{"kind", "pos", "cell", "shown", "modes"}, func() (Spec, error) {
+	spec, err := splitKind(data, &head, []string{"kind", "pos", "cell", "shown", "modes", "tab"}, func() (Spec, error) {
 		make, ok := elementKinds[head.Kind]
 		if !ok {
 			return nil, fmt.Errorf("there is no kind of element %q", head.Kind)
@@ -151,13 +154,13 @@ func (e *Element) UnmarshalJSON(data []byte) error {
 	if err != nil {
 		return err
 	}
-	*e = Element{ID: e.ID, Kind: head.Kind, Pos: head.Pos, Cell: head.Cell, Shown: head.Shown, Modes: head.Modes, Spec: spec}
+	*e = Element{ID: e.ID, Kind: head.Kind, Pos: head.Pos, Cell: head.Cell, Shown: head.Shown, Modes: head.Modes, Tab: head.Tab, Spec: spec}
 	return nil
 }
 
 // MarshalJSON writes both parts into one object.
 func (e *Element) MarshalJSON() ([]byte, error) {
-	return joinKind(elementHead{e.Kind, e.Pos, e.Cell, e.Shown, e.Modes}, e.Spec)
+	return joinKind(elementHead{e.Kind, e.Pos, e.Cell, e.Shown, e.Modes, e.Tab}, e.Spec)
 }
 
 func (e *Element) validate() error {

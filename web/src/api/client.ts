@@ -56,6 +56,7 @@ export type Samples = Schemas['Trend'];
 export type ColumnView = Schemas['ColumnView'];
 export type SeveralView = Schemas['SeveralView'];
 export type Look = Schemas['Look'];
+export type TabsView = Schemas['TabsView'];
 export type Position = Schemas['Position'];
 export type KeptDraft = Schemas['KeptDraft'];
 export type OverlayView = Schemas['OverlayView'];

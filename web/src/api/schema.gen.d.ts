@@ -773,6 +773,9 @@ export interface components {
         };
         /** @description A screen with its inputs, mode and view. */
         Place: {
+            tabs?: {
+                [key: string]: string;
+            };
             find?: string;
             from?: components["schemas"]["From"];
             look?: {
@@ -835,6 +838,7 @@ export interface components {
         };
         /** @description One element as it is drawn. */
         ElementView: {
+            tabs?: components["schemas"]["TabsView"];
             id: string;
             kind: string;
             cell: components["schemas"]["Cell"];
@@ -1437,6 +1441,9 @@ export interface components {
         };
         /** @description How a place’s list is narrowed and ordered; inputs to clear. */
         ArrangeRequest: {
+            tabs?: {
+                [key: string]: string;
+            };
             depth?: number;
             find?: string;
             trail: string;
@@ -1747,6 +1754,16 @@ export interface components {
             widths?: {
                 [key: string]: number;
             };
+        };
+        /** @description A block of tabs. */
+        TabsView: {
+            tabs: components["schemas"]["TabView"][];
+            open: string;
+        };
+        /** @description A tab. */
+        TabView: {
+            id: string;
+            label: string;
         };
     };
     responses: never;

@@ -84,7 +84,9 @@ export function ChipPicker(p: ChipProps) {
           choices={[
             ['full', 'in full'],
             ['dialog', 'as a dialog'],
+            ['drawer', 'as a drawer'],
             ['replace', 'in place of this'],
+            ['tab', 'in a new tab'],
           ]}
           onSave={(v) => void done(putGate(ref, ['cases', id, 'move', 'as'], v === 'full' ? undefined : v))}
         />

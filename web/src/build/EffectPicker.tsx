@@ -4,16 +4,17 @@ import { Action, Line, Select } from '../ui/controls';
 import type { ChipProps } from './ChipPicker';
 import { readCondition } from './condition/spot';
 import { useBuild } from './context';
-import { recordTable, screensOf, tablesOf } from './document';
+import { childListsOf, recordTable, screensOf, tablesOf } from './document';
 import { newId } from './edit';
 import { Pop } from './Pop';
 import { caseId, gate, putGate, type WayRef } from './wiring';
 
-/** What is done before one is moved: save, or set a field. An action that is there can be taken away. */
+/** What is done before one is moved: save, delete, or set a field. An action that is there can be taken away. */
 export function EffectPicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: WayRef }) {
   const { entities, edit, screen, project, as } = useBuild();
   const id = chunk.case ?? caseId(wayRef);
   const table = tablesOf(entities).find((t) => t.id === recordTable(screensOf(entities).find((s) => s.id === screen)));
+  const one = (id: string) => tablesOf(entities).find((t) => t.id === id)?.one ?? 'row';
   const fields = table?.fields.filter((f) => f.alias !== 'id') ?? [];
   const [field, setField] = useState(fields[0]?.id ?? '');
   const chosen = fields.find((f) => f.id === field);
@@ -57,9 +58,22 @@ export function EffectPicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: W
   return (
     <Pop label="First do" onClose={onClose}>
       <Box p="12px" w="420px">
-        <Action autoFocus onClick={() => add({ kind: 'save' })} disabled={!table}>
-          save what was typed
-        </Action>
+        <Flex gap="8px" wrap="wrap">
+          <Action autoFocus onClick={() => add({ kind: 'save' })} disabled={!table}>
+            save what was typed
+          </Action>
+          {table && <Action onClick={() => add({ kind: 'delete' })}>delete this {table.one}</Action>}
+          {childListsOf(entities, screen).map((list) => (
+            <Flex key={list.id} gap="8px">
+              {list.inPlace && (
+                <Action onClick={() => add({ kind: 'addRow', list: list.id })}>begin a new {one(list.table)}</Action>
+              )}
+              <Action onClick={() => add({ kind: 'delete', list: list.id })}>
+                delete the chosen {one(list.table)}
+              </Action>
+            </Flex>
+          ))}
+        </Flex>
         {table ? (
           <Flex align="center" gap="6px" mt="12px" wrap="wrap">
             set

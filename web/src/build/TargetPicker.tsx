@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { Action, Select } from '../ui/controls';
 import type { ChipProps } from './ChipPicker';
 import { useBuild } from './context';
-import { screensOf, tablesOf } from './document';
+import { childListsOf, recordTable, type ScreenDoc, screensOf, tablesOf } from './document';
+import type { Entities } from './edit';
 import { type Choice, Picker } from './Picker';
 import { Pop } from './Pop';
 import { newScreen } from './screens';
@@ -16,6 +17,28 @@ const moves: Choice[] = [
   { id: 'stay', words: 'stay here', note: 'and only do something', glyph: 'stay', group: 'Without a target' },
 ];
 
+const steps = ['first', 'previous', 'next', 'last'];
+
+/** The steps along the list that a screen's record is in, and along its lists of children. */
+function stepsOf(entities: Entities, screen: ScreenDoc | undefined): Choice[] {
+  const tables = tablesOf(entities);
+  const one = (table: string | undefined) => tables.find((t) => t.id === table)?.one ?? 'record';
+  const own = recordTable(screen);
+  const choices: Choice[] = [];
+  for (const s of own ? steps : []) {
+    const words = `go to the ${s} ${one(own)}`;
+    choices.push({ id: `step.${s}`, words, note: 'of the list come from', glyph: 'forward', group: 'Along a list' });
+  }
+  for (const list of screen ? childListsOf(entities, screen.id) : []) {
+    for (const s of steps) {
+      const words = `choose the ${s} ${one(list.table)}`;
+      const note = list.label || 'of the list on this screen';
+      choices.push({ id: `step.${s}.${list.id}`, words, note, glyph: 'list', group: 'Along a list' });
+    }
+  }
+  return choices;
+}
+
 /** Where a way leads: screens by area, moves without a target, or a new screen by typing its name. */
 export function TargetPicker({ wayRef, onClose }: ChipProps & { wayRef: WayRef }) {
   const { entities, edit } = useBuild();
@@ -27,6 +50,8 @@ export function TargetPicker({ wayRef, onClose }: ChipProps & { wayRef: WayRef }
     onClose();
     const target = screens.find((s) => s.id === c.id);
     if (target) return edit(putMove(wayRef, await moveTo(wayRef, target)));
+    const [kind, step = '', list] = c.id.split('.');
+    if (kind === 'step') return edit(putMove(wayRef, { kind, step, ...(list ? { list } : {}) }));
     return edit(putMove(wayRef, c.id === 'stay' ? undefined : { kind: c.id }));
   };
   return (
@@ -35,6 +60,10 @@ export function TargetPicker({ wayRef, onClose }: ChipProps & { wayRef: WayRef }
       up
       choices={[
         ...screens.map((s) => ({ id: s.id, words: s.title, note: s.type, glyph: s.type, group: s.area || 'No area' })),
+        ...stepsOf(
+          entities,
+          screens.find((s) => s.id === wayRef.screen),
+        ),
         ...moves,
       ]}
       make={(t) =>

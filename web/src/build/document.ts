@@ -106,8 +106,30 @@ export function rolesOf(e: Entities): RoleDoc[] {
 
 /** Where an element's gate stands in the document, by its trigger. */
 export function gatePath(screen: string, element: string, trigger: string): string[] {
+  if (trigger.startsWith('several.')) {
+    return [screen, 'elements', element, 'several', trigger.slice('several.'.length), 'gate'];
+  }
   const name = { row: 'opened', point: 'chosen' }[trigger] ?? 'gate';
   return [screen, 'elements', element, name];
+}
+
+export interface ListDoc {
+  id: string;
+  table: string;
+  label: string;
+  inPlace: boolean;
+}
+
+/** The lists of children on a screen. */
+export function childListsOf(e: Entities, screen: string): ListDoc[] {
+  return entries(at(e, [screen, 'elements']))
+    .filter(([, el]) => text(el, 'kind') === 'list' && text(el, 'relation') !== '')
+    .map(([id, el]) => ({
+      id,
+      table: text(el, 'table'),
+      label: text(el, 'label'),
+      inPlace: at(el, ['inPlace']) === true,
+    }));
 }
 
 /** The table of a screen's own record. */

@@ -6,6 +6,7 @@ import { useScreen } from './context';
 import { FieldElement } from './form/FieldElement';
 import { ListElement } from './list/ListElement';
 import { FigureElement, GaugeElement, LampElement } from './PlantElements';
+import { TabsElement } from './TabsElement';
 import { TextElement } from './TextElement';
 
 const ChartElement = lazy(() => import('./ChartElement'));
@@ -22,6 +23,7 @@ function Drawn({ element: e }: { element: ElementView }) {
   if (e.button) return <ButtonElement element={e} button={e.button} />;
   if (e.text) return <TextElement text={e.text} />;
   if (e.field) return <FieldElement element={e} field={e.field} />;
+  if (e.tabs) return <TabsElement element={e} tabs={e.tabs} />;
   if (e.list) return <ListElement element={e} list={e.list} />;
   if (e.gauge) return <GaugeElement gauge={e.gauge} reason={e.reason} />;
   if (e.lamp) return <LampElement lamp={e.lamp} reason={e.reason} />;

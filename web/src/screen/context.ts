@@ -35,6 +35,7 @@ export interface Arrangement {
   filters: Filter[];
   sort: Sort[];
   find?: string;
+  tabs?: Record<string, string>;
   clear?: string[];
 }
 

@@ -1,0 +1,52 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useRef } from 'react';
+import type { ElementView, TabsView } from '../api/client';
+import { useScreen } from './context';
+
+/** A block of tabs: arrows go from one to the next, and what belongs to the open one stands below. */
+export function TabsElement({ element, tabs }: { element: ElementView; tabs: TabsView }) {
+  const { view, onArrange } = useScreen();
+  const line = useRef<HTMLDivElement>(null);
+  const at = tabs.tabs.findIndex((t) => t.id === tabs.open);
+  const open = (tab: string) =>
+    tab !== tabs.open &&
+    onArrange({
+      filters: view.place.filters ?? [],
+      sort: view.place.sort ?? [],
+      find: view.find,
+      tabs: { ...view.place.tabs, [element.id]: tab },
+    });
+  const onKeyDown = (e: React.KeyboardEvent) => {
+    const step = { ArrowRight: 1, ArrowLeft: -1 }[e.key];
+    if (!step || e.altKey) return;
+    e.preventDefault();
+    const to = (at + step + tabs.tabs.length) % tabs.tabs.length;
+    line.current?.querySelectorAll<HTMLElement>('[role=tab]')[to]?.focus();
+    const tab = tabs.tabs[to];
+    if (tab) open(tab.id);
+  };
+  return (
+    <Flex ref={line} role="tablist" gap="4px" borderBottomWidth="1.5px" borderColor="ink" onKeyDown={onKeyDown}>
+      {tabs.tabs.map((t) => (
+        <Box
+          as="button"
+          key={t.id}
+          role="tab"
+          aria-selected={t.id === tabs.open}
+          tabIndex={t.id === tabs.open ? 0 : -1}
+          px="14px"
+          minH="36px"
+          fontWeight="700"
+          cursor="pointer"
+          color={t.id === tabs.open ? 'white' : 'ink'}
+          bg={t.id === tabs.open ? 'rail' : undefined}
+          _hover={t.id === tabs.open ? undefined : { bg: 'faint' }}
+          borderTopRadius="4px"
+          onClick={() => open(t.id)}
+        >
+          {t.label}
+        </Box>
+      ))}
+    </Flex>
+  );
+}
