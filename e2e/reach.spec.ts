@@ -24,6 +24,33 @@ test('no serious barrier on a board, a list, a form, a dashboard and an operator
   }
 });
 
+test('no serious barrier in a long list at work, rows in place, dialogs and drawers', async ({ page }) => {
+  await use(page, 'sela', '/defects');
+  await page.getByRole('row').nth(1).getByRole('checkbox').check();
+  await page.getByRole('button', { name: 'Filter State' }).click();
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^views/ }).click();
+  await sound(page);
+  await page.goto('/use/tarnhorn/inspections');
+  await page.getByRole('row').nth(1).getByRole('link').click();
+  await page.getByRole('button', { name: 'Change Jaw wear, mm' }).click();
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('link', { name: /^\d{3}$/ }).click();
+  await expect(page.getByRole('dialog', { name: /^Cabin/ })).toBeVisible();
+  await page.waitForTimeout(400);
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Delete' }).click();
+  await expect(page.getByRole('alertdialog')).toBeVisible();
+  await page.waitForTimeout(400);
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Places you have been at' }).click();
+  await sound(page);
+});
+
 test('no serious barrier in build', async ({ page }) => {
   await build(page, 's_cabin', 'Mira Holt, technician', '087');
   await page.locator('[data-stage]').getByRole('button', { name: 'Edit' }).click();
@@ -65,6 +92,57 @@ test('lists and forms work at a width of 390', async ({ page }) => {
   await expect(page.getByText('Tomas Lind')).toBeVisible();
   const wide = await page.evaluate(() => document.documentElement.scrollWidth);
   expect(wide).toBeLessThanOrEqual(390);
+});
+
+test('a defect is reported, edited and closed at a width of 390, by keyboard alone', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  await use(page, 'mira', '/cabin?cabin=30');
+  await expect(heading(page)).toBeFocused();
+  const to = async (reach: () => Promise<boolean>) => {
+    for (let i = 0; i < 60; i++) {
+      if (await reach()) return;
+      await page.keyboard.press('Tab');
+    }
+    throw new Error('it was not reached by Tab');
+  };
+  const words = (w: RegExp) => to(async () => w.test((await page.evaluate(() => document.activeElement?.textContent)) ?? ''));
+  const field = (label: string) =>
+    to(async () => page.getByLabel(label).evaluate((e) => e === document.activeElement));
+  await words(/^Report a defect$/);
+  await page.keyboard.press('Enter');
+  await expect(heading(page)).toHaveText('New defect');
+  await field('What *');
+  await page.keyboard.type('Bench slat loose');
+  await field('Severity *');
+  await page.keyboard.type('medium');
+  await field('State *');
+  await page.keyboard.type('open');
+  await field('Component *');
+  await page.keyboard.type('Seats');
+  await expect(page.getByRole('option', { name: 'Seats and floor' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+s');
+  await expect(heading(page)).toHaveText(/^Defect D-/);
+  await words(/^Edit$/);
+  await page.keyboard.press('Enter');
+  await field('Hours (h)');
+  await page.keyboard.type('1.5');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('1.5 h')).toBeVisible();
+  await words(/^Take it on$/);
+  await page.keyboard.press('Enter');
+  await words(/^Close it$/);
+  await page.keyboard.press('Enter');
+  await to(async () => page.getByRole('button', { name: 'Yes, do it' }).evaluate((e) => e === document.activeElement));
+  await page.keyboard.press('Enter');
+  await expect(heading(page)).toHaveText('Cabin 030');
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(heading(page)).toHaveText(/^Defect D-/);
+  const edit = page.getByRole('button', { name: 'Edit' });
+  await expect(edit).toHaveAttribute('aria-disabled', 'true');
+  await edit.focus();
+  await expect(page.getByText('Closed defects are read only.')).toBeVisible();
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
 });
 
 test('by keyboard alone: from the board to the cabin and back', async ({ page }) => {

@@ -1,5 +1,5 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
-import type { View } from '../api/client';
+import type { ElementView, View } from '../api/client';
 import { ContextChips } from './ContextChips';
 import { useScreen } from './context';
 import { Element } from './Element';
@@ -53,6 +53,16 @@ function ModeMark({ words }: { words: string }) {
   );
 }
 
+/** The place of an element on the grid, for where there is room for one. */
+function cellOf(e: ElementView, rows: number[]): React.CSSProperties {
+  const vars: Record<string, number> = {
+    '--col': e.cell.col,
+    '--w': e.cell.w,
+    '--row': rows.indexOf(e.cell.row) + 1,
+  };
+  return vars;
+}
+
 /** Elements in their cells: twelve columns, one below the other where it is narrow. */
 function SheetGrid({ view }: { view: View }) {
   const { builder } = useScreen();
@@ -61,15 +71,9 @@ function SheetGrid({ view }: { view: View }) {
   return (
     <Grid templateColumns="repeat(12, minmax(0, 1fr))" gap="14px 16px" gridAutoRows="min-content" alignItems="start">
       {shown.map((e) => (
-        <Box
-          key={e.id}
-          data-is={e.id}
-          minW={0}
-          gridColumn={{ base: '1 / -1', md: `${e.cell.col} / span ${e.cell.w}` }}
-          gridRow={{ base: 'auto', md: `${rows.indexOf(e.cell.row) + 1} / span 1` }}
-        >
+        <div key={e.id} data-is={e.id} className="sheet-cell" style={cellOf(e, rows)}>
           <Element element={e} />
-        </Box>
+        </div>
       ))}
       {builder && <EmptyCells view={view} rows={rows} />}
     </Grid>

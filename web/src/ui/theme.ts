@@ -1,10 +1,12 @@
 import { createSystem, defaultConfig, defineConfig } from '@chakra-ui/react';
+import { dense } from './dense';
 
 /** Paper, plates, amber wires: wayfinding signs in a station. */
 const config = defineConfig({
   globalCss: {
     'html, body': { bg: 'paper', color: 'ink', fontSize: '15px', lineHeight: '1.4' },
     '#root': { minHeight: '100dvh' },
+    ...dense,
     'input[type=checkbox]': { accentColor: '{colors.pine}', width: '16px', height: '16px' },
     '*:focus-visible': { outline: '2px solid', outlineColor: 'amber', outlineOffset: '2px' },
     '@media (prefers-reduced-motion: reduce)': {

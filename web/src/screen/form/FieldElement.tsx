@@ -1,7 +1,8 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useId } from 'react';
 import type { ElementView, FieldView } from '../../api/client';
 import { useScreen } from '../context';
+import { Lead } from '../Lead';
 import { ValueInput } from './ValueInput';
 
 /** One field of the record: its label and value on a line, or its editor. */
@@ -12,24 +13,15 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
   const dirty = field.path in values;
   if (field.editable) {
     return (
-      <Box>
-        <Flex as="label" {...{ htmlFor: id }} justify="space-between" fontSize="note" color="muted" mb="3px">
+      <div>
+        <label htmlFor={id} className="field-head">
           <span>
             {field.label}
-            {field.required && (
-              <Box as="span" color="brick">
-                {' '}
-                *
-              </Box>
-            )}
+            {field.required && <span className="field-needed"> *</span>}
             {field.unit && ` (${field.unit})`}
           </span>
-          {dirty && (
-            <Box as="span" color="amberText" fontWeight="700">
-              changed
-            </Box>
-          )}
-        </Flex>
+          {dirty && <span className="field-changed">changed</span>}
+        </label>
         <ValueInput
           id={id}
           field={field}
@@ -40,53 +32,27 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
           onAdd={field.add && work ? () => work.addParent(field.path) : undefined}
         />
         {error && (
-          <Box id={`${id}-error`} color="brick" fontSize="note" fontWeight="600" mt="3px" role="alert">
+          <div id={`${id}-error`} className="field-error" role="alert">
             {error}
-          </Box>
+          </div>
         )}
-      </Box>
+      </div>
     );
   }
   const way = field.way && element.state === 'shown';
   return (
-    <Flex
-      borderBottomWidth="1px"
-      borderBottomStyle="dotted"
-      borderColor="rule"
-      py="6px"
-      gap="10px"
-      align={field.long ? 'flex-start' : 'baseline'}
-      minH="36px"
-    >
-      <Box color="muted" fontSize="note" flexShrink={0} w={field.long ? '86px' : '38%'} maxW="120px">
-        {field.label}
-      </Box>
-      <Box
-        minW={0}
-        fontWeight={field.state === 'known' && !field.long ? '650' : '400'}
-        color={field.state === 'known' ? 'ink' : 'muted'}
-        whiteSpace={field.long ? 'pre-wrap' : undefined}
-      >
+    <div className="field" data-long={field.long || undefined} data-state={field.state}>
+      <div className="field-label">{field.label}</div>
+      <div className="field-value">
         {way ? (
-          <Box
-            as="a"
-            {...(field.href && !builder ? { href: base + field.href } : { role: 'link', tabIndex: 0 })}
-            color="pine"
-            textDecoration="underline"
-            cursor="pointer"
-            onClick={(e: React.MouseEvent) => {
-              if (e.ctrlKey || e.metaKey) return;
-              e.preventDefault();
-              void onPress(element);
-            }}
-          >
+          <Lead href={field.href && !builder ? base + field.href : undefined} onGo={() => void onPress(element)}>
             {field.words}
-          </Box>
+          </Lead>
         ) : (
           <Value field={field} />
         )}
-      </Box>
-    </Flex>
+      </div>
+    </div>
   );
 }
 
@@ -102,12 +68,7 @@ function Value({ field }: { field: FieldView }) {
   return (
     <>
       {field.words}
-      {field.unit && field.state === 'known' && (
-        <Box as="span" color="muted" fontWeight="400">
-          {' '}
-          {field.unit}
-        </Box>
-      )}
+      {field.unit && field.state === 'known' && <span className="field-unit"> {field.unit}</span>}
     </>
   );
 }

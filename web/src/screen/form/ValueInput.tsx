@@ -1,6 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react';
 import type { FieldView, Title } from '../../api/client';
-import { Line, Select } from '../../ui/controls';
 import { ParentPicker } from './ParentPicker';
 
 interface InputProps {
@@ -32,53 +30,57 @@ export function ValueInput({ id, label, field, value, invalid, autoFocus, given,
   }
   if (field.choices) {
     return (
-      <Select {...common} w="full" value={value} onChange={(e) => onType(e.target.value)}>
+      <select {...common} className="entry" value={value} onChange={(e) => onType(e.target.value)}>
         {(!field.required || value === '') && <option value="">–</option>}
         {field.choices.map((c) => (
           <option key={c} value={c}>
             {c}
           </option>
         ))}
-      </Select>
+      </select>
     );
   }
   if (field.type === 'yesno') {
     return (
-      <Select {...common} w="full" value={value} onChange={(e) => onType(e.target.value)}>
+      <select {...common} className="entry" value={value} onChange={(e) => onType(e.target.value)}>
         {(!field.required || value === '') && <option value="">–</option>}
         <option value="true">yes</option>
         <option value="false">no</option>
-      </Select>
+      </select>
     );
   }
   if (field.long) {
     return (
-      <Box asChild>
-        <Line asChild {...common} minH="74px" py="6px">
-          <textarea value={value} rows={3} maxLength={field.longest} onChange={(e) => onType(e.target.value)} />
-        </Line>
-      </Box>
+      <textarea
+        {...common}
+        className="entry"
+        value={value}
+        rows={3}
+        maxLength={field.longest}
+        onChange={(e) => onType(e.target.value)}
+      />
     );
   }
   const numeric = field.type === 'whole' || field.type === 'decimal' || field.type === 'number';
   const seconds = field.type === 'moment' && value.length > 16;
   return (
-    <Flex align="center" position="relative">
-      <Line
+    <div style={{ position: 'relative', display: 'flex', alignItems: 'center' }}>
+      <input
         {...common}
+        className="entry"
         type={field.secret ? 'password' : (inputs[field.type] ?? 'text')}
         step={seconds ? 1 : undefined}
         inputMode={numeric ? 'decimal' : undefined}
         placeholder={field.example}
-        pr={field.unit ? `${18 + field.unit.length * 9}px` : undefined}
+        style={field.unit ? { paddingRight: 18 + field.unit.length * 9 } : undefined}
         value={value}
         onChange={(e) => onType(e.target.value)}
       />
       {field.unit && (
-        <Box position="absolute" right="10px" color="muted" fontSize="note" pointerEvents="none" aria-hidden>
+        <span className="entry-unit" aria-hidden>
           {field.unit}
-        </Box>
+        </span>
       )}
-    </Flex>
+    </div>
   );
 }

@@ -1,7 +1,8 @@
-import { Box } from '@chakra-ui/react';
 import type { ListView, RowView } from '../../api/client';
 import { useScreen } from '../context';
+import { Lead } from '../Lead';
 import { Severity } from '../Severity';
+import { RowChange } from './RowChange';
 
 interface RowProps {
   index: number;
@@ -19,17 +20,13 @@ interface RowProps {
 /** One row: its first cell leads to the record, where it leads anywhere. */
 export function ListRow(p: RowProps) {
   const { list, row } = p;
+  const leads = row.open || list.choose;
   return (
-    <Box
-      as="tr"
+    <tr
       ref={p.measure}
       data-index={p.index}
-      borderBottomWidth="1px"
-      borderColor="rule"
-      cursor={row.open || list.choose ? 'pointer' : undefined}
-      bg={p.active ? 'plumSoft' : undefined}
-      boxShadow={p.active ? 'inset 4px 0 0 var(--chakra-colors-plum)' : undefined}
-      _hover={row.open || list.choose ? { bg: p.active ? 'plumSoft' : 'faint' } : undefined}
+      className="row"
+      data-leads={leads || undefined}
       title={row.open ? undefined : row.reason}
       aria-current={p.active || undefined}
       onClick={(e) => {
@@ -40,14 +37,15 @@ export function ListRow(p: RowProps) {
       onDoubleClick={() => p.onEdit?.()}
     >
       {p.onTick && (
-        <Box as="td" textAlign="center" onClick={(e: React.MouseEvent) => e.stopPropagation()}>
+        // biome-ignore lint/a11y/useKeyWithClickEvents: only keeps a tick from opening the row
+        <td style={{ textAlign: 'center' }} onClick={(e) => e.stopPropagation()}>
           <input type="checkbox" aria-label={`Choose ${row.title}`} checked={p.ticked} onChange={p.onTick} />
-        </Box>
+        </td>
       )}
       {row.cells.map((cell, i) => (
         <Cell key={list.columns[i]?.path} {...p} at={i} words={cell.words} />
       ))}
-    </Box>
+    </tr>
   );
 }
 
@@ -55,58 +53,29 @@ function Cell({ list, row, at, words, onChoose, onOpen, onEdit }: RowProps & { a
   const { base, builder } = useScreen();
   const column = list.columns[at];
   const dated = column?.type === 'date' || column?.type === 'moment';
-  const narrow = at === 0 || (list.main && dated);
   const number = column?.type === 'whole' || column?.type === 'decimal' || column?.type === 'number';
   const shown = column?.choices && column.graded ? <Severity words={words} choices={column.choices} /> : words;
   const leads = at === 0 && row.open;
   return (
-    <Box
-      as="td"
-      px="8px"
-      py="7px"
-      textAlign={number ? 'right' : 'left'}
-      verticalAlign="top"
-      overflowWrap="break-word"
-      whiteSpace={narrow || number ? 'nowrap' : undefined}
-      fontWeight={at === 0 ? '700' : '400'}
+    <td
+      className="cell"
+      data-lead={at === 0 || undefined}
+      data-narrow={at === 0 || (list.main && dated) || undefined}
+      data-number={number || undefined}
     >
       {leads && (
-        <Box
-          as="a"
-          {...(row.href && !builder ? { href: base + row.href } : { role: 'link', tabIndex: 0 })}
-          _hover={{ textDecoration: 'underline' }}
-          onClick={(e: React.MouseEvent) => {
-            if (e.ctrlKey || e.metaKey || e.shiftKey) return;
-            e.preventDefault();
-            e.stopPropagation();
+        <Lead
+          href={row.href && !builder ? base + row.href : undefined}
+          onGo={() => {
             onChoose();
             onOpen();
           }}
-          onKeyDown={(e: React.KeyboardEvent) => e.key === 'Enter' && !row.href && onOpen()}
         >
           {shown}
-        </Box>
+        </Lead>
       )}
       {!leads && shown}
-      {at === list.columns.length - 1 && onEdit && (
-        <Box
-          as="button"
-          float="right"
-          aria-label={`Change ${row.title}`}
-          fontSize="note"
-          color="pine"
-          fontWeight="700"
-          textDecoration="underline"
-          cursor="pointer"
-          pl="12px"
-          onClick={(e: React.MouseEvent) => {
-            e.preventDefault();
-            onEdit();
-          }}
-        >
-          change
-        </Box>
-      )}
-    </Box>
+      {at === list.columns.length - 1 && onEdit && <RowChange title={row.title} onEdit={onEdit} />}
+    </td>
   );
 }
