@@ -39,10 +39,12 @@ generate:
 	cd api && go generate ./...
 	npm --prefix web run --silent types
 
-bench: setup
+bench: build
 	go test -run '^$$' -bench . -benchmem ./bench/...
 	go run ./bench/http
 	go run ./bench/rows
+	go run ./bench/steps
+	cd e2e && node ../bench/browser/measure.mjs
 
 pictures: build
 	npm --prefix e2e run --silent pictures

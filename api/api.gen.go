@@ -423,6 +423,7 @@ type PressRequest struct {
 	Release   int                `json:"release"`
 	Row       *string            `json:"row,omitempty"`
 	Rows      *[]string          `json:"rows,omitempty"`
+	Tokens    *[]string          `json:"tokens,omitempty"`
 	Trail     string             `json:"trail"`
 	Trigger   *string            `json:"trigger,omitempty"`
 	Unsaved   *string            `json:"unsaved,omitempty"`

@@ -29,6 +29,7 @@ test('stepping along the list come from, with position and neighbours; greyed at
 
 test('closing one and going on to the next, from a list that it leaves by that', async ({ page }) => {
   await use(page, 'sela', '/defects?~filter.state=is:waiting for parts&~sort=code');
+  await expect(page.getByRole('row').nth(3).getByRole('link')).toBeVisible();
   const codes = await page.getByRole('row').getByRole('link').allTextContents();
   await page.getByRole('link', { name: codes[0] }).click();
   await page.getByRole('button', { name: 'Close, then next' }).click();

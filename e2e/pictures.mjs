@@ -132,6 +132,34 @@ try {
     await p.getByRole('combobox', { name: 'Where it leads' }).fill('d');
     await p.waitForTimeout(600);
   });
+  await shot('use-list', 'sela', '/use/tarnhorn/defects?~filter.state=in:open%7Cassigned&~sort=-severity&~sort=due', async (p) => {
+    await p.getByRole('row').nth(2).getByRole('checkbox').check();
+    await p.getByRole('row').nth(4).getByRole('checkbox').check();
+    await p.getByRole('button', { name: 'Filter Due' }).click();
+    await p.getByRole('combobox', { name: 'Days' }).selectOption('the next 30 days');
+  });
+  const inspection = async (p) => {
+    await p.goto(`${base}/use/tarnhorn/inspections?~filter.result=in:failed`);
+    await p.getByRole('row').nth(3).getByRole('link').click();
+    await p.getByRole('heading', { level: 1, name: /^Inspection of/ }).waitFor();
+  };
+  await shot('use-inspection', 'sela', '/use/tarnhorn', async (p) => {
+    await inspection(p);
+    await p.getByRole('row', { name: /Door closing/ }).click();
+    await p.getByRole('button', { name: 'Change Jaw wear, mm' }).click();
+    await p.getByLabel('Measured').fill('3.25');
+  });
+  await shot('use-delete', 'sela', '/use/tarnhorn', async (p) => {
+    await inspection(p);
+    await p.getByRole('button', { name: 'Delete' }).click();
+  });
+  await shot('use-draft', 'jon', '/use/tarnhorn/stops', async (p) => {
+    await p.getByRole('link', { name: 'Report a stop' }).click();
+    await p.getByLabel('Report').fill('Gusts over the limit at towers 7 and 8; the line was taken to creep and');
+    await p.getByLabel('Cause *').selectOption('wind');
+    await p.waitForTimeout(1200);
+    await p.reload();
+  });
   await shot('use-drive-room', 'jon', '/use/tarnhorn/drive-room?lift=1', (p) => p.waitForTimeout(20_000));
 } finally {
   await browser.close();

@@ -59,6 +59,7 @@ test('no serious barrier in build', async ({ page }) => {
 });
 
 test('no serious barrier in the rights, the row builder, a text with an error, and one’s own page', async ({ page }) => {
+  test.slow(); // nine pages, each looked through
   await build(page, 's_defect', 'Mira Holt, technician', 'D-2107');
   for (const item of ['tables', 'screens', 'roles', 'conditions', 't_cabins']) {
     await page.goto(`/build/tarnhorn/data/${item}`);

@@ -36,6 +36,7 @@ type Server struct {
 	apps     *apps
 	sessions *sessions
 	pending  *pending
+	asks     askKey
 	journals *journals
 	edits    *watchers
 	handler  http.Handler
@@ -49,7 +50,7 @@ func New(c Config) (*Server, error) {
 	if c.Now == nil {
 		c.Now = time.Now
 	}
-	s := &Server{Config: c, pending: newPending(), journals: newJournals(), edits: newWatchers()}
+	s := &Server{Config: c, pending: newPending(), asks: newAskKey(), journals: newJournals(), edits: newWatchers()}
 	s.apps = newApps(c.Store)
 	s.sessions = newSessions(s)
 	gin.SetMode(gin.ReleaseMode)

@@ -250,3 +250,46 @@ func TestAListAsAFile(t *testing.T) {
 	p.refused("GET", fmt.Sprintf(used+"/csv?trail=%s&n=%d&element=e_new", list.Trail, list.N), nil, http.StatusNotFound, "no-element")
 	as(t, "sela").refused("GET", fmt.Sprintf(used+"/csv?trail=%s&n=%d&element=e_list", list.Trail, list.N), nil, http.StatusNotFound, "no-place")
 }
+
+func TestOnlyQuestionsThatWerePutAreAnswered(t *testing.T) {
+	if err := up.Exec(`update tarnhorn.defects set state = 'assigned', what = 'First words' where id = 150`); err != nil {
+		t.Fatal(err)
+	}
+	p := as(t, "sela")
+	shown := p.open("/defect?defect=150")
+	ask := func(id string, more map[string]any) *nav.Question {
+		t.Helper()
+		status, result, problem := p.press(shown, id, "e_close", more)
+		if status != http.StatusOK {
+			t.Fatalf("%d %+v", status, problem)
+		}
+		return result.Question
+	}
+	q := ask("asks-first-1", nil)
+	if q == nil || q.Kind != "confirm" || q.Token == "" {
+		t.Fatalf("%+v", q)
+	}
+	for name, more := range map[string]map[string]any{
+		"no token":              {"confirmed": true},
+		"a token of nobody":     {"confirmed": true, "tokens": []string{"0123.4567", "", "."}},
+		"a token without a yes": {"tokens": []string{q.Token}},
+	} {
+		if again := ask("asks-first-1", more); again == nil {
+			t.Errorf("with %s it is done", name)
+		}
+	}
+	if again := ask("asks-other-1", map[string]any{"confirmed": true, "tokens": []string{q.Token}}); again == nil {
+		t.Error("a token of another press is believed")
+	}
+	// The question is another by now: it is put again, in its new words.
+	if err := up.Exec(`update tarnhorn.defects set what = 'Other words' where id = 150`); err != nil {
+		t.Fatal(err)
+	}
+	again := ask("asks-first-1", map[string]any{"confirmed": true, "tokens": []string{q.Token}})
+	if again == nil || !strings.Contains(again.Words, "Other words") {
+		t.Fatalf("%+v", again)
+	}
+	if last := ask("asks-first-1", map[string]any{"confirmed": true, "tokens": []string{q.Token, again.Token}}); last != nil {
+		t.Errorf("answered, it asks %+v", last)
+	}
+}

@@ -125,7 +125,7 @@ func (r effectRun) conflict(t *project.Table, row *Row, values map[string]cond.V
 	if row == nil || row.Version == r.press.Version {
 		return nil
 	}
-	q := &Question{Kind: "conflict", Words: "Somebody changed this " + t.One + " while you were editing it."}
+	q := &Question{Kind: "conflict", Words: "Somebody changed this " + t.One + " while you were editing it.", about: row.Table + "|" + row.Key + "|" + row.Version}
 	for _, field := range sortedKeys(values) {
 		f := t.Fields[field]
 		theirs, mine := row.Values[field], values[field]
@@ -136,18 +136,20 @@ func (r effectRun) conflict(t *project.Table, row *Row, values map[string]cond.V
 		if cond.Equal(theirs, base) || cond.Equal(theirs, mine) {
 			continue
 		}
-		switch r.press.Keep[field] {
-		case "mine":
-		case "theirs":
-			delete(values, field)
-		default:
-			q.Fields = append(q.Fields, ConflictField{Field: field, Label: f.Label, Mine: r.w.say(mine, f.TypeOf()), Theirs: r.w.say(theirs, f.TypeOf())})
+		q.Fields = append(q.Fields, ConflictField{Field: field, Label: f.Label, Mine: r.w.say(mine, f.TypeOf()), Theirs: r.w.say(theirs, f.TypeOf())})
+	}
+	for _, c := range q.Fields {
+		// Answered is what was asked: if they changed it once more since, it is asked again.
+		if keep := r.press.Keep[c.Field]; keep != "mine" && keep != "theirs" || !r.press.answered(q) {
+			return q
 		}
 	}
-	if len(q.Fields) == 0 {
-		return nil
+	for _, c := range q.Fields {
+		if r.press.Keep[c.Field] == "theirs" {
+			delete(values, c.Field)
+		}
 	}
-	return q
+	return nil
 }
 
 func sentence(s string) string {

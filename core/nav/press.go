@@ -22,6 +22,9 @@ type Press struct {
 	Confirmed bool              // the gate's question was answered with yes
 	Unsaved   string            // what to do with what was typed: save, drop; "" not asked yet
 	Keep      map[string]string // after a conflict: mine or theirs, by field id
+	// Answered holds the digests of the questions that were put to the user and answered; an answer
+	// to any other is not believed: it is asked again. nil: answers are believed as they are.
+	Answered map[string]bool
 }
 
 // Outcome is what a press came to.
@@ -47,22 +50,6 @@ type Choice struct {
 	List   string `json:"list"`
 	Row    string `json:"row,omitempty"`
 	Adding bool   `json:"adding,omitempty"`
-}
-
-// Question is put to the user; nothing has been done yet.
-type Question struct {
-	Kind    string          `json:"kind"` // confirm, unsaved, conflict, delete
-	Words   string          `json:"words"`
-	Fields  []ConflictField `json:"fields,omitempty"`
-	Hanging []Hanging       `json:"hanging,omitempty"` // of delete: what refers to the record
-}
-
-// ConflictField is a field that was changed here and, meanwhile, by somebody else.
-type ConflictField struct {
-	Field  string `json:"field"`
-	Label  string `json:"label"`
-	Mine   string `json:"mine"`
-	Theirs string `json:"theirs"`
 }
 
 // TagWrite is one value to be written to the plant.
@@ -239,30 +226,6 @@ func saves(c *CasePlan) bool {
 		}
 	}
 	return false
-}
-
-// question gives what must be asked before anything is done; nil when nothing is.
-func (o *Opening) question(ctx context.Context, g *GatePlan, c *CasePlan, p Press, at aim, src Changer) (*Question, error) {
-	leaves := c.Move != nil && c.Move.As != "dialog" && c.Move.As != "drawer" && c.Move.As != "tab" && !(c.Move.Kind == "step" && c.Move.List != "")
-	if len(p.Values) > 0 && leaves && !saves(c) && g.Unsaved == "" && p.Unsaved == "" {
-		return &Question{Kind: "unsaved", Words: "What you typed here is not saved yet."}, nil
-	}
-	if p.Confirmed {
-		return nil, nil
-	}
-	words := ""
-	if g.Question != nil {
-		w := *o.world
-		w.row = at.row
-		words = g.Question.Say(&w, w.say)
-	}
-	if row := o.deletes(c); row != nil {
-		return o.askDelete(ctx, row, words, src)
-	}
-	if words != "" {
-		return &Question{Kind: "confirm", Words: words}, nil
-	}
-	return nil, nil
 }
 
 func (o *Opening) followMove(c *CasePlan, v Verdict, w *world, at aim, out *Outcome) error {

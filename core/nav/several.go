@@ -61,25 +61,22 @@ func (o *Opening) followSeveral(ctx context.Context, p Press, src Changer) (Outc
 
 // askSeveral asks once for all rows.
 func (o *Opening) askSeveral(g *GatePlan, c *CasePlan, t *project.Table, p Press, n int) *Question {
-	if p.Confirmed {
-		return nil
-	}
-	words := ""
+	q := &Question{Kind: "confirm", about: o.app.Address(o.place) + "|" + p.Element + "|" + p.Trigger}
 	if g.Question != nil {
-		words = g.Question.Say(o.world, o.world.say)
+		q.Words = g.Question.Say(o.world, o.world.say)
 	}
 	for _, e := range c.Effects {
 		if e.Kind == "delete" {
-			if words == "" {
-				words = fmt.Sprintf("Delete %d %s?", n, countWord(t, n))
+			q.Kind = "delete"
+			if q.Words == "" {
+				q.Words = fmt.Sprintf("Delete %d %s?", n, countWord(t, n))
 			}
-			return &Question{Kind: "delete", Words: words}
 		}
 	}
-	if words == "" {
+	if q.Words == "" || p.Confirmed && p.answered(q) {
 		return nil
 	}
-	return &Question{Kind: "confirm", Words: words}
+	return q
 }
 
 func countWord(t *project.Table, n int) string {

@@ -163,6 +163,7 @@ func (a *App) plate(way *WayOut, s *project.Screen, e *ElementPlan, g *GatePlan)
 	way.Title = map[string]string{"back": "Back", "forward": "Forward", "home": "Home", "up": "Up", "close": "Close"}[c.Move.Kind]
 	if c.Move.Kind == "step" {
 		way.Title = sentenceWord(c.Move.Step) + " " + w.recordWord(c.Move.List)
+		way.Glyph = map[string]string{"first": "back", "previous": "back", "next": "forward", "last": "forward"}[c.Move.Step]
 	}
 	if c.Move.Kind != "screen" {
 		return

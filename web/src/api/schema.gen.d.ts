@@ -1035,6 +1035,7 @@ export interface components {
         };
         /** @description What the user is asked before anything is done. */
         Question: {
+            token?: string;
             hanging?: components["schemas"]["Hanging"][];
             kind: string;
             words: string;
@@ -1394,6 +1395,7 @@ export interface components {
         };
         /** @description What was set off. It decides nothing. */
         PressRequest: {
+            tokens?: string[];
             depth?: number;
             trigger?: string;
             rows?: string[];

@@ -15,7 +15,7 @@ export interface OutPlate {
 export function outPlates(ways: WayOut[], findings: Finding[]): OutPlate[] {
   const groups = new Map<string, OutPlate>();
   for (const w of ways) {
-    const key = w.target ?? (w.kind === 'stay' || w.kind === 'none' ? `${w.kind}.${w.element}` : w.kind);
+    const key = w.target ?? groupOf(w);
     const group = groups.get(key) ?? {
       key,
       number: 0,
@@ -34,6 +34,12 @@ export function outPlates(ways: WayOut[], findings: Finding[]): OutPlate[] {
     p.number = i + 1;
   });
   return list;
+}
+
+/** What ways without a target are grouped by: what stays stands alone, steps go by their direction. */
+function groupOf(w: WayOut): string {
+  if (w.kind === 'stay' || w.kind === 'none') return `${w.kind}.${w.element}`;
+  return w.kind === 'step' ? `step.${w.title}` : w.kind;
 }
 
 /** The number of each element's plate. */

@@ -27,9 +27,11 @@ export function PositionLine() {
       aria-label="Place in the list"
     >
       <Neighbour title={view.steps?.previous} by={view.steps?.previousBy} glyph="back" />
-      <Box color="plum" fontWeight="700" aria-live="polite">
-        {position.data ? wordsOf(position.data) : '…'}
-      </Box>
+      {work && (
+        <Box color="plum" fontWeight="700" aria-live="polite">
+          {position.data ? wordsOf(position.data) : '…'}
+        </Box>
+      )}
       <Neighbour title={view.steps?.next} by={view.steps?.nextBy} glyph="forward" />
     </Flex>
   );

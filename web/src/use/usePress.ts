@@ -109,8 +109,9 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
     (answers: Answers) => {
       if (!asked) return;
       const { request } = asked;
+      const tokens = [...(request.tokens ?? []), ...(asked.question.token ? [asked.question.token] : [])];
       const dropped = answers.unsaved === 'drop' ? { values: {} } : {};
-      void send({ ...request, ...dropped, ...answers }, request.trigger === 'keepRow');
+      void send({ ...request, ...dropped, ...answers, tokens }, request.trigger === 'keepRow');
     },
     [asked, send],
   );

@@ -5,6 +5,8 @@ import { Action } from '../../ui/controls';
 import { useScreen } from '../context';
 import { ValueInput } from '../form/ValueInput';
 
+const numbers = ['whole', 'number', 'decimal'];
+
 interface EditRowProps {
   element: ElementView;
   list: ListView;
@@ -76,7 +78,7 @@ export function EditRow({ element, list, row, onEnd }: EditRowProps) {
               )}
             </>
           ) : (
-            <Box p="7px 4px" color="muted">
+            <Box p="7px 4px" color="muted" textAlign={numbers.includes(c.type) ? 'right' : undefined}>
               {row?.cells[i]?.words}
             </Box>
           )}

@@ -1,13 +1,15 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ElementView, ListView } from '../../api/client';
-import { Action } from '../../ui/controls';
 import { useScreen } from '../context';
 import { ColumnHead } from './ColumnHead';
 import { EditRow } from './EditRow';
+import { Empty, ListFoot } from './ListFoot';
 import { ListRow } from './ListRow';
+import { TickAll } from './TickAll';
 import type { Stretch } from './useStretch';
+import { useTop } from './useTop';
 import type { Widths } from './useWidths';
 
 interface TableProps {
@@ -194,31 +196,13 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
   );
 }
 
+const leadWidth = 74; // px
+
 /** The least width of a table in px: no column is cramped, and the first shows its words whole. */
 function narrowest(list: ListView, widths: Widths) {
   const [lead] = list.columns;
   const whole = lead ? (leadWidth * widths.total) / widths.share(lead.path) : 0;
   return Math.max(list.columns.length * 92, whole);
-}
-
-const leadWidth = 84; // px
-const foot = 54; // px below a list's rows
-
-/** How far from the top of the page an element begins, so that it can end where the window ends. */
-function useTop(box: React.RefObject<HTMLElement | null>) {
-  const [top, setTop] = useState(220);
-  useLayoutEffect(() => {
-    const measure = () => {
-      const at = box.current?.getBoundingClientRect().top ?? 0;
-      const page = box.current?.closest('[data-stage]') ? 160 : at + window.scrollY;
-      setTop(Math.round(page) + foot);
-    };
-    measure();
-    const watch = new ResizeObserver(measure);
-    watch.observe(document.body);
-    return () => watch.disconnect();
-  }, [box]);
-  return top;
 }
 
 function toggled(from: Set<string>, key: string): Set<string> {
@@ -239,87 +223,4 @@ function Gap({ height, span }: { height: number; span: number }) {
 function wantsAbove(box: HTMLElement | null, upward: boolean) {
   if (!box) return false;
   return box.scrollHeight <= box.clientHeight || (upward && box.scrollTop < near * rowHeight);
-}
-
-interface TickAllProps {
-  rows: string[];
-  ticked: Set<string>;
-  onTick: (ticked: Set<string>) => void;
-  label: string;
-}
-
-function TickAll({ rows, ticked, onTick, label }: TickAllProps) {
-  const all = rows.length > 0 && rows.every((r) => ticked.has(r));
-  return (
-    <Box
-      as="th"
-      w="34px"
-      position="sticky"
-      top="0"
-      bg="paper"
-      zIndex="1"
-      boxShadow="inset 0 -1px 0 var(--chakra-colors-rule)"
-    >
-      <input
-        type="checkbox"
-        aria-label={`Choose all ${label.toLowerCase()} shown`}
-        checked={all}
-        ref={(box) => {
-          if (box) box.indeterminate = !all && ticked.size > 0;
-        }}
-        onChange={() => onTick(all ? new Set() : new Set(rows))}
-      />
-    </Box>
-  );
-}
-
-interface FootProps {
-  list: ListView;
-  stretch: Stretch;
-  onJump: (toEnd: boolean) => void;
-}
-
-function ListFoot({ list, stretch, onJump }: FootProps) {
-  const known = list.more ? `more than ${list.count.toLocaleString('en')}` : list.count.toLocaleString('en');
-  if (stretch.rows.length === 0) return null;
-  return (
-    <Flex align="center" gap="14px" pt="8px" fontSize="note" color="muted" minH="34px" wrap="wrap">
-      {(list.main || stretch.next) && list.count > 0 && (
-        <span>
-          {!list.main && stretch.rows.length < list.count ? `${stretch.rows.length} of ` : ''}
-          {known} {list.count === 1 ? 'row' : 'rows'}
-        </span>
-      )}
-      {!list.main && stretch.next && (
-        <Action onClick={() => void stretch.grow(false)} disabled={stretch.waiting}>
-          {stretch.waiting ? 'fetching …' : 'show more'}
-        </Action>
-      )}
-      {list.main && stretch.before && (
-        <Action tone="quiet" minH="26px" onClick={() => onJump(false)}>
-          ⇤ to the first
-        </Action>
-      )}
-      {list.main && stretch.next && (
-        <Action tone="quiet" minH="26px" onClick={() => onJump(true)}>
-          to the last ⇥
-        </Action>
-      )}
-      {stretch.problem && (
-        <Box color="brick" fontWeight="600" role="alert">
-          {stretch.problem}
-        </Box>
-      )}
-    </Flex>
-  );
-}
-
-function Empty() {
-  const { view } = useScreen();
-  const narrowed = (view.context ?? []).length > 0 || !!view.find;
-  return (
-    <Box py="22px" px="8px" color="muted">
-      {narrowed ? 'Nothing here fits. Clear what narrows the list to see more.' : 'There is nothing here yet.'}
-    </Box>
-  );
 }

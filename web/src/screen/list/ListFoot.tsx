@@ -1,0 +1,58 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ListView } from '../../api/client';
+import { Action } from '../../ui/controls';
+import { useScreen } from '../context';
+import type { Stretch } from './useStretch';
+
+interface FootProps {
+  list: ListView;
+  stretch: Stretch;
+  onJump: (toEnd: boolean) => void;
+}
+
+/** Below a list: how many rows there are, and the ways to its ends. */
+export function ListFoot({ list, stretch, onJump }: FootProps) {
+  const known = list.more ? `more than ${list.count.toLocaleString('en')}` : list.count.toLocaleString('en');
+  if (stretch.rows.length === 0) return null;
+  return (
+    <Flex align="center" gap="14px" pt="8px" fontSize="note" color="muted" minH="34px" wrap="wrap">
+      {(list.main || stretch.next) && list.count > 0 && (
+        <span>
+          {!list.main && stretch.rows.length < list.count ? `${stretch.rows.length} of ` : ''}
+          {known} {list.count === 1 ? 'row' : 'rows'}
+        </span>
+      )}
+      {!list.main && stretch.next && (
+        <Action onClick={() => void stretch.grow(false)} disabled={stretch.waiting}>
+          {stretch.waiting ? 'fetching …' : 'show more'}
+        </Action>
+      )}
+      {list.main && stretch.before && (
+        <Action tone="quiet" minH="26px" onClick={() => onJump(false)}>
+          ⇤ to the first
+        </Action>
+      )}
+      {list.main && stretch.next && (
+        <Action tone="quiet" minH="26px" onClick={() => onJump(true)}>
+          to the last ⇥
+        </Action>
+      )}
+      {stretch.problem && (
+        <Box color="brick" fontWeight="600" role="alert">
+          {stretch.problem}
+        </Box>
+      )}
+    </Flex>
+  );
+}
+
+/** Stands where no row does. */
+export function Empty() {
+  const { view } = useScreen();
+  const narrowed = (view.context ?? []).length > 0 || !!view.find;
+  return (
+    <Box py="22px" px="8px" color="muted">
+      {narrowed ? 'Nothing here fits. Clear what narrows the list to see more.' : 'There is nothing here yet.'}
+    </Box>
+  );
+}
