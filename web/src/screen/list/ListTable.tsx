@@ -197,11 +197,13 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
 }
 
 const leadWidth = 74; // px
+const leadNumber = 44; // px, of a number
 
 /** The least width of a table in px: no column is cramped, and the first shows its words whole. */
 function narrowest(list: ListView, widths: Widths) {
   const [lead] = list.columns;
-  const whole = lead ? (leadWidth * widths.total) / widths.share(lead.path) : 0;
+  const number = lead?.type === 'whole' || lead?.type === 'decimal' || lead?.type === 'number';
+  const whole = lead ? ((number ? leadNumber : leadWidth) * widths.total) / widths.share(lead.path) : 0;
   return Math.max(list.columns.length * 92, whole);
 }
 
