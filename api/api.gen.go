@@ -716,6 +716,15 @@ type GetEventsParams struct {
 	Depth *int   `form:"depth,omitempty" json:"depth,omitempty"`
 }
 
+// GetImageParams defines parameters for GetImage.
+type GetImageParams struct {
+	Trail  string  `form:"trail" json:"trail"`
+	N      int     `form:"n" json:"n"`
+	Depth  *int    `form:"depth,omitempty" json:"depth,omitempty"`
+	Field  *string `form:"field,omitempty" json:"field,omitempty"`
+	Digest *string `form:"digest,omitempty" json:"digest,omitempty"`
+}
+
 // GetPlacesParams defines parameters for GetPlaces.
 type GetPlacesParams struct {
 	Trail string `form:"trail" json:"trail"`
@@ -905,6 +914,9 @@ type ServerInterface interface {
 	// GoAlong Go along the trail
 	// (POST /api/use/{project}/go)
 	GoAlong(c *gin.Context, project string)
+	// GetImage The picture that a field shows
+	// (GET /api/use/{project}/image)
+	GetImage(c *gin.Context, project string, params GetImageParams)
 	// KeepLook Keep how lists were left
 	// (POST /api/use/{project}/look)
 	KeepLook(c *gin.Context, project string)
@@ -1851,6 +1863,74 @@ func (siw *ServerInterfaceWrapper) GoAlong(c *gin.Context) {
 	siw.Handler.GoAlong(c, project)
 }
 
+// GetImage operation middleware
+func (siw *ServerInterfaceWrapper) GetImage(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetImageParams
+
+	// ------------- Required query parameter "trail" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "trail", c.Request.URL.Query(), &params.Trail, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter trail: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "n" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "n", c.Request.URL.Query(), &params.N, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter n: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "depth" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "depth", c.Request.URL.Query(), &params.Depth, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter depth: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "field" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "field", c.Request.URL.Query(), &params.Field, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter field: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "digest" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "digest", c.Request.URL.Query(), &params.Digest, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter digest: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetImage(c, project, params)
+}
+
 // KeepLook operation middleware
 func (siw *ServerInterfaceWrapper) KeepLook(c *gin.Context) {
 
@@ -2345,4 +2425,5 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.DELETE(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.DropListView)
 	router.GET(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.GetListViews)
 	router.PUT(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.KeepListView)
+	router.GET(options.BaseURL+"/api/use/:project/image", wrapper.GetImage)
 }

@@ -232,12 +232,18 @@ func (g *generator) defects(ctx context.Context) {
 		if g.rand.IntN(3) == 0 || id == firstMira {
 			detail = "Seen at the morning round; comes back when it is cold."
 		}
-		rows = append(rows, []any{id, fmt.Sprintf("D-%d", 2000+id), cabin, lift, c, what, detail, severity, state, assigned, reportedBy, g.day(reported), due, hours})
+		picture := []byte(nil)
+		if part.code == "DOR" || id == firstMira {
+			if picture, g.err = photo(id); g.err != nil {
+				return
+			}
+		}
+		rows = append(rows, []any{id, fmt.Sprintf("D-%d", 2000+id), cabin, lift, c, what, detail, severity, state, assigned, reportedBy, g.day(reported), due, hours, picture})
 		if state == "waiting for parts" {
 			used = append(used, []any{id, 1 + g.rand.IntN(15), 1 + g.rand.IntN(3)})
 		}
 	}
-	g.copy(ctx, "tarnhorn", "defects", []string{"id", "code", "cabin_id", "lift_id", "component_id", "what", "detail", "severity", "state", "assigned_id", "reported_by", "reported_on", "due_on", "hours"}, rows)
+	g.copy(ctx, "tarnhorn", "defects", []string{"id", "code", "cabin_id", "lift_id", "component_id", "what", "detail", "severity", "state", "assigned_id", "reported_by", "reported_on", "due_on", "hours", "photo"}, rows)
 	g.copy(ctx, "tarnhorn", "defect_parts", []string{"defect_id", "part_id", "quantity"}, used)
 	if g.err == nil {
 		_, g.err = g.tx.Exec(ctx, `alter table tarnhorn.defects alter column id restart with 261`)

@@ -103,6 +103,26 @@ test('bounds, moments, Enter and Ctrl+S, Escape; the first wrong field has the f
   await expect(page.getByText('There is another part with this already.')).toBeVisible();
 });
 
+test('a photo is looked at, chosen and removed', async ({ page }) => {
+  await use(page, 'sela', '/defect?defect=107');
+  const photo = page.getByRole('img', { name: 'Photo' });
+  await expect.poll(() => photo.evaluate((e: HTMLImageElement) => e.naturalWidth)).toBe(480);
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByLabel('Photo').setInputFiles({ name: 'note.txt', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByText('This file is no picture that can be shown.')).toBeVisible();
+  const dot = Buffer.from('R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7', 'base64');
+  await page.getByLabel('Photo').setInputFiles({ name: 'dot.gif', mimeType: 'image/gif', buffer: dot });
+  await expect.poll(() => photo.evaluate((e: HTMLImageElement) => e.naturalWidth)).toBe(1);
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Edit' })).toBeVisible();
+  await expect.poll(() => photo.evaluate((e: HTMLImageElement) => e.naturalWidth)).toBe(1);
+  await page.getByRole('link', { name: 'Edit' }).click();
+  await page.getByRole('button', { name: 'Remove the picture' }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByRole('link', { name: 'Edit' })).toBeVisible();
+  await expect(photo).toHaveCount(0);
+});
+
 test('points of an inspection: edited in place, added, removed, stepped through', async ({ page }) => {
   await use(page, 'mira', '/inspections');
   await page.getByRole('row').nth(4).getByRole('link').click();

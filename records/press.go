@@ -133,7 +133,7 @@ func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]
 	var args []any
 	for _, id := range sortedFields(values) {
 		columns = append(columns, pgx.Identifier{t.Fields[id].Column}.Sanitize())
-		args = append(args, argOf(values[id]))
+		args = append(args, argOf(t.Fields[id], values[id]))
 		places = append(places, fmt.Sprintf("$%d", len(args)))
 	}
 	s := newStatement(p.project, t, nav.EveryRow)
@@ -180,7 +180,7 @@ func (p *Press) Update(ctx context.Context, t *project.Table, key string, values
 	s := newStatement(p.project, t, nav.EveryRow)
 	var sets []string
 	for _, id := range sortedFields(values) {
-		sets = append(sets, pgx.Identifier{t.Fields[id].Column}.Sanitize()+" = "+s.arg(argOf(values[id])))
+		sets = append(sets, pgx.Identifier{t.Fields[id].Column}.Sanitize()+" = "+s.arg(argOf(t.Fields[id], values[id])))
 	}
 	where, err := s.where(nav.Query{Table: t, Key: key, Rights: nav.EveryRow})
 	if err != nil {
@@ -216,9 +216,17 @@ func (p *Press) Delete(ctx context.Context, t *project.Table, key string) error 
 	return nil
 }
 
-func argOf(v cond.Value) any {
+// argOf gives what is written to a column; a picture comes as a data URL, and was looked at before.
+func argOf(f *project.Column, v cond.Value) any {
 	if v.IsNull() {
 		return nil
+	}
+	if f.Type == nav.PictureType {
+		data, _, err := nav.PictureOf(v.Wire())
+		if err != nil {
+			return nil
+		}
+		return data
 	}
 	return v.Wire()
 }

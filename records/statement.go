@@ -67,7 +67,11 @@ func (s *statement) column(path string) (string, *project.Column, error) {
 		parent, _, err := s.join(path)
 		return parent.key, f, err
 	}
-	return at.alias + "." + pgx.Identifier{f.Column}.Sanitize(), f, nil
+	sql := at.alias + "." + pgx.Identifier{f.Column}.Sanitize()
+	if f.Type == nav.PictureType {
+		sql = "md5(" + sql + ")" // its bytes are fetched by themselves, where it is shown
+	}
+	return sql, f, nil
 }
 
 // raw gives the SQL of a relation as it is stored, be the parent hidden or not.

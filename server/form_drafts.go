@@ -12,7 +12,7 @@ import (
 )
 
 // maxDraft is how many characters of what was typed are kept.
-const maxDraft = 200_000
+const maxDraft = 950_000
 
 // workOf names what is worked on at a place: a screen, a mode, a record; "" where nothing can be typed.
 func workOf(app *nav.App, p nav.Place) string {

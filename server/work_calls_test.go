@@ -65,7 +65,7 @@ func TestDraftsByTabAndWork(t *testing.T) {
 	}
 	viewed := p.open("/defect?defect=107")
 	p.refused("POST", used+"/draft", at(viewed, map[string]any{"base": map[string]string{}, "values": map[string]string{"f_what": "x"}}), http.StatusBadRequest, "bad-mode")
-	p.refused("POST", used+"/draft", at(shown, map[string]any{"base": map[string]string{}, "values": map[string]string{"f_what": strings.Repeat("x", 300_000)}}), http.StatusRequestEntityTooLarge, "too-large")
+	p.refused("POST", used+"/draft", at(shown, map[string]any{"base": map[string]string{}, "values": map[string]string{"f_what": strings.Repeat("x", 990_000)}}), http.StatusRequestEntityTooLarge, "too-large")
 }
 
 func TestListsAreLeftAndFoundAgain(t *testing.T) {

@@ -129,7 +129,7 @@ func (r effectRun) conflict(t *project.Table, row *Row, values map[string]cond.V
 	for _, field := range sortedKeys(values) {
 		f := t.Fields[field]
 		theirs, mine := row.Values[field], values[field]
-		base, wrong := entered(f, r.press.Base[field], r.w.now.Location())
+		base, wrong := before(f, r.press.Base[field], r.w.now.Location())
 		if wrong != "" && !base.Known() {
 			base = cond.NullValue
 		}

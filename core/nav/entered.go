@@ -19,6 +19,12 @@ func entered(f *project.Column, wire string, zone *time.Location) (cond.Value, s
 	if !f.Long {
 		wire = strings.TrimSpace(wire)
 	}
+	if f.Type == PictureType && wire != "" {
+		if _, _, err := PictureOf(wire); err != nil {
+			return cond.NullValue, sentence(err.Error())
+		}
+		return cond.String(wire), ""
+	}
 	if f.TypeOf().Kind == cond.Moment && wire != "" {
 		for _, layout := range []string{"2006-01-02T15:04", "2006-01-02T15:04:05.999999", "2006-01-02 15:04"} {
 			if m, err := time.ParseInLocation(layout, wire, zone); err == nil {
@@ -40,6 +46,14 @@ func entered(f *project.Column, wire string, zone *time.Location) (cond.Value, s
 		return v, ""
 	}
 	return v, beyondBounds(f, v)
+}
+
+// before reads what a field held when it was opened: as entered, but a picture by its digest.
+func before(f *project.Column, wire string, zone *time.Location) (cond.Value, string) {
+	if f.Type == PictureType && wire != "" {
+		return cond.String(wire), ""
+	}
+	return entered(f, wire, zone)
 }
 
 // editing writes a value as an editor holds it, so that entered reads it back: a moment without a

@@ -58,7 +58,7 @@ func (o *Opening) exported(r *Row, table, path string) string {
 	f, _ := o.app.Project.FieldAt(table, path)
 	v := r.Values[path]
 	switch {
-	case !v.Known() || v.IsNull():
+	case !v.Known() || v.IsNull() || f.Type == PictureType:
 		return ""
 	case f.References != "":
 		return harmless(o.world.title(r, f.References, path))

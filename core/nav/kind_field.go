@@ -73,7 +73,9 @@ func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		fv.State = "empty"
 	default:
 		fv.Value, fv.Words = v.Wire(), o.world.say(v, f.TypeOf())
-		if fv.Editable {
+		if f.Type == PictureType {
+			fv.Words = "picture"
+		} else if fv.Editable {
 			fv.Value = editing(v, o.world.now.Location())
 		}
 		if f.References != "" && o.world.record != nil {

@@ -348,6 +348,8 @@ func (o *Opening) cell(r *Row, table, path string) CellView {
 		return CellView{Words: v.Why()}
 	case v.IsNull():
 		return CellView{}
+	case f.Type == PictureType:
+		return CellView{Words: "picture"}
 	case f.References != "":
 		return CellView{Words: o.world.title(r, f.References, path), Value: v.Wire()}
 	}

@@ -26,7 +26,7 @@ func (o *Opening) rowColumns(spec *project.List, adding bool) map[string]*projec
 	t, grant := o.app.Project.Tables[spec.Table], o.rights.On(spec.Table)
 	for _, c := range spec.Columns {
 		f := t.Fields[c.Path]
-		if strings.Contains(c.Path, ".") || f == nil || f.ReadOnly || f.Type == "json" || c.Path == spec.Relation || grant.ReadOnly[c.Path] || grant.Hidden[c.Path] || !adding && t.IsKey(c.Path) {
+		if strings.Contains(c.Path, ".") || f == nil || f.ReadOnly || f.Type == "json" || f.Type == PictureType || c.Path == spec.Relation || grant.ReadOnly[c.Path] || grant.Hidden[c.Path] || !adding && t.IsKey(c.Path) {
 			continue
 		}
 		out[c.Path] = f

@@ -29,7 +29,7 @@ type Column struct {
 	Column     string   `json:"column"` // its name in the database
 	Alias      string   `json:"alias"`  // as expressions write it
 	Label      string   `json:"label"`
-	Type       string   `json:"type"` // yesno, whole, number, decimal, text, date, moment, record
+	Type       string   `json:"type"` // yesno, whole, number, decimal, text, json (shown, not edited), picture (bytes), date, moment, record
 	Long       bool     `json:"long,omitempty"`
 	Choices    []string `json:"choices,omitempty"` // in order of rank
 	Graded     bool     `json:"graded,omitempty"`  // the choices are grades: shown with a mark that fills with the rank

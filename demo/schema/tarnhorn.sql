@@ -93,7 +93,8 @@ create table defects (
   reported_by  text,
   reported_on  date not null default current_date,
   due_on       date,
-  hours        numeric(5,1) check (hours >= 0)
+  hours        numeric(5,1) check (hours >= 0),
+  photo        bytea
 );
 create index on defects (cabin_id);
 create index on defects (assigned_id);

@@ -78,7 +78,7 @@ func TestTheProjectFitsItsTables(t *testing.T) {
 		t.Fatal(err)
 	}
 	fits := map[string]string{
-		"whole": "'integer','bigint','smallint'", "decimal": "'numeric'", "text": "'text'", "date": "'date'", "moment": "'timestamp with time zone'", "record": "'integer','bigint'", "yesno": "'boolean'", "number": "'double precision'",
+		"whole": "'integer','bigint','smallint'", "decimal": "'numeric'", "text": "'text'", "date": "'date'", "moment": "'timestamp with time zone'", "record": "'integer','bigint'", "yesno": "'boolean'", "number": "'double precision'", "picture": "'bytea'",
 	}
 	fields := 0
 	for _, table := range p.Tables {

@@ -58,6 +58,7 @@ export interface WorkHands {
   keepView: (list: string, view: ListChoice) => Promise<void>;
   dropView: (list: string, name: string) => Promise<void>;
   csv: (list: string) => string;
+  picture: (field: string, digest: string) => string;
   addParent: (field: string) => void;
   /** Titles of records that dialogs came to, by field. */
   given: Record<string, Title>;

@@ -57,6 +57,20 @@ export const dense = {
   '.entry:hover': { borderColor: 'muted' },
   '.entry[aria-invalid=true]': { borderColor: 'brick' },
   'textarea.entry': { minHeight: '74px', padding: '6px 10px' },
+  'input[type=file]': { fontSize: 'note', color: 'muted' },
+  'input[type=file]::file-selector-button': {
+    minHeight: '32px',
+    padding: '0 12px',
+    marginRight: '10px',
+    bg: 'plate',
+    color: 'ink',
+    border: '1px solid',
+    borderColor: 'rule',
+    borderRadius: '4px',
+    fontWeight: '700',
+    cursor: 'pointer',
+  },
+  '.picker': { position: 'relative', display: 'flex', gap: '6px' },
   '.entry-unit': {
     position: 'absolute',
     right: '10px',
@@ -64,6 +78,7 @@ export const dense = {
     fontSize: 'note',
     pointerEvents: 'none',
   },
+  '.picture': { maxWidth: '100%', maxHeight: '170px', borderRadius: '4px', marginBottom: '6px' },
   '.sheet-cell': { minWidth: 0, gridColumn: '1 / -1' },
   '@media (min-width: 48rem)': {
     '.sheet-cell': { gridColumn: 'var(--col) / span var(--w)', gridRow: 'var(--row) / span 1' },

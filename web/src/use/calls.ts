@@ -36,6 +36,8 @@ export function calls(project: string, at: { trail: string; n: number; depth: nu
       ),
     csv: (element: string) =>
       `/api/use/${project}/csv?${new URLSearchParams({ trail: at.trail, n: String(at.n), depth: String(at.depth), element })}`,
+    picture: (field: string, digest: string) =>
+      `/api/use/${project}/image?${new URLSearchParams({ trail: at.trail, n: String(at.n), depth: String(at.depth), field, digest })}`,
   };
 }
 

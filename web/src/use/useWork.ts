@@ -25,6 +25,7 @@ export function useWork({ call, view, looks, titles, adding, setAdding, onAddPar
       keepView: async (list, choice) => void (await call.keepView(screen, list, choice)),
       dropView: async (list, name) => void (await call.dropView(screen, list, name)),
       csv: call.csv,
+      picture: call.picture,
       addParent: onAddParent,
       given: titles,
       adding,

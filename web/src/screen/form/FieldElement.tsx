@@ -41,7 +41,7 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
   }
   const way = field.way && element.state === 'shown';
   return (
-    <div className="field" data-long={field.long || undefined} data-state={field.state}>
+    <div className="field" data-long={field.long || field.type === 'picture' || undefined} data-state={field.state}>
       <div className="field-label">{field.label}</div>
       <div className="field-value">
         {way ? (
@@ -57,7 +57,12 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
 }
 
 function Value({ field }: { field: FieldView }) {
+  const { work } = useScreen();
   if (field.state === 'empty') return <>–</>;
+  if (field.type === 'picture') {
+    const shown = work?.picture(field.path, field.value);
+    return shown ? <img className="picture" src={shown} alt={field.label} /> : <>{field.words}</>;
+  }
   if (field.type === 'json') {
     return (
       <Box as="pre" fontFamily="mono" fontSize="note" fontWeight="400" whiteSpace="pre-wrap" overflowWrap="anywhere">

@@ -1,8 +1,8 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import type { FieldView, Title } from '../../api/client';
-import { Action, Line } from '../../ui/controls';
+import { Action } from '../../ui/controls';
 import { useScreen } from '../context';
 
 interface PickerProps {
@@ -47,14 +47,16 @@ export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria
     if (e.key === 'ArrowDown') setAt(Math.min(at + 1, options.length - 1));
     else if (e.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
     else if (e.key === 'Escape') setTyped(undefined);
-    else if (e.key === 'Enter' && options[at]) choose(options[at]);
-    else return;
+    else if (e.key === 'Enter') {
+      if (options[at]) choose(options[at]); // nothing found yet: the form is not saved by it
+    } else return;
     e.preventDefault();
     e.stopPropagation();
   };
   return (
-    <Flex position="relative" gap="6px">
-      <Line
+    <div className="picker">
+      <input
+        className="entry"
         id={id}
         {...aria}
         role="combobox"
@@ -141,6 +143,6 @@ export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria
           +
         </Action>
       )}
-    </Flex>
+    </div>
   );
 }

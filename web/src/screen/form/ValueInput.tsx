@@ -1,5 +1,6 @@
 import type { FieldView, Title } from '../../api/client';
 import { ParentPicker } from './ParentPicker';
+import { PictureInput } from './PictureInput';
 
 interface InputProps {
   id?: string;
@@ -27,6 +28,9 @@ export function ValueInput({ id, label, field, value, invalid, autoFocus, given,
   };
   if (field.table) {
     return <ParentPicker {...common} field={field} value={value} given={given} onChoose={onType} onAdd={onAdd} />;
+  }
+  if (field.type === 'picture') {
+    return <PictureInput id={id} field={field} value={value} invalid={invalid} onType={onType} />;
   }
   if (field.choices) {
     return (

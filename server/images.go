@@ -1,0 +1,38 @@
+package server
+
+import (
+	"net/http"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+)
+
+// GetImage gives the picture that a field of a place shows. Its address names its digest, so a
+// browser may keep it; it can do nothing but be looked at.
+func (s *Server) GetImage(c *gin.Context, slug string, params api.GetImageParams) {
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	o, err := v.openAt(c, params.Trail, params.N, value(params.Depth))
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	tables := v.app.TablesOf(o.Place().Screen)
+	source, err := s.sourceOf(v.app.Project, tables[0])
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	data, media, err := o.Picture(c, source.Reader(v.app.Project), value(params.Field))
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	c.Header("Content-Security-Policy", "sandbox; default-src 'none'")
+	c.Header("Cache-Control", "private, max-age=3600")
+	c.Data(http.StatusOK, media, data)
+}
