@@ -196,6 +196,26 @@ func TestAViewWithoutAKeyIsReadPageByPage(t *testing.T) {
 	}
 }
 
+func TestARelationToAKeyOfSeveralFieldsIsSaidPlainly(t *testing.T) {
+	p := odd(t)
+	p.Tables["t_c"].Fields["f_line"] = &project.Column{ID: "f_line", Column: "what", Alias: "line", Label: "Line", Type: "record", References: "t_l", Nullable: true}
+	_, err := up.Records.Reader(p).Fetch(context.Background(), nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_c"], Paths: []string{"f_line.f_what"}})
+	var refusal *nav.Refusal
+	if !errors.As(err, &refusal) || refusal.Code != "broken" || !strings.Contains(refusal.What, "Lines") {
+		t.Errorf("%v", err)
+	}
+	app, err := nav.Compile(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	said := slices.ContainsFunc(app.Problems, func(one nav.Problem) bool {
+		return one.Entity == "t_c" && strings.Contains(one.Problem.Message, "cannot be named by one field")
+	})
+	if !said {
+		t.Errorf("the builder is not told: %+v", app.Problems)
+	}
+}
+
 func TestTwoHundredColumns(t *testing.T) {
 	p := odd(t)
 	var paths []string

@@ -133,7 +133,7 @@ func (s *statement) alias() string {
 // keyOf gives the SQL of the key of a table that others refer to.
 func keyOf(alias string, t *project.Table) (string, error) {
 	if len(t.Key) != 1 || t.Fields[t.Key[0]] == nil {
-		return "", fmt.Errorf("table %s has a key of several fields and cannot be a parent yet", t.ID)
+		return "", &nav.Refusal{Code: "broken", What: "A record of " + t.Label + " cannot be named by one field: its key has several, or none.", Then: "Tell the person who builds this application."}
 	}
 	return alias + "." + pgx.Identifier{t.Fields[t.Key[0]].Column}.Sanitize(), nil
 }

@@ -22,12 +22,7 @@ const csvFlush = 500
 // GetCsv sends a whole list as the user sees it, from one state of the database. Once it has begun
 // an error breaks the connection, so that nobody takes a part for the whole.
 func (s *Server) GetCsv(c *gin.Context, slug string, params api.GetCsvParams) {
-	v, err := s.visit(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	o, err := v.openAt(c, params.Trail, params.N, value(params.Depth))
+	v, o, err := s.opened(c, slug, params.Trail, params.N, value(params.Depth))
 	if err != nil {
 		fail(c, err)
 		return

@@ -55,12 +55,7 @@ func (s stream) send(event string, data any) error {
 // GetEvents sends the elements of a place whose live values change. Only resolved elements are
 // sent, never raw values; a slow reader gets the newest of each, not a backlog.
 func (s *Server) GetEvents(c *gin.Context, slug string, params api.GetEventsParams) {
-	v, err := s.visit(c, slug)
-	if err != nil {
-		fail(c, err)
-		return
-	}
-	o, err := v.openAt(c, params.Trail, params.N, value(params.Depth))
+	v, o, err := s.opened(c, slug, params.Trail, params.N, value(params.Depth))
 	if err != nil {
 		fail(c, err)
 		return

@@ -277,6 +277,16 @@ func (v *visit) openAt(ctx context.Context, trail string, n, depth int) (*nav.Op
 	return v.open(ctx, *place)
 }
 
+// opened opens a place for an answer that is no JSON: a file, a picture, a stream.
+func (s *Server) opened(c *gin.Context, slug, trail string, n, depth int) (*visit, *nav.Opening, error) {
+	v, err := s.visit(c, slug)
+	if err != nil {
+		return nil, nil, err
+	}
+	o, err := v.openAt(c, trail, n, depth)
+	return v, o, err
+}
+
 // titlesShown is how many records a picker is given at once.
 const titlesShown = 20
 

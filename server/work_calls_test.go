@@ -68,6 +68,19 @@ func TestDraftsByTabAndWork(t *testing.T) {
 	p.refused("POST", used+"/draft", at(shown, map[string]any{"base": map[string]string{}, "values": map[string]string{"f_what": strings.Repeat("x", 990_000)}}), http.StatusRequestEntityTooLarge, "too-large")
 }
 
+func TestADraftOutlivesItsSession(t *testing.T) {
+	p := clerk(t, "drafty", "r_lead")
+	shown := p.open("/defect?defect=105&~mode=edit")
+	p.must("POST", used+"/draft", at(shown, map[string]any{"base": map[string]string{}, "values": map[string]string{"f_what": "half a"}}), nil)
+	p.must("POST", "/api/me/sign-out-everywhere", nil, nil)
+	p.refused("POST", used+"/open", map[string]any{"trail": shown.Trail, "n": shown.N}, http.StatusUnauthorized, "signed-out")
+	var again api.Shown
+	as(t, "drafty").must("POST", used+"/open", map[string]any{"trail": shown.Trail, "n": shown.N}, &again)
+	if again.Draft == nil || again.Draft.Values["f_what"] != "half a" {
+		t.Errorf("signed in again: %+v, %+v", again.Draft, again.Others)
+	}
+}
+
 func TestListsAreLeftAndFoundAgain(t *testing.T) {
 	p := as(t, "sela")
 	list := p.open("/inspections")

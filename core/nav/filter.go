@@ -54,7 +54,7 @@ func (o *Opening) matchesOf(f Filter, c *project.Column) ([]Match, error) {
 		path := f.Path
 		if c.References != "" {
 			path = o.app.titlePath(c.References, f.Path)
-			if !o.maySee(o.tableOf(f.Path), path) {
+			if !o.maySee(listTable(o.plan.Screen), path) {
 				return nil, fmt.Errorf("its titles are not visible to you")
 			}
 		}
@@ -85,9 +85,6 @@ func (o *Opening) matchesOf(f Filter, c *project.Column) ([]Match, error) {
 	v, err := cond.Parse(t, f.Value)
 	return []Match{{Path: f.Path, Compare: f.Compare, Value: v}}, err
 }
-
-// tableOf gives the table that a main list's path starts from: the place's filters are that list's.
-func (o *Opening) tableOf(string) string { return listTable(o.plan.Screen) }
 
 // rangeOf gives the comparisons of a range; days of a moment count whole, in the project's zone.
 func (o *Opening) rangeOf(path string, t cond.Type, from, to string) ([]Match, error) {

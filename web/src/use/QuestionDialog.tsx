@@ -1,7 +1,8 @@
-import { Box, Dialog, Flex, Portal } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Question } from '../api/client';
 import { Action } from '../ui/controls';
+import { AskDialog } from './AskDialog';
 import type { Answers } from './usePress';
 
 interface QuestionProps {
@@ -19,60 +20,48 @@ const titles: Record<string, string> = {
 };
 
 /** A question that is asked before anything is done. Escape means no. */
-export function QuestionDialog({ question, onAnswer, onClose, keeps }: QuestionProps) {
+export function QuestionDialog(p: QuestionProps) {
+  const { question, onClose } = p;
+  const conflict = question.kind === 'conflict';
   return (
-    <Dialog.Root open onOpenChange={(d) => !d.open && onClose()} placement="center" role="alertdialog">
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content
-            bg="plate"
-            color="ink"
-            borderRadius="4px"
-            maxW="520px"
-            borderTopWidth="6px"
-            borderColor="amber"
-          >
-            <Dialog.Header pb="4px">
-              <Dialog.Title fontSize="head" fontWeight="800">
-                {titles[question.kind] ?? 'A question'}
-              </Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body fontSize="text">
-              {question.words}
-              {question.kind === 'delete' && <HangingOn question={question} />}
-              {question.kind === 'conflict' && <Conflict question={question} onAnswer={onAnswer} onClose={onClose} />}
-            </Dialog.Body>
-            {question.kind !== 'conflict' && (
-              <Dialog.Footer justifyContent="flex-start" flexWrap="wrap">
-                {question.kind === 'delete' && (
-                  <Action tone="bad" disabled={keptBack(question)} onClick={() => onAnswer({ confirmed: true })}>
-                    Delete
-                  </Action>
-                )}
-                {question.kind === 'confirm' && (
-                  <Action tone="main" onClick={() => onAnswer({ confirmed: true })}>
-                    Yes, do it
-                  </Action>
-                )}
-                {question.kind === 'unsaved' && (
-                  <>
-                    <Action tone="main" onClick={() => onAnswer({ unsaved: 'save' })}>
-                      Save, then go
-                    </Action>
-                    {keeps && <Action onClick={() => onAnswer({ unsaved: 'keep' })}>Keep it for later</Action>}
-                    <Action tone="bad" onClick={() => onAnswer({ unsaved: 'drop' })}>
-                      Go without saving
-                    </Action>
-                  </>
-                )}
-                <Action onClick={onClose}>Stay here</Action>
-              </Dialog.Footer>
-            )}
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <AskDialog
+      title={titles[question.kind] ?? 'A question'}
+      answers={conflict ? undefined : <PlainAnswers {...p} />}
+      onClose={onClose}
+    >
+      {question.words}
+      {question.kind === 'delete' && <HangingOn question={question} />}
+      {conflict && <Conflict {...p} />}
+    </AskDialog>
+  );
+}
+
+function PlainAnswers({ question, onAnswer, onClose, keeps }: QuestionProps) {
+  return (
+    <>
+      {question.kind === 'delete' && (
+        <Action tone="bad" disabled={keptBack(question)} onClick={() => onAnswer({ confirmed: true })}>
+          Delete
+        </Action>
+      )}
+      {question.kind === 'confirm' && (
+        <Action tone="main" onClick={() => onAnswer({ confirmed: true })}>
+          Yes, do it
+        </Action>
+      )}
+      {question.kind === 'unsaved' && (
+        <>
+          <Action tone="main" onClick={() => onAnswer({ unsaved: 'save' })}>
+            Save, then go
+          </Action>
+          {keeps && <Action onClick={() => onAnswer({ unsaved: 'keep' })}>Keep it for later</Action>}
+          <Action tone="bad" onClick={() => onAnswer({ unsaved: 'drop' })}>
+            Go without saving
+          </Action>
+        </>
+      )}
+      <Action onClick={onClose}>Stay here</Action>
+    </>
   );
 }
 

@@ -55,7 +55,7 @@ export function readFilter(c: ColumnView, f: Filter | undefined): Narrowed {
   const none: Narrowed = { compare, value: '', from: '', to: '', days: '0..0', some: [] };
   if (!f) return none;
   const value = f.value ?? '';
-  if (f.compare === 'in') return { ...none, some: value.split('|').map(decodeURIComponent) };
+  if (f.compare === 'in') return { ...none, some: value.split('|').map(decoded) };
   if (f.compare === 'days') return { ...none, compare: 'days', days: value };
   const [from = '', to = ''] = value.split('..');
   if (f.compare === 'between') return { ...none, compare: 'between', from, to };
@@ -64,6 +64,15 @@ export function readFilter(c: ColumnView, f: Filter | undefined): Narrowed {
   if (c.choices && f.compare === 'is') return { ...none, some: [value] };
   if (c.choices && f.compare === 'isNot') return { ...none, some: c.choices.filter((x) => x !== value) };
   return { ...none, compare: f.compare, value };
+}
+
+/** One of several values; an address that somebody typed may hold what is no escape. */
+function decoded(part: string): string {
+  try {
+    return decodeURIComponent(part);
+  } catch {
+    return part;
+  }
 }
 
 /** The filter that a box asks for; none when it asks for nothing. */
