@@ -18,12 +18,20 @@ import (
 	"github.com/oapi-codegen/runtime"
 )
 
+// Act Something that only the browser can do: export, print.
+type Act = nav.Act
+
 // AddParentRequest A field whose missing record is to be added in a dialog.
 type AddParentRequest struct {
 	Depth *int   `json:"depth,omitempty"`
 	Field string `json:"field"`
 	N     int    `json:"n"`
 	Trail string `json:"trail"`
+}
+
+// AddPicture A picture to be kept.
+type AddPicture struct {
+	Data string `json:"data"`
 }
 
 // ArrangeRequest How a place’s list is narrowed and ordered; inputs to clear.
@@ -181,8 +189,14 @@ type Edited struct {
 // ElementView One element as it is drawn.
 type ElementView = nav.ElementView
 
+// EntryView A line of the menu of a row or point.
+type EntryView = nav.EntryView
+
 // Explanation Why a way is open or shut.
 type Explanation = nav.Explanation
+
+// FaceView What a face of a button changes.
+type FaceView = nav.FaceView
 
 // FieldView A field of the record.
 type FieldView = nav.FieldView
@@ -222,6 +236,9 @@ type GrantWords = nav.GrantWords
 
 // Hanging What refers to a record that is to be deleted.
 type Hanging = nav.Hanging
+
+// ImageView A picture of the project.
+type ImageView = nav.ImageView
 
 // Judged One thing that was judged.
 type Judged = nav.Judged
@@ -365,6 +382,18 @@ type Person struct {
 	Roles []string `json:"roles"`
 }
 
+// Pick A record that the user is to choose first.
+type Pick = nav.Pick
+
+// PictureKept A picture that is kept, by the digest of its bytes.
+type PictureKept struct {
+	Digest string `json:"digest"`
+	Media  string `json:"media"`
+}
+
+// PictureView A picture of the project on a button.
+type PictureView = nav.PictureView
+
 // Place A screen with its inputs, mode and view.
 type Place = nav.Place
 
@@ -396,8 +425,10 @@ type PractiseRequest struct {
 // Practised What a practised press came to.
 type Practised struct {
 	As      *string `json:"as,omitempty"`
+	Does    *[]Act  `json:"does,omitempty"`
 	Journal string  `json:"journal"`
 	Kind    string  `json:"kind"`
+	Leave   *string `json:"leave,omitempty"`
 	Message *string `json:"message,omitempty"`
 	Move    *string `json:"move,omitempty"`
 
@@ -418,6 +449,7 @@ type PressRequest struct {
 	Element   string             `json:"element"`
 	Keep      *map[string]string `json:"keep,omitempty"`
 	N         int                `json:"n"`
+	Picked    *map[string]string `json:"picked,omitempty"`
 	Point     *string            `json:"point,omitempty"`
 	Press     string             `json:"press"`
 	Release   int                `json:"release"`
@@ -434,17 +466,21 @@ type PressRequest struct {
 // PressResult What a press came to: moved, stayed, question.
 type PressResult struct {
 	Address *string `json:"address,omitempty"`
+	As      *string `json:"as,omitempty"`
 
 	// Choose The row of a list that is chosen from now on.
 	Choose   *Choice           `json:"choose,omitempty"`
 	Commands *[]CommandOutcome `json:"commands,omitempty"`
+	Does     *[]Act            `json:"does,omitempty"`
 	Done     *int              `json:"done,omitempty"`
 	Forgot   *bool             `json:"forgot,omitempty"`
 
 	// Given A record that a dialog came to, for a field of the screen below.
 	Given   *Given  `json:"given,omitempty"`
 	Kind    string  `json:"kind"`
+	Leave   *string `json:"leave,omitempty"`
 	Message *string `json:"message,omitempty"`
+	Out     *bool   `json:"out,omitempty"`
 
 	// Question What the user is asked before anything is done.
 	Question *Question `json:"question,omitempty"`
@@ -479,14 +515,19 @@ type Proposal = nav.Proposal
 
 // ProposalRequest Which input of which target is to be bound.
 type ProposalRequest struct {
-	Element string `json:"element"`
-	Input   string `json:"input"`
-	Screen  string `json:"screen"`
-	Target  string `json:"target"`
+	Element string  `json:"element"`
+	Input   string  `json:"input"`
+	Inside  *bool   `json:"inside,omitempty"`
+	Screen  string  `json:"screen"`
+	Target  string  `json:"target"`
+	Trigger *string `json:"trigger,omitempty"`
 }
 
 // Question What the user is asked before anything is done.
 type Question = nav.Question
+
+// RailView A strip shared by many screens.
+type RailView = nav.RailView
 
 // RecentPlace A place of the trail.
 type RecentPlace struct {
@@ -546,6 +587,9 @@ type SeveralView = nav.SeveralView
 
 // SharedCondition A named condition and where it is used.
 type SharedCondition = nav.SharedCondition
+
+// SharedUse A shared gate as a way uses it.
+type SharedUse = nav.SharedUse
 
 // Shown A place of a trail, resolved.
 type Shown struct {
@@ -656,6 +700,9 @@ type WayIn = nav.WayIn
 // WayOut A way out of a screen.
 type WayOut = nav.WayOut
 
+// WayView A way that no element sets off.
+type WayView = nav.WayView
+
 // WhyRequest Which way is asked about, for whom, and where.
 type WhyRequest struct {
 	As      string  `json:"as"`
@@ -759,6 +806,9 @@ type EditJSONRequestBody = EditRequest
 // SetRolesJSONRequestBody defines body for SetRoles for application/json ContentType.
 type SetRolesJSONRequestBody = RolesChange
 
+// AddPictureJSONRequestBody defines body for AddPicture for application/json ContentType.
+type AddPictureJSONRequestBody = AddPicture
+
 // PractiseJSONRequestBody defines body for Practise for application/json ContentType.
 type PractiseJSONRequestBody = PractiseRequest
 
@@ -839,6 +889,9 @@ type ServerInterface interface {
 	// SetRoles Give and take a person’s roles
 	// (PUT /api/build/{project}/people/{person}/roles)
 	SetRoles(c *gin.Context, project string, person string)
+	// AddPicture Keeps a picture for the project
+	// (POST /api/build/{project}/pictures)
+	AddPicture(c *gin.Context, project string)
 	// Practise Press without keeping anything
 	// (POST /api/build/{project}/practise)
 	Practise(c *gin.Context, project string)
@@ -878,6 +931,9 @@ type ServerInterface interface {
 	// SignOutEverywhere End all of one’s sessions
 	// (POST /api/me/sign-out-everywhere)
 	SignOutEverywhere(c *gin.Context)
+	// GetPicture A picture of the project, by the digest of its bytes
+	// (GET /api/pictures/{project}/{digest})
+	GetPicture(c *gin.Context, project string, digest string)
 	// SignIn Begin a session
 	// (POST /api/sign-in)
 	SignIn(c *gin.Context)
@@ -1181,6 +1237,31 @@ func (siw *ServerInterfaceWrapper) SetRoles(c *gin.Context) {
 	}
 
 	siw.Handler.SetRoles(c, project, person)
+}
+
+// AddPicture operation middleware
+func (siw *ServerInterfaceWrapper) AddPicture(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AddPicture(c, project)
 }
 
 // Practise operation middleware
@@ -1535,6 +1616,40 @@ func (siw *ServerInterfaceWrapper) SignOutEverywhere(c *gin.Context) {
 	}
 
 	siw.Handler.SignOutEverywhere(c)
+}
+
+// GetPicture operation middleware
+func (siw *ServerInterfaceWrapper) GetPicture(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "digest" -------------
+	var digest string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "digest", c.Param("digest"), &digest, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter digest: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPicture(c, project, digest)
 }
 
 // SignIn operation middleware
@@ -2426,4 +2541,6 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.GetListViews)
 	router.PUT(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.KeepListView)
 	router.GET(options.BaseURL+"/api/use/:project/image", wrapper.GetImage)
+	router.POST(options.BaseURL+"/api/build/:project/pictures", wrapper.AddPicture)
+	router.GET(options.BaseURL+"/api/pictures/:project/:digest", wrapper.GetPicture)
 }

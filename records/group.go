@@ -3,6 +3,7 @@ package records
 import (
 	"context"
 	"fmt"
+	"slices"
 	"sort"
 	"strings"
 
@@ -36,12 +37,19 @@ func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, erro
 		split += "::text"
 	}
 	measure := "count(*)::float8"
-	if q.Sum != "" {
-		sum, _, err := s.column(q.Sum)
+	if over := measures[q.Measure]; over != "" {
+		of, _, err := s.column(q.Of)
 		if err != nil {
 			return nil, err
 		}
-		measure = "coalesce(sum(" + sum + "), 0)::float8"
+		measure = fmt.Sprintf(over, of)
+	}
+	if q.Span != "" {
+		if columns[0], err = s.span(by, field, q); err != nil {
+			return nil, err
+		}
+		day := *field
+		day.Type, field = "date", &day
 	}
 	var titles []*project.Column
 	for _, path := range q.Title {
@@ -83,7 +91,29 @@ func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, erro
 	if err := rows.Err(); err != nil {
 		return nil, fmt.Errorf("count %s: %w", q.Table.Label, err)
 	}
+	if q.Span != "" {
+		return latest(byValue, q.Limit), nil
+	}
 	return largest(byValue, q.Limit), nil
+}
+
+// measures are what a point shows besides a count, over a column.
+var measures = map[string]string{"sum": "coalesce(sum(%s), 0)::float8", "mean": "coalesce(avg(%s), 0)::float8", "most": "coalesce(max(%s), 0)::float8"}
+
+// span cuts a column of time down to the first day of its day, week or month.
+func (s *statement) span(column string, field *project.Column, q nav.GroupQuery) (string, error) {
+	if !slices.Contains([]string{"day", "week", "month"}, q.Span) || field.Type != "date" && field.Type != "moment" {
+		return "", fmt.Errorf("count %s by %s: no span of time", q.Table.Label, q.Span)
+	}
+	if field.Type == "moment" {
+		zone := q.Zone
+		if zone == "" {
+			zone = "UTC"
+		}
+		s.args = append(s.args, zone)
+		column = fmt.Sprintf("timezone($%d, %s)", len(s.args), column)
+	}
+	return fmt.Sprintf("date_trunc('%s', %s)::date", q.Span, column), nil
 }
 
 // groupPlaces names every selected column but the measure, which is the second.
@@ -114,6 +144,21 @@ func addGroup(groups map[string]*nav.Group, q nav.GroupQuery, field *project.Col
 	if part, ok := values[0].(string); ok && q.Split != "" {
 		g.Parts = append(g.Parts, nav.GroupPart{Value: part, N: n})
 	}
+}
+
+// latest gives the last points in the order of time; those without a time are left out.
+func latest(groups map[string]*nav.Group, limit int) []nav.Group {
+	var out []nav.Group
+	for _, g := range groups {
+		if g.Value.Known() && !g.Value.IsNull() {
+			out = append(out, *g)
+		}
+	}
+	sort.Slice(out, func(i, j int) bool { return out[i].Value.Wire() < out[j].Value.Wire() })
+	if limit > 0 && len(out) > limit {
+		out = out[len(out)-limit:]
+	}
+	return out
 }
 
 func largest(groups map[string]*nav.Group, limit int) []nav.Group {

@@ -69,7 +69,7 @@ func TestKeysOfSeveralFields(t *testing.T) {
 func TestSumsAndRanges(t *testing.T) {
 	p := tarnhorn(t)
 	ctx := context.Background()
-	groups, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Sum: "f_distance"})
+	groups, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Measure: "sum", Of: "f_distance"})
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -9,6 +9,7 @@ import (
 
 	"ambergate/api"
 	"ambergate/core/nav"
+	"ambergate/store"
 )
 
 // Arrange narrows, orders and searches the list of a place: a place of its own on the trail.
@@ -27,11 +28,20 @@ func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown
 		return nil, err
 	}
 	place, made := v.arranged(*now, req)
+	return v.rearrange(ctx, at, depth, place, made)
+}
+
+// rearrange brings the trail to a place that is the one at hand looked at otherwise.
+func (v *visit) rearrange(ctx context.Context, at *store.Standing, depth int, place nav.Place, made string) (*api.Shown, error) {
 	o, err := v.open(ctx, place)
 	if err != nil {
 		return nil, err
 	}
 	if depth > 0 { // a dialog is no place: it is arranged where it lies
+		now, err := layer(at, depth)
+		if err != nil {
+			return nil, err
+		}
 		*now = place
 		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
 			return nil, err

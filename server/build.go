@@ -126,7 +126,14 @@ func (s *Server) PutIntoUse(c *gin.Context, slug string) {
 // Propose lists how an input of a target can get its value.
 func (s *Server) Propose(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.ProposalRequest) ([]nav.Proposal, error) {
-		return b.draft.app.Propose(req.Screen, req.Element, req.Target, req.Input), nil
+		way, ok := b.draft.app.WayAt(req.Screen, req.Element, value(req.Trigger))
+		if !ok {
+			return []nav.Proposal{}, nil
+		}
+		if !value(req.Inside) {
+			way.Gate = nil // what the screen can give, to a shared gate or a target
+		}
+		return b.draft.app.Propose(way, req.Target, req.Input), nil
 	})
 }
 

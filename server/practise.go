@@ -87,7 +87,7 @@ func (s *Server) practise(ctx context.Context, b *building, user *nav.User, req 
 	if err != nil {
 		return api.Practised{}, err
 	}
-	answer := api.Practised{Kind: out.Kind, Place: out.To, As: orNil(out.As), Move: orNil(out.Move), Message: orNil(out.Message), Question: out.Question, Journal: value(req.Journal)}
+	answer := api.Practised{Kind: out.Kind, Place: out.To, As: orNil(out.As), Move: orNil(out.Move), Message: orNil(out.Message), Leave: orNil(out.Leave), Does: actsOf(out), Question: out.Question, Journal: value(req.Journal)}
 	if out.Kind != "question" && b.draft.app.Writes(req.Place.Screen, req.Press.Element) {
 		answer.Journal = s.journals.add(answer.Journal, b.account.ID, this)
 	}
@@ -103,7 +103,7 @@ func (s *Server) practise(ctx context.Context, b *building, user *nav.User, req 
 
 func (s *Server) practisePress(ctx context.Context, b *building, press practised, p *records.Press) (nav.Outcome, error) {
 	app := b.draft.app
-	o, err := app.Open(ctx, press.user, press.place, nav.Sources{Records: p, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Bare: true, Lock: true})
+	o, err := app.Open(ctx, press.user, press.place, nav.Sources{Records: p, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(ctx), Bare: true, Lock: true})
 	if err != nil {
 		return nav.Outcome{}, err
 	}

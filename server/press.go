@@ -61,7 +61,7 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	var outcome nav.Outcome
 	again := false
 	if drawn.Writes(place.Screen, req.Element) || value(req.Unsaved) == "save" {
-		if at.At != at.N {
+		if at.At != at.N && !drawn.OnLeaving(place.Screen, req.Element) {
 			return nil, &nav.Refusal{Code: "place-left", What: "The screen had changed before you pressed.", Then: "Look at it as it is now and press again."}
 		}
 		outcome, again, err = v.pressWriting(ctx, req, drawn, place, intoOf(at, value(req.Depth)))
@@ -100,12 +100,13 @@ func (v *visit) drawnIn(ctx context.Context, release int, place nav.Place) (*nav
 func pressOf(req api.PressRequest) nav.Press {
 	return nav.Press{
 		Element: req.Element, Trigger: value(req.Trigger), Rows: value(req.Rows), Row: value(req.Row), Point: value(req.Point), Values: value(req.Values), Base: value(req.Base), Version: value(req.Version),
-		Confirmed: value(req.Confirmed), Unsaved: value(req.Unsaved), Keep: value(req.Keep),
+		Confirmed: value(req.Confirmed), Unsaved: value(req.Unsaved), Keep: value(req.Keep), Picked: value(req.Picked),
 	}
 }
 
 func (v *visit) pressReading(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place) (nav.Outcome, error) {
-	src := nav.Sources{Records: v.server.reader(app), Tags: v.tags(), Now: v.server.localNow(app), Bare: true}
+	src := v.sources()
+	src.Records, src.Now, src.Bare = v.server.reader(app), v.server.localNow(app), true
 	if err := v.newestRights(ctx, app, &src); err != nil {
 		return nav.Outcome{}, err
 	}
@@ -156,7 +157,7 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav
 	var asked nav.Outcome
 	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
 	text, again, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
-		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Bare: true, Lock: true}
+		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Others: v.others, Bare: true, Lock: true}
 		if err := v.newestRights(ctx, app, &src); err != nil {
 			return nil, err
 		}
@@ -209,13 +210,13 @@ func (v *visit) mayOpen(ctx context.Context, out nav.Outcome, p *records.Press) 
 	if out.To == nil {
 		return nil
 	}
-	_, err := v.app.Open(ctx, v.user, *out.To, nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(v.app), Bare: true})
+	_, err := v.app.Open(ctx, v.user, *out.To, nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Bare: true})
 	return err
 }
 
 // digest tells presses with the same id but another content apart.
 func digest(req api.PressRequest) string {
-	req.Confirmed, req.Keep, req.Unsaved, req.Tokens = nil, nil, nil, nil // answers to questions belong to the same press
+	req.Confirmed, req.Keep, req.Unsaved, req.Tokens, req.Picked = nil, nil, nil, nil, nil // answers to questions belong to the same press
 	text, err := json.Marshal(req)
 	if err != nil {
 		panic("a decoded request does not encode: " + err.Error())
@@ -230,6 +231,13 @@ func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 	result := &api.PressResult{Kind: "moved", Message: orNil(out.Message), Choose: out.Choose, Done: orNil(out.Done), Forgot: orNil(out.Forget)}
 	if out.Kind == "stay" {
 		result.Kind = "stayed"
+	}
+	result.Does = actsOf(out)
+	if out.Leave != "" {
+		result.Leave, result.As = &out.Leave, orNil(out.As)
+	}
+	if out.Move == "out" {
+		result.Out = ptr(true)
 	}
 	if out.As == "tab" && out.To != nil {
 		result.Kind, result.Address = "stayed", ptr(v.app.Address(*out.To))
@@ -254,6 +262,14 @@ func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 	}
 	fault.At(fault.PressAnswering)
 	return result, err
+}
+
+// actsOf gives what the browser is to do itself; nil when nothing.
+func actsOf(out nav.Outcome) *[]nav.Act {
+	if len(out.Does) == 0 {
+		return nil
+	}
+	return &out.Does
 }
 
 // intoOf gives the field that gets what a dialog comes to; "" for none.
@@ -288,8 +304,10 @@ func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 		return v.show(ctx, at)
 	case out.Kind == "stay" && out.Choose != nil && !out.Choose.Adding:
 		return v.choose(ctx, at, depth, *out.Choose)
-	case out.Kind == "stay" || out.As == "tab":
+	case out.Kind == "stay" || out.As == "tab" || out.Leave != "" || out.Move == "out":
 		return v.show(ctx, at)
+	case out.Move == "arrange":
+		return v.rearrange(ctx, at, depth, *out.To, "press."+req.Element)
 	case depth > 0 && (out.Move == "close" || out.Move == "back"):
 		return change(at.Place, at.Overlays[:depth-1])
 	case out.Move == "close":

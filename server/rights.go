@@ -25,7 +25,7 @@ func (s *Server) ExplainWay(c *gin.Context, slug string) {
 		app := b.draft.app
 		at := nav.Aim{Element: req.Element, Trigger: req.Trigger, Row: value(req.Row), Point: value(req.Point)}
 		explain := func(from nav.Records) error {
-			out, err = app.Why(c, user, req.Place, at, nav.Sources{Records: from, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app)})
+			out, err = app.Why(c, user, req.Place, at, nav.Sources{Records: from, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(c)})
 			return err
 		}
 		journal := s.journals.of(value(req.Journal), b.account.ID)

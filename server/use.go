@@ -24,6 +24,7 @@ type visit struct {
 	release int
 	account store.Account
 	user    *nav.User
+	others  func(slug string) *nav.App
 }
 
 // visit finds out who asks, in which project, in which release. Order: session, project, release.
@@ -50,11 +51,11 @@ func (s *Server) visit(c *gin.Context, slug string) (*visit, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &visit{server: s, project: id, app: app, release: release, account: account, user: user}, nil
+	return &visit{server: s, project: id, app: app, release: release, account: account, user: user, others: s.others(c)}, nil
 }
 
 func (v *visit) sources() nav.Sources {
-	return nav.Sources{Records: v.server.reader(v.app), Tags: v.tags(), Now: v.server.localNow(v.app)}
+	return nav.Sources{Records: v.server.reader(v.app), Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others}
 }
 
 func (v *visit) tags() tags { return tags{server: v.server, project: v.app.Project} }

@@ -58,7 +58,7 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 		return out, nil
 	}
 	t := tags{server: s, project: app.Project}
-	o, err := app.Open(ctx, user, place, nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Ghosts: true})
+	o, err := app.Open(ctx, user, place, nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true})
 	if err != nil {
 		if !isRefusal(err) {
 			return nil, err

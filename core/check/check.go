@@ -85,6 +85,7 @@ type index struct {
 
 // way is one case of one gate.
 type way struct {
+	nav.Way
 	screen  *project.Screen
 	plan    *nav.ScreenPlan
 	element *nav.ElementPlan
@@ -102,16 +103,14 @@ func newIndex(app *nav.App) *index {
 	sort.Strings(ids)
 	for _, id := range ids {
 		plan := app.Screens[id]
-		for _, e := range plan.Elements {
-			for trigger, g := range e.Gates {
-				w := way{screen: plan.Screen, plan: plan, element: e, trigger: trigger, gate: g}
-				if len(g.Cases) == 0 {
-					ix.ways = append(ix.ways, w)
-				}
-				for _, c := range g.Cases {
-					w.of = c
-					ix.ways = append(ix.ways, w)
-				}
+		for _, out := range plan.Ways() {
+			w := way{Way: out, screen: plan.Screen, plan: plan, element: out.Element, trigger: out.Trigger, gate: out.Gate}
+			if len(w.gate.Cases) == 0 {
+				ix.ways = append(ix.ways, w)
+			}
+			for _, c := range w.gate.Cases {
+				w.of = c
+				ix.ways = append(ix.ways, w)
 			}
 		}
 	}
@@ -122,11 +121,5 @@ func (w way) finding(s Severity, words string) Finding {
 	return Finding{Severity: s, Screen: w.screen.ID, Element: w.element.ID, Trigger: w.trigger, Words: words}
 }
 
-// gatePath gives the JSON Pointer of the way's gate, for patches.
-func (w way) gatePath() string {
-	name := map[string]string{"row": "opened", "point": "chosen"}[w.trigger]
-	if name == "" {
-		name = "gate"
-	}
-	return "/" + w.screen.ID + "/elements/" + w.element.ID + "/" + name
-}
+// gatePath gives the JSON Pointer of what says where the way leads, for patches.
+func (w way) gatePath() string { return w.Wiring() }

@@ -21,6 +21,7 @@ type stated struct {
 // conditions lists every condition that decides something, in a stable order.
 func (ix *index) conditions() []stated {
 	var out []stated
+	said := map[string]bool{}
 	for _, id := range sortedScreens(ix.app) {
 		plan := ix.app.Screens[id]
 		if plan.Guard != nil {
@@ -31,13 +32,14 @@ func (ix *index) conditions() []stated {
 			if e.ShownWhile != nil {
 				out = append(out, stated{what: "shown while", words: words, node: e.ShownWhile.Root, finding: Finding{Screen: id, Element: e.ID}, path: "/" + id + "/elements/" + e.ID + "/shown", roles: plan.Screen.Roles})
 			}
-			for trigger, g := range e.Gates {
-				if g.Condition == nil {
-					continue
-				}
-				w := way{screen: plan.Screen, element: e, trigger: trigger}
-				out = append(out, stated{what: "way", words: words, node: g.Condition.Root, finding: Finding{Screen: id, Element: e.ID, Trigger: trigger}, path: w.gatePath() + "/while", roles: g.Roles})
+		}
+		for _, w := range plan.Ways() {
+			if w.Gate.Condition == nil || said[w.Wiring()] {
+				continue
 			}
+			said[w.Wiring()] = w.Rail != nil || w.Gate.Shared != nil // once, however many screens it stands on
+			words := "“" + ix.app.ElementWords(plan.Screen, w.Element) + "”"
+			out = append(out, stated{what: "way", words: words, node: w.Gate.Condition.Root, finding: Finding{Screen: id, Element: w.Element.ID, Trigger: w.Trigger}, path: w.Wiring() + "/while", roles: w.Gate.Roles})
 		}
 	}
 	return append(out, ix.rowRules()...)

@@ -21,9 +21,9 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 		switch w.of.Move.Kind {
 		case "back", "home", "up", "close":
 			leaves[w.screen.ID] = true
-		case "screen":
-			if w.of.Move.Target != nil {
-				leads[w.screen.ID] = append(leads[w.screen.ID], w.of.Move.Target.ID)
+		default:
+			for _, m := range w.targets() {
+				leads[w.screen.ID] = append(leads[w.screen.ID], m.Target.ID)
 			}
 		}
 	}
@@ -67,39 +67,48 @@ func BackButton(s *project.Screen) project.Op {
 }
 
 var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", run: func(ix *index, report func(Finding)) {
+	said := map[string]bool{}
 	for _, w := range ix.ways {
-		m, t := w.target()
-		if t == nil {
-			continue
-		}
-		var refused []string
-		why := ""
-		for _, r := range project.Ordered(ix.app.Project.Roles) {
-			if w.gate.Roles != nil && !w.gate.Roles[r.ID] || !ix.stands(w, r.ID) {
+		for _, m := range w.targets() {
+			f, found := ix.refusedTo(w, m)
+			if !found {
 				continue
 			}
-			if reason := ix.refuses(t, m.Mode, r.ID); reason != "" {
-				refused, why = append(refused, r.ID), reason
+			if w.Rail != nil { // a rail is said once, not on every screen
+				if said[w.At()+f.Words] {
+					continue
+				}
+				said[w.At()+f.Words] = true
+				f.Screen, f.Entity = "", w.Rail.ID
 			}
+			report(f)
 		}
-		if len(refused) == 0 {
-			continue
-		}
-		names := ""
-		for i, id := range refused {
-			if i > 0 {
-				names += ", "
-			}
-			names += ix.app.Project.Roles[id].Name
-		}
-		f := w.finding(Doubtful, "“"+ix.app.ElementWords(w.screen, w.element)+"” is shown to "+names+", whom “"+t.Title+"” refuses.")
-		f.Evidence = why
-		if patch := withoutRoles(ix, w, refused); patch != nil {
-			f.Mends = []Mend{{Words: "not for " + names, Patch: patch}}
-		}
-		report(f)
 	}
 }}
+
+// refusedTo finds the roles that a way is shown to and its target refuses.
+func (ix *index) refusedTo(w way, m *nav.MovePlan) (Finding, bool) {
+	var refused, names []string
+	why := ""
+	for _, r := range project.Ordered(ix.app.Project.Roles) {
+		if w.gate.Roles != nil && !w.gate.Roles[r.ID] || !ix.stands(w, r.ID) {
+			continue
+		}
+		if reason := ix.refuses(m.Target, m.Mode, r.ID); reason != "" {
+			refused, names, why = append(refused, r.ID), append(names, r.Name), reason
+		}
+	}
+	if len(refused) == 0 {
+		return Finding{}, false
+	}
+	who := strings.Join(names, ", ")
+	f := w.finding(Doubtful, "“"+ix.app.ElementWords(w.screen, w.element)+"” is shown to "+who+", whom “"+m.Target.Title+"” refuses.")
+	f.Evidence = why
+	if patch := withoutRoles(ix, w, refused); patch != nil && w.gate.Shared == nil {
+		f.Mends = []Mend{{Words: "not for " + who, Patch: patch}}
+	}
+	return f, true
+}
 
 // stands says whether a role can be on the way's own screen at all,
 // and see what the way starts from: rows of a list are only there for who may view them.
@@ -112,6 +121,9 @@ func (ix *index) stands(w way, role string) bool {
 		table = spec.Table
 	}
 	if table != "" && !ix.app.Project.GrantOf(map[string]bool{role: true}, table).View {
+		return false
+	}
+	if w.Rail != nil && w.Rail.Placed.Roles != nil && !w.Rail.Placed.Roles[role] {
 		return false
 	}
 	return ix.refuses(w.screen, "view", role) == ""
@@ -192,8 +204,11 @@ func Presses(app *nav.App, screen string, roles map[string]bool) int {
 	}
 	leads := map[string][]string{}
 	for _, w := range newIndex(app).ways {
-		if _, t := w.target(); t != nil && mayUse(w.gate, roles) {
-			leads[w.screen.ID] = append(leads[w.screen.ID], t.ID)
+		if !mayUse(w.gate, roles) || w.element.Kind == "way" && w.trigger != "swipe" && w.trigger != "keys" {
+			continue
+		}
+		for _, m := range w.targets() {
+			leads[w.screen.ID] = append(leads[w.screen.ID], m.Target.ID)
 		}
 	}
 	distance := map[string]int{start: 0}

@@ -18,6 +18,9 @@ var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing
 			}
 			empty := len(e.Gates) == 0
 			for _, g := range e.Gates {
+				if g.Gone {
+					continue // said as such
+				}
 				empty = empty || len(g.Cases) == 0
 				for _, c := range g.Cases {
 					empty = empty || c.Move == nil && len(c.Effects) == 0
@@ -35,22 +38,41 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 		if w.of == nil || w.of.Move == nil {
 			continue
 		}
-		if w.of.Move.Kind == "screen" && w.of.Move.Target == nil {
+		gone := false
+		for _, m := range w.of.Move.Leads() {
+			gone = gone || m.Target == nil
+		}
+		if gone {
 			f := w.finding(Broken, "The screen that “"+ix.app.ElementWords(w.screen, w.element)+"” led to is gone.")
 			f.Mends = []Mend{{Words: "choose another", Chip: "target"}}
 			report(f)
 		}
-		if t := w.of.Move.Target; t != nil {
-			for _, input := range sortedKeys(w.of.Move.Bind) {
-				if t.Inputs[input] == nil {
-					f := w.finding(Broken, "“"+t.Title+"” no longer takes what this way brings.")
-					f.Mends = []Mend{{Words: "bring it no more", Patch: []project.Op{{Op: "remove", Path: w.gatePath() + "/cases/" + w.of.ID + "/move/bind/" + input}}}}
+		for _, m := range w.of.Move.Leads() {
+			if m.Target == nil {
+				continue
+			}
+			for _, input := range sortedKeys(m.Bind) {
+				if m.Target.Inputs[input] == nil {
+					f := w.finding(Broken, "“"+m.Target.Title+"” no longer takes what this way brings.")
+					f.Mends = []Mend{{Words: "bring it no more", Patch: []project.Op{{Op: "remove", Path: w.bindPath(m) + "/" + input}}}}
+					report(f)
+				}
+			}
+			if m.Spot != "" {
+				if _, ok := ix.app.SpotWords(m.Target, m.Spot); !ok {
+					f := w.finding(Broken, "The spot of “"+m.Target.Title+"” that this way leads to is gone.")
+					f.Mends = []Mend{{Words: "lead to the whole screen", Patch: []project.Op{{Op: "remove", Path: w.gatePath() + "/cases/" + w.of.ID + "/move/spot"}}}}
 					report(f)
 				}
 			}
 		}
 	}
+	said := map[string]bool{}
 	for _, p := range ix.app.Problems {
+		if p.Screen == "" && p.Entity != "" && ix.app.Project.Rails[p.Entity] != nil && !said[p.Entity+p.Element+p.Where+p.Text] {
+			said[p.Entity+p.Element+p.Where+p.Text] = true
+			report(Finding{Severity: Broken, Entity: p.Entity, Element: p.Element, Words: "On the rail “" + ix.app.Project.Rails[p.Entity].Name + "” the " + p.Where + " cannot be read: " + p.Problem.Message, Evidence: p.Text})
+		}
 		if p.Screen != "" {
 			report(Finding{Severity: Broken, Screen: p.Screen, Element: p.Element, Words: "The " + p.Where + " cannot be read: " + p.Problem.Message, Evidence: p.Text})
 		}
@@ -70,138 +92,131 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 
 var missingInput = &Check{Name: "missing-input", Doc: "a required input that nothing is bound to", run: func(ix *index, report func(Finding)) {
 	for _, w := range ix.ways {
-		m, t := w.target()
-		if t == nil {
-			continue
-		}
-		for _, in := range project.Ordered(t.Inputs) {
-			if in.Required && m.Bind[in.ID] == nil && !(in.ID == t.Record && m.Mode == "add") {
-				f := w.finding(Broken, "“"+t.Title+"” needs to know which "+strings.ToLower(in.Label)+"; nothing says which.")
-				for _, p := range ix.app.Propose(w.screen.ID, w.element.ID, t.ID, in.ID) {
-					if p.Binding != nil && len(f.Mends) < 2 {
-						f.Mends = append(f.Mends, Mend{Words: p.Words, Patch: bindPatch(w, in.ID, p.Binding)})
-					}
+		for _, m := range w.targets() {
+			for _, in := range project.Ordered(m.Target.Inputs) {
+				if in.Required && m.Bind[in.ID] == nil && m.Carried[in.ID] == "" && !(in.ID == m.Target.Record && m.Mode == "add") {
+					report(w.lacks(ix, m, in))
 				}
-				f.Mends = append(f.Mends, Mend{Words: "choose", Chip: "record"})
-				report(f)
+			}
+		}
+		if g := w.gate.Shared; g != nil && (w.of == nil || w.of == w.gate.Cases[0]) {
+			for _, in := range project.Ordered(g.Inputs) {
+				if in.Required && w.gate.Given[in.ID] == nil {
+					f := w.finding(Broken, "“"+g.Name+"” needs to know which "+strings.ToLower(in.Label)+"; nothing says which.")
+					f.Mends = []Mend{{Words: "choose", Chip: "give"}}
+					report(f)
+				}
 			}
 		}
 	}
 }}
+
+// lacks finds an input of a target that nothing is bound to, with what could be.
+func (w way) lacks(ix *index, m *nav.MovePlan, in *project.Input) Finding {
+	f := w.finding(Broken, "“"+m.Target.Title+"” needs to know which "+strings.ToLower(in.Label)+"; nothing says which.")
+	if w.gate.Shared == nil {
+		for _, p := range ix.app.Propose(w.Way, m.Target.ID, in.ID) {
+			if p.Binding != nil && len(f.Mends) < 2 {
+				f.Mends = append(f.Mends, Mend{Words: p.Words, Patch: bindPatch(w, m, in.ID, p.Binding)})
+			}
+		}
+	}
+	f.Mends = append(f.Mends, Mend{Words: "choose", Chip: "record"})
+	return f
+}
 
 var wrongRecord = &Check{Name: "wrong-record", Doc: "a record of another table than the target takes", run: func(ix *index, report func(Finding)) {
 	for _, w := range ix.ways {
-		m, t := w.target()
-		if t == nil {
+		for _, m := range w.targets() {
+			for _, input := range sortedKeys(m.Bind) {
+				in := m.Target.Inputs[input]
+				if in == nil || in.Table == "" {
+					continue
+				}
+				got, known, _ := ix.app.BindingTable(w.Way, m.Bind[input], m.Exprs[input])
+				if known && got != in.Table {
+					f := w.finding(Broken, "“"+m.Target.Title+"” takes a record of "+label(ix.app.Project, in.Table)+"; this brings one of "+label(ix.app.Project, got)+".")
+					f.Mends = []Mend{{Words: "choose another record", Chip: "record"}}
+					report(f)
+				}
+			}
+		}
+		w.misfits(ix, report)
+	}
+}}
+
+// misfits finds what a way gives a shared gate that the gate does not take.
+func (w way) misfits(ix *index, report func(Finding)) {
+	g := w.gate.Shared
+	if g == nil || w.of != nil && w.of != w.gate.Cases[0] {
+		return
+	}
+	outer := w.Way
+	outer.Gate = nil // what is given is said on the screen, not inside the gate
+	for _, input := range sortedKeys(w.gate.Given) {
+		in := g.Inputs[input]
+		if in == nil {
+			f := w.finding(Broken, "“"+g.Name+"” no longer takes what this way gives it.")
+			f.Mends = []Mend{{Words: "give it no more", Patch: []project.Op{{Op: "remove", Path: w.At() + "/give/" + input}}}}
+			report(f)
 			continue
 		}
-		for _, input := range sortedKeys(m.Bind) {
-			in := t.Inputs[input]
-			if in == nil || in.Table == "" {
-				continue
-			}
-			got, known := w.tableOf(ix.app.Project, m.Bind[input], m, input)
-			if known && got != in.Table {
-				f := w.finding(Broken, "“"+t.Title+"” takes a record of "+label(ix.app.Project, in.Table)+"; this brings one of "+label(ix.app.Project, got)+".")
-				f.Mends = []Mend{{Words: "choose another record", Chip: "record"}}
+		got, known, _ := ix.app.BindingTable(outer, w.gate.Given[input], w.gate.Exprs[input])
+		if known && in.Table != "" && got != in.Table {
+			f := w.finding(Broken, "“"+g.Name+"” takes a record of "+label(ix.app.Project, in.Table)+"; this gives one of "+label(ix.app.Project, got)+".")
+			f.Mends = []Mend{{Words: "choose another record", Chip: "give"}}
+			report(f)
+		}
+	}
+}
+
+var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, and nothing says what then", run: func(ix *index, report func(Finding)) {
+	for _, w := range ix.ways {
+		for _, m := range w.targets() {
+			for _, input := range sortedKeys(m.Bind) {
+				b, in := m.Bind[input], m.Target.Inputs[input]
+				if in == nil || b.None != "" {
+					continue
+				}
+				if _, _, none := ix.app.BindingTable(w.Way, b, m.Exprs[input]); !none || !in.Required && b.Rule == "input" {
+					continue
+				}
+				f := w.finding(Doubtful, "There may be no "+strings.ToLower(in.Label)+", and nothing says what then.")
+				with := *b
+				with.None, with.Reason = "grey", "There is no "+strings.ToLower(in.Label)+" here."
+				f.Mends = []Mend{{Words: "grey it, with the reason", Patch: []project.Op{{Op: "replace", Path: w.bindPath(m) + "/" + input, Value: encode(with)}}}}
 				report(f)
 			}
 		}
 	}
 }}
 
-var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, and nothing says what then", run: func(ix *index, report func(Finding)) {
-	for _, w := range ix.ways {
-		m, t := w.target()
-		if t == nil {
-			continue
-		}
-		for _, input := range sortedKeys(m.Bind) {
-			b := m.Bind[input]
-			if t.Inputs[input] == nil || b.None != "" || b.Rule != "parent" || !w.mayBeNone(ix.app.Project, b) {
-				continue
-			}
-			f := w.finding(Doubtful, "There may be no "+strings.ToLower(t.Inputs[input].Label)+", and nothing says what then.")
-			with := *b
-			with.None, with.Reason = "grey", "There is no "+strings.ToLower(t.Inputs[input].Label)+" here."
-			f.Mends = []Mend{{Words: "grey it, with the reason", Patch: []project.Op{{Op: "replace", Path: w.gatePath() + "/cases/" + w.of.ID + "/move/bind/" + input, Value: encode(with)}}}}
-			report(f)
+// targets gives the screens of this project that a way may lead to, each with what it brings.
+func (w way) targets() []*nav.MovePlan {
+	if w.of == nil {
+		return nil
+	}
+	var out []*nav.MovePlan
+	for _, m := range w.of.Move.Leads() {
+		if m.Target != nil {
+			out = append(out, m)
 		}
 	}
-}}
-
-// target gives the move and the screen of a way that leads to a screen; nil otherwise.
-func (w way) target() (*nav.MovePlan, *project.Screen) {
-	if w.of == nil || w.of.Move == nil || w.of.Move.Kind != "screen" {
-		return nil, nil
-	}
-	return w.of.Move, w.of.Move.Target
+	return out
 }
 
-// tableOf gives the table of the record that a binding brings; false where that is not known.
-func (w way) tableOf(p *project.Project, b *project.Binding, m *nav.MovePlan, input string) (string, bool) {
-	switch b.Rule {
-	case "this":
-		return w.screen.RecordTable(), true
-	case "row":
-		if l, ok := w.element.Spec.(*project.List); ok {
-			return l.Table, true
-		}
-		return "", true
-	case "point":
-		if c, ok := w.element.Spec.(*project.Chart); ok {
-			if f, _ := p.FieldAt(c.Table, c.By); f != nil && f.References != "" {
-				return f.References, true
-			}
-		}
-		return "", true
-	case "parent":
-		if f, _ := p.FieldAt(w.from(b), b.Path); f != nil {
-			return f.References, true
-		}
-		return "", true
-	case "user":
-		return p.Settings.UserTable, true
-	case "input":
-		if in := w.screen.Inputs[b.Value]; in != nil {
-			return in.Table, true
-		}
-		return "", true
-	case "expression":
-		if e := m.Exprs[input]; e != nil {
-			return e.Root.Type.Table, true
-		}
+// bindPath gives where in the document a target's bindings stand.
+func (w way) bindPath(m *nav.MovePlan) string {
+	path := w.gatePath() + "/cases/" + w.of.ID + "/move"
+	if m.ID != "" {
+		path += "/among/" + m.ID
 	}
-	return "", false
+	return path + "/bind"
 }
 
-func (w way) from(b *project.Binding) string {
-	if b.From != "row" {
-		return w.screen.RecordTable()
-	}
-	if l, ok := w.element.Spec.(*project.List); ok {
-		return l.Table
-	}
-	return ""
-}
-
-func (w way) mayBeNone(p *project.Project, b *project.Binding) bool {
-	path := ""
-	for _, part := range strings.Split(b.Path, ".") {
-		if path != "" {
-			path += "."
-		}
-		path += part
-		if f, _ := p.FieldAt(w.from(b), path); f != nil && f.Nullable {
-			return true
-		}
-	}
-	return false
-}
-
-func bindPatch(w way, input string, b *project.Binding) []project.Op {
-	path := w.gatePath() + "/cases/" + w.of.ID + "/move/bind"
-	if w.of.Move.Bind == nil {
+func bindPatch(w way, m *nav.MovePlan, input string, b *project.Binding) []project.Op {
+	path := w.bindPath(m)
+	if m.Bind == nil {
 		return []project.Op{{Op: "add", Path: path, Value: encode(map[string]*project.Binding{input: b})}}
 	}
 	return []project.Op{{Op: "add", Path: path + "/" + input, Value: encode(b)}}

@@ -9,6 +9,8 @@ import (
 	"sort"
 	"strings"
 
+	"github.com/yosida95/uritemplate/v3"
+
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
@@ -42,12 +44,15 @@ type ScreenPlan struct {
 	Guard    *cond.Expr
 	BadGuard bool // there is a guard that cannot be read: nobody is let in
 	Elements []*ElementPlan
+	Off      []*ElementPlan // what sets off no element: swipes, entering, time
+	Rails    []*RailPlan
 	record   pathSet            // of the screen's own record
 	inputs   map[string]pathSet // of records given as inputs
 	user     pathSet            // of the user's own record
 	tags     []*cond.Path       // live values, in order of appearance
 	steps    stepSet            // where its gates step to in the list come from
 	chosen   stepSet            // the lists whose chosen row its ways ask for
+	children map[string]*childPlan
 }
 
 // stepSet is a set of names: of steps, or of lists.
@@ -83,6 +88,12 @@ type GatePlan struct {
 	Question  *cond.Template
 	Cases     []*CasePlan
 	Broken    bool // a part cannot be read: it never opens
+
+	Shared *project.SharedGate         // the shared gate that it is; nil for one of its own
+	Use    *project.Gate               // of a shared one: how the element uses it
+	Given  map[string]*project.Binding // of a shared one: what the element gives it
+	Exprs  map[string]*cond.Expr       // of a shared one: given expressions, by input
+	Gone   bool                        // the shared gate is gone
 }
 
 // CasePlan is one case of a gate, compiled.
@@ -103,8 +114,14 @@ type EffectPlan struct {
 type MovePlan struct {
 	*project.Move
 	Target *project.Screen
-	Exprs  map[string]*cond.Expr // by input
+	Exprs  map[string]*cond.Expr // by input, or by variable of an address
 	Set    map[string]*cond.Expr // by field
+
+	Carried  map[string]string // input of the target → that of this screen which is passed on
+	By       *cond.Expr        // of a choice
+	Choices  []*MovePlan       // of a choice: one for each screen
+	ID, Is   string            // of one of a choice: its id, and the value it is for
+	Template *uritemplate.Template
 }
 
 // pathSet is dotted paths of field ids to fetch from one record.
@@ -156,10 +173,13 @@ func sortedKeys[T any](m map[string]T) []string {
 
 // planner compiles one screen and collects what it reads.
 type planner struct {
-	app     *App
-	plan    *ScreenPlan
-	element *ElementPlan
-	scope   cond.Scope
+	app        *App
+	plan       *ScreenPlan
+	element    *ElementPlan
+	scope      cond.Scope
+	via        map[string]via      // inside a shared gate: where its inputs' records come from
+	sharedGate *project.SharedGate // inside one
+	rail       *project.Rail       // on one
 }
 
 func (b *planner) screen() {
@@ -179,18 +199,16 @@ func (b *planner) screen() {
 	if t := s.RecordTable(); t != "" {
 		b.needTitle(b.plan.record, t, "")
 	}
-	for _, e := range s.Elements {
-		b.element = &ElementPlan{Element: e, Texts: map[string]*cond.Template{}, Exprs: map[string]*cond.Expr{}, Gates: map[string]*GatePlan{}, row: pathSet{}}
-		b.plan.Elements = append(b.plan.Elements, b.element)
-		b.scope = b.app.Project.Scope(s, "")
-		if e.Shown != "" {
-			b.element.ShownWhile = b.condition("shown while", e.Shown)
-		}
-		elementKinds[e.Kind].plan(b, e)
-		for trigger, g := range e.Spec.Gates() {
-			b.element.Gates[trigger] = b.gate(g)
-		}
+	for _, id := range sortedKeys(s.Elements) {
+		b.plan.Elements = append(b.plan.Elements, b.planElement(s.Elements[id]))
 	}
+	for _, w := range project.Ordered(s.Ways) {
+		b.element = newElementPlan(&project.Element{ID: w.ID, Kind: "way", Pos: w.Pos, Spec: w})
+		b.plan.Off = append(b.plan.Off, b.element)
+		b.scope = b.app.Project.Scope(s, "")
+		b.gates()
+	}
+	b.rails()
 	b.element = nil
 	slices.SortFunc(b.plan.Elements, func(x, y *ElementPlan) int {
 		if d := x.Cell.Row - y.Cell.Row; d != 0 {
@@ -203,7 +221,32 @@ func (b *planner) screen() {
 	})
 }
 
+func newElementPlan(e *project.Element) *ElementPlan {
+	return &ElementPlan{Element: e, Texts: map[string]*cond.Template{}, Exprs: map[string]*cond.Expr{}, Gates: map[string]*GatePlan{}, row: pathSet{}}
+}
+
+func (b *planner) planElement(e *project.Element) *ElementPlan {
+	b.element = newElementPlan(e)
+	b.scope = b.app.Project.Scope(b.plan.Screen, "")
+	if e.Shown != "" {
+		b.element.ShownWhile = b.condition("shown while", e.Shown)
+	}
+	elementKinds[e.Kind].plan(b, e)
+	b.gates()
+	return b.element
+}
+
+func (b *planner) gates() {
+	gates := b.element.Spec.Gates()
+	for _, trigger := range sortedKeys(gates) {
+		b.element.Gates[trigger] = b.gate(gates[trigger])
+	}
+}
+
 func (b *planner) gate(g *project.Gate) *GatePlan {
+	if g.Use != "" {
+		return b.shared(g)
+	}
 	plan := &GatePlan{Gate: g}
 	if g.While != "" {
 		plan.Condition = b.condition("while", g.While)
@@ -223,26 +266,10 @@ func (b *planner) gate(g *project.Gate) *GatePlan {
 			cp.Effects = append(cp.Effects, ep)
 		}
 		if c.Move != nil {
-			cp.Move = b.move(c.Move)
-			b.needSteps(c.Move)
+			cp.Move = &MovePlan{Move: c.Move}
+			moveKinds[c.Move.Kind].plan(b, cp.Move)
 		}
 		plan.Cases = append(plan.Cases, cp)
-	}
-	return plan
-}
-
-func (b *planner) move(m *project.Move) *MovePlan {
-	plan := &MovePlan{Move: m, Target: b.app.Project.Screens[m.Target], Exprs: map[string]*cond.Expr{}, Set: map[string]*cond.Expr{}}
-	for input, binding := range m.Bind {
-		switch binding.Rule {
-		case "expression":
-			plan.Exprs[input] = b.expression("binding", binding.Value)
-		case "parent":
-			b.needParent(binding)
-		}
-	}
-	for field, text := range m.Set {
-		plan.Set[field] = b.expression("filled in", text)
 	}
 	return plan
 }
@@ -267,15 +294,6 @@ func (b *planner) needSteps(m *project.Move) {
 	}
 }
 
-// needParent adds the path that a binding follows, with the title of the record it leads to.
-func (b *planner) needParent(binding *project.Binding) {
-	if binding.From == "row" && b.element != nil {
-		b.needShown(b.element.row, b.scope["row"], binding.Path)
-	} else {
-		b.needShown(b.plan.record, b.scope["record"], binding.Path)
-	}
-}
-
 // needTitle adds what the title of a record at a path needs, and the record itself.
 func (b *planner) needTitle(set pathSet, table, path string) {
 	if path != "" {
@@ -285,6 +303,14 @@ func (b *planner) needTitle(set pathSet, table, path string) {
 		for _, p := range title.Paths() {
 			set[join(path, p.Key)] = true
 		}
+	}
+}
+
+// needShownAt adds a path from a record that is itself read at a prefix.
+func (b *planner) needShownAt(set pathSet, prefix, table, path string) {
+	set[join(prefix, path)] = true
+	if f, _ := b.app.Project.FieldAt(table, path); f != nil && f.References != "" {
+		b.needTitle(set, f.References, join(prefix, path))
 	}
 }
 
@@ -331,6 +357,9 @@ func (b *planner) at(where string) Use {
 	if b.plan == nil {
 		return Use{Words: where}
 	}
+	if b.rail != nil {
+		return Use{Entity: b.rail.ID, Words: where + " of the rail “" + b.rail.Name + "”"}
+	}
 	use := Use{Screen: b.plan.Screen.ID, Words: where + " of “" + b.plan.Screen.Title + "”"}
 	if b.element != nil {
 		use.Element = b.element.ID
@@ -354,6 +383,9 @@ func (b *planner) template(where, text string) *cond.Template {
 
 func (b *planner) broken(where, text string, problem cond.Problem) {
 	p := Problem{Screen: b.plan.Screen.ID, Where: where, Text: text, Problem: problem}
+	if b.rail != nil {
+		p.Screen, p.Entity = "", b.rail.ID
+	}
 	if b.element != nil {
 		p.Element = b.element.ID
 		b.element.Broken = append(b.element.Broken, problem)
@@ -375,6 +407,10 @@ func (b *planner) reads(paths []*cond.Path) {
 			}
 			set = b.element.row
 		case "inputs":
+			if b.via != nil {
+				b.readsGiven(p)
+				continue
+			}
 			set = b.plan.inputs[first(segs)]
 			segs = rest(segs)
 		case "user":
@@ -401,7 +437,7 @@ func (b *planner) tableOf(p *cond.Path) string {
 	case "record", "row":
 		return b.scope[p.Root]
 	case "inputs":
-		if in := b.plan.Screen.Inputs[first(p.Segs)]; in != nil {
+		if in := b.ownInputs()[first(p.Segs)]; in != nil {
 			return in.Table
 		}
 	case "user":
@@ -412,6 +448,11 @@ func (b *planner) tableOf(p *cond.Path) string {
 
 // needNode adds the fields that the node names of a record's equipment are made from.
 func (b *planner) needNode(set pathSet, table string, prefix []string) {
+	b.needNodeAt(set, "", table, prefix)
+}
+
+// needNodeAt does so for a record that is itself read at a path.
+func (b *planner) needNodeAt(set pathSet, at, table string, prefix []string) {
 	if len(prefix) > 0 {
 		f, _ := b.app.Project.FieldAt(table, strings.Join(prefix, "."))
 		if f == nil {
@@ -428,7 +469,7 @@ func (b *planner) needNode(set pathSet, table string, prefix []string) {
 		for _, part := range e.Parts {
 			for _, tag := range part.Tags {
 				if strings.Contains(tag.Node, "{"+f.Alias+"}") {
-					set[join(strings.Join(prefix, "."), f.ID)] = true
+					set[join(at, join(strings.Join(prefix, "."), f.ID))] = true
 				}
 			}
 		}

@@ -14,6 +14,13 @@ func (deleteEffect) plan(b *planner, e *EffectPlan) {
 	}
 }
 
+func (deleteEffect) words(w *sentenceWriter, e *EffectPlan) string {
+	if list := e.Spec.(*project.Delete).List; list != "" {
+		return "delete the chosen " + w.recordWord(list)
+	}
+	return "delete " + thisRule{}.words(w, nil)
+}
+
 func (deleteEffect) shut(o *Opening, e *EffectPlan, row *Row) (Verdict, bool) {
 	if list := e.Spec.(*project.Delete).List; list != "" {
 		c := o.chosen[list]
@@ -87,6 +94,10 @@ func (o *Opening) askDelete(ctx context.Context, row *Row, words string, src Cha
 type addRowEffect struct{}
 
 func (addRowEffect) plan(*planner, *EffectPlan) {}
+
+func (addRowEffect) words(w *sentenceWriter, e *EffectPlan) string {
+	return "begin a new " + w.recordWord(e.Spec.(*project.AddRow).List)
+}
 
 func (addRowEffect) shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
 	list := o.listElement(e.Spec.(*project.AddRow).List)

@@ -11,6 +11,8 @@ type saveEffect struct{}
 
 func (saveEffect) plan(*planner, *EffectPlan) {}
 
+func (saveEffect) words(*sentenceWriter, *EffectPlan) string { return "save" }
+
 func (saveEffect) shut(o *Opening, _ *EffectPlan, _ *Row) (Verdict, bool) {
 	if o.world.record == nil || o.place.Mode != "edit" {
 		return Verdict{}, false

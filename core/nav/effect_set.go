@@ -2,6 +2,7 @@ package nav
 
 import (
 	"context"
+	"strings"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -13,6 +14,23 @@ func (setEffect) plan(b *planner, e *EffectPlan) {
 	for field, text := range e.Spec.(*project.Set).Fields {
 		e.Exprs[field] = b.expression("new value", text)
 	}
+}
+
+func (setEffect) words(w *sentenceWriter, e *EffectPlan) string {
+	t, fields := w.app.Project.Tables[w.subjectTable()], e.Spec.(*project.Set).Fields
+	var parts []string
+	for _, field := range sortedKeys(fields) {
+		label := "a field that is gone"
+		if t != nil && t.Fields[field] != nil {
+			label = lowerLabel(t.Fields[field].Label)
+		}
+		value := "“" + fields[field] + "”"
+		if x := e.Exprs[field]; x != nil {
+			value = w.valueWords(x)
+		}
+		parts = append(parts, "set "+label+" to "+value)
+	}
+	return strings.Join(parts, " and ")
 }
 
 func (setEffect) shut(o *Opening, _ *EffectPlan, row *Row) (Verdict, bool) {

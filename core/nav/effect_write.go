@@ -17,13 +17,23 @@ func (writeEffect) plan(b *planner, e *EffectPlan) {
 	e.Exprs["value"] = b.expression("value", spec.Value)
 }
 
+func (writeEffect) words(_ *sentenceWriter, e *EffectPlan) string {
+	if e.Exprs["tag"] == nil || e.Exprs["value"] == nil || e.Exprs["tag"].Root.Op != cond.OpPath {
+		return "write to a tag that is gone"
+	}
+	if v := e.Exprs["value"].Root; v.Op == cond.OpConst && v.Const.True() {
+		return "send " + e.Exprs["tag"].Root.Path.Words()
+	}
+	return "write " + e.Exprs["value"].Root.Phrase() + " to " + e.Exprs["tag"].Root.Path.Words()
+}
+
 // do checks the write and leaves it with the outcome: it is sent after the transaction was committed.
 func (writeEffect) do(_ context.Context, r effectRun) (*Question, error) {
 	target, value := r.plan.Exprs["tag"], r.plan.Exprs["value"]
 	if target == nil || value == nil || target.Root.Op != cond.OpPath {
 		return nil, refuse("broken", "What this writes to is gone.", "Tell the person who builds this application.")
 	}
-	ref, tag, ok := r.o.refAndTag(target.Root.Path)
+	ref, tag, ok := r.w.refAndTag(target.Root.Path)
 	if !ok || !tag.Writable {
 		return nil, refuse("broken", "What this writes to cannot be written.", "Tell the person who builds this application.")
 	}
@@ -52,14 +62,18 @@ func (o *Opening) refOf(p *cond.Path) (TagRef, bool) {
 
 // refAndTag finds the node that a path of equipment names for what is open.
 func (o *Opening) refAndTag(p *cond.Path) (TagRef, *project.Tag, bool) {
-	row, segs := o.world.record, p.Segs
+	return o.world.refAndTag(p)
+}
+
+func (w *world) refAndTag(p *cond.Path) (TagRef, *project.Tag, bool) {
+	row, segs := w.record, p.Segs
 	if p.Root == "inputs" {
-		row, segs = o.world.inputRows[first(segs)], rest(segs)
+		row, segs = w.inputRows[first(segs)], rest(segs)
 	}
 	i := slices.Index(segs, project.EquipField)
 	if row == nil || i < 0 {
 		return TagRef{}, nil, false
 	}
-	ref, tag, _ := o.app.tagRef(row, segs[:i], segs[i+1:])
+	ref, tag, _ := w.app.tagRef(row, segs[:i], segs[i+1:])
 	return ref, tag, tag != nil
 }

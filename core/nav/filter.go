@@ -24,10 +24,25 @@ func (o *Opening) match(table string, main bool) ([]Match, error) {
 		if in.Filter == "" || v.IsNull() || !v.Known() {
 			continue
 		}
-		if c, _ := o.app.Project.FieldAt(table, in.Filter); c == nil {
+		c, _ := o.app.Project.FieldAt(table, in.Filter)
+		if c == nil || !o.maySee(table, in.Filter) {
 			continue
 		}
-		out = append(out, Match{Path: in.Filter, Compare: "is", Value: v})
+		from, to := v.Wire(), v.Wire()
+		switch in.Compare {
+		case "atLeast":
+			to = ""
+		case "atMost":
+			from = ""
+		default:
+			out = append(out, Match{Path: in.Filter, Compare: "is", Value: v})
+			continue
+		}
+		matches, err := o.rangeOf(in.Filter, c.TypeOf(), from, to)
+		if err != nil {
+			return nil, refuse("bad-input", "“"+in.Label+"” cannot narrow this: "+err.Error()+".", "Take it off.")
+		}
+		out = append(out, matches...)
 	}
 	if !main {
 		return out, nil

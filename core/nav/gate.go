@@ -15,9 +15,13 @@ type Verdict struct {
 	Part   *cond.Part `json:"part,omitempty"`   // the condition, explained
 	To     *Place     `json:"-"`                // where it leads, when it leads to a screen
 	As     string     `json:"-"`
+	Leave  string     `json:"-"` // the address it leads to, when it leads out of the project
 	stay   string     // there is no record, and the policy says to stay and say so
 	choose *Choice    // a step of a list's chosen row
+	pick   *Pick      // the user is to be asked for a record first
+	later  bool       // where it leads is only known when it is pressed
 	chosen *CasePlan
+	move   *MovePlan // the one that was taken, of a choice
 }
 
 // Open says whether a press goes through.
@@ -26,10 +30,16 @@ func (v Verdict) Open() bool { return v.State == "open" }
 // aim is what a gate was set off on: a clicked row, a chosen point.
 type aim struct {
 	row     *Row
-	element string // the list that the row is in
-	several bool   // the row is what is changed: one of those that were chosen
-	point   string // the point's value, as the wire writes it
+	element string            // the list that the row is in
+	several bool              // the row is what is changed: one of those that were chosen
+	point   string            // the point's value, as the wire writes it
+	span    string            // of a point of time: day, week, month
+	here    map[string]string // of a point: what its own screen is opened with, where choosing it again takes it back
+	picked  map[string]string // records that the user was asked for, by input
 }
+
+// again says whether the point that was chosen is what the screen is opened with already.
+func (a aim) again(input, wire string) bool { return wire != "" && a.here[input] == wire }
 
 // judge decides a gate: roles, condition, case, and whether what it needs is there.
 func (o *Opening) judge(g *GatePlan, at aim) Verdict {
@@ -39,6 +49,7 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 		of.row = at.row
 		w = &of
 	}
+	w = o.given(g, w, at)
 	if v, closed := o.judgeRoles(g.Roles); closed {
 		return v
 	}
@@ -61,16 +72,14 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 		return v
 	}
 	v = Verdict{State: "open", Part: part, chosen: chosen}
-	if chosen.Move != nil && chosen.Move.Kind == "step" {
-		o.aimStep(&v, chosen.Move)
-	}
-	if chosen.Move != nil && chosen.Move.Kind == "screen" {
-		if o.place.Mode == "add" && saves(chosen) {
+	if m := chosen.Move; m != nil {
+		if o.place.Mode == "add" && saves(chosen) && m.Kind != "step" {
+			v.later = true
 			return v // "this record" will be the one that the press saves
 		}
-		o.aimMove(&v, chosen.Move, w, at)
+		moveKinds[m.Kind].aim(o, &v, m, w, at)
 	}
-	if to := v.To; to != nil && to.Mode == "edit" && o.world.record != nil && chosen.Move.Target != nil && chosen.Move.Target.RecordTable() == o.world.record.Table && to.Inputs[chosen.Move.Target.Record] == o.world.record.Key {
+	if to, m := v.To, v.move; to != nil && m != nil && to.Mode == "edit" && o.world.record != nil && m.Target != nil && m.Target.RecordTable() == o.world.record.Table && to.Inputs[m.Target.Record] == o.world.record.Key {
 		if closed, is := o.shutToChanges(o.world.record); is {
 			return closed
 		}
@@ -177,150 +186,10 @@ func chooseCase(g *GatePlan, w *world) (*CasePlan, Verdict) {
 	return nil, Verdict{State: "greyed", By: "case", Reason: "None of its cases holds now."}
 }
 
-// aimMove works out the place a move leads to; where a record is missing, the binding's policy decides.
-func (o *Opening) aimMove(v *Verdict, m *MovePlan, w *world, at aim) {
-	if m.Target == nil {
-		*v = Verdict{State: "greyed", By: "broken", Reason: "The screen it led to is gone.", Part: v.Part}
-		return
-	}
-	to := Place{Screen: m.Target.ID, Mode: m.Mode, Inputs: map[string]string{}}
-	if to.Mode == "" {
-		to.Mode = "view"
-	}
-	for _, id := range sortedKeys(m.Bind) {
-		if m.Target.Inputs[id] == nil {
-			continue // the input is gone: a finding, not an error
-		}
-		b := m.Bind[id]
-		value := bindRules[b.Rule](o, m, id, w, at)
-		switch {
-		case !value.Known():
-			*v = Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, chosen: v.chosen}
-			return
-		case value.IsNull() && (m.Target.Inputs[id].Required || b.None != ""):
-			o.applyNone(v, m, b, &to)
-			return
-		case !value.IsNull():
-			to.Inputs[id] = value.Wire()
-		}
-	}
-	if to.Mode == "add" {
-		delete(to.Inputs, m.Target.Record)
-		for _, field := range sortedKeys(m.Set) {
-			if e := m.Set[field]; e != nil {
-				if value := e.Root.Eval(w); value.Known() && !value.IsNull() {
-					if to.Set == nil {
-						to.Set = map[string]string{}
-					}
-					to.Set[field] = value.Wire()
-				}
-			}
-		}
-	}
-	arrive(&to, m.Arrive)
-	o.cameFrom(&to, m.Target, at)
-	v.To, v.As = &to, m.As
-}
-
-// arrive sets the filters and the order that the target begins with.
-func arrive(to *Place, a *project.Arrive) {
-	if a == nil {
-		return
-	}
-	for _, f := range project.Ordered(a.Filters) {
-		to.Filters = append(to.Filters, Filter{Path: f.Path, Compare: f.Compare, Value: f.Value})
-	}
-	for _, o := range project.Ordered(a.Sort) {
-		to.Sort = append(to.Sort, Sort{Path: o.Path, Desc: o.Desc})
-	}
-}
-
-// applyNone does what a binding says for the case that there is no record.
-func (o *Opening) applyNone(v *Verdict, m *MovePlan, b *project.Binding, to *Place) {
-	reason := b.Reason
-	if reason == "" {
-		reason = "There is none."
-	}
-	switch b.None {
-	case "list":
-		if o.app.Project.Screens[b.Screen] != nil {
-			v.To, v.As = &Place{Screen: b.Screen, Mode: "view", Inputs: map[string]string{}}, m.As
-			return
-		}
-	case "add":
-		v.To, v.As = &Place{Screen: to.Screen, Mode: "add", Inputs: map[string]string{}}, m.As
-		return
-	case "stay":
-		v.stay = reason
-		return
-	}
-	*v = Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, chosen: v.chosen}
-}
-
 // plainLink gives the place a gate leads to when nothing else happens on a press: then it is also a link.
 func (v Verdict) plainLink(g *GatePlan) *Place {
-	if !v.Open() || v.To == nil || v.As == "dialog" || v.As == "drawer" || g.Writes() || g.Confirm != "" {
+	if !v.Open() || v.To == nil || v.As == "dialog" || v.As == "drawer" || len(v.chosen.Effects) > 0 || g.Confirm != "" {
 		return nil
 	}
 	return v.To
-}
-
-// bindRule gives the value of an input of the target. Null means that there is none.
-type bindRule func(o *Opening, m *MovePlan, input string, w *world, at aim) cond.Value
-
-// bindRules is the registry of record rules and bindings.
-var bindRules = map[string]bindRule{
-	"this": func(_ *Opening, _ *MovePlan, _ string, w *world, _ aim) cond.Value {
-		if w.record == nil {
-			return cond.NullValue
-		}
-		return cond.Key(w.record.Key)
-	},
-	"row": func(_ *Opening, _ *MovePlan, _ string, _ *world, at aim) cond.Value {
-		if at.row == nil {
-			return cond.UnknownBecause("no row was clicked")
-		}
-		return cond.Key(at.row.Key)
-	},
-	"point": func(_ *Opening, m *MovePlan, input string, _ *world, at aim) cond.Value {
-		v, err := cond.Parse(m.Target.Inputs[input].TypeOf(), at.point)
-		if err != nil {
-			return cond.UnknownBecause(err.Error())
-		}
-		return v
-	},
-	"parent": func(_ *Opening, m *MovePlan, input string, w *world, at aim) cond.Value {
-		b := m.Bind[input]
-		row := w.record
-		if b.From == "row" {
-			row = at.row
-		}
-		return w.from(row, strings.Split(b.Path, "."), b.Path)
-	},
-	"user": func(_ *Opening, _ *MovePlan, _ string, w *world, _ aim) cond.Value {
-		if w.user.Record == "" {
-			return cond.NullValue
-		}
-		return cond.Key(w.user.Record)
-	},
-	"value": func(_ *Opening, m *MovePlan, input string, _ *world, _ aim) cond.Value {
-		v, err := cond.Parse(m.Target.Inputs[input].TypeOf(), m.Bind[input].Value)
-		if err != nil {
-			return cond.UnknownBecause(err.Error())
-		}
-		return v
-	},
-	"input": func(_ *Opening, m *MovePlan, input string, w *world, _ aim) cond.Value {
-		v, ok := w.inputs[m.Bind[input].Value]
-		if !ok {
-			return cond.UnknownBecause("the input is gone")
-		}
-		return v
-	},
-	"expression": func(_ *Opening, m *MovePlan, input string, w *world, _ aim) cond.Value {
-		if m.Exprs[input] == nil {
-			return cond.UnknownBecause("its expression cannot be read")
-		}
-		return m.Exprs[input].Root.Eval(w)
-	},
 }

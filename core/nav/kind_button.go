@@ -1,6 +1,9 @@
 package nav
 
-import "ambergate/core/project"
+import (
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
 
 // ButtonView is a button as it is drawn.
 type ButtonView struct {
@@ -14,6 +17,27 @@ type ButtonView struct {
 	Saves   bool   `json:"saves,omitempty"` // it keeps what was typed
 	Drops   bool   `json:"drops,omitempty"` // it gives up what was typed
 	Plate   string `json:"plate,omitempty"` // kind of the screen it leads to, for signs
+	Leave   string `json:"leave,omitempty"` // it is a plain link out of this application
+	Tip     string `json:"tip,omitempty"`
+	Keys    string `json:"keys,omitempty"`
+	Current bool   `json:"current,omitempty"` // on a rail: it leads to where one is
+
+	Picture *PictureView         `json:"picture,omitempty"`
+	States  map[string]*FaceView `json:"states,omitempty"` // how it looks otherwise: hover, pressed, greyed, focus
+}
+
+// PictureView is a picture of the project on a button.
+type PictureView struct {
+	Digest string `json:"digest"`
+	Words  string `json:"words"`
+}
+
+// FaceView is what a face changes.
+type FaceView struct {
+	Words   string       `json:"words,omitempty"`
+	Icon    string       `json:"icon,omitempty"`
+	Tone    string       `json:"tone,omitempty"`
+	Picture *PictureView `json:"picture,omitempty"`
 }
 
 type buttonKind struct{ nothingToFetch }
@@ -22,32 +46,124 @@ func (buttonKind) plan(b *planner, e *project.Element) {
 	spec := e.Spec.(*project.Button)
 	b.element.Texts["words"] = b.template("words", spec.Words)
 	b.element.Texts["note"] = b.template("note", spec.Note)
+	b.element.Texts["tip"] = b.template("tip", spec.Tip)
+	b.picture(spec.Picture)
+	for _, f := range project.Ordered(spec.Faces) {
+		if f.When != "" {
+			b.element.Exprs["face."+f.ID] = b.condition("face", f.When)
+		}
+		b.element.Texts["face."+f.ID] = b.template("face", f.Words)
+		b.picture(f.Picture)
+	}
+}
+
+// picture notes one that is gone.
+func (b *planner) picture(id string) {
+	if id != "" && b.app.Project.Pictures[id] == nil {
+		b.broken("picture", id, cond.Problem{Message: "The picture it showed is gone.", Length: 1})
+	}
 }
 
 func (buttonKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	spec := e.Spec.(*project.Button)
-	into.Button = &ButtonView{Words: o.text(e, "words"), Note: o.text(e, "note"), Icon: spec.Icon, Tone: spec.Tone, Trigger: spec.TriggerName()}
-	if into.Button.Tone == "" {
-		into.Button.Tone = "plain"
+	v := &ButtonView{Words: o.text(e, "words"), Note: o.text(e, "note"), Tip: o.text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Trigger: spec.TriggerName(), Keys: spec.Keys, Picture: o.picture(spec.Picture)}
+	into.Button = v
+	o.face(e, spec, v)
+	if v.Tone == "" {
+		v.Tone = "plain"
 	}
 	gate := e.Gates[spec.TriggerName()]
 	if gate == nil {
 		into.State, into.By, into.Reason = "greyed", "case", "Nothing is wired to it yet."
 		return
 	}
-	v := o.judge(gate, aim{})
-	into.take(v)
-	into.Button.Writes, into.Button.Drops = gate.Writes(), gate.Unsaved == "drop"
-	if p := v.plainLink(gate); p != nil {
-		into.Button.Href = o.app.Address(*p)
+	verdict := o.judge(gate, aim{})
+	into.take(verdict)
+	v.Writes, v.Drops = gate.Writes(), gate.Unsaved == "drop"
+	if p := verdict.plainLink(gate); p != nil {
+		v.Href = o.app.Address(*p)
+	} else if verdict.Open() && verdict.Leave != "" && len(verdict.chosen.Effects) == 0 && gate.Confirm == "" {
+		v.Leave = verdict.Leave
 	}
 	for _, c := range gate.Cases {
-		for _, effect := range c.Effects {
-			into.Button.Saves = into.Button.Saves || effect.Kind == "save"
+		v.Saves = v.Saves || saves(c)
+		for _, m := range c.Move.Leads() {
+			if m.Target != nil {
+				v.Plate = m.Target.Type
+			}
 		}
-		if c.Move != nil && c.Move.Target != nil {
-			into.Button.Plate = c.Move.Target.Type
+	}
+}
+
+// picture gives a picture of the project; nil if there is none.
+func (o *Opening) picture(id string) *PictureView {
+	p := o.app.Project.Pictures[id]
+	if p == nil {
+		return nil
+	}
+	words := p.Words
+	if words == "" {
+		words = p.Name
+	}
+	return &PictureView{Digest: p.Digest, Words: words}
+}
+
+// face shows the first face whose condition holds. One that cannot be decided shows the face for
+// what is unknown, never the next one.
+func (o *Opening) face(e *ElementPlan, spec *project.Button, v *ButtonView) {
+	unknown, shown := false, (*project.Face)(nil)
+	for _, f := range project.Ordered(spec.Faces) {
+		if f.State != "" || shown != nil || unknown {
+			continue
 		}
+		if f.When == "" {
+			shown = f
+			continue
+		}
+		c := e.Exprs["face."+f.ID]
+		value := cond.UnknownBecause("its condition cannot be read")
+		if c != nil {
+			value = c.Root.Eval(o.world)
+		}
+		switch {
+		case !value.Known():
+			unknown = true
+		case value.True():
+			shown = f
+		}
+	}
+	for _, f := range project.Ordered(spec.Faces) {
+		if f.When != "" && f.State != "" {
+			if c := e.Exprs["face."+f.ID]; c == nil || !c.Root.Eval(o.world).True() {
+				continue
+			}
+		}
+		if f.State == "unknown" && unknown {
+			shown = f
+		} else if f.State != "" && f.State != "unknown" {
+			if v.States == nil {
+				v.States = map[string]*FaceView{}
+			}
+			v.States[f.State] = &FaceView{Words: o.text(e, "face."+f.ID), Icon: f.Icon, Tone: f.Tone, Picture: o.picture(f.Picture)}
+		}
+	}
+	if shown == nil {
+		if unknown {
+			v.Tone = "unknown"
+		}
+		return
+	}
+	if words := o.text(e, "face."+shown.ID); words != "" {
+		v.Words = words
+	}
+	if shown.Icon != "" {
+		v.Icon = shown.Icon
+	}
+	if shown.Tone != "" {
+		v.Tone = shown.Tone
+	}
+	if p := o.picture(shown.Picture); p != nil {
+		v.Picture = p
 	}
 }
 

@@ -2,6 +2,7 @@ package nav
 
 import (
 	"context"
+	"slices"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -14,16 +15,21 @@ type ChartView struct {
 	Measure string      `json:"measure"`
 	Splits  []string    `json:"splits,omitempty"` // in order of rank
 	Points  []PointView `json:"points"`
+	Span    string      `json:"span,omitempty"` // points are spans of time: day, week, month
+	Unit    string      `json:"unit,omitempty"`
 	Chooses bool        `json:"chooses,omitempty"` // a point leads somewhere
+	Again   bool        `json:"again,omitempty"`   // choosing the chosen point again shows all
 	Refused string      `json:"refused,omitempty"`
 }
 
 // PointView is one bar with its parts.
 type PointView struct {
-	Value string             `json:"value"`
-	Label string             `json:"label"`
-	N     float64            `json:"n"`
-	Parts map[string]float64 `json:"parts,omitempty"`
+	Value  string             `json:"value"`
+	Label  string             `json:"label"`
+	N      float64            `json:"n"`
+	Parts  map[string]float64 `json:"parts,omitempty"`
+	Chosen bool               `json:"chosen,omitempty"` // the screen shows just that
+	Menu   []EntryView        `json:"menu,omitempty"`
 }
 
 type chartKind struct{}
@@ -46,10 +52,8 @@ func (chartKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sour
 	if err != nil {
 		return err
 	}
-	q := GroupQuery{Table: o.app.Project.Tables[spec.Table], By: spec.By, Split: spec.Split, Match: match, Limit: spec.Points, Rights: o.rights}
-	if spec.Measure == "sum" {
-		q.Sum = spec.Of
-	}
+	match = o.withoutOwn(e, spec, match)
+	q := GroupQuery{Table: o.app.Project.Tables[spec.Table], By: spec.By, Split: spec.Split, Measure: spec.Measure, Of: spec.Of, Span: spec.Span, Zone: o.world.now.Location().String(), Match: match, Limit: spec.Points, Rights: o.rights}
 	if q.Limit == 0 {
 		q.Limit = 12
 	}
@@ -65,7 +69,13 @@ func (chartKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sour
 
 func (chartKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	spec := e.Spec.(*project.Chart)
-	cv := &ChartView{Label: spec.Label, Measure: "count", Points: []PointView{}}
+	cv := &ChartView{Label: spec.Label, Measure: spec.Measure, Span: spec.Span, Points: []PointView{}}
+	if cv.Measure == "" {
+		cv.Measure = "count"
+	}
+	if of, _ := o.app.Project.FieldAt(spec.Table, spec.Of); of != nil {
+		cv.Unit = of.Unit
+	}
 	into.Chart = cv
 	f, _ := o.app.Project.FieldAt(spec.Table, spec.By)
 	if f == nil || len(e.Broken) > 0 {
@@ -85,6 +95,9 @@ func (chartKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		if g.Row != nil && f.References != "" {
 			p.Label = o.world.title(g.Row, f.References, spec.By)
 		}
+		if spec.Span != "" {
+			p.Label = spanWords(g.Value, spec.Span)
+		}
 		switch {
 		case !g.Value.Known():
 			p.Label = g.Value.Why()
@@ -99,7 +112,66 @@ func (chartKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		}
 		cv.Points = append(cv.Points, p)
 	}
-	if gate := e.Gates["point"]; gate != nil && len(cv.Points) > 0 {
-		cv.Chooses = o.judge(gate, aim{point: cv.Points[0].Value}).Open()
+	gate := e.Gates["point"]
+	own := o.ownPoint(gate)
+	cv.Again = own != ""
+	for i := range cv.Points {
+		p := &cv.Points[i]
+		at := aim{point: p.Value, span: spec.Span}
+		p.Chosen = own != "" && p.Value != "" && o.place.Inputs[own] == p.Value
+		p.Menu = o.menuOf(e, spec.Menu, at)
+		if gate != nil && i == 0 {
+			cv.Chooses = o.judge(gate, at).Open()
+		}
 	}
+}
+
+// ownPoint gives the input of this very screen that a chosen point is put into, so that it shows
+// just that; "" where points lead elsewhere.
+func (o *Opening) ownPoint(gate *GatePlan) string {
+	if gate == nil || len(gate.Cases) == 0 || gate.Shared != nil {
+		return ""
+	}
+	m := gate.Cases[0].Move
+	if m == nil || m.Target != o.plan.Screen {
+		return ""
+	}
+	for _, id := range sortedKeys(m.Bind) {
+		if b := m.Bind[id]; b.Rule == "point" && b.Value == "" {
+			return id
+		}
+	}
+	return ""
+}
+
+// withoutOwn leaves a chart whole that the screen is narrowed by: its other points stay there to be chosen.
+func (o *Opening) withoutOwn(e *ElementPlan, spec *project.Chart, match []Match) []Match {
+	gate := e.Gates["point"]
+	if o.ownPoint(gate) == "" {
+		return match
+	}
+	own := map[string]bool{}
+	for id, b := range gate.Cases[0].Move.Bind {
+		if in := o.plan.Screen.Inputs[id]; in != nil && b.Rule == "point" && in.Filter == spec.By {
+			own[in.Filter] = true
+		}
+	}
+	return slices.DeleteFunc(slices.Clone(match), func(m Match) bool { return own[m.Path] })
+}
+
+// spanWords says a span of time by its first day.
+func spanWords(v cond.Value, span string) string {
+	day, ok := v.Time()
+	if !ok {
+		return v.Wire()
+	}
+	switch end := spanEnd(day, span); {
+	case span == "month":
+		return day.Format("January 2006")
+	case span == "week" && end.Month() == day.Month():
+		return day.Format("2") + " – " + end.Format("2 Jan 2006")
+	case span == "week":
+		return day.Format("2 Jan") + " – " + end.Format("2 Jan 2006")
+	}
+	return day.Format("2 Jan 2006")
 }

@@ -275,6 +275,7 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	if len(t.Key) == 0 {
 		gate = nil // without a key no record can be named
 	}
+	lv.Menu = entries(spec.Menu)
 	for _, r := range o.pages[e.ID].rows {
 		row := RowView{Key: r.Key, Title: o.world.title(r, r.Table, ""), Cursor: r.Cursor, Cells: make([]CellView, len(columns))}
 		if lv.InPlace {
@@ -295,6 +296,7 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 				row.Href = o.app.Address(*p)
 			}
 		}
+		row.Menu = o.menuOf(e, spec.Menu, aim{row: r, element: e.ID, several: true})
 		lv.Rows = append(lv.Rows, row)
 	}
 	lv.Before, lv.Next = o.pages[e.ID].before, o.pages[e.ID].next

@@ -22,7 +22,7 @@ var elementKinds map[string]elementKind
 func init() {
 	elementKinds = map[string]elementKind{
 		"button": buttonKind{}, "text": textKind{}, "field": fieldKind{}, "list": listKind{}, "chart": chartKind{},
-		"gauge": gaugeKind{}, "lamp": lampKind{}, "trend": trendKind{}, "figure": figureKind{}, "tabs": tabsKind{},
+		"gauge": gaugeKind{}, "lamp": lampKind{}, "trend": trendKind{}, "figure": figureKind{}, "tabs": tabsKind{}, "image": imageKind{},
 	}
 }
 

@@ -19,7 +19,17 @@ type ListView struct {
 	InPlace bool          `json:"inPlace,omitempty"` // rows are edited where they stand
 	Adds    bool          `json:"adds,omitempty"`    // rows can be added where they stand
 	Several []SeveralView `json:"several,omitempty"` // what can be done with chosen rows
+	Menu    []EntryView   `json:"menu,omitempty"`    // what the rows' menus offer
 	Refused string        `json:"refused,omitempty"`
+}
+
+// EntryView is one line of a menu, of all rows or points, or as one of them has it.
+type EntryView struct {
+	ID     string `json:"id"`
+	Words  string `json:"words"`
+	State  string `json:"state,omitempty"` // of one row or point: shown, greyed; hidden ones are left out
+	Reason string `json:"reason,omitempty"`
+	Href   string `json:"href,omitempty"`
 }
 
 // SeveralView is something that can be done with the chosen rows.
@@ -48,15 +58,16 @@ type ColumnView struct {
 
 // RowView is one row: its cells in the order of the columns, and whether it opens.
 type RowView struct {
-	Key     string     `json:"key"`
-	Title   string     `json:"title"`
-	Cursor  string     `json:"cursor,omitempty"`
-	Version string     `json:"version,omitempty"` // of rows that are edited in place
-	Edits   bool       `json:"edits,omitempty"`   // the user may change this row
-	Cells   []CellView `json:"cells"`
-	Open    bool       `json:"open,omitempty"`
-	Reason  string     `json:"reason,omitempty"`
-	Href    string     `json:"href,omitempty"`
+	Key     string      `json:"key"`
+	Title   string      `json:"title"`
+	Cursor  string      `json:"cursor,omitempty"`
+	Version string      `json:"version,omitempty"` // of rows that are edited in place
+	Edits   bool        `json:"edits,omitempty"`   // the user may change this row
+	Cells   []CellView  `json:"cells"`
+	Open    bool        `json:"open,omitempty"`
+	Reason  string      `json:"reason,omitempty"`
+	Href    string      `json:"href,omitempty"`
+	Menu    []EntryView `json:"menu,omitempty"`
 }
 
 // CellView is one value for people and, for records and choices, as the wire writes it.

@@ -385,7 +385,8 @@ func TestProposalsBestFirst(t *testing.T) {
 		{"s_chart", "e_chart", "s_list", "i_cabin", "the chosen bar"},
 		{"s_board", "e_mine", "s_list", "i_by", "the user’s own record"},
 	} {
-		got := s.app.Propose(tc.screen, tc.element, tc.target, tc.input)
+		way, _ := s.app.WayAt(tc.screen, tc.element, "release")
+		got := s.app.Propose(way, tc.target, tc.input)
 		if len(got) == 0 || got[0].Words != tc.first {
 			t.Errorf("%s.%s to %s: %+v, want %q first", tc.screen, tc.element, tc.target, got, tc.first)
 		}

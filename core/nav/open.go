@@ -15,28 +15,31 @@ type Sources struct {
 	Records Records
 	Tags    Tags // nil: no plant
 	Now     time.Time
-	Ghosts  bool    // for builders: hidden elements stay in the view, marked
-	Bare    bool    // for a press: only the screen's own records are fetched, no lists and charts
-	Rights  *Rights // whose rights count; nil: those that this release gives the user
-	Lock    bool    // for a press that writes: the screen's own record is locked until the transaction ends
+	Ghosts  bool                   // for builders: hidden elements stay in the view, marked
+	Bare    bool                   // for a press: only the screen's own records are fetched, no lists and charts
+	Others  func(slug string) *App // other projects, as released; nil: none can be reached
+	Rights  *Rights                // whose rights count; nil: those that this release gives the user
+	Lock    bool                   // for a press that writes: the screen's own record is locked until the transaction ends
 }
 
 // Opening is a screen open for one user at one place: everything it shows has been fetched.
 // View can be called again when live values change.
 type Opening struct {
-	app    *App
-	plan   *ScreenPlan
-	place  Place
-	world  *world
-	rights *Rights
-	grant  project.Grant // on the screen's own table
-	pages  map[string]stretch
-	counts map[string]Count
-	groups map[string][]Group
-	filled map[string]*Row // mode add: the records that the address fills in, by field
-	steps  *steps          // nil where nothing steps
-	chosen map[string]*chosenRow
-	ghosts bool
+	app      *App
+	plan     *ScreenPlan
+	place    Place
+	world    *world
+	rights   *Rights
+	grant    project.Grant // on the screen's own table
+	pages    map[string]stretch
+	counts   map[string]Count
+	groups   map[string][]Group
+	filled   map[string]*Row // mode add: the records that the address fills in, by field
+	steps    *steps          // nil where nothing steps
+	chosen   map[string]*chosenRow
+	others   func(slug string) *App // other projects, as released; nil: none can be reached
+	children map[string]*Row        // by child rule and record
+	ghosts   bool
 	// explains says whether conditions are explained part by part: for builders, and for a
 	// press that is refused. What users are shown only needs the decision.
 	explains bool
@@ -54,6 +57,9 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 	}
 	if err := o.fetchSteps(ctx, src); err != nil {
 		return nil, fmt.Errorf("find the neighbours of a record: %w", err)
+	}
+	if err := o.fetchChildren(ctx, src); err != nil {
+		return nil, fmt.Errorf("find what hangs on a record: %w", err)
 	}
 	if err := o.fetchChosen(ctx, src); err != nil {
 		return nil, fmt.Errorf("find the chosen rows: %w", err)
@@ -92,7 +98,7 @@ func (a *App) enter(ctx context.Context, user *User, place Place, src Sources) (
 		pages:  map[string]stretch{},
 		counts: map[string]Count{},
 		groups: map[string][]Group{},
-		chosen: map[string]*chosenRow{},
+		chosen: map[string]*chosenRow{}, children: map[string]*Row{}, others: src.Others,
 	}
 	if o.rights = src.Rights; o.rights == nil {
 		if o.rights, err = a.RightsOf(ctx, user, src.Records, src.Now); err != nil {

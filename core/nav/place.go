@@ -19,6 +19,7 @@ type Place struct {
 	Sort    []Sort            `json:"sort,omitempty"`
 	Find    string            `json:"find,omitempty"`
 	Tabs    map[string]string `json:"tabs,omitempty"` // by block of tabs: which is open, when it is not the first
+	Spot    string            `json:"spot,omitempty"` // element that one is led to
 	From    *From             `json:"from,omitempty"` // the list come from; not part of the address
 	Look    map[string]Look   `json:"look,omitempty"` // by list: how it was left; not part of the address
 }
@@ -99,6 +100,9 @@ func (a *App) Address(p Place) string {
 	for _, block := range sortedKeys(p.Tabs) {
 		add("~tab."+block, p.Tabs[block])
 	}
+	if p.Spot != "" {
+		add("~spot", p.Spot)
+	}
 	address := "/" + s.Slug
 	if len(parts) > 0 {
 		address += "?" + strings.Join(parts, "&")
@@ -143,6 +147,8 @@ func (a *App) ParseAddress(slug, query string) (Place, error) {
 				p.Tabs = map[string]string{}
 			}
 			p.Tabs[name[len("~tab."):]] = value
+		case name == "~spot":
+			p.Spot = value
 		case name == "~find":
 			p.Find = value
 		case byAlias[name] != nil:

@@ -25,12 +25,13 @@ type Press struct {
 	// Answered holds the digests of the questions that were put to the user and answered; an answer
 	// to any other is not believed: it is asked again. nil: answers are believed as they are.
 	Answered map[string]bool
+	Picked   map[string]string // records that the user was asked for, by input
 }
 
 // Outcome is what a press came to.
 type Outcome struct {
 	Kind     string     // move, stay, question
-	Move     string     // screen, step, back, forward, home, up, close
+	Move     string     // screen, step, back, forward, home, up, close, arrange (this screen, looked at otherwise), out (sign out), address
 	To       *Place     // of a move to a screen, or of a step
 	As       string     // full, dialog, drawer, replace, tab
 	Message  string     // of stay
@@ -42,7 +43,16 @@ type Outcome struct {
 	Choose   *Choice    // a row of a list is to be the chosen one
 	Done     int        // of what is done with several rows: how many
 	Forget   bool       // what was typed is saved, or is to be forgotten
+	Leave    string     // of a move out of the project: the address
+	Does     []Act      // what the browser is to do itself
+	look     *Place     // this screen as effects want it looked at
 	Into     string     // of a dialog: the field of the screen below that gets the record saved here
+}
+
+// Act is something that only the browser can do.
+type Act struct {
+	What string `json:"what"`           // export, print
+	List string `json:"list,omitempty"` // of export
 }
 
 // Choice is the row of a list that is chosen from now on; Adding is a row that is yet to be written.
@@ -70,7 +80,7 @@ func (e *FieldErrors) Error() string {
 
 // gateOf finds the gate of a press and judges it. A hidden or greyed gate refuses.
 func (o *Opening) gateOf(ctx context.Context, p Press, src Changer) (*GatePlan, Verdict, aim, error) {
-	for _, e := range o.plan.Elements {
+	for _, e := range o.elements() {
 		if e.ID != p.Element {
 			continue
 		}
@@ -104,7 +114,7 @@ func (e *ElementPlan) gateOn(trigger string) (string, *GatePlan) {
 		return trigger, e.Gates[trigger]
 	}
 	for _, name := range sortedKeys(e.Gates) {
-		if !strings.HasPrefix(name, "several.") {
+		if !strings.Contains(name, ".") && name != "changed" {
 			return name, e.Gates[name]
 		}
 	}
@@ -125,17 +135,24 @@ func (o *Opening) elementForPress(e *ElementPlan) (ElementView, bool) {
 
 // aimAt fetches the clicked row, as the list would: a row the list does not hold cannot be pressed.
 func (o *Opening) aimAt(ctx context.Context, e *ElementPlan, trigger string, p Press, src Changer) (aim, error) {
-	if trigger != "row" {
-		return aim{point: p.Point}, nil
+	at := aim{point: p.Point, picked: p.Picked}
+	entry := strings.HasPrefix(trigger, "menu.")
+	if c, ok := e.Spec.(*project.Chart); ok {
+		at.span = c.Span
+		return at, nil
+	}
+	if _, list := e.Spec.(*project.List); !list || trigger != "row" && !entry {
+		return at, nil
 	}
 	if p.Row == "" {
 		return aim{}, refuse("no-record", "No row was named.", "Choose a row of the list.")
 	}
-	row, err := o.rowOf(ctx, e, p.Row, src, false)
+	row, err := o.rowOf(ctx, e, p.Row, src, entry && e.Gates[trigger].Writes())
 	if err != nil {
 		return aim{}, err
 	}
-	return aim{row: row, element: e.ID}, nil
+	at.row, at.element, at.several = row, e.ID, entry
+	return at, o.fetchChildrenOf(ctx, src, row)
 }
 
 // rowOf fetches a row of a list by its key, as the list would, with its place in the list's order.
@@ -177,6 +194,17 @@ func (a *App) Writes(screen, element string) bool {
 	return false
 }
 
+// OnLeaving says whether an element is a way that is set off when its screen is left: it may be
+// pressed after that.
+func (a *App) OnLeaving(screen, element string) bool {
+	e := a.element(screen, element)
+	if e == nil {
+		return false
+	}
+	w, ok := e.Spec.(*project.Way)
+	return ok && w.Trigger == "left"
+}
+
 // Follow does a press on an open screen: judges the gate, asks what must be asked, does the
 // effects in order through the changer, and works out the move with the new values. Errors
 // are *Refusal, *FieldErrors or the changer's own; after any of them nothing may be kept.
@@ -192,6 +220,9 @@ func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, er
 		return Outcome{}, err
 	}
 	c := verdict.chosen
+	if verdict.pick != nil {
+		return Outcome{Kind: "question", Question: &Question{Kind: "pick", Words: "Which " + verdict.pick.One + "?", Pick: verdict.pick}}, nil
+	}
 	q, err := o.question(ctx, gate, c, p, at, src)
 	if err != nil {
 		return Outcome{}, err
@@ -201,6 +232,7 @@ func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, er
 	}
 	w := *o.world
 	w.row = at.row
+	w = *o.given(gate, &w, at)
 	keeps := p.Unsaved == "save" || gate.Unsaved == "save" && len(p.Values) > 0
 	out := Outcome{Kind: "stay", Forget: keeps || saves(c) || p.Unsaved == "drop" || gate.Unsaved == "drop"}
 	effects := c.Effects
@@ -208,7 +240,7 @@ func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, er
 		effects = append([]*EffectPlan{{Effect: &project.Effect{Kind: "save", Spec: &project.Save{}}}}, effects...)
 	}
 	for _, e := range effects {
-		q, err := effectKinds[e.Kind].do(ctx, effectRun{o: o, w: &w, plan: e, press: p, records: src, out: &out})
+		q, err := effectKinds[e.Kind].do(ctx, effectRun{o: o, w: &w, plan: e, press: p, records: src, out: &out, row: entryRow(p, at)})
 		if err != nil {
 			return Outcome{}, err
 		}
@@ -217,6 +249,14 @@ func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, er
 		}
 	}
 	return out, o.followMove(c, verdict, &w, at, &out)
+}
+
+// entryRow is what an entry of a row's menu acts on; nil for the screen's own record.
+func entryRow(p Press, at aim) *Row {
+	if strings.HasPrefix(p.Trigger, "menu.") {
+		return at.row
+	}
+	return nil
 }
 
 func saves(c *CasePlan) bool {
@@ -234,42 +274,39 @@ func (o *Opening) followMove(c *CasePlan, v Verdict, w *world, at aim, out *Outc
 		return nil
 	}
 	if c.Move == nil {
-		if out.Deleted != "" {
+		switch {
+		case out.Deleted != "":
 			out.Kind, out.Move = "move", "back" // there is nothing to stay on
+		case out.look != nil:
+			out.Kind, out.Move, out.To = "move", "arrange", out.look
 		}
 		return nil
 	}
-	out.Kind, out.Move, out.As = "move", c.Move.Kind, c.Move.As
-	if c.Move.Kind == "step" {
-		out.To = v.To
-		if v.choose != nil {
-			out.Kind, out.Choose = "stay", v.choose
-		}
+	if v.choose != nil {
+		out.Choose = v.choose
 		return nil
 	}
-	if c.Move.Kind == "up" {
-		if o.plan.Screen.Up == "" {
-			out.Move = "home"
-			return nil
-		}
-		out.Move, out.To = "screen", &Place{Screen: o.plan.Screen.Up, Mode: "view", Inputs: map[string]string{}}
-		return nil
-	}
-	if c.Move.Kind != "screen" {
-		return nil
-	}
-	// Once more, with the values as they are after the effects.
 	after := v
-	if len(c.Effects) > 0 {
+	if len(c.Effects) > 0 && c.Move.Kind != "step" || v.later {
+		// Once more, with the values as they are after the effects.
 		after = Verdict{State: "open", chosen: c}
-		o.aimMove(&after, c.Move, w, at)
-		if !after.Open() {
+		moveKinds[c.Move.Kind].aim(o, &after, c.Move, w, at)
+		if !after.Open() || after.later {
 			return refuse("greyed", "Where this leads cannot be worked out now.", after.Reason)
 		}
 	}
-	out.To, out.As = after.To, after.As
-	if out.To == nil {
-		out.Kind, out.Message = "stay", after.stay
+	if after.stay != "" {
+		out.Message = after.stay
+		return nil
+	}
+	out.Kind, out.Move, out.As, out.To, out.Leave = "move", c.Move.Kind, c.Move.As, after.To, after.Leave
+	switch {
+	case out.Leave != "":
+		out.Move = "address"
+	case out.Move == "up" && out.To == nil:
+		out.Move = "home"
+	case out.To != nil && out.Move != "step":
+		out.Move = "screen"
 	}
 	return nil
 }
@@ -298,6 +335,8 @@ type effectKind interface {
 	plan(b *planner, e *EffectPlan)
 	// shut says why the user may not do it here, if so; row is one of several that it is done with, or nil.
 	shut(o *Opening, e *EffectPlan, row *Row) (Verdict, bool)
+	// words says it in the sentence: "save".
+	words(w *sentenceWriter, e *EffectPlan) string
 	// do makes the change; a question instead of it means that nothing was changed.
 	do(ctx context.Context, r effectRun) (*Question, error)
 }
@@ -306,7 +345,11 @@ type effectKind interface {
 var effectKinds map[string]effectKind
 
 func init() {
-	effectKinds = map[string]effectKind{"save": saveEffect{}, "set": setEffect{}, "write": writeEffect{}, "delete": deleteEffect{}, "addRow": addRowEffect{}}
+	effectKinds = map[string]effectKind{
+		"save": saveEffect{}, "set": setEffect{}, "write": writeEffect{}, "delete": deleteEffect{}, "addRow": addRowEffect{},
+		"filter": narrowEffect{}, "clear": widenEffect{}, "sort": sortEffect{}, "find": findEffect{}, "tab": tabEffect{},
+		"refresh": refreshEffect{}, "export": exportEffect{}, "print": printEffect{},
+	}
 }
 
 func (r effectRun) table() *project.Table {

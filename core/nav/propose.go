@@ -14,94 +14,222 @@ type Proposal struct {
 	Binding *project.Binding `json:"binding,omitempty"`
 }
 
-// Propose lists how an input of a target can get its value from an element of a screen: the
-// clicked row and this record first, then parents through relations, then the rest.
-func (a *App) Propose(screen, element, target, input string) []Proposal {
-	s, t := a.Project.Screens[screen], a.Project.Screens[target]
-	out := []Proposal{}
-	if s == nil || t == nil || t.Inputs[input] == nil {
-		return out
+// WayAt finds a way by its element and trigger; one that is not wired yet has no gate. False when
+// there is no such element.
+func (a *App) WayAt(screen, element, trigger string) (Way, bool) {
+	e := a.element(screen, element)
+	if e == nil {
+		return Way{}, false
 	}
-	in := t.Inputs[input]
-	plan := a.element(screen, element)
-	add := func(b project.Binding, note string) {
-		out = append(out, Proposal{Words: a.bindingWords(s, plan, &b), Note: note, Binding: &b})
+	for _, w := range a.Screens[screen].Ways() {
+		if w.Element == e && w.Trigger == trigger {
+			return w, true
+		}
 	}
-	rowTable := ""
-	if plan != nil {
-		switch spec := plan.Spec.(type) {
-		case *project.List:
-			rowTable = spec.Table
-		case *project.Chart:
-			if f, _ := a.Project.FieldAt(spec.Table, spec.By); f != nil && (f.References == in.Table || in.Type != "record") {
-				add(project.Binding{Rule: "point"}, "what the bar stands for")
+	return Way{Screen: a.Project.Screens[screen], Plan: a.Screens[screen], Element: e, Trigger: trigger}, true
+}
+
+// Propose lists how an input of a target, a screen or a shared gate, can get its value on a way:
+// the record itself first, then what relations lead to, then the rest. Without a gate in the way
+// it is what the screen can give; with a shared one what that gate can pass on.
+func (a *App) Propose(w Way, target, input string) []Proposal {
+	p := proposing{writer: w.writer(a), out: []Proposal{}}
+	screen := a.Project.Screens[target]
+	switch {
+	case screen != nil:
+		p.in = screen.Inputs[input]
+	case a.Project.Gates[target] != nil:
+		p.in = a.Project.Gates[target].Inputs[input]
+	}
+	if p.in == nil {
+		return p.out
+	}
+	if p.writer.shared == nil {
+		p.fromHere()
+		if screen != nil && input == screen.Record && screen.Type == "form" {
+			p.out = append(p.out, Proposal{Words: "a new " + p.one(), Mode: "add"})
+		}
+		p.around()
+	}
+	p.fromInputs()
+	if p.in.Table != "" {
+		if p.in.Table == a.Project.Settings.UserTable {
+			p.add(project.Binding{Rule: "user", None: "grey", Reason: "You have no record of your own here."}, "")
+		}
+		p.add(project.Binding{Rule: "picked", Table: p.in.Table}, "asked for when it is pressed")
+	}
+	return p.out
+}
+
+// proposing is one list of proposals in the making.
+type proposing struct {
+	writer sentenceWriter
+	in     *project.Input
+	out    []Proposal
+}
+
+func (p *proposing) add(b project.Binding, note string) {
+	p.out = append(p.out, Proposal{Words: p.writer.bindingWords(&b), Note: note, Binding: &b})
+}
+
+func (p *proposing) one() string {
+	if t := p.writer.app.Project.Tables[p.in.Table]; t != nil {
+		return t.One
+	}
+	return "record"
+}
+
+// fromHere proposes what the point, the row and the screen's record lead to.
+func (p *proposing) fromHere() {
+	a, w := p.writer.app, &p.writer
+	if c, ok := w.chart(); ok {
+		if f, _ := a.Project.FieldAt(c.Table, c.By); f != nil && (f.References != "" && f.References == p.in.Table || p.in.Type != "record" && f.Type == p.in.Type) {
+			p.add(project.Binding{Rule: "point"}, "what the bar stands for")
+			if c.Span != "" && c.Span != "day" {
+				p.add(project.Binding{Rule: "point", Value: "end"}, "the last day of the "+c.Span)
 			}
 		}
 	}
-	if rowTable != "" && rowTable == in.Table {
-		add(project.Binding{Rule: "row"}, "")
+	row, own := w.rowTable(), w.screen.RecordTable()
+	if p.in.Table == "" {
+		return
 	}
-	if s.RecordTable() != "" && s.RecordTable() == in.Table {
-		add(project.Binding{Rule: "this"}, "")
+	if row == p.in.Table {
+		p.add(project.Binding{Rule: "row"}, "")
 	}
-	if rowTable != "" {
-		a.proposeParents(rowTable, "row", in, add)
+	if own == p.in.Table {
+		p.add(project.Binding{Rule: "this"}, "")
 	}
-	if s.RecordTable() != "" {
-		a.proposeParents(s.RecordTable(), "", in, add)
+	if row != "" {
+		p.parents(row, "row")
 	}
-	for _, own := range project.Ordered(s.Inputs) {
-		if own.ID != s.Record && own.Type == in.Type && own.Table == in.Table {
-			add(project.Binding{Rule: "input", Value: own.ID}, "passed on")
-		}
+	if own != "" {
+		p.parents(own, "")
 	}
-	if in.Table != "" && in.Table == a.Project.Settings.UserTable {
-		add(project.Binding{Rule: "user", None: "grey", Reason: "You have no record of your own here."}, "")
-	}
-	if input == t.Record && t.Type == "form" {
-		one := "record"
-		if table := a.Project.Tables[in.Table]; table != nil {
-			one = table.One
-		}
-		out = append(out, Proposal{Words: "a new " + one, Mode: "add"})
-	}
-	return out
 }
 
-// proposeParents follows relations, two deep, to the table that the input wants.
-func (a *App) proposeParents(table, from string, in *project.Input, add func(project.Binding, string)) {
-	t := a.Project.Tables[table]
-	if t == nil || in.Table == "" {
+// around proposes the neighbours of the screen's record, and what names it or the row.
+func (p *proposing) around() {
+	w := &p.writer
+	row, own := w.rowTable(), w.screen.RecordTable()
+	if p.in.Table == "" {
+		return
+	}
+	if own == p.in.Table {
+		for _, step := range []string{"next", "previous", "first", "last"} {
+			p.add(project.Binding{Rule: step, None: "grey", Reason: "There is no " + step + " " + p.one() + " in the list."}, "of the list come from")
+		}
+	}
+	if row != "" {
+		p.children(row, "row")
+	}
+	if own != "" {
+		p.children(own, "")
+	}
+}
+
+// fromInputs proposes what was given, and what that leads to.
+func (p *proposing) fromInputs() {
+	w := &p.writer
+	for _, own := range project.Ordered(w.inputs()) {
+		if w.shared == nil && own.ID == w.screen.Record {
+			continue
+		}
+		if own.Type == p.in.Type && own.Table == p.in.Table {
+			p.add(project.Binding{Rule: "input", Value: own.ID}, "passed on")
+		}
+	}
+	for _, own := range project.Ordered(w.inputs()) {
+		if own.Table == "" || p.in.Table == "" || w.shared == nil && own.ID == w.screen.Record {
+			continue
+		}
+		p.parents(own.Table, own.ID)
+		p.children(own.Table, own.ID)
+	}
+}
+
+// parents follows relations, two deep, to the table that the input wants.
+func (p *proposing) parents(table, from string) {
+	tables := p.writer.app.Project.Tables
+	t := tables[table]
+	if t == nil {
 		return
 	}
 	bind := func(path string, nullable bool, one string) {
 		b := project.Binding{Rule: "parent", Path: path, From: from}
+		note := ""
 		if nullable {
-			b.None, b.Reason = "grey", "There is no "+one+" here."
+			b.None, b.Reason, note = "grey", "There is no "+one+" here.", "greyed where there is none"
 		}
-		add(b, map[bool]string{true: "greyed where there is none", false: ""}[nullable])
+		p.add(b, note)
 	}
 	for _, f := range project.Ordered(t.Fields) {
-		if f.References == in.Table {
+		if f.References == p.in.Table {
 			bind(f.ID, f.Nullable, strings.ToLower(f.Label))
 		}
 	}
 	for _, f := range project.Ordered(t.Fields) {
-		parent := a.Project.Tables[f.References]
+		parent := tables[f.References]
 		if parent == nil {
 			continue
 		}
 		for _, g := range project.Ordered(parent.Fields) {
-			if g.References == in.Table {
+			if g.References == p.in.Table {
 				bind(f.ID+"."+g.ID, f.Nullable || g.Nullable, strings.ToLower(g.Label))
 			}
 		}
 	}
 }
 
+// children proposes the last, first and nearest record that names a record of a table.
+func (p *proposing) children(table, from string) {
+	child := p.writer.app.Project.Tables[p.in.Table]
+	if child == nil {
+		return
+	}
+	for _, f := range project.Ordered(child.Fields) {
+		if f.References != table {
+			continue
+		}
+		var date *project.Column
+		for _, c := range project.Ordered(child.Fields) {
+			if date == nil && (c.Type == "date" || c.Type == "moment") && !c.Nullable {
+				date = c
+			}
+		}
+		b := project.Binding{Rule: "child", Table: child.ID, Path: f.ID, From: from, None: "grey", Reason: "There is no " + child.One + " here yet."}
+		note := "in the order of " + strings.ToLower(child.Label)
+		if date != nil {
+			b.Order, note = date.ID, "by "+strings.ToLower(date.Label)
+		}
+		for _, pick := range []string{"last", "first", "nearest"} {
+			if b.Pick = pick; pick == "nearest" && date == nil {
+				continue
+			}
+			p.add(b, note+"; greyed where there is none")
+		}
+	}
+}
+
+// element finds what can set off a way of a screen: an element, a way of the screen itself, or an
+// element of a rail on it.
 func (a *App) element(screen, id string) *ElementPlan {
-	if plan := a.Screens[screen]; plan != nil {
-		for _, e := range plan.Elements {
+	plan := a.Screens[screen]
+	if plan == nil {
+		return nil
+	}
+	for _, e := range plan.Elements {
+		if e.ID == id {
+			return e
+		}
+	}
+	for _, e := range plan.Off {
+		if e.ID == id {
+			return e
+		}
+	}
+	for _, r := range plan.Rails {
+		for _, e := range r.Elements {
 			if e.ID == id {
 				return e
 			}

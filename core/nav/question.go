@@ -12,10 +12,11 @@ func (p Press) answered(q *Question) bool { return p.Answered == nil || p.Answer
 
 // Question is put to the user; nothing has been done yet.
 type Question struct {
-	Kind    string          `json:"kind"` // confirm, unsaved, conflict, delete
+	Kind    string          `json:"kind"` // confirm, unsaved, conflict, delete, pick
 	Words   string          `json:"words"`
 	Fields  []ConflictField `json:"fields,omitempty"`
 	Hanging []Hanging       `json:"hanging,omitempty"` // of delete: what refers to the record
+	Pick    *Pick           `json:"pick,omitempty"`    // of pick: which record
 	Token   string          `json:"token,omitempty"`   // to be sent back with the answer
 	about   string          // the place, the element and the version of the record
 }

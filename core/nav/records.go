@@ -107,13 +107,16 @@ type Row struct {
 
 // GroupQuery counts or sums records by a field, and within that by another.
 type GroupQuery struct {
-	Table *project.Table
-	By    string   // path
-	Title []string // paths that the words of a record need, when By is a relation
-	Split string   // path; "" for none
-	Sum   string   // path; "" to count
-	Match []Match
-	Limit int
+	Table   *project.Table
+	By      string   // path
+	Title   []string // paths that the words of a record need, when By is a relation
+	Split   string   // path; "" for none
+	Measure string   // count, sum, mean or most
+	Of      string   // path, of the others than count
+	Span    string   // of a date or moment: day, week or month; points come in the order of time then, the last ones
+	Zone    string   // that days begin in, of moments
+	Match   []Match
+	Limit   int
 	// Rights says which rows count; never nil.
 	Rights RowRules
 }

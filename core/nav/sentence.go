@@ -1,6 +1,7 @@
 package nav
 
 import (
+	"strconv"
 	"strings"
 
 	"ambergate/core/project"
@@ -8,12 +9,13 @@ import (
 
 // Chunk is a piece of a way's sentence. A chip can be edited; what it edits is its part.
 type Chunk struct {
-	Text string `json:"text"`
-	Part string `json:"part,omitempty"` // trigger, roles, while, do, target, record, set, mode, as, otherwise, confirm, arrive; empty: plain words
-	Tone string `json:"tone,omitempty"` // target, record
-	Case string `json:"case,omitempty"`
-	Item string `json:"item,omitempty"` // of do: the effect; of record: the input
-	Bad  bool   `json:"bad,omitempty"`
+	Text  string `json:"text"`
+	Part  string `json:"part,omitempty"` // trigger, roles, while, do, target, record, use, give, by, with, none, carry, spot, mode, as, otherwise, confirm, arrive; empty: plain words
+	Tone  string `json:"tone,omitempty"` // target, record
+	Case  string `json:"case,omitempty"`
+	Item  string `json:"item,omitempty"`  // of do: the effect; of record, give and none: the input; of with: the variable
+	Among string `json:"among,omitempty"` // of record and none: which of the screens that are chosen from
+	Bad   bool   `json:"bad,omitempty"`
 }
 
 // Sentence says a way in words with chips: the one generator for plates, findings and differences too.
@@ -49,24 +51,64 @@ func triggerWords(trigger string, e *project.Element) string {
 		return "a row is opened"
 	case "point":
 		return "a bar is chosen"
+	case "changed":
+		return "its value is changed"
 	}
-	if l, ok := e.Spec.(*project.List); ok {
-		for id, a := range l.Several {
-			if trigger == project.SeveralTrigger(id) {
-				return "“" + a.Words + "” is pressed for chosen rows"
-			}
+	what, id, _ := strings.Cut(trigger, ".")
+	switch spec := e.Spec.(type) {
+	case *project.List:
+		if a := spec.Several[id]; what == "several" && a != nil {
+			return "“" + a.Words + "” is pressed for chosen rows"
 		}
+		if m := spec.Menu[id]; what == "menu" && m != nil {
+			return "“" + m.Words + "” of a row’s menu is chosen"
+		}
+	case *project.Chart:
+		if m := spec.Menu[id]; what == "menu" && m != nil {
+			return "“" + m.Words + "” of a bar’s menu is chosen"
+		}
+	case *project.Way:
+		return wayWords(spec)
 	}
-	if e.Kind == "field" {
+	switch e.Kind {
+	case "field":
 		return "its value is pressed"
+	case "image":
+		return "the picture is pressed"
 	}
 	return "released"
+}
+
+// wayWords says what sets off a way that no element does.
+func wayWords(w *project.Way) string {
+	switch w.Trigger {
+	case "swipe":
+		return "swiped " + w.Side
+	case "entered":
+		return "the screen is entered"
+	case "left":
+		return "the screen is left"
+	case "time":
+		return "open for " + secondsWords(w.After)
+	}
+	return w.Keys + " is pressed"
+}
+
+func secondsWords(s float64) string {
+	switch {
+	case s == 60:
+		return "a minute"
+	case s >= 120 && s == float64(int(s/60))*60:
+		return strconv.Itoa(int(s/60)) + " minutes"
+	}
+	return strconv.FormatFloat(s, 'f', -1, 64) + " seconds"
 }
 
 type sentenceWriter struct {
 	app     *App
 	screen  *project.Screen
 	element *ElementPlan
+	shared  *project.SharedGate // inside one
 	out     []Chunk
 }
 
@@ -77,6 +119,13 @@ func (w *sentenceWriter) chip(part, text, tone string) {
 }
 
 func (w *sentenceWriter) gate(g *GatePlan) {
+	if g.Use != nil {
+		w.use(g)
+		if g.Gone {
+			w.plain(".")
+			return
+		}
+	}
 	w.plain(", for ")
 	w.chip("roles", w.app.roleWords(g.Roles), "")
 	if g.While != "" {
@@ -144,46 +193,111 @@ func (w *sentenceWriter) caseWords(g *GatePlan, c *CasePlan) {
 	w.move(c)
 }
 
-func (w *sentenceWriter) move(c *CasePlan) {
-	m := c.Move
-	if m.Kind != "screen" {
-		w.out = append(w.out, Chunk{Text: w.leaves(m.Move), Part: "target", Tone: "target", Case: c.ID})
+// use says which shared gate a way goes through, and what it is given.
+func (w *sentenceWriter) use(g *GatePlan) {
+	w.plain(", through ")
+	if g.Gone {
+		w.out = append(w.out, Chunk{Text: "a shared gate that is gone", Part: "use", Bad: true})
 		return
 	}
-	w.plain("open ")
-	if m.Target == nil {
-		w.out = append(w.out, Chunk{Text: "a screen that is gone", Part: "target", Tone: "target", Case: c.ID, Bad: true})
-		return
+	w.chip("use", "“"+g.Shared.Name+"”", "")
+	for i, in := range project.Ordered(g.Shared.Inputs) {
+		b := g.Given[in.ID]
+		if b == nil && !in.Required {
+			continue
+		}
+		w.plain(map[bool]string{true: " with ", false: ", "}[i == 0] + lowerLabel(in.Label) + " ")
+		chunk := Chunk{Part: "give", Tone: "record", Item: in.ID}
+		if b == nil {
+			chunk.Text, chunk.Bad = "choose which "+lowerLabel(in.Label), true
+		} else {
+			chunk.Text = w.bindingWords(b)
+		}
+		w.out = append(w.out, chunk)
 	}
-	w.out = append(w.out, Chunk{Text: m.Target.Title, Part: "target", Tone: "target", Case: c.ID})
-	w.bindings(c)
-	w.arrive(c)
-	mode := m.Mode
+	w.shared = g.Shared
+}
+
+func (w *sentenceWriter) move(c *CasePlan) { moveKinds[c.Move.Kind].words(w, c) }
+
+// opened says in which mode and how a target opens.
+func (w *sentenceWriter) opened(c *CasePlan, modes bool) {
+	mode := c.Move.Mode
 	if mode == "" {
 		mode = "view"
 	}
-	if m.Target.Type == "form" && mode != "add" {
+	if modes {
 		w.plain(" to ")
 		w.out = append(w.out, Chunk{Text: mode, Part: "mode", Case: c.ID})
 	}
-	as := map[string]string{"": "in full", "full": "in full", "dialog": "as a dialog", "drawer": "as a drawer", "replace": "in place of this", "tab": "in a new tab"}[m.As]
+	w.spot(c)
 	w.plain(", ")
+	w.as(c)
+}
+
+// as says how a target opens.
+func (w *sentenceWriter) as(c *CasePlan) {
+	as := map[string]string{"": "in full", "full": "in full", "dialog": "as a dialog", "drawer": "as a drawer", "replace": "in place of this", "tab": "in a new tab"}[c.Move.As]
 	w.out = append(w.out, Chunk{Text: as, Part: "as", Case: c.ID})
 }
 
-// leaves says a move that is no screen by name.
-func (w *sentenceWriter) leaves(m *project.Move) string {
-	if m.Kind != "step" {
-		return map[string]string{"back": "go back", "forward": "go forward", "home": "go home", "up": "go up", "close": "close this"}[m.Kind]
+// spot says where in the target one is led to.
+func (w *sentenceWriter) spot(c *CasePlan) {
+	if c.Move.Spot == "" || c.Move.Target == nil {
+		return
 	}
-	words := "go to the " + m.Step + " " + w.recordWord(m.List)
-	if m.List == "" {
-		words += " of the list come from"
+	w.plain(" at ")
+	words, ok := w.app.SpotWords(c.Move.Target, c.Move.Spot)
+	w.out = append(w.out, Chunk{Text: words, Part: "spot", Case: c.ID, Bad: !ok})
+}
+
+// SpotWords names a spot of a screen; false when it is gone.
+func (a *App) SpotWords(s *project.Screen, spot string) (string, bool) {
+	element, tab, isTab := strings.Cut(spot, ".")
+	e := s.Elements[element]
+	if e == nil {
+		return "a spot that is gone", false
 	}
-	if end := map[string]string{"round": ", round at the end", "stay": ", saying so at the end"}[m.None]; end != "" {
-		words += end
+	if isTab {
+		if t, ok := e.Spec.(*project.Tabs); ok && t.Tabs[tab] != nil {
+			return "the tab “" + t.Tabs[tab].Label + "”", true
+		}
+		return "a tab that is gone", false
 	}
-	return words
+	if l, ok := e.Spec.(*project.List); ok {
+		if t := a.Project.Tables[l.Table]; t != nil {
+			return "the list of " + lowerLabel(t.Label), true
+		}
+	}
+	if plan := a.element(s.ID, element); plan != nil {
+		return "“" + a.ElementWords(s, plan) + "”", true
+	}
+	return "“" + e.Kind + "”", true
+}
+
+// carries says what is passed on by name, spelt out.
+func (w *sentenceWriter) carries(c *CasePlan) {
+	m := c.Move
+	if m.Move.Carry == nil {
+		return
+	}
+	var names []string
+	for _, in := range project.Ordered(m.Target.Inputs) {
+		if _, ok := m.Carried[in.ID]; ok {
+			names = append(names, lowerLabel(in.Label))
+		}
+	}
+	text := strings.Join(names, ", ")
+	switch {
+	case m.Move.Carry.All && len(names) == 0:
+		text = "all that it takes, which is nothing yet"
+	case m.Move.Carry.All:
+		text = "all that it takes: " + text
+	case len(names) == 0:
+		text = "nothing"
+	}
+	w.plain(", carrying ")
+	w.out = append(w.out, Chunk{Text: text, Part: "carry", Tone: "record", Case: c.ID})
 }
 
 // recordWord says what one record of a list of the screen, or of the screen itself, is called.
@@ -200,44 +314,54 @@ func (w *sentenceWriter) recordWord(list string) string {
 	return "record"
 }
 
-func (w *sentenceWriter) bindings(c *CasePlan) {
-	m := c.Move
+func (w *sentenceWriter) bindings(caseID string, m *MovePlan) {
 	var carried []*project.Input
 	for _, in := range project.Ordered(m.Target.Inputs) {
 		if in.ID != m.Target.Record {
 			carried = append(carried, in)
 			continue
 		}
-		w.plain(" on ")
-		if m.Mode == "add" {
-			w.out = append(w.out, Chunk{Text: w.newRecord(m), Part: "record", Tone: "record", Case: c.ID, Item: in.ID})
+		if m.Carried[in.ID] != "" {
 			continue
 		}
-		w.binding(c, in)
+		w.plain(" on ")
+		if m.Mode == "add" {
+			w.out = append(w.out, Chunk{Text: w.newRecord(m), Part: "record", Tone: "record", Case: caseID, Item: in.ID, Among: m.ID})
+			continue
+		}
+		w.binding(caseID, m, in)
 	}
 	said := false
 	for _, in := range carried {
-		if m.Bind[in.ID] == nil && !in.Required {
+		if m.Bind[in.ID] == nil && (!in.Required || m.Carried[in.ID] != "") {
 			continue
 		}
 		w.plain(map[bool]string{false: " with ", true: ", "}[said] + lowerLabel(in.Label) + " ")
 		said = true
-		w.binding(c, in)
+		w.binding(caseID, m, in)
 	}
 }
 
-func (w *sentenceWriter) binding(c *CasePlan, in *project.Input) {
-	b := c.Move.Bind[in.ID]
-	chunk := Chunk{Part: "record", Tone: "record", Case: c.ID, Item: in.ID}
+func (w *sentenceWriter) binding(caseID string, m *MovePlan, in *project.Input) {
+	b := m.Bind[in.ID]
+	chunk := Chunk{Part: "record", Tone: "record", Case: caseID, Item: in.ID, Among: m.ID}
 	if b == nil {
 		chunk.Text, chunk.Bad = "choose which "+lowerLabel(in.Label), true
-	} else {
-		chunk.Text = w.app.bindingWords(w.screen, w.element, b)
+		w.out = append(w.out, chunk)
+		return
 	}
+	chunk.Text = w.bindingWords(b)
 	w.out = append(w.out, chunk)
-	if b != nil && b.None != "" && b.None != "grey" {
-		w.plain(" (" + map[string]string{"list": "if none: open the list", "add": "if none: offer to add", "stay": "if none: say so"}[b.None] + ")")
+	if b.None != "" && b.None != "grey" { // greyed is what everybody expects
+		w.plain(" (")
+		w.out = append(w.out, Chunk{Text: noneWords(b.None), Part: "none", Case: caseID, Item: in.ID, Among: m.ID})
+		w.plain(")")
 	}
+}
+
+// noneWords says what happens where there is no record.
+func noneWords(none string) string {
+	return "if none: " + map[string]string{"": "greyed", "grey": "greyed", "list": "open the list", "add": "offer to add", "stay": "say so", "round": "go round"}[none]
 }
 
 func (w *sentenceWriter) newRecord(m *MovePlan) string {
@@ -269,7 +393,7 @@ func (w *sentenceWriter) arrive(c *CasePlan) {
 	var parts []string
 	for _, f := range project.Ordered(a.Filters) {
 		if col, _ := w.app.Project.FieldAt(table, f.Path); col != nil {
-			verb := map[string]string{"is": " is ", "isNot": " is not ", "contains": " contains ", "empty": " is empty", "notEmpty": " is not empty", "atLeast": " is at least ", "atMost": " is at most "}[f.Compare]
+			verb := compareWords[f.Compare]
 			parts = append(parts, lowerLabel(col.Label)+verb+f.Value)
 		}
 	}

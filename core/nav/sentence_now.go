@@ -25,14 +25,14 @@ func (o *Opening) Now(v Verdict) string {
 	}
 	var does []string
 	w := sentenceWriter{app: o.app, screen: o.plan.Screen}
-	if m := v.chosen.Move; m != nil && m.Target != nil {
-		return who + ": saves, then opens " + m.Target.Title + "."
+	if v.pick != nil {
+		does = append(does, "asks which "+v.pick.One)
 	}
 	for _, e := range v.chosen.Effects {
 		does = append(does, w.effect(e))
 	}
 	if m := v.chosen.Move; m != nil {
-		does = append(does, map[string]string{"back": "goes back", "forward": "goes forward", "home": "goes home", "up": "goes up", "close": "closes", "step": "steps along the list"}[m.Kind])
+		does = append(does, moveKinds[m.Kind].now(v))
 	}
 	return who + ": " + strings.Join(does, ", then ") + "."
 }

@@ -7,43 +7,7 @@ import (
 	"ambergate/core/project"
 )
 
-func (w *sentenceWriter) effect(e *EffectPlan) string {
-	switch spec := e.Spec.(type) {
-	case *project.Save:
-		return "save"
-	case *project.Set:
-		t := w.app.Project.Tables[w.subjectTable()]
-		var parts []string
-		for _, field := range sortedKeys(spec.Fields) {
-			label := "a field that is gone"
-			if t != nil && t.Fields[field] != nil {
-				label = lowerLabel(t.Fields[field].Label)
-			}
-			value := "“" + spec.Fields[field] + "”"
-			if x := e.Exprs[field]; x != nil {
-				value = w.valueWords(x)
-			}
-			parts = append(parts, "set "+label+" to "+value)
-		}
-		return strings.Join(parts, " and ")
-	case *project.Delete:
-		if spec.List != "" {
-			return "delete the chosen " + w.recordWord(spec.List)
-		}
-		return "delete " + w.app.bindingWords(w.screen, w.element, &project.Binding{Rule: "this"})
-	case *project.AddRow:
-		return "begin a new " + w.recordWord(spec.List)
-	case *project.Write:
-		if e.Exprs["tag"] == nil || e.Exprs["value"] == nil {
-			return "write to a tag that is gone"
-		}
-		if v := e.Exprs["value"].Root; v.Op == cond.OpConst && v.Const.True() {
-			return "send " + e.Exprs["tag"].Root.Path.Words()
-		}
-		return "write " + e.Exprs["value"].Root.Phrase() + " to " + e.Exprs["tag"].Root.Path.Words()
-	}
-	return e.Kind
-}
+func (w *sentenceWriter) effect(e *EffectPlan) string { return effectKinds[e.Kind].words(w, e) }
 
 // subjectTable gives the table that effects change: the screen's own, or that of a list's rows.
 func (w *sentenceWriter) subjectTable() string {
@@ -56,53 +20,85 @@ func (w *sentenceWriter) subjectTable() string {
 }
 
 // bindingWords says where an input's value comes from.
-func (a *App) bindingWords(s *project.Screen, e *ElementPlan, b *project.Binding) string {
-	switch b.Rule {
-	case "this":
-		if t := a.Project.Tables[s.RecordTable()]; t != nil {
-			return "this " + t.One
-		}
-		return "this record"
-	case "row":
-		return "the clicked row"
-	case "point":
-		return "the chosen bar"
-	case "user":
-		return "the user’s own record"
-	case "value":
-		return "“" + b.Value + "”"
-	case "input":
-		if in := s.Inputs[b.Value]; in != nil {
-			return "the " + lowerLabel(in.Label) + " given"
-		}
-		return "an input that is gone"
-	case "parent":
-		return a.parentWords(s, e, b)
-	case "expression":
-		return "“" + b.Value + "”"
-	}
-	return b.Rule
+func (w *sentenceWriter) bindingWords(b *project.Binding) string {
+	return ruleKinds[b.Rule].words(w, b)
 }
 
-func (a *App) parentWords(s *project.Screen, e *ElementPlan, b *project.Binding) string {
-	table, of := s.RecordTable(), "its"
-	if b.From == "row" {
-		of = "the row’s"
-		if l, ok := e.Spec.(*project.List); ok {
-			table = l.Table
-		}
-	}
+// pathLabels says a path of relations: "cabin’s lift"; "" where a part is gone.
+func (a *App) pathLabels(table, path string) string {
 	var words []string
-	path := ""
-	for _, part := range strings.Split(b.Path, ".") {
-		path = join(path, part)
-		f, _ := a.Project.FieldAt(table, path)
+	at := ""
+	for _, part := range splitPath(path) {
+		at = join(at, part)
+		f, _ := a.Project.FieldAt(table, at)
 		if f == nil {
-			return "a relation that is gone"
+			return ""
 		}
 		words = append(words, lowerLabel(f.Label))
 	}
-	return of + " " + strings.Join(words, "’s ")
+	return strings.Join(words, "’s ")
+}
+
+// rowTable gives the table of the rows of the element, or "".
+func (w *sentenceWriter) rowTable() string {
+	if w.element != nil {
+		if l, ok := w.element.Spec.(*project.List); ok {
+			return l.Table
+		}
+	}
+	return ""
+}
+
+func (w *sentenceWriter) chart() (*project.Chart, bool) {
+	if w.element == nil {
+		return nil, false
+	}
+	c, ok := w.element.Spec.(*project.Chart)
+	return c, ok
+}
+
+// inputs gives what the way was given: the inputs of the screen, or of the shared gate.
+func (w *sentenceWriter) inputs() map[string]*project.Input {
+	if w.shared != nil {
+		return w.shared.Inputs
+	}
+	return w.screen.Inputs
+}
+
+// fromTable gives the table of the record that a rule starts at.
+func (w *sentenceWriter) fromTable(from string) string {
+	switch from {
+	case "", "record":
+		return w.screen.RecordTable()
+	case "row":
+		return w.rowTable()
+	}
+	if in := w.inputs()[from]; in != nil {
+		return in.Table
+	}
+	return ""
+}
+
+// fromWords says whose the record is that a rule finds.
+func (w *sentenceWriter) fromWords(from string) string {
+	switch from {
+	case "", "record":
+		return "its"
+	case "row":
+		return "the row’s"
+	}
+	if in := w.inputs()[from]; in != nil {
+		return "the given " + lowerLabel(in.Label) + "’s"
+	}
+	return "a missing input’s"
+}
+
+// scope gives the names that expressions of the way may start with.
+func (w *sentenceWriter) scope() cond.Scope {
+	if w.shared != nil {
+		return w.app.Project.GateScope(w.shared)
+	}
+	return w.app.Project.Scope(w.screen, w.rowTable())
 }
 
 // roleWords says for whom a gate is.
@@ -135,7 +131,7 @@ func (w *sentenceWriter) valueWords(x *cond.Expr) string {
 	case p.Root == "user" && p.Key == "record":
 		return "the user"
 	case p.Root == "record" && p.Key == "":
-		return w.app.bindingWords(w.screen, w.element, &project.Binding{Rule: "this"})
+		return thisRule{}.words(w, nil)
 	case p.Root == "record":
 		return "its " + p.Words()
 	case p.Root == "inputs" && len(p.Segs) == 1:

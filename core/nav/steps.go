@@ -215,10 +215,7 @@ func (o *Opening) aimStep(v *Verdict, m *MovePlan) {
 		*v = Verdict{State: "greyed", By: "record", Reason: "The neighbours cannot be found quickly enough: no index serves the order of “" + o.steps.list + "”.", Part: v.Part, chosen: v.chosen}
 		return
 	}
-	row := o.steps.to[m.Step]
-	if row == nil && m.None == "round" {
-		row = o.steps.to[map[string]string{"previous": "last", "next": "first"}[m.Step]]
-	}
+	row := o.steps.at(m.Step, m.None)
 	if row == nil {
 		end := "first"
 		if m.Step == "next" || m.Step == "last" {

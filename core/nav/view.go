@@ -20,6 +20,8 @@ type View struct {
 	Context  []Chip        `json:"context,omitempty"` // what arrived and narrows the screen
 	Elements []ElementView `json:"elements"`
 	Steps    *StepView     `json:"steps,omitempty"`
+	Rails    []RailView    `json:"rails,omitempty"`
+	Ways     []WayView     `json:"ways,omitempty"`  // what sets off no element
 	Tells    bool          `json:"tells,omitempty"` // its position in the list come from can be asked for
 }
 
@@ -58,6 +60,7 @@ type ElementView struct {
 	Trend  *TrendView   `json:"trend,omitempty"`
 	Figure *FigureView  `json:"figure,omitempty"`
 	Tabs   *TabsView    `json:"tabs,omitempty"`
+	Image  *ImageView   `json:"image,omitempty"`
 }
 
 // View draws the screen from what was fetched and the live values of now.
@@ -83,7 +86,32 @@ func (o *Opening) View() *View {
 			v.Elements = append(v.Elements, ev)
 		}
 	}
+	v.Ways, v.Rails = o.wayViews(), o.railViews()
 	return v
+}
+
+// WayView is a way that no element sets off.
+type WayView struct {
+	ID      string  `json:"id"`
+	Trigger string  `json:"trigger"` // swipe, entered, left, time, keys
+	Side    string  `json:"side,omitempty"`
+	After   float64 `json:"after,omitempty"` // seconds
+	Keys    string  `json:"keys,omitempty"`
+	Words   string  `json:"words"` // what it does, for people
+}
+
+// wayViews gives the ways that no element sets off, as far as they are open: a shut one does nothing.
+func (o *Opening) wayViews() []WayView {
+	var out []WayView
+	for _, e := range o.plan.Off {
+		w := e.Spec.(*project.Way)
+		for _, g := range e.Gates {
+			if v := o.judge(g, aim{}); v.Open() && v.stay == "" {
+				out = append(out, WayView{ID: w.ID, Trigger: w.Trigger, Side: w.Side, After: w.After, Keys: w.Keys, Words: o.app.plateTitle(o.plan, e, g)})
+			}
+		}
+	}
+	return out
 }
 
 // element draws one element; false when users do not get to see it.

@@ -24,6 +24,78 @@ type WayOut struct {
 	Now      string  `json:"now"`
 	Verdict  Verdict `json:"verdict"`
 	Sentence []Chunk `json:"sentence"`
+
+	Gate   string     `json:"gate"`             // JSON Pointer of the gate in the element, or way
+	Shared *SharedUse `json:"shared,omitempty"` // it goes through a shared gate
+	Rail   string     `json:"rail,omitempty"`   // name of the rail that it stands on
+}
+
+// SharedUse is a shared gate as one way uses it.
+type SharedUse struct {
+	ID   string `json:"id"`
+	Name string `json:"name"`
+	Uses []Use  `json:"uses"` // all ways through it, this one among them
+}
+
+// Way is one trigger through one gate of a screen, of a rail on it, or of the screen itself.
+type Way struct {
+	Screen  *project.Screen
+	Plan    *ScreenPlan
+	Element *ElementPlan
+	Trigger string
+	Gate    *GatePlan
+	Rail    *project.Rail // that the element stands on; nil for the screen's own
+}
+
+// Ways gives all ways of a screen in a stable order: its elements', those set off by none, its rails'.
+func (p *ScreenPlan) Ways() []Way {
+	var out []Way
+	add := func(e *ElementPlan, rail *project.Rail) {
+		for _, trigger := range sortedKeys(e.Gates) {
+			out = append(out, Way{Screen: p.Screen, Plan: p, Element: e, Trigger: trigger, Gate: e.Gates[trigger], Rail: rail})
+		}
+	}
+	for _, e := range p.Elements {
+		add(e, nil)
+	}
+	for _, e := range p.Off {
+		add(e, nil)
+	}
+	for _, r := range p.Rails {
+		for _, e := range r.Elements {
+			add(e, r.Rail)
+		}
+	}
+	return out
+}
+
+// At gives the JSON Pointer (RFC 6901) of the gate in the element or way itself.
+func (w Way) At() string { return w.owner() + "/" + project.GatePlace(w.Trigger) }
+
+// Wiring gives the JSON Pointer of the gate that says what happens: that of the shared one, if it is shared.
+func (w Way) Wiring() string {
+	if w.Gate != nil && w.Gate.Shared != nil {
+		return "/" + w.Gate.Shared.ID + "/gate"
+	}
+	return w.At()
+}
+
+func (w Way) owner() string {
+	switch {
+	case w.Rail != nil:
+		return "/" + w.Rail.ID + "/elements/" + w.Element.ID
+	case w.Element.Kind == "way":
+		return "/" + w.Screen.ID + "/ways/" + w.Element.ID
+	}
+	return "/" + w.Screen.ID + "/elements/" + w.Element.ID
+}
+
+func (w Way) writer(a *App) sentenceWriter {
+	s := sentenceWriter{app: a, screen: w.Screen, element: w.Element}
+	if w.Gate != nil {
+		s.shared = w.Gate.Shared
+	}
+	return s
 }
 
 // WayIn is one way that leads to a screen, as a plate of the builder's margin.
@@ -33,6 +105,7 @@ type WayIn struct {
 	Area    string `json:"area,omitempty"`
 	Glyph   string `json:"glyph"`
 	Element string `json:"element"`
+	Trigger string `json:"trigger"`
 	Words   string `json:"words"`
 	Brings  string `json:"brings,omitempty"`
 	None    string `json:"none,omitempty"` // what if there is no record
@@ -48,18 +121,37 @@ func (o *Opening) Ways() []WayOut {
 			continue
 		}
 		ev, _ := o.element(e)
-		if e.Kind == "button" && len(e.Gates) == 0 {
-			b := e.Spec.(*project.Button)
+		if b, ok := e.Spec.(*project.Button); ok && len(e.Gates) == 0 {
+			w := Way{Screen: o.plan.Screen, Plan: o.plan, Element: e, Trigger: b.TriggerName()}
 			out = append(out, WayOut{
 				Element: e.ID, Trigger: b.TriggerName(), Words: o.text(e, "words"), Kind: "none", Title: "nothing yet", Glyph: "none", State: "greyed", By: "case", Reason: "nothing is wired to it yet",
-				Now: "Nothing is wired to it yet.", Sentence: o.app.Sentence(o.plan.Screen, e, b.TriggerName()),
+				Now: "Nothing is wired to it yet.", Sentence: o.app.Sentence(o.plan.Screen, e, b.TriggerName()), Gate: w.At(),
 			})
 		}
 		for _, trigger := range sortedKeys(e.Gates) {
-			out = append(out, o.wayOut(e, ev, trigger, e.Gates[trigger]))
+			out = append(out, o.wayOut(Way{Screen: o.plan.Screen, Plan: o.plan, Element: e, Trigger: trigger, Gate: e.Gates[trigger]}, ev))
+		}
+	}
+	for _, w := range o.plan.Ways() {
+		switch {
+		case w.Element.Kind == "way":
+			out = append(out, o.wayOut(w, ElementView{}))
+		case w.Rail != nil && o.onRail(w.Rail):
+			ev, _ := o.element(w.Element)
+			out = append(out, o.wayOut(w, ev))
 		}
 	}
 	return out
+}
+
+// onRail says whether a rail stands here.
+func (o *Opening) onRail(rail *project.Rail) bool {
+	for _, r := range o.plan.Rails {
+		if r.Rail == rail {
+			return o.stands(r)
+		}
+	}
+	return false
 }
 
 // StaticWays gives the ways out of a screen that is not open, without any verdict.
@@ -69,12 +161,10 @@ func (a *App) StaticWays(screen string) []WayOut {
 	if plan == nil {
 		return out
 	}
-	for _, e := range plan.Elements {
-		for trigger, g := range e.Gates {
-			way := WayOut{Element: e.ID, Trigger: trigger, Words: a.ElementWords(plan.Screen, e), State: "unknown", Sentence: a.Sentence(plan.Screen, e, trigger)}
-			a.plate(&way, plan.Screen, e, g)
-			out = append(out, way)
-		}
+	for _, w := range plan.Ways() {
+		way := WayOut{Element: w.Element.ID, Trigger: w.Trigger, Words: a.ElementWords(plan.Screen, w.Element), State: "unknown", Sentence: a.Sentence(plan.Screen, w.Element, w.Trigger)}
+		a.plate(&way, w)
+		out = append(out, way)
 	}
 	return out
 }
@@ -89,28 +179,29 @@ func (a *App) RowTable(screen, element string) string {
 	return ""
 }
 
-func (o *Opening) wayOut(e *ElementPlan, ev ElementView, trigger string, g *GatePlan) WayOut {
-	v := o.judge(g, o.sampleAim(e, trigger))
-	way := WayOut{Element: e.ID, Trigger: trigger, Words: o.elementWords(e), State: v.State, By: v.By, Reason: v.Reason, Verdict: v, Now: o.Now(v), Sentence: o.app.Sentence(o.plan.Screen, e, trigger)}
+func (o *Opening) wayOut(w Way, ev ElementView) WayOut {
+	e := w.Element
+	v := o.judge(w.Gate, o.sampleAim(e, w.Trigger))
+	way := WayOut{Element: e.ID, Trigger: w.Trigger, Words: o.elementWords(e), State: v.State, By: v.By, Reason: v.Reason, Verdict: v, Now: o.Now(v), Sentence: o.app.Sentence(o.plan.Screen, e, w.Trigger)}
 	if ev.State == "hidden" && v.State != "hidden" {
 		way.State, way.By, way.Reason = "hidden", ev.By, ev.Reason
 		way.Now = "For " + o.world.user.Name + ": " + ev.Reason
 	}
-	o.app.plate(&way, o.plan.Screen, e, g)
+	o.app.plate(&way, w)
 	return way
 }
 
 // sampleAim stands a list's first row, or a chart's first point, for whichever is clicked.
 func (o *Opening) sampleAim(e *ElementPlan, trigger string) aim {
-	several := strings.HasPrefix(trigger, "several.")
+	several := strings.HasPrefix(trigger, "several.") || strings.HasPrefix(trigger, "menu.")
 	switch {
-	case trigger == "row" || several:
+	case e.Kind == "list" && (trigger == "row" || several):
 		if rows := o.pages[e.ID].rows; len(rows) > 0 {
 			return aim{row: rows[0], element: e.ID, several: several}
 		}
-	case trigger == "point":
+	case e.Kind == "chart":
 		if groups := o.groups[e.ID]; len(groups) > 0 {
-			return aim{point: groups[0].Value.Wire()}
+			return aim{point: groups[0].Value.Wire(), span: e.Spec.(*project.Chart).Span}
 		}
 	}
 	return aim{}
@@ -138,19 +229,33 @@ func (a *App) ElementWords(s *project.Screen, e *ElementPlan) string {
 		if f, _ := a.Project.FieldAt(s.RecordTable(), spec.Path); f != nil {
 			return f.Label
 		}
+	case *project.Image:
+		if p := a.Project.Pictures[spec.Picture]; p != nil {
+			return p.Name
+		}
+	case *project.Way:
+		return wayWords(spec)
 	}
 	return e.Kind
 }
 
 // plate fills in what a way's plate says of its target, from its first case.
-func (a *App) plate(way *WayOut, s *project.Screen, e *ElementPlan, g *GatePlan) {
+func (a *App) plate(way *WayOut, at Way) {
+	g := at.Gate
+	way.Gate = at.At()
+	if at.Rail != nil {
+		way.Rail = at.Rail.Name
+	}
+	if g.Shared != nil {
+		way.Shared = &SharedUse{ID: g.Shared.ID, Name: g.Shared.Name, Uses: a.UsesOf(g.Shared.ID)}
+	}
 	way.Kind, way.Title, way.Glyph = "stay", "stays here", "stay"
 	if len(g.Cases) == 0 {
 		way.Kind, way.Title, way.Glyph = "none", "nothing yet", "none"
 		return
 	}
 	c := g.Cases[0]
-	w := sentenceWriter{app: a, screen: s, element: e}
+	w := at.writer(a)
 	if c.Move == nil {
 		var does []string
 		for _, effect := range c.Effects {
@@ -160,39 +265,33 @@ func (a *App) plate(way *WayOut, s *project.Screen, e *ElementPlan, g *GatePlan)
 		return
 	}
 	way.Kind, way.Glyph = c.Move.Kind, c.Move.Kind
-	way.Title = map[string]string{"back": "Back", "forward": "Forward", "home": "Home", "up": "Up", "close": "Close"}[c.Move.Kind]
-	if c.Move.Kind == "step" {
-		way.Title = sentenceWord(c.Move.Step) + " " + w.recordWord(c.Move.List)
-		way.Glyph = map[string]string{"first": "back", "previous": "back", "next": "forward", "last": "forward"}[c.Move.Step]
-	}
-	if c.Move.Kind != "screen" {
-		return
-	}
-	if c.Move.Target == nil {
-		way.Title, way.Glyph = "a screen that is gone", "none"
-		return
-	}
-	way.Target, way.Title, way.Glyph = c.Move.Target.ID, c.Move.Target.Title, c.Move.Target.Type
-	way.How = c.Move.Mode
-	if way.How == "" {
-		way.How = "view"
-	}
-	if c.Move.Target.Type != "form" {
-		way.How = c.Move.Target.Type
-	}
-	if as := map[string]string{"dialog": ", dialog", "drawer": ", drawer", "tab": ", new tab"}[c.Move.As]; as != "" {
-		way.How += as
-	}
-	way.Brings = a.brings(s, e, c)
+	moveKinds[c.Move.Kind].plate(&w, way, c)
 }
 
-func (a *App) brings(s *project.Screen, e *ElementPlan, c *CasePlan) string {
-	w := sentenceWriter{app: a, screen: s, element: e}
-	w.bindings(c)
+// plateTitle says where a gate of a screen leads, as its plate does.
+func (a *App) plateTitle(p *ScreenPlan, e *ElementPlan, g *GatePlan) string {
+	var way WayOut
+	if len(g.Cases) > 0 && g.Cases[0].Move != nil {
+		w := Way{Screen: p.Screen, Plan: p, Element: e, Gate: g}.writer(a)
+		moveKinds[g.Cases[0].Move.Kind].plate(&w, &way, g.Cases[0])
+	}
+	return way.Title
+}
+
+// brings says what a move brings to its target.
+func (w *sentenceWriter) brings(m *MovePlan) string {
+	of := *w
+	of.out = nil
+	of.bindings("", m)
 	var parts []string
-	for _, chunk := range w.out {
+	for _, chunk := range of.out {
 		if chunk.Part == "record" && !chunk.Bad {
 			parts = append(parts, chunk.Text)
+		}
+	}
+	for _, in := range project.Ordered(m.Target.Inputs) {
+		if m.Carried[in.ID] != "" {
+			parts = append(parts, "the "+lowerLabel(in.Label)+" given")
 		}
 	}
 	return strings.Join(parts, ", ")
@@ -201,13 +300,24 @@ func (a *App) brings(s *project.Screen, e *ElementPlan, c *CasePlan) string {
 // WaysIn gives every way that leads to a screen, by area and title.
 func (a *App) WaysIn(screen string, roles map[string]bool) []WayIn {
 	out := []WayIn{}
+	rails := map[string]bool{}
 	for _, id := range sortedKeys(a.Screens) {
-		plan := a.Screens[id]
-		for _, e := range plan.Elements {
-			for trigger, g := range e.Gates {
-				if in, ok := a.wayIn(plan, e, trigger, g, screen, roles); ok && id != screen {
+		if id == screen {
+			continue
+		}
+		for _, w := range a.Screens[id].Ways() {
+			if w.Rail != nil { // one plate for a rail, however many screens it stands on
+				if key := w.Rail.ID + "." + w.Element.ID; rails[key] {
+					continue
+				} else if in, ok := a.wayIn(w, screen, roles); ok {
+					rails[key] = true
+					in.Title, in.Area, in.Glyph = w.Rail.Name, "Rails", "rail"
 					out = append(out, in)
 				}
+				continue
+			}
+			if in, ok := a.wayIn(w, screen, roles); ok {
+				out = append(out, in)
 			}
 		}
 	}
@@ -220,30 +330,33 @@ func (a *App) WaysIn(screen string, roles map[string]bool) []WayIn {
 	return out
 }
 
-func (a *App) wayIn(plan *ScreenPlan, e *ElementPlan, trigger string, g *GatePlan, screen string, roles map[string]bool) (WayIn, bool) {
+func (a *App) wayIn(w Way, screen string, roles map[string]bool) (WayIn, bool) {
+	g, s := w.Gate, w.Screen
 	for _, c := range g.Cases {
-		if c.Move == nil || c.Move.Target == nil || c.Move.Target.ID != screen {
-			continue
-		}
-		s := plan.Screen
-		in := WayIn{Screen: s.ID, Title: s.Title, Area: s.Area, Glyph: s.Type, Element: e.ID, Words: a.ElementWords(s, e), Brings: a.brings(s, e, c), Roles: a.roleWords(g.Roles), Open: g.Roles == nil}
-		switch trigger {
-		case "row":
-			in.Words = "row opened"
-		case "point":
-			in.Words = "bar chosen"
-		default:
-			in.Words = "“" + in.Words + "”"
-		}
-		for r := range g.Roles {
-			in.Open = in.Open || roles[r]
-		}
-		for _, b := range c.Move.Bind {
-			if b.Rule == "parent" {
-				in.None = map[string]string{"": "none: not said", "grey": "none: greyed", "list": "none: the list", "add": "none: add one", "stay": "none: says so"}[b.None]
+		for _, m := range c.Move.Leads() {
+			if m.Target == nil || m.Target.ID != screen {
+				continue
 			}
+			writer := w.writer(a)
+			in := WayIn{Screen: s.ID, Title: s.Title, Area: s.Area, Glyph: s.Type, Element: w.Element.ID, Trigger: w.Trigger, Words: a.ElementWords(s, w.Element), Brings: writer.brings(m), Roles: a.roleWords(g.Roles), Open: g.Roles == nil}
+			switch {
+			case w.Trigger == "row":
+				in.Words = "row opened"
+			case w.Trigger == "point":
+				in.Words = "bar chosen"
+			case w.Element.Kind != "way":
+				in.Words = "“" + in.Words + "”"
+			}
+			for r := range g.Roles {
+				in.Open = in.Open || roles[r]
+			}
+			for _, id := range sortedKeys(m.Bind) {
+				if b := m.Bind[id]; ruleKinds[b.Rule].mayBeNone(&writer, b) {
+					in.None = map[string]string{"": "none: not said", "grey": "none: greyed", "list": "none: the list", "add": "none: add one", "stay": "none: says so", "round": "none: goes round"}[b.None]
+				}
+			}
+			return in, true
 		}
-		return in, true
 	}
 	return WayIn{}, false
 }

@@ -83,12 +83,14 @@ func (a *App) Why(ctx context.Context, user *User, place Place, at Aim, src Sour
 
 // asking is one explanation in the making.
 type asking struct {
-	app   *App
-	src   Sources
-	out   *Explanation
-	open  *Opening
-	world *world
-	asked []*cond.Node // the conditions that must all hold
+	app      *App
+	src      Sources
+	out      *Explanation
+	open     *Opening
+	world    *world
+	element  *ElementPlan
+	gatePlan *GatePlan
+	asked    []*cond.Node // the conditions that must all hold
 }
 
 func (a *App) why(ctx context.Context, user *User, place Place, at Aim, src Sources) (*Explanation, error) {
@@ -121,9 +123,18 @@ func (q *asking) way(ctx context.Context, at Aim, entered bool) error {
 		q.close("greyed", "Nothing is wired to it yet.")
 		return nil
 	}
+	q.element, q.gatePlan = e, gate
 	target, err := q.aim(ctx, e, at)
 	if err != nil {
 		return err
+	}
+	if entered {
+		if err := q.neighbours(ctx, target); err != nil {
+			return err
+		}
+	}
+	if target != nil {
+		q.world = q.open.given(gate, q.world, *target)
 	}
 	q.shown(e)
 	q.gate(gate)
@@ -143,6 +154,22 @@ func (q *asking) way(ctx context.Context, at Aim, entered bool) error {
 	return nil
 }
 
+// neighbours finds what record rules ask for beyond the screen's own record.
+func (q *asking) neighbours(ctx context.Context, at *aim) error {
+	if err := q.open.fetchSteps(ctx, q.src); err != nil {
+		return err
+	}
+	if err := q.open.fetchChosen(ctx, q.src); err != nil {
+		return err
+	}
+	if at != nil && at.row != nil {
+		if err := q.open.fetchChildrenOf(ctx, q.src.Records, at.row); err != nil {
+			return err
+		}
+	}
+	return q.open.fetchChildren(ctx, q.src)
+}
+
 // close notes that the way is not open; what closed it first is kept.
 func (q *asking) close(state, reason string) {
 	if q.out.State == "open" {
@@ -154,7 +181,10 @@ func (q *asking) close(state, reason string) {
 func (q *asking) aim(ctx context.Context, e *ElementPlan, at Aim) (*aim, error) {
 	out := aim{point: at.Point}
 	list, ok := e.Spec.(*project.List)
-	if at.Trigger != "row" || !ok || q.out.State == "shut" || !q.open.rights.On(list.Table).View {
+	if c, chart := e.Spec.(*project.Chart); chart {
+		out.span = c.Span
+	}
+	if at.Trigger != "row" && !strings.HasPrefix(at.Trigger, "menu.") || !ok || q.out.State == "shut" || !q.open.rights.On(list.Table).View {
 		return &out, nil
 	}
 	query, hidden, err := q.open.listQuery(e, "")

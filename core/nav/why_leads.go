@@ -3,7 +3,6 @@ package nav
 import (
 	"context"
 	"errors"
-	"strings"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -18,11 +17,12 @@ func (q *asking) leads(ctx context.Context, g *GatePlan, v Verdict) error {
 		if chosen == nil && len(g.Cases) > 0 {
 			chosen = g.Cases[0]
 		}
-		if chosen == nil || chosen.Move == nil || chosen.Move.Kind != "screen" || chosen.Move.Target == nil {
+		if chosen == nil || chosen.Move == nil {
 			return nil
 		}
 		would := Verdict{State: "open", chosen: chosen}
-		q.open.aimMove(&would, chosen.Move, q.world, aim{row: q.world.row})
+		at := aim{row: q.world.row}
+		moveKinds[chosen.Move.Kind].aim(q.open, &would, chosen.Move, q.open.given(g, q.world, at), at)
 		if would.To == nil {
 			return nil
 		}
@@ -64,38 +64,23 @@ func (q *asking) leads(ctx context.Context, g *GatePlan, v Verdict) error {
 
 // from says how an input of the target gets its value.
 func (q *asking) from(v Verdict, input string) string {
-	if v.chosen == nil || v.chosen.Move == nil || v.chosen.Move.Bind[input] == nil {
+	m := v.move
+	if m == nil || m.Bind[input] == nil {
+		if m != nil && m.Carried[input] != "" {
+			return "carried on"
+		}
 		return ""
 	}
-	b := v.chosen.Move.Bind[input]
-	switch b.Rule {
-	case "parent":
-		table := q.open.plan.Screen.RecordTable()
-		if b.From == "row" && q.world.row != nil {
-			table = q.world.row.Table
-		}
-		return "its " + q.app.pathWords(table, b.Path)
-	case "expression":
-		if e := v.chosen.Move.Exprs[input]; e != nil {
-			return e.Root.Phrase()
-		}
-	case "input":
-		if in := q.open.plan.Screen.Inputs[b.Value]; in != nil {
-			return "this screen’s " + lowerLabel(in.Label)
-		}
+	b := m.Bind[input]
+	if e := m.Exprs[input]; e != nil {
+		return e.Root.Phrase()
 	}
-	return map[string]string{"this": "this record", "row": "the clicked row", "point": "the chosen point", "user": "the user", "value": "always this"}[b.Rule]
-}
-
-func (a *App) pathWords(table, path string) string {
-	var out []string
-	for _, part := range strings.Split(path, ".") {
-		f, _ := a.Project.FieldAt(table, part)
-		if f == nil {
-			return path
-		}
-		out = append(out, lowerLabel(f.Label))
-		table = f.References
+	if b.Rule == "value" {
+		return "always this"
 	}
-	return strings.Join(out, "’s ")
+	w := sentenceWriter{app: q.app, screen: q.open.plan.Screen, element: q.element}
+	if v.chosen != nil && q.gatePlan != nil {
+		w.shared = q.gatePlan.Shared
+	}
+	return w.bindingWords(b)
 }

@@ -9,7 +9,12 @@ type Button struct {
 	Tone    string `json:"tone,omitempty"`    // plain (default), main, strong, sign
 	Note    string `json:"note,omitempty"`    // template: a line under the words, on signs
 	Trigger string `json:"trigger,omitempty"` // release (default), press
+	Tip     string `json:"tip,omitempty"`     // template: shown while it is pointed at
+	Keys    string `json:"keys,omitempty"`    // shortcut, as in Ctrl+E
+	Picture string `json:"picture,omitempty"` // picture of the project
 	Gate    *Gate  `json:"gate,omitempty"`
+
+	Faces map[string]*Face `json:"faces,omitempty"` // how it looks in one condition or state
 }
 
 // Validate refuses a trigger or tone that does not exist.
@@ -17,7 +22,19 @@ func (b *Button) Validate() error {
 	if err := oneOf("trigger", b.Trigger, "", "release", "press"); err != nil {
 		return err
 	}
-	return oneOf("tone", b.Tone, "", "plain", "main", "strong", "sign")
+	for id, f := range b.Faces {
+		if f == nil {
+			return fmt.Errorf("face %s is empty", id)
+		}
+		f.ID = id
+		if err := f.validate(); err != nil {
+			return fmt.Errorf("face %s: %w", id, err)
+		}
+	}
+	if err := ValidKeys(b.Keys); err != nil {
+		return err
+	}
+	return oneOf("tone", b.Tone, Tones...)
 }
 
 // Gates gives the button's one gate.
@@ -48,8 +65,9 @@ type Field struct {
 	Path     string `json:"path"` // field ids joined by dots
 	Label    string `json:"label,omitempty"`
 	ReadOnly bool   `json:"readOnly,omitempty"`
-	Gate     *Gate  `json:"gate,omitempty"` // its value is a way, where it has one
-	Add      string `json:"add,omitempty"`  // of a relation: the form that a missing record can be added with, in a dialog
+	Gate     *Gate  `json:"gate,omitempty"`    // its value is a way, where it has one
+	Changed  *Gate  `json:"changed,omitempty"` // set off when another value was given
+	Add      string `json:"add,omitempty"`     // of a relation: the form that a missing record can be added with, in a dialog
 }
 
 // Validate asks for a path.
@@ -60,8 +78,17 @@ func (f *Field) Validate() error {
 	return nil
 }
 
-// Gates gives the gate of the field's value.
-func (f *Field) Gates() map[string]*Gate { return gates("release", f.Gate) }
+// Gates gives the gate of the field's value, and that of its change.
+func (f *Field) Gates() map[string]*Gate {
+	all := gates("release", f.Gate)
+	if f.Changed != nil {
+		if all == nil {
+			all = map[string]*Gate{}
+		}
+		all["changed"] = f.Changed
+	}
+	return all
+}
 
 func gates(trigger string, g *Gate) map[string]*Gate {
 	if g == nil {

@@ -24,6 +24,9 @@ type Project struct {
 	Grants     map[string]*Grant
 	Conditions map[string]*Condition
 	Screens    map[string]*Screen
+	Gates      map[string]*SharedGate
+	Rails      map[string]*Rail
+	Pictures   map[string]*Picture
 }
 
 // Settings is what belongs to the project as a whole. Its entity has the fixed id "project".
@@ -76,6 +79,7 @@ func Decode(entities map[string]json.RawMessage) (*Project, error) {
 	p := &Project{
 		Roles: map[string]*Role{}, Sources: map[string]*Source{}, Tables: map[string]*Table{},
 		Equipment: map[string]*Equipment{}, Grants: map[string]*Grant{}, Conditions: map[string]*Condition{}, Screens: map[string]*Screen{},
+		Gates: map[string]*SharedGate{}, Rails: map[string]*Rail{}, Pictures: map[string]*Picture{},
 	}
 	for id, body := range entities {
 		if !LegalID(id) {
@@ -118,6 +122,21 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 			return err
 		}
 		return p.Screens[id].validate()
+	case "gate":
+		if err := decodeNamed(p.Gates, id, body, func(g *SharedGate) { g.name(id) }); err != nil {
+			return err
+		}
+		return p.Gates[id].validate()
+	case "rail":
+		if err := decodeNamed(p.Rails, id, body, func(r *Rail) { r.name(id) }); err != nil {
+			return err
+		}
+		return p.Rails[id].validate()
+	case "picture":
+		if err := decodeNamed(p.Pictures, id, body, func(i *Picture) { i.ID = id }); err != nil {
+			return err
+		}
+		return p.Pictures[id].validate()
 	}
 	return fmt.Errorf("there is no kind %q", head.Kind)
 }

@@ -31,6 +31,13 @@ func (p *Project) Schema() *cond.Schema {
 		}
 		groups = append(groups, g)
 	}
+	for id, shared := range p.Gates {
+		g := &cond.Group{ID: InputsGroup(id), Label: shared.Name}
+		for _, in := range Ordered(shared.Inputs) {
+			g.Fields = append(g.Fields, cond.Field{ID: in.ID, Alias: in.Alias, Label: in.Label, Type: in.TypeOf()})
+		}
+		groups = append(groups, g)
+	}
 	user := &cond.Group{ID: "user", Label: "user", Fields: []cond.Field{
 		{ID: "name", Alias: "name", Label: "name", Type: cond.Type{Kind: cond.Text}},
 		{ID: "login", Alias: "login", Label: "sign-in name", Type: cond.Type{Kind: cond.Text}},
@@ -71,6 +78,15 @@ func (p *Project) RowScope(table string) cond.Scope {
 		return cond.Scope{"user": "user"}
 	}
 	return cond.Scope{"record": table, "user": "user"}
+}
+
+// GateScope gives the names an expression of a shared gate may start with: its inputs and the user.
+func (p *Project) GateScope(g *SharedGate) cond.Scope {
+	scope := cond.Scope{"user": "user"}
+	if len(g.Inputs) > 0 {
+		scope["inputs"] = InputsGroup(g.ID)
+	}
+	return scope
 }
 
 // Scope gives the names an expression on a screen may start with. rowTable is the table of

@@ -737,6 +737,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a picture for the project */
+        post: operations["addPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{project}/{digest}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A picture of the project, by the digest of its bytes */
+        get: operations["getPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -790,6 +824,7 @@ export interface components {
         };
         /** @description A screen with its inputs, mode and view. */
         Place: {
+            spot?: string;
             tabs?: {
                 [key: string]: string;
             };
@@ -822,6 +857,8 @@ export interface components {
         };
         /** @description A screen as it is drawn. */
         View: {
+            rails?: components["schemas"]["RailView"][];
+            ways?: components["schemas"]["WayView"][];
             find?: string;
             steps?: components["schemas"]["StepView"];
             tells?: boolean;
@@ -855,6 +892,7 @@ export interface components {
         };
         /** @description One element as it is drawn. */
         ElementView: {
+            image?: components["schemas"]["ImageView"];
             tabs?: components["schemas"]["TabsView"];
             id: string;
             kind: string;
@@ -874,6 +912,14 @@ export interface components {
         };
         /** @description A button. */
         ButtonView: {
+            leave?: string;
+            tip?: string;
+            keys?: string;
+            current?: boolean;
+            picture?: components["schemas"]["PictureView"];
+            states?: {
+                [key: string]: components["schemas"]["FaceView"];
+            };
             drops?: boolean;
             words: string;
             note?: string;
@@ -918,6 +964,7 @@ export interface components {
         };
         /** @description A stretch of a list. */
         ListView: {
+            menu?: components["schemas"]["EntryView"][];
             table: string;
             label: string;
             main: boolean;
@@ -955,6 +1002,7 @@ export interface components {
         };
         /** @description A row. */
         RowView: {
+            menu?: components["schemas"]["EntryView"][];
             cursor?: string;
             version?: string;
             edits?: boolean;
@@ -972,6 +1020,9 @@ export interface components {
         };
         /** @description A chart. */
         ChartView: {
+            span?: string;
+            unit?: string;
+            again?: boolean;
             label: string;
             by: string;
             measure: string;
@@ -982,6 +1033,8 @@ export interface components {
         };
         /** @description A bar with its parts. */
         PointView: {
+            chosen?: boolean;
+            menu?: components["schemas"]["EntryView"][];
             value: string;
             label: string;
             /** Format: double */
@@ -1052,6 +1105,7 @@ export interface components {
         };
         /** @description What the user is asked before anything is done. */
         Question: {
+            pick?: components["schemas"]["Pick"];
             token?: string;
             hanging?: components["schemas"]["Hanging"][];
             kind: string;
@@ -1067,6 +1121,7 @@ export interface components {
         };
         /** @description A piece of a sentence; a chip when it has a part. */
         Chunk: {
+            among?: string;
             text: string;
             part?: string;
             tone?: string;
@@ -1083,6 +1138,9 @@ export interface components {
         };
         /** @description A way out of a screen. */
         WayOut: {
+            gate: string;
+            shared?: components["schemas"]["SharedUse"];
+            rail?: string;
             element: string;
             trigger: string;
             words: string;
@@ -1101,6 +1159,7 @@ export interface components {
         };
         /** @description A way into a screen. */
         WayIn: {
+            trigger: string;
             screen: string;
             title: string;
             area?: string;
@@ -1412,6 +1471,9 @@ export interface components {
         };
         /** @description What was set off. It decides nothing. */
         PressRequest: {
+            picked?: {
+                [key: string]: string;
+            };
             tokens?: string[];
             depth?: number;
             trigger?: string;
@@ -1441,6 +1503,10 @@ export interface components {
         };
         /** @description What a press came to: moved, stayed, question. */
         PressResult: {
+            as?: string;
+            leave?: string;
+            does?: components["schemas"]["Act"][];
+            out?: boolean;
             forgot?: boolean;
             given?: components["schemas"]["Given"];
             choose?: components["schemas"]["Choice"];
@@ -1578,6 +1644,8 @@ export interface components {
         };
         /** @description What a practised press came to. */
         Practised: {
+            leave?: string;
+            does?: components["schemas"]["Act"][];
             kind: string;
             place?: components["schemas"]["Place"];
             as?: string;
@@ -1607,6 +1675,8 @@ export interface components {
         };
         /** @description Which input of which target is to be bound. */
         ProposalRequest: {
+            trigger?: string;
+            inside?: boolean;
             screen: string;
             element: string;
             target: string;
@@ -1783,6 +1853,77 @@ export interface components {
         TabView: {
             id: string;
             label: string;
+        };
+        /** @description A picture of the project on a button. */
+        PictureView: {
+            digest: string;
+            words: string;
+        };
+        /** @description What a face of a button changes. */
+        FaceView: {
+            words?: string;
+            icon?: string;
+            tone?: string;
+            picture?: components["schemas"]["PictureView"];
+        };
+        /** @description A picture of the project. */
+        ImageView: {
+            digest?: string;
+            words: string;
+            way?: boolean;
+            href?: string;
+        };
+        /** @description A strip shared by many screens. */
+        RailView: {
+            id: string;
+            name: string;
+            edge: string;
+            elements: components["schemas"]["ElementView"][];
+            never?: string[];
+        };
+        /** @description A way that no element sets off. */
+        WayView: {
+            id: string;
+            trigger: string;
+            side?: string;
+            /** Format: double */
+            after?: number;
+            keys?: string;
+            words: string;
+        };
+        /** @description A line of the menu of a row or point. */
+        EntryView: {
+            id: string;
+            words: string;
+            state?: string;
+            reason?: string;
+            href?: string;
+        };
+        /** @description Something that only the browser can do: export, print. */
+        Act: {
+            what: string;
+            list?: string;
+        };
+        /** @description A record that the user is to choose first. */
+        Pick: {
+            input: string;
+            table: string;
+            one: string;
+        };
+        /** @description A shared gate as a way uses it. */
+        SharedUse: {
+            id: string;
+            name: string;
+            uses: components["schemas"]["Use"][];
+        };
+        /** @description A picture to be kept. */
+        AddPicture: {
+            data: string;
+        };
+        /** @description A picture that is kept, by the digest of its bytes. */
+        PictureKept: {
+            digest: string;
+            media: string;
         };
     };
     responses: never;
@@ -3278,6 +3419,73 @@ export interface operations {
             header?: never;
             path: {
                 project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/*": string;
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddPicture"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureKept"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPicture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                digest: string;
             };
             cookie?: never;
         };

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { type AtWork, api, ask } from '../api/client';
 import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
+import { RailFrame } from '../screen/RailFrame';
 import { ScreenSheet } from '../screen/ScreenSheet';
 import { Action } from '../ui/controls';
 import { QuestionDialog } from '../use/QuestionDialog';
@@ -30,6 +31,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange }
     values,
     errors: practice.errors,
     base: '',
+    pictures: `/api/pictures/${project}/`,
     onType,
     onPress: practice.press,
     onArrange,
@@ -61,11 +63,17 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange }
         borderRadius="6px"
         boxShadow="0 1px 3px rgba(32,38,46,0.12)"
       >
-        <ScreenSheet />
+        {work.view.rails?.length ? (
+          <RailFrame rails={work.view.rails}>
+            <ScreenSheet />
+          </RailFrame>
+        ) : (
+          <ScreenSheet />
+        )}
       </Box>
       <PracticeLine practice={practice} />
       {practice.asked && (
-        <QuestionDialog question={practice.asked.question} onAnswer={practice.answer} onClose={practice.dismiss} />
+        <QuestionDialog question={practice.asked.question} onAnswer={practice.answer} onClose={practice.dismiss} titles={hands.titles} />
       )}
       {cell && (
         <NewElement

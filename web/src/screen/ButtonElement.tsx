@@ -1,5 +1,5 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { type ReactNode, useId } from 'react';
+import { type ReactNode, useId, useState } from 'react';
 import type { ButtonView, ElementView } from '../api/client';
 import { Glyph } from '../ui/Glyph';
 import { PlateShape } from '../ui/Plate';
@@ -58,35 +58,61 @@ const Face = chakra('a', {
         minH: '72px',
         _hover: { bg: 'transparent' },
       },
+      rail: {
+        justifyContent: 'flex-start',
+        textAlign: 'left',
+        minH: '46px',
+        border: 'none',
+        borderRadius: '4px 0 0 4px',
+        bg: 'transparent',
+        lineHeight: '1.1',
+        _hover: { bg: 'plate' },
+        '&[aria-current]': { bg: 'plate', boxShadow: 'inset 4px 0 0 {colors.pine}', color: 'pine' },
+      },
+      quiet: { borderColor: 'transparent', bg: 'transparent' },
+      good: { bg: 'pineSoft', borderColor: 'pine', color: 'pine', _hover: { bg: 'pineSoft' } },
+      warn: { bg: 'amberSoft', borderColor: 'amber', color: 'amberText', _hover: { bg: 'amberSoft' } },
+      stop: { bg: 'brick', borderColor: 'brick', color: 'white', _hover: { bg: 'brick' } },
+      unknown: { borderStyle: 'dashed', borderColor: 'plum', color: 'plum', bg: 'transparent' },
     },
   },
 });
 
-type Tone = 'plain' | 'main' | 'strong' | 'sign';
+type Tone = 'plain' | 'main' | 'strong' | 'sign' | 'rail' | 'quiet' | 'good' | 'warn' | 'stop' | 'unknown';
 
 /** A button: acts on release, so that sliding off cancels, or on press where the project says so. */
-export function ButtonElement({ element, button }: { element: ElementView; button: ButtonView }) {
+export function ButtonElement({ element, button: drawn }: { element: ElementView; button: ButtonView }) {
   const { onPress, busy, base, builder } = useScreen();
-  const reasonId = useId();
+  const tipId = useId();
   const shut = element.state !== 'shown';
   const waits = busy === element.id;
-  const tone = (button.tone in { main: 1, strong: 1, sign: 1 } ? button.tone : 'plain') as Tone;
+  const { state, watch } = useFaceState(drawn, shut);
+  const button = faced(drawn, state);
+  const tone = button.tone as Tone;
   const press = () => {
     if (!shut && !waits) void onPress(element);
   };
   const byPress = button.trigger === 'press';
-  const link = !shut && button.href && !builder;
+  const href = shut || builder ? undefined : (button.leave ?? (button.href && base + button.href));
+  const tip = shut ? element.reason : button.tip || (button.keys && !button.tip ? button.keys : undefined);
   return (
-    <Reasoned reason={shut ? element.reason : undefined} id={reasonId}>
+    <Reasoned reason={tip} id={tipId}>
       <Face
-        as={link ? 'a' : 'button'}
-        {...(link ? { href: base + button.href } : { type: 'button' })}
+        as={href ? 'a' : 'button'}
+        {...(href ? { href } : { type: 'button' })}
         tone={tone}
         aria-disabled={shut || waits || undefined}
-        aria-describedby={shut && element.reason ? reasonId : undefined}
-        onPointerDown={byPress ? (e: React.PointerEvent) => e.button === 0 && press() : undefined}
+        aria-describedby={tip ? tipId : undefined}
+        aria-keyshortcuts={button.keys?.replace('Ctrl', 'Control')}
+        aria-current={button.current ? 'page' : undefined}
+        aria-label={button.picture && !button.words ? button.picture.words : undefined}
+        {...watch}
+        onPointerDown={(e: React.PointerEvent) => {
+          watch?.onPointerDown();
+          if (byPress && e.button === 0) press();
+        }}
         onClick={(e: React.MouseEvent) => {
-          if (link && (e.ctrlKey || e.metaKey || e.shiftKey || e.button !== 0)) return;
+          if (href && (e.ctrlKey || e.metaKey || e.shiftKey || e.button !== 0)) return;
           e.preventDefault();
           // A click made by the keyboard has no pointer before it.
           if (!byPress || e.detail === 0) press();
@@ -99,21 +125,61 @@ export function ButtonElement({ element, button }: { element: ElementView; butto
   );
 }
 
+/** The state that decides between a button's faces; watched only where it has faces of states. */
+function useFaceState(button: ButtonView, shut: boolean) {
+  const [over, setOver] = useState(false);
+  const [down, setDown] = useState(false);
+  const [focus, setFocus] = useState(false);
+  if (!button.states) return { state: undefined, watch: undefined };
+  const watch = {
+    onPointerEnter: () => setOver(true),
+    onPointerLeave: () => {
+      setOver(false);
+      setDown(false);
+    },
+    onPointerDown: () => setDown(true),
+    onPointerUp: () => setDown(false),
+    onPointerCancel: () => setDown(false),
+    onFocus: () => setFocus(true),
+    onBlur: () => setFocus(false),
+  };
+  const state = shut ? 'greyed' : down ? 'pressed' : over ? 'hover' : focus ? 'focus' : undefined;
+  return { state, watch };
+}
+
+/** A button with the face of a state over the one that is shown. */
+function faced(button: ButtonView, state: string | undefined): ButtonView {
+  const face = state ? button.states?.[state] : undefined;
+  if (!face) return button;
+  return {
+    ...button,
+    words: face.words || button.words,
+    icon: face.icon || button.icon,
+    tone: face.tone || button.tone,
+    picture: face.picture ?? button.picture,
+  };
+}
+
 function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; waits: boolean }) {
+  const { pictures } = useScreen();
   const words = waits && button.writes ? 'waiting …' : button.words;
+  const picture = button.picture && (
+    <img src={pictures + button.picture.digest} alt="" style={{ maxHeight: sign ? 48 : 30, maxWidth: '100%' }} />
+  );
   if (!sign) {
     return (
       <>
-        {button.icon && button.icon !== 'forward' && <Glyph name={button.icon} size={16} />}
+        {picture}
+        {!picture && button.icon && button.icon !== 'forward' && <Glyph name={button.icon} size={16} />}
         {words}
-        {button.icon === 'forward' && <Glyph name="forward" size={16} />}
+        {!picture && button.icon === 'forward' && <Glyph name="forward" size={16} />}
       </>
     );
   }
   return (
     <>
       <Box position="relative" color="pine" display="flex">
-        <Glyph name={button.icon || button.plate || 'none'} size={26} />
+        {picture ?? <Glyph name={button.icon || button.plate || 'none'} size={26} />}
       </Box>
       <Box position="relative" pl="6px" pr="20px">
         <Box fontSize="head" fontWeight="800">
@@ -129,7 +195,7 @@ function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; wa
   );
 }
 
-/** A greyed button gives its reason on hover, focus and touch. */
+/** A greyed button gives its reason, another its tip, on hover, focus and touch. */
 export function Reasoned({ reason, id, children }: { reason?: string; id: string; children: ReactNode }) {
   if (!reason) return children;
   return (

@@ -4,6 +4,7 @@ import type { ElementView } from '../api/client';
 import { ButtonElement } from './ButtonElement';
 import { useScreen } from './context';
 import { FieldElement } from './form/FieldElement';
+import { ImageElement } from './ImageElement';
 import { ListElement } from './list/ListElement';
 import { FigureElement, GaugeElement, LampElement } from './PlantElements';
 import { TabsElement } from './TabsElement';
@@ -27,6 +28,7 @@ function Drawn({ element: e }: { element: ElementView }) {
   if (e.list) return <ListElement element={e} list={e.list} />;
   if (e.gauge) return <GaugeElement gauge={e.gauge} reason={e.reason} />;
   if (e.lamp) return <LampElement lamp={e.lamp} reason={e.reason} />;
+  if (e.image) return <ImageElement element={e} image={e.image} />;
   if (e.figure) return <FigureElement figure={e.figure} />;
   return (
     <Suspense fallback={<Box minH="260px" />}>

@@ -79,6 +79,7 @@ export interface ScreenHands {
   more: (element: string, cursor: string, back: boolean) => Promise<ListView>;
   titles: (table: string, find: string) => Promise<Title[]>;
   trend: (element: string) => Promise<Samples>;
+  pictures: string; // what addresses of the project's pictures begin with
   base: string; // what addresses of plain links begin with
   builder?: BuilderHands;
   work?: WorkHands;

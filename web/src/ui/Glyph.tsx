@@ -19,6 +19,18 @@ import {
   TramFront,
   User,
   X,
+  BookOpen,
+  Globe,
+  Layers,
+  Split,
+  LogOut,
+  Ellipsis,
+  Wind,
+  Wrench,
+  Package,
+  CalendarDays,
+  PanelLeft,
+  ListChecks,
 } from 'lucide-react';
 
 const glyphs: Record<string, LucideIcon> = {
@@ -42,6 +54,19 @@ const glyphs: Record<string, LucideIcon> = {
   board: LayoutDashboard,
   plus: Plus,
   stop: Square,
+  notice: BookOpen,
+  address: Globe,
+  web: Globe,
+  project: Layers,
+  choice: Split,
+  out: LogOut,
+  more: Ellipsis,
+  wind: Wind,
+  tool: Wrench,
+  part: Package,
+  calendar: CalendarDays,
+  rail: PanelLeft,
+  checklist: ListChecks,
 };
 
 /** The sign of a kind of screen, of a move, or of a button's picture. */
@@ -51,4 +76,4 @@ export function Glyph({ name, size = 18 }: { name: string; size?: number }) {
 }
 
 /** The pictures a button can have, by name. */
-export const buttonIcons = ['user', 'alert', 'cabin', 'chart', 'lift', 'board', 'plus', 'stop', 'back', 'forward'];
+export const buttonIcons = ['user', 'alert', 'cabin', 'chart', 'lift', 'board', 'plus', 'stop', 'back', 'forward', 'wind', 'tool', 'part', 'calendar', 'checklist', 'home', 'close'];

@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { Question } from '../api/client';
+import type { Question, Title } from '../api/client';
 import { Action } from '../ui/controls';
 import { AskDialog } from './AskDialog';
+import { PickRecord } from './PickRecord';
 import type { Answers } from './usePress';
 
 interface QuestionProps {
@@ -10,6 +11,7 @@ interface QuestionProps {
   onAnswer: (a: Answers) => void;
   onClose: () => void;
   keeps?: boolean; // what was typed can wait as a draft
+  titles?: (table: string, find: string) => Promise<Title[]>; // to pick a record among
 }
 
 const titles: Record<string, string> = {
@@ -17,6 +19,7 @@ const titles: Record<string, string> = {
   unsaved: 'Not saved yet',
   conflict: 'Changed by two people',
   delete: 'Delete for good',
+  pick: 'Choose first',
 };
 
 /** A question that is asked before anything is done. Escape means no. */
@@ -32,6 +35,13 @@ export function QuestionDialog(p: QuestionProps) {
       {question.words}
       {question.kind === 'delete' && <HangingOn question={question} />}
       {conflict && <Conflict {...p} />}
+      {question.pick && p.titles && (
+        <PickRecord
+          pick={question.pick}
+          titles={p.titles}
+          onPick={(key) => p.onAnswer({ picked: { [question.pick?.input ?? '']: key } })}
+        />
+      )}
     </AskDialog>
   );
 }

@@ -1,3 +1,4 @@
+import { Box } from '@chakra-ui/react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import {
   type Given,
@@ -21,8 +22,10 @@ import { useLooks } from './useLooks';
 import { usePress } from './usePress';
 import type { TrailHands } from './useTrail';
 import type { Unsaved } from './useUnsaved';
+import { useWays } from './useWays';
 import { useWork } from './useWork';
 
+const RailFrame = later(async () => (await import('../screen/RailFrame')).RailFrame, <Box minH="60vh" />);
 const QuestionDialog = later(async () => (await import('./QuestionDialog')).QuestionDialog);
 
 interface UsedScreenProps {
@@ -74,7 +77,7 @@ export function UsedScreen(props: UsedScreenProps) {
     void keeper.flush();
     void looks.flush();
   }, [keeper.flush, looks.flush]);
-  const press = usePress({ project, trail, form, depth, chosen: looks.chosen, onSend: flush, onResult });
+  const press = usePress({ project, trail, form, depth, chosen: looks.chosen, onSend: flush, onResult, at: call });
 
   // A dialog came to a record for one of the fields here.
   useEffect(() => {
@@ -95,6 +98,13 @@ export function UsedScreen(props: UsedScreenProps) {
     return () => unsaved.register(depth, undefined);
   }, [dirty, depth, shown, call]);
 
+  useWays({
+    view,
+    place: `${shown.trail}.${shown.n}.${view.screen}`,
+    active: depth === (shown.overlays?.length ?? 0),
+    press: press.press,
+    onLeft: (way) => press.left(at, way, shown.release),
+  });
   const tell = (e: unknown) => {
     if (!(e instanceof Refused)) throw e;
     press.setSaid({ words: `${e.problem.what} ${e.problem.then ?? ''}`, bad: true });
@@ -124,6 +134,7 @@ export function UsedScreen(props: UsedScreenProps) {
     values,
     errors: press.errors,
     base: `/use/${project}`,
+    pictures: `/api/pictures/${project}/`,
     onType: type,
     onPress: (element, aim) => {
       onPressed(element.id);
@@ -154,11 +165,17 @@ export function UsedScreen(props: UsedScreenProps) {
         onTakeBack={() => void showing(() => call.takeDraft(keeper.takeBack() ?? '')).then(adopt)}
       />
       <FormKeys dirty={dirty} leave={(go) => unsaved.leave(depth, go)}>
-        <ScreenSheet headingRef={props.headingRef} />
+        {depth === 0 && view.rails?.length ? (
+          <RailFrame rails={view.rails}>
+            <ScreenSheet headingRef={props.headingRef} />
+          </RailFrame>
+        ) : (
+          <ScreenSheet headingRef={props.headingRef} />
+        )}
       </FormKeys>
       {press.said && <Said said={press.said} onDismiss={() => press.setSaid(undefined)} />}
       {press.asked && (
-        <QuestionDialog question={press.asked.question} onAnswer={press.answer} onClose={press.dismiss} keeps={keeps} />
+        <QuestionDialog question={press.asked.question} onAnswer={press.answer} onClose={press.dismiss} keeps={keeps} titles={call.titles} />
       )}
     </ScreenProvider>
   );

@@ -9,6 +9,7 @@ export interface Answers {
   confirmed?: boolean;
   unsaved?: 'save' | 'keep' | 'drop';
   keep?: Record<string, string>;
+  picked?: Record<string, string>;
 }
 
 /** A press that waits for an answer. */
@@ -32,10 +33,11 @@ interface PressProps {
   /** Before a press is sent: what is typed or looked at is kept. */
   onSend: () => void;
   onResult: (result: PressResult) => void;
+  at: { csv: (list: string) => string };
 }
 
 /** Sends presses and deals with what they come to. One press has one id, however often it is sent. */
-export function usePress({ project, trail, form, depth, chosen, onSend, onResult }: PressProps) {
+export function usePress({ project, trail, form, depth, chosen, onSend, onResult, at }: PressProps) {
   const [busy, setBusy] = useState<string>();
   const [asked, setAsked] = useState<Asked>();
   const [errors, setErrors] = useState<Record<string, string>>({});
@@ -61,6 +63,10 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
         setSaid(wordsOf(result));
         onResult(result);
         if (result.address) openTab(`/use/${project}${result.address}`, request);
+        for (const act of result.does ?? []) acts(act, at);
+        if (result.out) return await leaveAll();
+        if (result.leave && result.as === 'tab') window.open(result.leave, '_blank', 'noopener');
+        else if (result.leave) window.location.assign(result.leave);
         if (result.shown) show(result.shown);
         return { done: true };
       } catch (e) {
@@ -77,22 +83,22 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
         setBusy(undefined);
       }
     },
-    [insist, project, show, fail, reload, onResult],
+    [insist, project, show, fail, reload, onResult, at],
   );
 
   const press = useCallback(
     async (element: ElementView, aim: PressAim = {}): Promise<Pressed> => {
-      const at = trail.shown;
-      if (!at || under.current) return { done: false };
+      const here = trail.shown;
+      if (!here || under.current) return { done: false };
       onSend();
       const { values, base, version, ...rest } = aim;
       const own = { values: form.values, base: form.base, version: form.version };
       return send(
         {
           press: newId(),
-          trail: at.trail,
-          n: at.n,
-          release: at.release,
+          trail: here.trail,
+          n: here.n,
+          release: here.release,
           depth,
           element: element.id,
           chosen: chosen(),
@@ -110,13 +116,37 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
       if (!asked) return;
       const { request } = asked;
       const tokens = [...(request.tokens ?? []), ...(asked.question.token ? [asked.question.token] : [])];
+      const picked = answers.picked && { picked: { ...request.picked, ...answers.picked } };
       const dropped = answers.unsaved === 'drop' ? { values: {} } : {};
-      void send({ ...request, ...dropped, ...answers, tokens }, request.trigger === 'keepRow');
+      void send({ ...request, ...dropped, ...answers, ...picked, tokens }, request.trigger === 'keepRow');
     },
     [asked, send],
   );
 
-  return { press, busy, asked, answer, dismiss: () => setAsked(undefined), errors, said, setSaid };
+  /** A screen that has been left already: what is done on that waits for no answer. */
+  const left = useCallback(
+    (from: { trail: string; n: number; depth: number }, way: string, release: number) => {
+      const body = { press: newId(), ...from, release, element: way, trigger: 'left' };
+      void api.POST('/api/use/{project}/press', { params: { path: { project } }, body, keepalive: true }).catch(() => {});
+    },
+    [project],
+  );
+
+  return { press, left, busy, asked, answer, dismiss: () => setAsked(undefined), errors, said, setSaid };
+}
+
+/** What only the browser can do. */
+function acts(act: { what: string; list?: string }, hands: { csv: (list: string) => string }) {
+  if (act.what === 'print') window.print();
+  if (act.what === 'export' && act.list) window.location.assign(hands.csv(act.list));
+}
+
+/** Signs out, and begins anew. */
+async function leaveAll(): Promise<Pressed> {
+  await api.POST('/api/sign-out');
+  sessionStorage.clear();
+  window.location.assign('/');
+  return { done: true };
 }
 
 /** After these the screen is not what it was any more. */

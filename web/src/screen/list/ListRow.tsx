@@ -15,6 +15,7 @@ interface RowProps {
   onChoose: () => void;
   onOpen: () => void;
   onEdit: (() => void) | undefined;
+  onMenu: ((at: DOMRect) => void) | undefined;
 }
 
 /** One row: its first cell leads to the record, where it leads anywhere. */
@@ -35,6 +36,11 @@ export function ListRow(p: RowProps) {
         if (row.open) p.onOpen();
       }}
       onDoubleClick={() => p.onEdit?.()}
+      onContextMenu={(e) => {
+        if (!p.onMenu) return;
+        e.preventDefault();
+        p.onMenu(new DOMRect(e.clientX, e.clientY, 0, 0));
+      }}
     >
       {p.onTick && (
         // biome-ignore lint/a11y/useKeyWithClickEvents: only keeps a tick from opening the row
@@ -49,7 +55,7 @@ export function ListRow(p: RowProps) {
   );
 }
 
-function Cell({ list, row, at, words, onChoose, onOpen, onEdit }: RowProps & { at: number; words: string }) {
+function Cell({ list, row, at, words, onChoose, onOpen, onEdit, onMenu }: RowProps & { at: number; words: string }) {
   const { base, builder } = useScreen();
   const column = list.columns[at];
   const dated = column?.type === 'date' || column?.type === 'moment';
@@ -76,6 +82,25 @@ function Cell({ list, row, at, words, onChoose, onOpen, onEdit }: RowProps & { a
       )}
       {!leads && shown}
       {at === list.columns.length - 1 && onEdit && <RowChange title={row.title} onEdit={onEdit} />}
+      {at === list.columns.length - 1 && onMenu && <RowMore title={row.title} onMenu={onMenu} />}
     </td>
+  );
+}
+
+/** Opens the menu of a row. */
+function RowMore({ title, onMenu }: { title: string; onMenu: (at: DOMRect) => void }) {
+  return (
+    <button
+      type="button"
+      className="row-more"
+      aria-haspopup="menu"
+      aria-label={`More for ${title}`}
+      onClick={(e) => {
+        e.preventDefault();
+        onMenu(e.currentTarget.getBoundingClientRect());
+      }}
+    >
+      ⋯
+    </button>
   );
 }

@@ -3,6 +3,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, useState } from 'react';
 import type { ElementView, ListView } from '../../api/client';
 import { useScreen } from '../context';
+import { useEntryMenu } from '../useEntryMenu';
 import { ColumnHead } from './ColumnHead';
 import { EditRow } from './EditRow';
 import { Empty, ListFoot } from './ListFoot';
@@ -33,6 +34,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
   const scrolled = useRef(0);
   const upward = useRef(false);
   const [editing, setEditing] = useState<string>();
+  const menu = useEntryMenu(element);
   const adding = work?.adding === element.id;
   const { rows } = stretch;
   useEffect(() => setActive(list.chosen), [list.chosen]);
@@ -91,6 +93,12 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
     choose(to.key);
     if (list.main) virtual.scrollToIndex(rows.indexOf(to));
   };
+  const menuOf = (key: string | undefined) => {
+    const row = rows.find((r) => r.key === key);
+    const at = box.current?.querySelector('[aria-current=true]')?.getBoundingClientRect();
+    if (!row?.menu?.length || !at) return;
+    menu.open({ label: `What can be done with ${row.title}`, entries: row.menu, at, aim: { row: row.key } });
+  };
   const onKey = (e: React.KeyboardEvent) => {
     if (e.target !== box.current || e.altKey || e.ctrlKey || e.metaKey) return;
     const page = Math.max(1, last - first - 10);
@@ -102,6 +110,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
       Home: () => void (stretch.before ? jump(false) : step(-rows.length)),
       End: () => void (stretch.next ? jump(true) : step(rows.length)),
       Enter: () => active && (list.inPlace ? setEditing(active) : open(active)),
+      ContextMenu: () => menuOf(active),
       F2: () => active && list.inPlace && setEditing(active),
       ' ': () => active && ticked && onTick(toggled(ticked, active)),
     };
@@ -181,6 +190,12 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
                   onTick={ticked && (() => onTick(toggled(ticked, row.key)))}
                   onChoose={() => choose(row.key)}
                   onOpen={() => open(row.key)}
+                  onMenu={
+                    row.menu?.length
+                      ? (at) =>
+                          menu.open({ label: `What can be done with ${row.title}`, entries: row.menu ?? [], at, aim: { row: row.key } })
+                      : undefined
+                  }
                   onEdit={list.inPlace && row.edits && !builder ? () => setEditing(row.key) : undefined}
                 />
               );
@@ -191,6 +206,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
         </Box>
         {none && <Empty />}
       </Box>
+      {menu.menu}
       <ListFoot list={list} stretch={stretch} onJump={(toEnd) => void jump(toEnd)} />
     </>
   );

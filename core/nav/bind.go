@@ -1,0 +1,230 @@
+package nav
+
+import (
+	"maps"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// aimMove works out the place a move leads to; where a record is missing, the binding's policy decides.
+func (o *Opening) aimMove(v *Verdict, m *MovePlan, w *world, at aim) {
+	if m.Target == nil {
+		*v = Verdict{State: "greyed", By: "broken", Reason: "The screen it led to is gone.", Part: v.Part}
+		return
+	}
+	v.move = m
+	to := Place{Screen: m.Target.ID, Mode: m.Mode, Inputs: map[string]string{}}
+	if to.Mode == "" {
+		to.Mode = "view"
+	}
+	if to.Screen == o.place.Screen && at.point != "" {
+		at.here = o.place.Inputs
+		to.Inputs = maps.Clone(o.place.Inputs) // what else narrows the screen stays
+		if to.Inputs == nil {
+			to.Inputs = map[string]string{}
+		}
+	}
+	o.carry(&to, m, w)
+	for _, id := range sortedKeys(m.Bind) {
+		in := m.Target.Inputs[id]
+		if in == nil {
+			continue // the input is gone: a finding, not an error
+		}
+		x := binding{o: o, in: in, b: m.Bind[id], expr: m.Exprs[id], w: w, at: at}
+		value := ruleKinds[x.b.Rule].value(&x)
+		switch {
+		case x.later:
+			v.later = true
+			if v.pick == nil {
+				v.pick = x.pick
+			}
+		case !value.Known():
+			*v = Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, chosen: v.chosen}
+			return
+		case value.IsNull() && at.here != nil && x.b.Rule == "point":
+			delete(to.Inputs, id)
+		case value.IsNull() && (in.Required || x.b.None != ""):
+			o.applyNone(v, m, x.b, &to)
+			return
+		case !value.IsNull():
+			to.Inputs[id] = value.Wire()
+		}
+	}
+	if v.later {
+		return
+	}
+	if to.Mode == "add" {
+		delete(to.Inputs, m.Target.Record)
+		o.fillFrom(&to, m, w)
+	}
+	arrive(&to, m.Arrive)
+	to.land(m.Spot, m.Target)
+	o.cameFrom(&to, m.Target, at)
+	v.To, v.As = &to, m.As
+}
+
+// fillFrom fills in fields of a new record.
+func (o *Opening) fillFrom(to *Place, m *MovePlan, w *world) {
+	for _, field := range sortedKeys(m.Set) {
+		e := m.Set[field]
+		if e == nil {
+			continue
+		}
+		if value := e.Root.Eval(w); value.Known() && !value.IsNull() {
+			if to.Set == nil {
+				to.Set = map[string]string{}
+			}
+			to.Set[field] = value.Wire()
+		}
+	}
+}
+
+// land leads to a spot inside the target: a tab is opened, an element is gone to.
+func (p *Place) land(spot string, target *project.Screen) {
+	if spot == "" {
+		return
+	}
+	element, tab, isTab := strings.Cut(spot, ".")
+	e := target.Elements[element]
+	if e == nil {
+		return // a finding, not an error
+	}
+	if isTab {
+		p.Tabs = map[string]string{element: tab}
+	} else if block, in, ok := strings.Cut(e.Tab, "."); ok {
+		p.Tabs = map[string]string{block: in}
+	}
+	p.Spot = element
+}
+
+// arrive sets the filters and the order that the target begins with.
+func arrive(to *Place, a *project.Arrive) {
+	if a == nil {
+		return
+	}
+	for _, f := range project.Ordered(a.Filters) {
+		to.Filters = append(to.Filters, Filter{Path: f.Path, Compare: f.Compare, Value: f.Value})
+	}
+	for _, o := range project.Ordered(a.Sort) {
+		to.Sort = append(to.Sort, Sort{Path: o.Path, Desc: o.Desc})
+	}
+}
+
+// applyNone does what a binding says for the case that there is no record.
+func (o *Opening) applyNone(v *Verdict, m *MovePlan, b *project.Binding, to *Place) {
+	reason := b.Reason
+	if reason == "" {
+		reason = "There is none."
+	}
+	switch b.None {
+	case "list":
+		if o.app.Project.Screens[b.Screen] != nil {
+			v.To, v.As = &Place{Screen: b.Screen, Mode: "view", Inputs: map[string]string{}}, m.As
+			return
+		}
+	case "add":
+		v.To, v.As = &Place{Screen: to.Screen, Mode: "add", Inputs: map[string]string{}}, m.As
+		o.fillFrom(v.To, m, o.world)
+		return
+	case "stay":
+		v.stay = reason
+		return
+	}
+	*v = Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, chosen: v.chosen}
+}
+
+// carried gives what a move passes on by name: input of the target → input of this screen, or
+// of the shared gate.
+func carried(own map[string]*project.Input, m *project.Move, target *project.Screen) map[string]string {
+	out := map[string]string{}
+	if m.Carry == nil || target == nil {
+		return out
+	}
+	for id, in := range target.Inputs {
+		if m.Bind[id] != nil || !m.Carry.All && !m.Carry.Names[id] || id == target.Record && m.Mode == "add" {
+			continue
+		}
+		for _, mine := range project.Ordered(own) {
+			if mine.Alias == in.Alias && mine.Type == in.Type && mine.Table == in.Table {
+				out[id] = mine.ID
+			}
+		}
+	}
+	return out
+}
+
+// carry passes on what this screen was given, by name, and its filters where both list the same table.
+func (o *Opening) carry(to *Place, m *MovePlan, w *world) {
+	for id, mine := range m.Carried {
+		if v, ok := w.inputs[mine]; ok && v.Known() && !v.IsNull() {
+			to.Inputs[id] = v.Wire()
+		}
+	}
+	if c := m.Move.Carry; c != nil && c.All && len(o.place.Filters) > 0 && listTable(o.plan.Screen) == listTable(m.Target) {
+		to.Filters = append(to.Filters, o.place.Filters...)
+	}
+}
+
+// given is the world as a shared gate sees it: its inputs instead of the screen's.
+func (o *Opening) given(g *GatePlan, w *world, at aim) *world {
+	if g.Shared == nil {
+		return w
+	}
+	of := *w
+	of.inputs, of.inputRows = map[string]cond.Value{}, map[string]*Row{}
+	for id, in := range g.Shared.Inputs {
+		of.inputs[id] = cond.NullValue
+		b := g.Given[id]
+		if b == nil {
+			if in.Required {
+				of.inputs[id] = cond.UnknownBecause("nothing says which " + lowerLabel(in.Label))
+			}
+			continue
+		}
+		x := binding{o: o, in: in, b: b, expr: g.Exprs[id], w: w, at: at}
+		v := ruleKinds[b.Rule].value(&x)
+		if x.later {
+			v = cond.UnknownBecause("it is asked for first")
+		}
+		of.inputs[id] = v
+		if v.Known() && !v.IsNull() && in.Table != "" {
+			of.inputRows[id] = x.row(v.KeyOf(), in.Table)
+		}
+	}
+	return &of
+}
+
+// row gives the record that a binding brings, as far as it was fetched.
+func (x *binding) row(key, table string) *Row {
+	switch x.b.Rule {
+	case "this", "saved":
+		return x.w.record
+	case "row":
+		return x.at.row
+	case "input":
+		return x.w.inputRows[x.b.Value]
+	case "user":
+		return x.w.userRow
+	case "parent":
+		return x.from().under(x.b.Path, key, table)
+	}
+	return nil
+}
+
+// under sees a record through the row that it was fetched with.
+func (r *Row) under(path, key, table string) *Row {
+	if r == nil {
+		return nil
+	}
+	out := &Row{Table: table, Key: key, Values: map[string]cond.Value{}}
+	for p, v := range r.Values {
+		if of, ok := strings.CutPrefix(p, path+"."); ok {
+			out.Values[of] = v
+		}
+	}
+	return out
+}
+
+func splitPath(path string) []string { return strings.Split(path, ".") }

@@ -1,0 +1,118 @@
+package nav
+
+import (
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// RailPlan is a rail as it stands on one screen: compiled with that screen's names.
+type RailPlan struct {
+	Rail     *project.Rail
+	Elements []*ElementPlan
+	While    *cond.Expr // on the screen's record; nil for always
+	bad      bool       // the condition cannot be read: it stands nowhere
+}
+
+// RailView is a rail as it is drawn.
+type RailView struct {
+	ID       string        `json:"id"`
+	Name     string        `json:"name"`
+	Edge     string        `json:"edge"`
+	Elements []ElementView `json:"elements"`
+	Never    []string      `json:"never,omitempty"` // elements that never fold away
+}
+
+// rails compiles the rails that stand on the screen, with its names.
+func (b *planner) rails() {
+	for _, r := range project.Ordered(b.app.Project.Rails) {
+		if !r.On(b.plan.Screen) {
+			continue
+		}
+		plan := &RailPlan{Rail: r}
+		b.element, b.rail = nil, r
+		b.scope = b.app.Project.Scope(b.plan.Screen, "")
+		if while := r.Placed.Tables[b.plan.Screen.RecordTable()]; while != "" {
+			plan.While = b.condition("placement of “"+r.Name+"”", while)
+			plan.bad = plan.While == nil
+		}
+		for _, e := range project.Ordered(r.Elements) {
+			plan.Elements = append(plan.Elements, b.planElement(e))
+		}
+		b.plan.Rails = append(b.plan.Rails, plan)
+	}
+	b.element, b.rail = nil, nil
+}
+
+// stands says whether a rail stands here for this user and record: unknown is no.
+func (o *Opening) stands(r *RailPlan) bool {
+	if r.bad {
+		return false
+	}
+	if _, closed := o.judgeRoles(r.Rail.Placed.Roles); closed {
+		return false
+	}
+	if r.Rail.Placed.Tables != nil && (o.world.record == nil || o.place.Mode == "add") {
+		return false
+	}
+	return r.While == nil || r.While.Root.Eval(o.world).True()
+}
+
+// railViews draws the rails of the screen.
+func (o *Opening) railViews() []RailView {
+	var out []RailView
+	for _, r := range o.plan.Rails {
+		if !o.stands(r) {
+			continue
+		}
+		v := RailView{ID: r.Rail.ID, Name: r.Rail.Name, Edge: r.Rail.Edge, Elements: []ElementView{}, Never: sortedKeys(r.Rail.Never)}
+		for _, e := range r.Elements {
+			if ev, ok := o.element(e); ok {
+				v.Elements = append(v.Elements, ev)
+			}
+		}
+		o.markCurrent(r, v.Elements)
+		if len(v.Elements) > 0 {
+			out = append(out, v)
+		}
+	}
+	return out
+}
+
+// markCurrent marks the button that leads to this screen; else to the nearest one up from it.
+func (o *Opening) markCurrent(r *RailPlan, views []ElementView) {
+	seen := map[string]bool{}
+	for id := o.place.Screen; id != "" && !seen[id]; {
+		seen[id] = true
+		for _, e := range r.Elements {
+			for _, g := range e.Gates {
+				if len(g.Cases) == 0 || g.Cases[0].Move == nil || g.Cases[0].Move.Target == nil || g.Cases[0].Move.Target.ID != id {
+					continue
+				}
+				for i := range views {
+					if views[i].ID == e.ID && views[i].Button != nil {
+						views[i].Button.Current = true
+						return
+					}
+				}
+			}
+		}
+		s := o.app.Project.Screens[id]
+		if s == nil {
+			return
+		}
+		id = s.Up
+	}
+}
+
+// elements gives all that can be pressed on the screen: its own elements, what sets off none of
+// them, and those of the rails that stand there.
+func (o *Opening) elements() []*ElementPlan {
+	out := append([]*ElementPlan{}, o.plan.Elements...)
+	out = append(out, o.plan.Off...)
+	for _, r := range o.plan.Rails {
+		if o.stands(r) {
+			out = append(out, r.Elements...)
+		}
+	}
+	return out
+}

@@ -1,0 +1,40 @@
+package nav
+
+import (
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// Pick is a record that the user is to choose before the press goes on.
+type Pick struct {
+	Input string `json:"input"`
+	Table string `json:"table"`
+	One   string `json:"one"` // what one record is called
+}
+
+// pickedRule asks the user for a record.
+type pickedRule struct{ ruleBase }
+
+func (pickedRule) value(x *binding) cond.Value {
+	if key := x.at.picked[x.in.ID]; key != "" {
+		return cond.Key(key)
+	}
+	t := x.o.app.Project.Tables[x.in.Table]
+	if t == nil || !x.o.rights.On(t.ID).View {
+		return cond.NullValue
+	}
+	x.later = true
+	x.pick = &Pick{Input: x.in.ID, Table: t.ID, One: t.One}
+	return cond.NullValue
+}
+
+func (pickedRule) words(w *sentenceWriter, b *project.Binding) string {
+	if t := w.app.Project.Tables[b.Table]; t != nil {
+		return "a " + t.One + " that the user picks"
+	}
+	return "one that the user picks"
+}
+
+func (pickedRule) table(_ *sentenceWriter, b *project.Binding) (string, bool) {
+	return b.Table, b.Table != ""
+}

@@ -1,0 +1,147 @@
+package nav
+
+import (
+	"slices"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// via says where the record of a shared gate's input comes from on the screen that uses the gate.
+type via struct {
+	set    pathSet
+	prefix string
+	table  string
+	root   string // record, row, inputs, user: for live values
+	segs   []string
+}
+
+// shared compiles a shared gate for one element that uses it: what it reads of its inputs is
+// fetched with the record, row or input that each is given.
+func (b *planner) shared(use *project.Gate) *GatePlan {
+	g := b.app.Project.Gates[use.Use]
+	if g == nil {
+		b.broken("gate", use.Use, cond.Problem{Message: "The shared gate is gone.", Length: 1})
+		return &GatePlan{Gate: &project.Gate{}, Use: use, Gone: true, Broken: true}
+	}
+	exprs := map[string]*cond.Expr{}
+	vias := map[string]via{}
+	for _, id := range sortedKeys(use.Give) {
+		in := g.Inputs[id]
+		if in == nil {
+			continue
+		}
+		exprs[id] = b.bindNeeds(use.Give[id])
+		vias[id] = b.viaOf(use.Give[id], in)
+	}
+	inner := planner{app: b.app, plan: b.plan, element: b.element, scope: b.app.Project.GateScope(g), via: vias, sharedGate: g}
+	plan := inner.gate(g.Gate)
+	plan.Shared, plan.Use, plan.Given, plan.Exprs = g, use, use.Give, exprs
+	return plan
+}
+
+// viaOf finds where the fields of a given record are read from.
+func (b *planner) viaOf(bind *project.Binding, in *project.Input) via {
+	v := via{table: in.Table}
+	switch bind.Rule {
+	case "this", "saved":
+		v.set, v.root = b.plan.record, "record"
+	case "row":
+		if b.element != nil {
+			v.set, v.root = b.element.row, "row"
+		}
+	case "input":
+		v.set, v.root, v.segs = b.plan.inputs[bind.Value], "inputs", []string{bind.Value}
+	case "user":
+		v.set, v.root, v.segs = b.plan.user, "user", []string{"record"}
+	case "parent":
+		v.set, v.prefix, _ = b.source(bind.From)
+		v.prefix = join(v.prefix, bind.Path)
+		v.root, v.segs = "record", splitPath(bind.Path)
+		if bind.From != "" && bind.From != "record" {
+			v.root = ""
+		}
+	}
+	return v
+}
+
+// readsGiven notes what an expression of a shared gate reads of a given record.
+func (b *planner) readsGiven(p *cond.Path) {
+	v := b.via[first(p.Segs)]
+	segs := rest(p.Segs)
+	if v.set == nil || len(segs) == 0 {
+		return
+	}
+	if i := slices.Index(segs, project.EquipField); i >= 0 {
+		if v.root != "" {
+			of := append(append([]string{}, v.segs...), segs...)
+			b.plan.tags = append(b.plan.tags, &cond.Path{Root: v.root, Segs: of, Key: strings.Join(of, "."), Type: p.Type})
+		}
+		b.needNodeAt(v.set, v.prefix, v.table, segs[:i])
+		return
+	}
+	b.needShownAt(v.set, v.prefix, v.table, strings.Join(segs, "."))
+}
+
+// source gives where the paths of a record that a rule starts at are noted: the screen's own (""),
+// the row, or that of an input.
+func (b *planner) source(from string) (set pathSet, prefix, table string) {
+	switch from {
+	case "", "record":
+		return b.plan.record, "", b.scope["record"]
+	case "row":
+		if b.element == nil {
+			return nil, "", ""
+		}
+		return b.element.row, "", b.scope["row"]
+	}
+	if b.via != nil {
+		v := b.via[from]
+		return v.set, v.prefix, v.table
+	}
+	if in := b.plan.Screen.Inputs[from]; in != nil {
+		return b.plan.inputs[from], "", in.Table
+	}
+	return nil, "", ""
+}
+
+// ownInputs gives the inputs that expressions and bindings here may speak of.
+func (b *planner) ownInputs() map[string]*project.Input {
+	if b.sharedGate != nil {
+		return b.sharedGate.Inputs
+	}
+	return b.plan.Screen.Inputs
+}
+
+// bindNeeds notes what a binding reads and compiles its expression, if it has one.
+func (b *planner) bindNeeds(bind *project.Binding) *cond.Expr {
+	if bind.Rule == "expression" {
+		return b.expression("binding", bind.Value)
+	}
+	ruleKinds[bind.Rule].needs(b, bind)
+	return nil
+}
+
+// UsesOf gives the ways through a shared gate, in a stable order.
+func (a *App) UsesOf(gate string) []Use {
+	out := []Use{}
+	for _, id := range sortedKeys(a.Screens) {
+		plan := a.Screens[id]
+		for _, w := range plan.Ways() {
+			if w.Gate.Shared != nil && w.Gate.Shared.ID == gate && w.Rail == nil {
+				out = append(out, Use{Screen: id, Element: w.Element.ID, Words: "“" + a.ElementWords(plan.Screen, w.Element) + "” on “" + plan.Screen.Title + "”"})
+			}
+		}
+	}
+	for _, r := range project.Ordered(a.Project.Rails) {
+		for _, e := range project.Ordered(r.Elements) {
+			for _, g := range e.Spec.Gates() {
+				if g != nil && g.Use == gate {
+					out = append(out, Use{Screen: r.ID, Element: e.ID, Words: "a button on the rail “" + r.Name + "”"})
+				}
+			}
+		}
+	}
+	return out
+}

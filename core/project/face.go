@@ -1,0 +1,27 @@
+package project
+
+// Tones are how a button is dressed.
+var Tones = []string{"", "plain", "main", "strong", "sign", "quiet", "good", "warn", "stop"}
+
+// Face is how a button looks in one condition: the first whose condition holds is shown. A face
+// of a state, without a condition, changes how the shown one looks in that state.
+type Face struct {
+	ID      string  `json:"-"`
+	Pos     float64 `json:"pos"`
+	When    string  `json:"when,omitempty"`  // condition
+	State   string  `json:"state,omitempty"` // hover, pressed, greyed, focus, unknown; empty: normal
+	Words   string  `json:"words,omitempty"` // template; empty: the button's own
+	Icon    string  `json:"icon,omitempty"`
+	Picture string  `json:"picture,omitempty"`
+	Tone    string  `json:"tone,omitempty"`
+}
+
+// Position gives the place among others.
+func (f *Face) Position() float64 { return f.Pos }
+
+func (f *Face) validate() error {
+	if err := oneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "unknown"); err != nil {
+		return err
+	}
+	return oneOf("tone", f.Tone, Tones...)
+}

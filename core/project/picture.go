@@ -1,0 +1,40 @@
+package project
+
+import (
+	"fmt"
+	"regexp"
+)
+
+// Picture is one that buttons and screens show. Its bytes are kept once, by their digest.
+type Picture struct {
+	ID     string `json:"-"`
+	Name   string `json:"name"`
+	Words  string `json:"words,omitempty"` // what it shows, for who cannot see it
+	Digest string `json:"digest"`          // SHA-256 of its bytes, in hexadecimal
+}
+
+var digestForm = regexp.MustCompile(`^[0-9a-f]{64}$`)
+
+func (p *Picture) validate() error {
+	if p.Name == "" || !digestForm.MatchString(p.Digest) {
+		return fmt.Errorf("a picture needs a name and the digest of its bytes")
+	}
+	return nil
+}
+
+// Image shows a picture of the project on a screen.
+type Image struct {
+	Picture string `json:"picture"`
+	Gate    *Gate  `json:"gate,omitempty"`
+}
+
+// Validate asks for the picture.
+func (i *Image) Validate() error {
+	if i.Picture == "" {
+		return fmt.Errorf("it needs the picture that it shows")
+	}
+	return nil
+}
+
+// Gates gives the gate of a pressed picture.
+func (i *Image) Gates() map[string]*Gate { return gates("release", i.Gate) }

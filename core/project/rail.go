@@ -1,0 +1,78 @@
+package project
+
+import (
+	"fmt"
+	"slices"
+)
+
+// Rail is a strip shared by many screens, with any elements on it; a rule says on which.
+type Rail struct {
+	ID       string              `json:"-"`
+	Pos      float64             `json:"pos"`
+	Name     string              `json:"name"`
+	Edge     string              `json:"edge"` // left, right, top, bottom
+	Placed   Placement           `json:"placed"`
+	Elements map[string]*Element `json:"elements,omitempty"`
+	Never    map[string]bool     `json:"never,omitempty"` // elements that never fold into “More”
+}
+
+// Placement says on which screens a rail stands: every part that is given must hold.
+type Placement struct {
+	Kinds  map[string]bool   `json:"kinds,omitempty"`  // of screens
+	Tables map[string]string `json:"tables,omitempty"` // of the screen's record, each with a condition on it, or ""
+	Roles  map[string]bool   `json:"roles,omitempty"`
+	Only   map[string]bool   `json:"only,omitempty"`   // screens
+	Except map[string]bool   `json:"except,omitempty"` // screens
+}
+
+// Position gives the place among others.
+func (r *Rail) Position() float64 { return r.Pos }
+
+func (r *Rail) name(id string) {
+	r.ID = id
+	for elementID, e := range r.Elements {
+		if e != nil {
+			e.ID = elementID
+		}
+	}
+}
+
+func (r *Rail) validate() error {
+	if r.Name == "" {
+		return fmt.Errorf("a rail needs a name")
+	}
+	if err := oneOf("edge", r.Edge, "left", "right", "top", "bottom"); err != nil {
+		return err
+	}
+	for kind := range r.Placed.Kinds {
+		if !slices.Contains(ScreenTypes, kind) {
+			return fmt.Errorf("there is no kind of screen %q", kind)
+		}
+	}
+	for id, e := range r.Elements {
+		if e == nil {
+			return fmt.Errorf("element %s is empty", id)
+		}
+		if err := oneOf("element of a rail", e.Kind, "button", "text", "image"); err != nil {
+			return err
+		}
+		if err := e.validate(); err != nil {
+			return fmt.Errorf("element %s: %w", id, err)
+		}
+	}
+	return nil
+}
+
+// On says whether the rail stands on a screen at all, whatever the record and the user are.
+func (r *Rail) On(s *Screen) bool {
+	p := r.Placed
+	if p.Except[s.ID] || p.Only != nil && !p.Only[s.ID] || p.Kinds != nil && !p.Kinds[s.Type] {
+		return false
+	}
+	if p.Tables != nil {
+		if _, ok := p.Tables[s.RecordTable()]; !ok || s.RecordTable() == "" {
+			return false
+		}
+	}
+	return true
+}

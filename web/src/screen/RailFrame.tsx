@@ -1,0 +1,178 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
+import type { ElementView, EntryView, RailView } from '../api/client';
+import { Glyph } from '../ui/Glyph';
+import { ButtonElement } from './ButtonElement';
+import { useScreen } from './context';
+import { ImageElement } from './ImageElement';
+import { TextElement } from './TextElement';
+import { useEntryMenu } from './useEntryMenu';
+
+/** A screen between the rails that stand at its edges. They stay where they are while it scrolls. */
+export function RailFrame({ rails, children }: { rails: RailView[]; children: ReactNode }) {
+  const at = (edge: string) => rails.filter((r) => r.edge === edge).map((r) => <Rail key={r.id} rail={r} />);
+  return (
+    <Flex direction="column" minH="inherit" h="full">
+      {at('top')}
+      <Flex flex="1" minH={0} align="stretch">
+        <Box hideBelow="md" flexShrink={0}>
+          {at('left')}
+        </Box>
+        <Box flex="1" minW={0}>
+          <Box hideFrom="md">
+            {rails
+              .filter((r) => r.edge === 'left' || r.edge === 'right')
+              .map((r) => (
+                <Rail key={r.id} rail={{ ...r, edge: 'top' }} />
+              ))}
+          </Box>
+          {children}
+        </Box>
+        <Box hideBelow="md" flexShrink={0}>
+          {at('right')}
+        </Box>
+      </Flex>
+      {at('bottom')}
+    </Flex>
+  );
+}
+
+/** One rail. What does not fit folds into “More”, from the end; what never folds stays. */
+function Rail({ rail }: { rail: RailView }) {
+  const upright = rail.edge === 'left' || rail.edge === 'right';
+  const box = useRef<HTMLDivElement>(null);
+  const fits = useFit(box, upright, rail.elements.length);
+  const never = new Set(rail.never);
+  const folded = foldOf(rail.elements, never, fits);
+  const shown = rail.elements.filter((e) => !folded.includes(e));
+  const side = { left: 'Right', right: 'Left', top: 'Bottom', bottom: 'Top' }[rail.edge] ?? 'Right';
+  return (
+    <Flex
+      ref={box}
+      as="nav"
+      aria-label={rail.name}
+      data-rail={rail.id}
+      direction={upright ? 'column' : 'row'}
+      align={upright ? 'stretch' : 'center'}
+      gap={upright ? '2px' : '4px'}
+      w={upright ? '148px' : 'full'}
+      h={upright ? 'calc(100dvh - 44px)' : '52px'}
+      position="sticky"
+      top="0"
+      p={upright ? '12px 0 12px 10px' : '4px 12px'}
+      bg="faint"
+      borderColor="rule"
+      {...{ [`border${side}Width`]: '1px' }}
+      overflow="hidden"
+      zIndex="docked"
+    >
+      {shown.map((e) => (
+        <RailElement key={e.id} element={e} upright={upright} />
+      ))}
+      {folded.length > 0 && <More elements={folded} name={rail.name} upright={upright} />}
+    </Flex>
+  );
+}
+
+const tall = 46; // px of a button on an upright rail
+const wide = 132; // px on a level one
+
+/** How many elements a rail has room for. */
+function useFit(box: React.RefObject<HTMLDivElement | null>, upright: boolean, n: number) {
+  const [fits, setFits] = useState(n);
+  useLayoutEffect(() => {
+    const el = box.current;
+    if (!el) return;
+    const measure = () => {
+      const room = upright ? el.clientHeight - 24 : el.clientWidth - 24;
+      if (room > 0) setFits(Math.max(1, Math.floor(room / (upright ? tall + 2 : wide + 4))));
+    };
+    measure();
+    const watch = new ResizeObserver(measure);
+    watch.observe(el);
+    return () => watch.disconnect();
+  }, [box, upright]);
+  return fits;
+}
+
+/** The elements that go into “More”: from the end, leaving room for “More” itself. */
+function foldOf(all: ElementView[], never: Set<string>, fits: number): ElementView[] {
+  if (all.length <= fits) return [];
+  const folded: ElementView[] = [];
+  for (const e of all.toReversed()) {
+    if (all.length - folded.length <= fits - 1) break;
+    if (!never.has(e.id) && e.button) folded.unshift(e);
+  }
+  return folded;
+}
+
+function RailElement({ element: e, upright }: { element: ElementView; upright: boolean }) {
+  const { builder } = useScreen();
+  const drawn = e.text ? (
+    <TextElement text={e.text} />
+  ) : e.image ? (
+    <ImageElement element={e} image={e.image} />
+  ) : e.button ? (
+    <ButtonElement element={e} button={{ ...e.button, tone: e.button.tone === 'plain' ? 'rail' : e.button.tone }} />
+  ) : null;
+  const chosen = builder?.chosen === e.id || builder?.lit === e.id;
+  return (
+    <Box
+      w={upright ? undefined : `${wide}px`}
+      flexShrink={0}
+      opacity={e.state === 'hidden' ? 0.55 : 1}
+      {...(builder && {
+        'data-element': e.id,
+        outline: chosen ? '2px solid' : undefined,
+        outlineColor: 'amber',
+        onClickCapture: (event: React.MouseEvent) => {
+          if (builder.chosen === e.id) return;
+          event.preventDefault();
+          event.stopPropagation();
+          builder.onChoose(e.id);
+        },
+      })}
+    >
+      {drawn}
+    </Box>
+  );
+}
+
+function More({ elements, name, upright }: { elements: ElementView[]; name: string; upright: boolean }) {
+  const { onPress } = useScreen();
+  const [first] = elements;
+  const menu = useEntryMenu(first as ElementView, (entry) => {
+    const e = elements.find((x) => x.id === entry.id);
+    if (e) void onPress(e);
+  });
+  const entries: EntryView[] = elements.map((e) => ({
+    id: e.id,
+    words: e.button?.words ?? '',
+    state: e.state,
+    reason: e.reason,
+    href: e.button?.href,
+  }));
+  return (
+    <>
+      <Flex
+        as="button"
+        aria-haspopup="menu"
+        align="center"
+        gap="9px"
+        minH={`${tall}px`}
+        w={upright ? undefined : '90px'}
+        px="10px"
+        fontWeight="700"
+        cursor="pointer"
+        borderRadius="4px"
+        _hover={{ bg: 'plate' }}
+        onClick={(e: React.MouseEvent) =>
+          menu.open({ label: `More of ${name}`, entries, at: e.currentTarget.getBoundingClientRect(), aim: {} })
+        }
+      >
+        <Glyph name="more" size={18} /> More
+      </Flex>
+      {menu.menu}
+    </>
+  );
+}

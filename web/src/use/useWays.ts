@@ -1,0 +1,93 @@
+import { useEffect, useRef } from 'react';
+import type { ElementView, View } from '../api/client';
+import type { PressAim, Pressed } from '../screen/context';
+import { isKeys } from '../screen/keys';
+
+interface WaysProps {
+  view: View;
+  place: string; // changes with each arrival
+  active: boolean; // nothing lies over this screen
+  press: (element: ElementView, aim?: PressAim) => Promise<Pressed>;
+  /** Set off when the screen has been left already. */
+  onLeft: (way: string) => void;
+}
+
+const swipeLeast = 60; // px that a finger goes
+
+/** What no element sets off: shortcuts, swipes, entering, leaving, a time after entering. */
+export function useWays({ view, place, active, press, onLeft }: WaysProps) {
+  const now = useRef({ view, press, onLeft, active });
+  now.current = { view, press, onLeft, active };
+  const set = useRef((id: string, trigger: string) => {
+    const element = now.current.view.elements.find((e) => e.id === id) ?? { id };
+    void now.current.press(element as ElementView, { trigger });
+  }).current;
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each arrival
+  useEffect(() => {
+    const ways = now.current.view.ways ?? [];
+    const timers = ways
+      .filter((w) => w.trigger === 'time')
+      .map((w) => setTimeout(() => now.current.active && set(w.id, 'time'), (w.after ?? 0) * 1000));
+    const entered = ways.find((w) => w.trigger === 'entered');
+    const settle = entered && setTimeout(() => set(entered.id, 'entered'), 0);
+    return () => {
+      timers.forEach(clearTimeout);
+      clearTimeout(settle);
+      for (const w of ways) if (w.trigger === 'left') now.current.onLeft(w.id);
+    };
+  }, [place]);
+
+  useEffect(() => {
+    const key = (e: KeyboardEvent) => {
+      if (!now.current.active || e.defaultPrevented || e.repeat) return;
+      const { elements, rails, ways } = now.current.view;
+      const all = [...elements, ...(rails ?? []).flatMap((r) => r.elements)];
+      const button = all.find((b) => b.button?.keys && b.state === 'shown' && isKeys(e, b.button.keys));
+      const way = ways?.find((w) => w.keys && isKeys(e, w.keys));
+      if (!button && !way) return;
+      e.preventDefault();
+      if (button) void now.current.press(button);
+      else if (way) set(way.id, 'keys');
+    };
+    document.addEventListener('keydown', key);
+    return () => document.removeEventListener('keydown', key);
+  }, [set]);
+
+  useEffect(() => {
+    let from: { x: number; y: number } | undefined;
+    const down = (e: PointerEvent) => {
+      from = e.pointerType === 'mouse' || scrolls(e.target) ? undefined : { x: e.clientX, y: e.clientY };
+    };
+    const up = (e: PointerEvent) => {
+      if (!from || !now.current.active) return;
+      const [x, y] = [e.clientX - from.x, e.clientY - from.y];
+      from = undefined;
+      if (Math.max(Math.abs(x), Math.abs(y)) < swipeLeast) return;
+      const side = Math.abs(x) > Math.abs(y) ? (x < 0 ? 'left' : 'right') : y < 0 ? 'up' : 'down';
+      const way = now.current.view.ways?.find((w) => w.trigger === 'swipe' && w.side === side);
+      if (way) set(way.id, 'swipe');
+    };
+    const cancel = () => {
+      from = undefined;
+    };
+    document.addEventListener('pointerdown', down);
+    document.addEventListener('pointerup', up);
+    document.addEventListener('pointercancel', cancel);
+    return () => {
+      document.removeEventListener('pointerdown', down);
+      document.removeEventListener('pointerup', up);
+      document.removeEventListener('pointercancel', cancel);
+    };
+  }, [set]);
+}
+
+/** A finger on something that scrolls sideways, or is typed into, does not swipe. */
+function scrolls(target: EventTarget | null): boolean {
+  for (let el = target instanceof Element ? target : null; el; el = el.parentElement) {
+    if (el.matches('input, textarea, select')) return true;
+    if (el.scrollWidth > el.clientWidth + 4 && getComputedStyle(el).overflowX !== 'visible' && el !== document.body)
+      return el !== document.documentElement;
+  }
+  return false;
+}
