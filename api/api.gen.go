@@ -932,7 +932,7 @@ type ServerInterface interface {
 	// (POST /api/me/sign-out-everywhere)
 	SignOutEverywhere(c *gin.Context)
 	// GetPicture A picture of the project, by the digest of its bytes
-	// (GET /api/pictures/{project}/{digest})
+	// (GET /api/project-pictures/{project}/{digest})
 	GetPicture(c *gin.Context, project string, digest string)
 	// SignIn Begin a session
 	// (POST /api/sign-in)
@@ -2542,5 +2542,5 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.PUT(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.KeepListView)
 	router.GET(options.BaseURL+"/api/use/:project/image", wrapper.GetImage)
 	router.POST(options.BaseURL+"/api/build/:project/pictures", wrapper.AddPicture)
-	router.GET(options.BaseURL+"/api/pictures/:project/:digest", wrapper.GetPicture)
+	router.GET(options.BaseURL+"/api/project-pictures/:project/:digest", wrapper.GetPicture)
 }

@@ -24,22 +24,31 @@ type Person struct {
 	Does            string              // one line for the list that the demo prints
 }
 
-// ProjectID is the id of the demo's project.
-const ProjectID = "p_tarnhorn"
+// The ids of the demo's projects: the ropeway, and the stores that its parts are ordered from.
+const (
+	ProjectID = "p_tarnhorn"
+	StoresID  = "p_stores"
+)
+
+// Projects are the files of the demo's projects, by id.
+var Projects = map[string]string{ProjectID: "tarnhorn.json", StoresID: "stores.json"}
 
 // People can sign in to the demo.
 var People = []Person{
-	{ID: "a_mira", Login: "mira", Name: "Mira Holt", Roles: map[string][]string{ProjectID: {"r_tech"}}, Does: "technician: workshop board, defects, cabins"},
-	{ID: "a_sela", Login: "sela", Name: "Sela Brandt", Roles: map[string][]string{ProjectID: {"r_lead"}}, Does: "shift lead: everything the technicians see, and more"},
+	{ID: "a_mira", Login: "mira", Name: "Mira Holt", Roles: map[string][]string{ProjectID: {"r_tech"}, StoresID: {"r_shop"}}, Does: "technician: workshop board, defects, cabins"},
+	{ID: "a_sela", Login: "sela", Name: "Sela Brandt", Roles: map[string][]string{ProjectID: {"r_lead"}, StoresID: {"r_shop"}}, Does: "shift lead: everything the technicians see, and more"},
 	{ID: "a_jon", Login: "jon", Name: "Jon Abeke", Roles: map[string][]string{ProjectID: {"r_oper"}}, Does: "drive operator: the drive rooms"},
 	{ID: "a_ilse", Login: "ilse", Name: "Ilse Frey", Roles: map[string][]string{ProjectID: {"r_tech", "r_oper"}}, Does: "technician and operator: two roles that add up"},
-	{ID: "a_priya", Login: "priya", Name: "Priya Oduya", Roles: map[string][]string{ProjectID: {"r_office"}}, Does: "office: looks, does not change"},
-	{ID: "a_arno", Login: "arno", Name: "Arno Vey", Builder: true, Roles: map[string][]string{ProjectID: {"r_builder"}}, Does: "builder: makes the application"},
+	{ID: "a_priya", Login: "priya", Name: "Priya Oduya", Roles: map[string][]string{ProjectID: {"r_office"}, StoresID: {"r_buyer"}}, Does: "office: looks, does not change; buys the parts"},
+	{ID: "a_arno", Login: "arno", Name: "Arno Vey", Builder: true, Roles: map[string][]string{ProjectID: {"r_builder"}, StoresID: {"r_builder"}}, Does: "builder: makes the applications"},
 }
 
-// Project gives the demo's project as entities by id.
-func Project() (map[string]json.RawMessage, error) {
-	text, err := files.ReadFile("project/tarnhorn.json")
+// Project gives the ropeway's project as entities by id.
+func Project() (map[string]json.RawMessage, error) { return Entities(ProjectID) }
+
+// Entities gives one of the demo's projects as entities by id.
+func Entities(id string) (map[string]json.RawMessage, error) {
+	text, err := files.ReadFile("project/" + Projects[id])
 	if err != nil {
 		return nil, fmt.Errorf("read the demo's project: %w", err)
 	}
@@ -53,7 +62,7 @@ func Project() (map[string]json.RawMessage, error) {
 	return document.Entities, nil
 }
 
-// Decoded gives the demo's project as a document.
+// Decoded gives the ropeway's project as a document.
 func Decoded() (*project.Project, error) {
 	entities, err := Project()
 	if err != nil {
@@ -61,6 +70,9 @@ func Decoded() (*project.Project, error) {
 	}
 	return project.Decode(entities)
 }
+
+// OwnPictures are the pictures that the demo's projects themselves show, by file.
+var OwnPictures = []string{"grip-gauge.svg"}
 
 // Picture gives a picture of the demo's projects by name.
 func Picture(name string) ([]byte, error) { return files.ReadFile("pictures/" + name) }

@@ -3,19 +3,32 @@ package demo
 import (
 	"testing"
 
+	"ambergate/core/check"
 	"ambergate/core/nav"
+	"ambergate/core/project"
 )
 
-func TestDemoProjectCompiles(t *testing.T) {
-	p, err := Decoded()
-	if err != nil {
-		t.Fatal(err)
-	}
-	app, err := nav.Compile(p)
-	if err != nil {
-		t.Fatal(err)
-	}
-	for _, problem := range app.Problems {
-		t.Errorf("%s %s %s %q: %s", problem.Screen, problem.Element, problem.Where, problem.Text, problem.Problem.Message)
+func TestDemoProjectsCompile(t *testing.T) {
+	for id := range Projects {
+		entities, err := Entities(id)
+		if err != nil {
+			t.Fatal(err)
+		}
+		p, err := project.Decode(entities)
+		if err != nil {
+			t.Fatal(err)
+		}
+		app, err := nav.Compile(p)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, problem := range app.Problems {
+			t.Errorf("%s: %s %s %s %q: %s", id, problem.Screen, problem.Element, problem.Where, problem.Text, problem.Problem.Message)
+		}
+		for _, f := range check.Run(app) {
+			if f.Severity == check.Broken {
+				t.Errorf("%s: %s %s: %s", id, f.Screen, f.Element, f.Words)
+			}
+		}
 	}
 }

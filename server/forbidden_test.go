@@ -5,14 +5,17 @@ import (
 	"encoding/csv"
 	"encoding/json"
 	"fmt"
+	"math"
 	"net/http"
 	"net/url"
 	"strings"
 	"testing"
+	"time"
 
 	"github.com/getkin/kin-openapi/openapi3"
 
 	"ambergate/api"
+	"ambergate/core/cond"
 	"ambergate/core/nav"
 	"ambergate/core/project"
 )
@@ -267,12 +270,26 @@ func (h *holder) chart(spec *project.Chart, c *nav.ChartView) {
 	}
 	f, _ := h.r.app.Project.FieldAt(spec.Table, spec.By)
 	want := map[string]float64{}
-	for key := range h.seen[spec.Table] {
-		value := h.r.row(spec.Table, key).Values[spec.By]
-		if f.References != "" && !value.IsNull() && !h.seen[f.References][value.KeyOf()] {
-			want["hidden"]++
+	add := func(point string, row *nav.Row) {
+		n := 1.0
+		if spec.Of != "" {
+			n, _ = row.Values[spec.Of].Float64()
+		}
+		if spec.Measure == "most" {
+			want[point] = max(want[point], n)
 		} else {
-			want[value.Wire()]++
+			want[point] += n
+		}
+	}
+	for key := range h.seen[spec.Table] {
+		row := h.r.row(spec.Table, key)
+		value := row.Values[spec.By]
+		if spec.Span != "" {
+			add(spanBegins(value, spec.Span), row)
+		} else if f.References != "" && !value.IsNull() && !h.seen[f.References][value.KeyOf()] {
+			add("hidden", row)
+		} else {
+			add(value.Wire(), row)
 		}
 	}
 	for _, point := range c.Points {
@@ -281,10 +298,23 @@ func (h *holder) chart(spec *project.Chart, c *nav.ChartView) {
 		if point.Label == "not visible to you" {
 			value = "hidden"
 		}
-		if want[value] != point.N {
+		if math.Abs(want[value]-point.N) > 1e-6 {
 			h.t.Errorf("%s is told of %v by %q, want %v", h.who.login, point.N, value, want[value])
 		}
 	}
+}
+
+// spanBegins gives the first day of the span of time that a moment lies in, as the wire writes it.
+func spanBegins(v cond.Value, span string) string {
+	at, _ := v.Time()
+	at = at.UTC()
+	switch span {
+	case "week":
+		at = at.AddDate(0, 0, -(int(at.Weekday())+6)%7)
+	case "month":
+		at = at.AddDate(0, 0, 1-at.Day())
+	}
+	return at.Format(time.DateOnly)
 }
 
 // presses presses every element of a shown place on rows that are seen, hidden and nowhere.

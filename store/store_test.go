@@ -325,7 +325,7 @@ func TestPeopleAndProjectsAreListed(t *testing.T) {
 		t.Errorf("%+v", list)
 	}
 	uses, err := up.Store.ProjectsOf(ctx, "a_mira")
-	if err != nil || !uses[demo.ProjectID] || len(uses) != 1 {
+	if err != nil || !uses[demo.ProjectID] || !uses[demo.StoresID] || len(uses) != 2 {
 		t.Errorf("%v %v", uses, err)
 	}
 }

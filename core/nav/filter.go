@@ -24,8 +24,8 @@ func (o *Opening) match(table string, main bool) ([]Match, error) {
 		if in.Filter == "" || v.IsNull() || !v.Known() {
 			continue
 		}
-		c, _ := o.app.Project.FieldAt(table, in.Filter)
-		if c == nil || !o.maySee(table, in.Filter) {
+		path, c := o.app.narrows(in, table)
+		if c == nil || !o.maySee(table, path) {
 			continue
 		}
 		from, to := v.Wire(), v.Wire()
@@ -35,10 +35,10 @@ func (o *Opening) match(table string, main bool) ([]Match, error) {
 		case "atMost":
 			from = ""
 		default:
-			out = append(out, Match{Path: in.Filter, Compare: "is", Value: v})
+			out = append(out, Match{Path: path, Compare: "is", Value: v})
 			continue
 		}
-		matches, err := o.rangeOf(in.Filter, c.TypeOf(), from, to)
+		matches, err := o.rangeOf(path, c.TypeOf(), from, to)
 		if err != nil {
 			return nil, refuse("bad-input", "“"+in.Label+"” cannot narrow this: "+err.Error()+".", "Take it off.")
 		}
@@ -59,6 +59,16 @@ func (o *Opening) match(table string, main bool) ([]Match, error) {
 		out = append(out, matches...)
 	}
 	return out, nil
+}
+
+// narrows gives the field of a table that an input narrows by: the first of its paths that the table has.
+func (a *App) narrows(in *project.Input, table string) (string, *project.Column) {
+	for _, path := range strings.Fields(in.Filter) {
+		if c, _ := a.Project.FieldAt(table, path); c != nil {
+			return path, c
+		}
+	}
+	return "", nil
 }
 
 func (o *Opening) matchesOf(f Filter, c *project.Column) ([]Match, error) {

@@ -152,8 +152,10 @@ func (o *Opening) withoutOwn(e *ElementPlan, spec *project.Chart, match []Match)
 	}
 	own := map[string]bool{}
 	for id, b := range gate.Cases[0].Move.Bind {
-		if in := o.plan.Screen.Inputs[id]; in != nil && b.Rule == "point" && in.Filter == spec.By {
-			own[in.Filter] = true
+		if in := o.plan.Screen.Inputs[id]; in != nil && b.Rule == "point" {
+			if path, _ := o.app.narrows(in, spec.Table); path == spec.By {
+				own[path] = true
+			}
 		}
 	}
 	return slices.DeleteFunc(slices.Clone(match), func(m Match) bool { return own[m.Path] })

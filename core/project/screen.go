@@ -40,7 +40,7 @@ type Input struct {
 	Type     string  `json:"type"`
 	Table    string  `json:"table,omitempty"` // of a record
 	Required bool    `json:"required,omitempty"`
-	Filter   string  `json:"filter,omitempty"`  // path of the screen's lists and charts that this narrows
+	Filter   string  `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has
 	Compare  string  `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost
 }
 

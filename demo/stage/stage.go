@@ -7,7 +7,9 @@ import (
 	"errors"
 	"fmt"
 	"log/slog"
+	"maps"
 	"net"
+	"slices"
 	"time"
 
 	"github.com/jackc/pgx/v5"
@@ -158,12 +160,23 @@ func (s *Stage) project(ctx context.Context) error {
 	} else if !errors.Is(err, store.ErrNone) {
 		return err
 	}
-	entities, err := demo.Project()
-	if err != nil {
-		return err
+	for _, name := range demo.OwnPictures {
+		data, err := demo.Picture(name)
+		if err != nil {
+			return fmt.Errorf("read a picture of the demo: %w", err)
+		}
+		if _, err := s.Store.AddPicture(ctx, server.MediaOfPicture(data), data); err != nil {
+			return err
+		}
 	}
-	if err := s.Store.CreateProject(ctx, demo.ProjectID, entities); err != nil {
-		return fmt.Errorf("keep the demo's project: %w", err)
+	for _, id := range slices.Sorted(maps.Keys(demo.Projects)) {
+		entities, err := demo.Entities(id)
+		if err != nil {
+			return err
+		}
+		if err := s.Store.CreateProject(ctx, id, entities); err != nil {
+			return fmt.Errorf("keep the demo's project: %w", err)
+		}
 	}
 	for _, p := range demo.People {
 		if err := s.Store.CreateAccount(ctx, store.Account{ID: p.ID, Login: p.Login, Name: p.Name, Builder: p.Builder, Walks: p.Builder}, p.Login); err != nil {
@@ -177,8 +190,12 @@ func (s *Stage) project(ctx context.Context) error {
 			}
 		}
 	}
-	_, err = s.Store.PutIntoUse(ctx, demo.ProjectID, "a_arno")
-	return err
+	for id := range demo.Projects {
+		if _, err := s.Store.PutIntoUse(ctx, id, "a_arno"); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 func (s *Stage) startPlant(o Options) error {

@@ -754,7 +754,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/pictures/{project}/{digest}": {
+    "/api/project-pictures/{project}/{digest}": {
         parameters: {
             query?: never;
             header?: never;

@@ -31,7 +31,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange }
     values,
     errors: practice.errors,
     base: '',
-    pictures: `/api/pictures/${project}/`,
+    pictures: `/api/project-pictures/${project}/`,
     onType,
     onPress: practice.press,
     onArrange,
@@ -73,7 +73,12 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange }
       </Box>
       <PracticeLine practice={practice} />
       {practice.asked && (
-        <QuestionDialog question={practice.asked.question} onAnswer={practice.answer} onClose={practice.dismiss} titles={hands.titles} />
+        <QuestionDialog
+          question={practice.asked.question}
+          onAnswer={practice.answer}
+          onClose={practice.dismiss}
+          titles={hands.titles}
+        />
       )}
       {cell && (
         <NewElement

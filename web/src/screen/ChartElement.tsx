@@ -77,8 +77,10 @@ function Bars({ chart, onChoose, onMore }: PointsProps) {
         >
           <XAxis
             type="number"
+            allowDecimals={chart.measure !== 'count'}
             tickLine={false}
             axisLine={false}
+            tickFormatter={amount}
             tick={{ fill: 'var(--chakra-colors-muted)', fontSize: 13 }}
           />
           <YAxis type="category" dataKey="value" hide />
@@ -140,7 +142,6 @@ function PointMore({ point, onMore }: { point: PointView; onMore: PointsProps['o
     <button
       type="button"
       className="row-more"
-      style={{ float: 'none' }}
       aria-haspopup="menu"
       aria-label={`More for ${point.label}`}
       onClick={(e) => onMore(point, e.currentTarget.getBoundingClientRect())}
@@ -161,7 +162,14 @@ function Columns({ chart, onChoose, onMore }: PointsProps) {
       <Box position="absolute" top="0" left="0" fontSize="note" color="muted">
         {amount(most)} {chart.unit}
       </Box>
-      <Flex align="flex-end" gap="2px" h={`${ground}px`} borderTopWidth="1px" borderBottomWidth="1px" borderColor="rule">
+      <Flex
+        align="flex-end"
+        gap="2px"
+        h={`${ground}px`}
+        borderTopWidth="1px"
+        borderBottomWidth="1px"
+        borderColor="rule"
+      >
         {chart.points.map((p) => (
           <Flex
             as="button"

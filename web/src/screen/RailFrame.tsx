@@ -10,9 +10,10 @@ import { useEntryMenu } from './useEntryMenu';
 
 /** A screen between the rails that stand at its edges. They stay where they are while it scrolls. */
 export function RailFrame({ rails, children }: { rails: RailView[]; children: ReactNode }) {
+  const { builder } = useScreen();
   const at = (edge: string) => rails.filter((r) => r.edge === edge).map((r) => <Rail key={r.id} rail={r} />);
   return (
-    <Flex direction="column" minH="inherit" h="full">
+    <Flex direction="column" minH={builder ? '100%' : 'calc(100dvh - 44px)'}>
       {at('top')}
       <Flex flex="1" minH={0} align="stretch">
         <Box hideBelow="md" flexShrink={0}>
@@ -39,6 +40,7 @@ export function RailFrame({ rails, children }: { rails: RailView[]; children: Re
 
 /** One rail. What does not fit folds into “More”, from the end; what never folds stays. */
 function Rail({ rail }: { rail: RailView }) {
+  const { builder } = useScreen();
   const upright = rail.edge === 'left' || rail.edge === 'right';
   const box = useRef<HTMLDivElement>(null);
   const fits = useFit(box, upright, rail.elements.length);
@@ -56,9 +58,10 @@ function Rail({ rail }: { rail: RailView }) {
       align={upright ? 'stretch' : 'center'}
       gap={upright ? '2px' : '4px'}
       w={upright ? '148px' : 'full'}
-      h={upright ? 'calc(100dvh - 44px)' : '52px'}
+      h={upright ? (builder ? 'full' : 'calc(100dvh - 44px)') : '52px'}
+      flexShrink={0}
       position="sticky"
-      top="0"
+      {...(rail.edge === 'bottom' ? { bottom: 0, mt: 'auto' } : { top: 0 })}
       p={upright ? '12px 0 12px 10px' : '4px 12px'}
       bg="faint"
       borderColor="rule"

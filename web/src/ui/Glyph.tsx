@@ -3,34 +3,34 @@ import {
   ArrowLeft,
   ArrowRight,
   ArrowUp,
+  BookOpen,
   CableCar,
+  CalendarDays,
   ChartColumn,
   Check,
   CircleAlert,
   CircleDashed,
+  Ellipsis,
+  Globe,
   House,
+  Layers,
   LayoutDashboard,
   List,
+  ListChecks,
+  LogOut,
   type LucideIcon,
+  Package,
+  PanelLeft,
   Plus,
   Signpost,
+  Split,
   Square,
   SquarePen,
   TramFront,
   User,
-  X,
-  BookOpen,
-  Globe,
-  Layers,
-  Split,
-  LogOut,
-  Ellipsis,
   Wind,
   Wrench,
-  Package,
-  CalendarDays,
-  PanelLeft,
-  ListChecks,
+  X,
 } from 'lucide-react';
 
 const glyphs: Record<string, LucideIcon> = {
@@ -72,8 +72,26 @@ const glyphs: Record<string, LucideIcon> = {
 /** The sign of a kind of screen, of a move, or of a button's picture. */
 export function Glyph({ name, size = 18 }: { name: string; size?: number }) {
   const Icon = glyphs[name] ?? CircleDashed;
-  return <Icon size={size} strokeWidth={1.8} aria-hidden />;
+  return <Icon size={size} strokeWidth={1.8} aria-hidden style={{ flexShrink: 0 }} />;
 }
 
 /** The pictures a button can have, by name. */
-export const buttonIcons = ['user', 'alert', 'cabin', 'chart', 'lift', 'board', 'plus', 'stop', 'back', 'forward', 'wind', 'tool', 'part', 'calendar', 'checklist', 'home', 'close'];
+export const buttonIcons = [
+  'user',
+  'alert',
+  'cabin',
+  'chart',
+  'lift',
+  'board',
+  'plus',
+  'stop',
+  'back',
+  'forward',
+  'wind',
+  'tool',
+  'part',
+  'calendar',
+  'checklist',
+  'home',
+  'close',
+];

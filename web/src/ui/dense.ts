@@ -14,10 +14,9 @@ export const dense = {
   '.cell > .lead': { cursor: 'pointer' },
   '.cell > .lead:hover': { textDecoration: 'underline' },
   '.row-more': {
-    float: 'right',
     minWidth: '30px',
-    minHeight: '24px',
-    marginLeft: '8px',
+    height: '24px',
+    margin: '-2px -6px',
     color: 'pine',
     fontWeight: '800',
     fontSize: 'head',

@@ -134,7 +134,7 @@ export function UsedScreen(props: UsedScreenProps) {
     values,
     errors: press.errors,
     base: `/use/${project}`,
-    pictures: `/api/pictures/${project}/`,
+    pictures: `/api/project-pictures/${project}/`,
     onType: type,
     onPress: (element, aim) => {
       onPressed(element.id);
@@ -175,7 +175,13 @@ export function UsedScreen(props: UsedScreenProps) {
       </FormKeys>
       {press.said && <Said said={press.said} onDismiss={() => press.setSaid(undefined)} />}
       {press.asked && (
-        <QuestionDialog question={press.asked.question} onAnswer={press.answer} onClose={press.dismiss} keeps={keeps} titles={call.titles} />
+        <QuestionDialog
+          question={press.asked.question}
+          onAnswer={press.answer}
+          onClose={press.dismiss}
+          keeps={keeps}
+          titles={call.titles}
+        />
       )}
     </ScreenProvider>
   );

@@ -127,7 +127,9 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
   const left = useCallback(
     (from: { trail: string; n: number; depth: number }, way: string, release: number) => {
       const body = { press: newId(), ...from, release, element: way, trigger: 'left' };
-      void api.POST('/api/use/{project}/press', { params: { path: { project } }, body, keepalive: true }).catch(() => {});
+      void api
+        .POST('/api/use/{project}/press', { params: { path: { project } }, body, keepalive: true })
+        .catch(() => {});
     },
     [project],
   );

@@ -51,11 +51,12 @@ export function ListRow(p: RowProps) {
       {row.cells.map((cell, i) => (
         <Cell key={list.columns[i]?.path} {...p} at={i} words={cell.words} />
       ))}
+      {list.menu && <td className="cell">{p.onMenu && <RowMore title={row.title} onMenu={p.onMenu} />}</td>}
     </tr>
   );
 }
 
-function Cell({ list, row, at, words, onChoose, onOpen, onEdit, onMenu }: RowProps & { at: number; words: string }) {
+function Cell({ list, row, at, words, onChoose, onOpen, onEdit }: RowProps & { at: number; words: string }) {
   const { base, builder } = useScreen();
   const column = list.columns[at];
   const dated = column?.type === 'date' || column?.type === 'moment';
@@ -82,7 +83,6 @@ function Cell({ list, row, at, words, onChoose, onOpen, onEdit, onMenu }: RowPro
       )}
       {!leads && shown}
       {at === list.columns.length - 1 && onEdit && <RowChange title={row.title} onEdit={onEdit} />}
-      {at === list.columns.length - 1 && onMenu && <RowMore title={row.title} onMenu={onMenu} />}
     </td>
   );
 }
@@ -97,6 +97,7 @@ function RowMore({ title, onMenu }: { title: string; onMenu: (at: DOMRect) => vo
       aria-label={`More for ${title}`}
       onClick={(e) => {
         e.preventDefault();
+        e.stopPropagation();
         onMenu(e.currentTarget.getBoundingClientRect());
       }}
     >

@@ -125,7 +125,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
     : rows.map((_, index) => ({ index, start: 0, end: 0 }));
   const above = list.main ? (drawn[0]?.start ?? 0) : 0;
   const below = list.main ? virtual.getTotalSize() - (drawn[drawn.length - 1]?.end ?? 0) : 0;
-  const span = list.columns.length + (ticked ? 1 : 0);
+  const span = list.columns.length + (ticked ? 1 : 0) + (list.menu ? 1 : 0);
   const none = rows.length === 0 && !adding;
   return (
     <>
@@ -160,6 +160,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
               {list.columns.map((c) => (
                 <ColumnHead key={c.path} column={c} list={list} widths={widths} />
               ))}
+              {list.menu && <th style={{ width: 38 }} aria-label="More" />}
             </Box>
           </thead>
           <tbody>
@@ -193,7 +194,12 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
                   onMenu={
                     row.menu?.length
                       ? (at) =>
-                          menu.open({ label: `What can be done with ${row.title}`, entries: row.menu ?? [], at, aim: { row: row.key } })
+                          menu.open({
+                            label: `What can be done with ${row.title}`,
+                            entries: row.menu ?? [],
+                            at,
+                            aim: { row: row.key },
+                          })
                       : undefined
                   }
                   onEdit={list.inPlace && row.edits && !builder ? () => setEditing(row.key) : undefined}
