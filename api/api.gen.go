@@ -132,6 +132,7 @@ type ConditionRequest struct {
 	Template *bool   `json:"template,omitempty"`
 	Text     *string `json:"text,omitempty"`
 	Use      *string `json:"use,omitempty"`
+	Value    *bool   `json:"value,omitempty"`
 }
 
 // ConditionRow One comparison, or a group of rows.
@@ -339,6 +340,22 @@ type NeededInput struct {
 
 // Offer One text that could stand there.
 type Offer = cond.Offer
+
+// OfferedInput An input of an offered screen.
+type OfferedInput struct {
+	Alias    string `json:"alias"`
+	Label    string `json:"label"`
+	Required *bool  `json:"required,omitempty"`
+}
+
+// OfferedScreen A screen that another project offers.
+type OfferedScreen struct {
+	Entry   string         `json:"entry"`
+	Inputs  []OfferedInput `json:"inputs"`
+	Project string         `json:"project"`
+	Screen  string         `json:"screen"`
+	Title   string         `json:"title"`
+}
 
 // Op One operation of JSON Patch: test, add, remove, replace.
 type Op = project.Op
@@ -886,6 +903,9 @@ type ServerInterface interface {
 	// GetNames Names a condition may use
 	// (GET /api/build/{project}/names)
 	GetNames(c *gin.Context, project string, params GetNamesParams)
+	// GetOffers The screens that other projects offer
+	// (GET /api/build/{project}/offers)
+	GetOffers(c *gin.Context, project string)
 	// SetRoles Give and take a person’s roles
 	// (PUT /api/build/{project}/people/{person}/roles)
 	SetRoles(c *gin.Context, project string, person string)
@@ -1203,6 +1223,31 @@ func (siw *ServerInterfaceWrapper) GetNames(c *gin.Context) {
 	}
 
 	siw.Handler.GetNames(c, project, params)
+}
+
+// GetOffers operation middleware
+func (siw *ServerInterfaceWrapper) GetOffers(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetOffers(c, project)
 }
 
 // SetRoles operation middleware
@@ -2543,4 +2588,5 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/use/:project/image", wrapper.GetImage)
 	router.POST(options.BaseURL+"/api/build/:project/pictures", wrapper.AddPicture)
 	router.GET(options.BaseURL+"/api/project-pictures/:project/:digest", wrapper.GetPicture)
+	router.GET(options.BaseURL+"/api/build/:project/offers", wrapper.GetOffers)
 }

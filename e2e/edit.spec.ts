@@ -60,8 +60,8 @@ test('another record rule is proposed from the relations, best first', async ({ 
   await page.getByRole('combobox', { name: 'Where it leads' }).fill('cabins');
   await page.getByRole('option', { name: 'Cabins list' }).click();
   await expect(sentence(page)).toContainText('open Cabins, in full');
-  await sentence(page).getByRole('button', { name: '+ narrow it' }).click();
-  await page.getByRole('option', { name: /^Lift/ }).click();
+  await sentence(page).getByRole('button', { name: '+ carry along' }).click();
+  await page.getByRole('option', { name: /^Lift: say which/ }).click();
   const proposals = page.getByRole('listbox', { name: 'On which record' }).getByRole('option');
   await expect(proposals.first()).toContainText('its lift');
   await expect(proposals.nth(1)).toContainText('its cabin’s lift');
@@ -79,6 +79,8 @@ test('a button that sets a field, then stays: made without an expression', async
   await page.keyboard.press('Escape');
   await stage(page).locator('[data-element]', { hasText: 'Put in store' }).click({ force: true });
   await sentence(page).getByRole('button', { name: '+ do something and stay' }).click();
+  await page.getByRole('combobox', { name: 'First do' }).fill('field set');
+  await page.keyboard.press('Enter');
   await page.getByRole('combobox', { name: 'Field' }).selectOption('state');
   await page.getByRole('combobox', { name: 'Value' }).selectOption('in store');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
@@ -105,7 +107,7 @@ test('removing a screen breaks what leads to it; the findings say where, and und
   const list = page.getByRole('dialog', { name: 'What the checks found' });
   await expect(list).toContainText('The screen that “Its cabin” led to is gone.');
   await list.getByRole('button', { name: /Its cabin/ }).click();
-  await expect(page.getByRole('note').filter({ hasText: 'led to is gone' })).toBeVisible();
+  await expect(page.getByRole('note').filter({ hasText: '“Its cabin” led to is gone' })).toBeVisible();
   await expect(sentence(page)).toContainText('a screen that is gone');
   await undo(page, 1);
   await expect(page.getByRole('note').filter({ hasText: 'led to is gone' })).toHaveCount(0);

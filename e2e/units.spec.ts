@@ -4,7 +4,7 @@ import { comparesFor, freshRow, isComplete, withCompare } from '../web/src/build
 import { aliasOf } from '../web/src/build/condition/ShareForm';
 import { asSet, idsIn, setVerbs, verbsOf } from '../web/src/build/rights/grants';
 import { at, newId, pointer, put } from '../web/src/build/edit';
-import { numbersOf, outPlates } from '../web/src/build/plates';
+import { numbersOf, outPlates } from '../web/src/build/margins/plates';
 import { newScreen } from '../web/src/build/screens';
 import type { ElementView, View } from '../web/src/api/client';
 import { panelsOf, usedRows } from '../web/src/screen/layout';

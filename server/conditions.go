@@ -25,6 +25,9 @@ func (b *building) spot(screen, element, table, use *string) (spot, error) {
 		}
 		return spot{scope: app.Project.RowScope(value(table)), table: value(table), rule: *use == "rule"}, nil
 	}
+	if g := app.Project.Gates[value(screen)]; g != nil {
+		return spot{scope: app.Project.GateScope(g)}, nil // inside a shared gate
+	}
 	s := app.Project.Screens[value(screen)]
 	if s == nil {
 		return spot{}, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more."}
@@ -56,7 +59,11 @@ func readCondition(app *nav.App, at spot, req api.ConditionRequest) api.Conditio
 		}
 		return api.ConditionRead{Stored: t.Stored(), Shown: t.Shown()}
 	}
-	e, problem := compiler.Condition(at.scope, text)
+	read := compiler.Condition
+	if value(req.Value) {
+		read = compiler.Expression
+	}
+	e, problem := read(at.scope, text)
 	if problem != nil {
 		return api.ConditionRead{Shown: text, Problem: problem}
 	}

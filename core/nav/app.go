@@ -468,7 +468,7 @@ func (b *planner) needNodeAt(set pathSet, at, table string, prefix []string) {
 	for _, f := range t.Fields {
 		for _, part := range e.Parts {
 			for _, tag := range part.Tags {
-				if strings.Contains(tag.Node, "{"+f.Alias+"}") {
+				if strings.Contains(tag.Node, "{"+f.ID+"}") || strings.Contains(tag.Node, "{"+f.Alias+"}") {
 					set[join(at, join(strings.Join(prefix, "."), f.ID))] = true
 				}
 			}

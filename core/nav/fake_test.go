@@ -78,6 +78,10 @@ func (f *fake) matches(q Query, key string) bool {
 		if m.Compare == "is" && !equal || m.Compare == "isNot" && equal {
 			return false
 		}
+		// Days are written so that their texts compare as they do.
+		if m.Compare == "atLeast" && (v.IsNull() || v.Wire() < m.Value.Wire()) || m.Compare == "atMost" && (v.IsNull() || v.Wire() > m.Value.Wire()) {
+			return false
+		}
 	}
 	return true
 }

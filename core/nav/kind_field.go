@@ -26,9 +26,10 @@ type FieldView struct {
 	Longest  int      `json:"longest,omitempty"`
 	Example  string   `json:"example,omitempty"`
 	Secret   bool     `json:"secret,omitempty"`
-	Add      bool     `json:"add,omitempty"`  // a record that is missing can be added in a dialog
-	Way      bool     `json:"way,omitempty"`  // its value leads somewhere
-	Href     string   `json:"href,omitempty"` // as a plain link
+	Add      bool     `json:"add,omitempty"`     // a record that is missing can be added in a dialog
+	Changed  bool     `json:"changed,omitempty"` // another value sets something off
+	Way      bool     `json:"way,omitempty"`     // its value leads somewhere
+	Href     string   `json:"href,omitempty"`    // as a plain link
 }
 
 type fieldKind struct{ nothingToFetch }
@@ -83,6 +84,9 @@ func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		} else if row := o.filled[spec.Path]; row != nil {
 			fv.Words = o.world.title(row, f.References, "")
 		}
+	}
+	if gate := e.Gates["changed"]; gate != nil && fv.Editable {
+		fv.Changed = o.judge(gate, aim{}).Open()
 	}
 	if gate := e.Gates["release"]; gate != nil && into.State == "shown" && !fv.Editable {
 		verdict := o.judge(gate, aim{})

@@ -184,7 +184,7 @@ func (o *Opening) fetchList(ctx context.Context, e *ElementPlan, src Sources, cu
 		return err
 	}
 	q.Back = back
-	if spec := e.Spec.(*project.List); spec.InPlace || len(spec.Several) > 0 {
+	if spec := e.Spec.(*project.List); spec.InPlace || len(spec.Several)+len(spec.Menu) > 0 {
 		q.Ask = o.asks(q.Table.ID)
 	}
 	page, err := src.Records.Fetch(ctx, q)

@@ -16,13 +16,14 @@ type Chunk struct {
 	Item  string `json:"item,omitempty"`  // of do: the effect; of record, give and none: the input; of with: the variable
 	Among string `json:"among,omitempty"` // of record and none: which of the screens that are chosen from
 	Bad   bool   `json:"bad,omitempty"`
+	Line  string `json:"line,omitempty"` // the line that it begins where a sentence is told in lines: when, for, while, a number, else, otherwise
 }
 
 // Sentence says a way in words with chips: the one generator for plates, findings and differences too.
 func (a *App) Sentence(s *project.Screen, e *ElementPlan, trigger string) []Chunk {
 	g := e.Gates[trigger]
 	w := sentenceWriter{app: a, screen: s, element: e}
-	w.plain("When ")
+	w.begin("when", "When ")
 	w.chip("trigger", triggerWords(trigger, e.Element), "")
 	if g == nil {
 		w.plain(": ")
@@ -112,6 +113,11 @@ type sentenceWriter struct {
 	out     []Chunk
 }
 
+// begin is plain words that stand between two lines, where a sentence is told in lines.
+func (w *sentenceWriter) begin(line, text string) {
+	w.out = append(w.out, Chunk{Text: text, Line: line})
+}
+
 func (w *sentenceWriter) plain(text string) { w.out = append(w.out, Chunk{Text: text}) }
 
 func (w *sentenceWriter) chip(part, text, tone string) {
@@ -126,24 +132,24 @@ func (w *sentenceWriter) gate(g *GatePlan) {
 			return
 		}
 	}
-	w.plain(", for ")
+	w.begin("for", ", for ")
 	w.chip("roles", w.app.roleWords(g.Roles), "")
 	if g.While != "" {
-		w.plain(", while ")
+		w.begin("while", ", while ")
 		if g.Condition != nil {
 			w.chip("while", g.Condition.Root.Phrase(), "")
 		} else {
 			w.out = append(w.out, Chunk{Text: "“" + g.While + "”, which cannot be read", Part: "while", Bad: true})
 		}
 	}
-	w.plain(": ")
+	w.begin("1", ": ")
 	for i, c := range g.Cases {
 		if i > 0 {
-			w.plain("; else ")
+			w.begin("else", "; else ")
 		}
 		if c.Condition != nil {
 			w.plain("if ")
-			w.chip("when", c.Condition.Root.Phrase(), "")
+			w.out = append(w.out, Chunk{Text: c.Condition.Root.Phrase(), Part: "when", Case: c.ID})
 			w.plain(", ")
 		}
 		w.caseWords(g, c)
@@ -155,7 +161,7 @@ func (w *sentenceWriter) gate(g *GatePlan) {
 	if g.While == "" {
 		return
 	}
-	w.plain(" Otherwise ")
+	w.begin("otherwise", " Otherwise ")
 	if g.Otherwise.Grey == "" {
 		w.chip("otherwise", "hide it", "")
 	} else {
@@ -165,10 +171,11 @@ func (w *sentenceWriter) gate(g *GatePlan) {
 }
 
 func (w *sentenceWriter) caseWords(g *GatePlan, c *CasePlan) {
-	first := true
+	first, n := true, 1
 	then := func() {
 		if !first {
-			w.plain(", then ")
+			n++
+			w.begin(strconv.Itoa(n), ", then ")
 		}
 		first = false
 	}

@@ -112,7 +112,10 @@ func (a *App) tagRef(row *Row, prefix, names []string) (TagRef, *project.Tag, st
 	tag := e.Parts[names[0]].Tags[names[1]]
 	node := tag.Node
 	for _, f := range t.Fields {
-		name := "{" + f.Alias + "}"
+		name := "{" + f.ID + "}" // by its id, which no rename changes; by its alias in documents from before
+		if !strings.Contains(node, name) {
+			name = "{" + f.Alias + "}"
+		}
 		if !strings.Contains(node, name) {
 			continue
 		}

@@ -63,3 +63,6 @@ func (e *Effect) UnmarshalJSON(data []byte) error {
 
 // MarshalJSON writes both parts into one object.
 func (e *Effect) MarshalJSON() ([]byte, error) { return joinKind(effectHead{e.Kind, e.Pos}, e.Spec) }
+
+// Effects gives the kinds of effects, in order.
+func Effects() []string { return sortedIDs(effectKinds) }

@@ -771,6 +771,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/offers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The screens that other projects offer */
+        get: operations["getOffers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -939,6 +956,7 @@ export interface components {
         };
         /** @description A field of the record. */
         FieldView: {
+            changed?: boolean;
             /** Format: double */
             min?: number;
             /** Format: double */
@@ -1121,6 +1139,7 @@ export interface components {
         };
         /** @description A piece of a sentence; a chip when it has a part. */
         Chunk: {
+            line?: string;
             among?: string;
             text: string;
             part?: string;
@@ -1657,6 +1676,7 @@ export interface components {
         };
         /** @description A condition as text or rows, to be read. It stands on a screen, or speaks of a table's records. */
         ConditionRequest: {
+            value?: boolean;
             screen?: string;
             element?: string;
             table?: string;
@@ -1924,6 +1944,20 @@ export interface components {
         PictureKept: {
             digest: string;
             media: string;
+        };
+        /** @description A screen that another project offers. */
+        OfferedScreen: {
+            project: string;
+            title: string;
+            entry: string;
+            screen: string;
+            inputs: components["schemas"]["OfferedInput"][];
+        };
+        /** @description An input of an offered screen. */
+        OfferedInput: {
+            alias: string;
+            label: string;
+            required?: boolean;
         };
     };
     responses: never;
@@ -3498,6 +3532,37 @@ export interface operations {
                 };
                 content: {
                     "image/*": string;
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getOffers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OfferedScreen"][];
                 };
             };
             /** @description a no */

@@ -1,15 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { AtWork, Draft, Place, Practised } from '../api/client';
+import type { AtWork, Draft, Place, Practised, WayOut } from '../api/client';
 import { BuildProvider } from './context';
 import { entitiesOf, screensOf } from './document';
-import { WaysInMargin, WaysOutMargin } from './Margins';
-import { numbersOf, outPlates } from './plates';
-import { SentencePanel } from './SentencePanel';
+import { WaysInMargin, WaysOutMargin } from './margins/Margins';
+import { PulledWire } from './margins/PulledWire';
+import { numbersOf, outPlates } from './margins/plates';
+import { usePull } from './margins/usePull';
+import { Wires } from './margins/Wires';
 import { Stage } from './Stage';
+import { SentencePanel } from './sentence/SentencePanel';
+import { moveTo, putMove, refOf } from './sentence/wiring';
 import type { DraftHands } from './useDraft';
 import { usePractice } from './usePractice';
-import { Wires } from './Wires';
 
 interface ScreenViewProps {
   project: string;
@@ -28,6 +31,7 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
   const entities = useMemo(() => entitiesOf(draft), [draft]);
   const body = useRef<HTMLDivElement>(null);
   const [chosen, setChosen] = useState(element);
+  const [trigger, setTrigger] = useState<string>();
   const [pointed, point] = useState<string>();
   const [openPicker, setPicker] = useState<string>();
   const [values, setValues] = useState<Record<string, string>>({});
@@ -36,8 +40,9 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
   const findings = draft.findings.filter((f) => f.screen === screenId);
   const plates = useMemo(() => outPlates(work.ways, findings), [work.ways, findings]);
   const place = work.view?.place;
-  const choose = useCallback((id: string | undefined) => {
+  const choose = useCallback((id: string | undefined, by?: string) => {
     setChosen(id);
+    setTrigger(by);
     setPicker(undefined);
   }, []);
   const open = useCallback((to: string, at?: string) => onPlace({ screen: to, mode: 'view' }, at), [onPlace]);
@@ -56,6 +61,25 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
       patch.length > 0 ? hands.edit.mutateAsync(patch).catch(() => undefined) : Promise.resolve(),
     [hands.edit],
   );
+  const ways = useMemo(() => work.ways.filter((w) => w.element === chosen), [work.ways, chosen]);
+  const onTarget = useCallback(
+    async (way: WayOut, target: string) => {
+      const to = screensOf(entities).find((s) => s.id === target);
+      choose(way.element, way.trigger);
+      if (!to) return;
+      const ref = refOf({ project, entities, screen: screenId }, way);
+      await edit(putMove(ref, await moveTo(ref, to)));
+    },
+    [entities, project, screenId, edit, choose],
+  );
+  const onGround = useCallback(
+    (way: WayOut) => {
+      choose(way.element, way.trigger);
+      setPicker('+make');
+    },
+    [choose],
+  );
+  const pulled = usePull(work.ways, onTarget, onGround);
   const doc = screensOf(entities).find((s) => s.id === screenId);
   return (
     <BuildProvider
@@ -68,7 +92,8 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
         as,
         journal,
         chosen,
-        way: work.ways.find((w) => w.element === chosen),
+        way: ways.find((w) => w.trigger === trigger) ?? ways[0],
+        ways,
         choose,
         pointed,
         point,
@@ -111,6 +136,7 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
           plates={plates}
           screenFindings={findings.filter((f) => !f.element || !work.ways.some((w) => w.element === f.element))}
         />
+        {pulled && <PulledWire pulled={pulled} />}
         <Wires body={body} plates={plates} chosen={chosen} pointed={pointed} />
       </Flex>
       <SentencePanel />

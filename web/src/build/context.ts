@@ -12,8 +12,9 @@ export interface BuildHands {
   as: string; // whom one walks as
   journal: string | undefined; // of the practice
   chosen: string | undefined; // element
-  way: WayOut | undefined; // of the chosen element
-  choose: (element: string | undefined) => void;
+  way: WayOut | undefined; // of the chosen element: the one that was chosen, else its first
+  ways: WayOut[]; // all of the chosen element
+  choose: (element: string | undefined, trigger?: string) => void;
   pointed: string | undefined;
   point: (element: string | undefined) => void;
   edit: (patch: Op[]) => Promise<unknown>;

@@ -57,7 +57,8 @@ function Rail({ rail }: { rail: RailView }) {
       direction={upright ? 'column' : 'row'}
       align={upright ? 'stretch' : 'center'}
       gap={upright ? '2px' : '4px'}
-      w={upright ? '148px' : 'full'}
+      w={upright ? (builder ? '112px' : '148px') : 'full'}
+      fontSize={builder ? 'note' : undefined}
       h={upright ? (builder ? 'full' : 'calc(100dvh - 44px)') : '52px'}
       flexShrink={0}
       position="sticky"

@@ -1,4 +1,3 @@
-import { Box } from '@chakra-ui/react';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import {
   type Given,
@@ -10,6 +9,7 @@ import {
   type View,
 } from '../api/client';
 import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
+import { RailFrame } from '../screen/RailFrame';
 import { ScreenSheet } from '../screen/ScreenSheet';
 import { later } from '../ui/later';
 import { calls } from './calls';
@@ -25,7 +25,6 @@ import type { Unsaved } from './useUnsaved';
 import { useWays } from './useWays';
 import { useWork } from './useWork';
 
-const RailFrame = later(async () => (await import('../screen/RailFrame')).RailFrame, <Box minH="60vh" />);
 const QuestionDialog = later(async () => (await import('./QuestionDialog')).QuestionDialog);
 
 interface UsedScreenProps {

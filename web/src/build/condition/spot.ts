@@ -18,7 +18,7 @@ function body(s: Spot) {
 /** Reads a condition on the server: the one compiler decides what it means. */
 export function readCondition(
   s: Spot,
-  what: { text?: string; rows?: Rows; template?: boolean },
+  what: { text?: string; rows?: Rows; template?: boolean; value?: boolean },
 ): Promise<ConditionRead> {
   return ask(
     api.POST('/api/build/{project}/condition', {

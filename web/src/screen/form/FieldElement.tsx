@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { useId } from 'react';
+import { useId, useRef } from 'react';
 import type { ElementView, FieldView } from '../../api/client';
 import { useScreen } from '../context';
 import { Lead } from '../Lead';
@@ -10,10 +10,19 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
   const { values, errors, onType, onPress, base, builder, work } = useScreen();
   const id = useId();
   const error = errors[field.path];
+  const fired = useRef<string>(undefined);
   const dirty = field.path in values;
   if (field.editable) {
+    const settle = () => {
+      const value = values[field.path];
+      if (!field.changed || builder || value === undefined || value === fired.current) return;
+      fired.current = value;
+      void onPress(element, { trigger: 'changed' });
+    };
     return (
-      <div>
+      // What is set off by another value waits until the field is left, so that nobody is interrupted while typing.
+      // biome-ignore lint/a11y/noStaticElementInteractions: it only hears that the field inside was left
+      <div onBlur={settle}>
         <label htmlFor={id} className="field-head">
           <span>
             {field.label}

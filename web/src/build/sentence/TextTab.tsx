@@ -1,21 +1,22 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useMemo, useState } from 'react';
-import type { ConditionRead, WayOut } from '../api/client';
-import { Action } from '../ui/controls';
-import { ConditionText } from './condition/ConditionText';
-import { readCondition } from './condition/spot';
-import { useBuild } from './context';
-import { text } from './document';
-import { gate, putGate } from './wiring';
+import type { ConditionRead, WayOut } from '../../api/client';
+import { Action } from '../../ui/controls';
+import { ConditionText } from '../condition/ConditionText';
+import { readCondition } from '../condition/spot';
+import { useBuild } from '../context';
+import { text } from '../document';
+import { gate, putGate, refOf, spotOf } from './wiring';
 
 /** The way's condition as text. */
 export function TextTab({ way }: { way: WayOut }) {
-  const { project, as, entities, screen, edit } = useBuild();
-  const ref = { project, entities, screen, element: way.element, trigger: way.trigger };
+  const build = useBuild();
+  const { project, as, edit } = build;
+  const ref = refOf(build, way);
   const stored = text(gate(ref, 'while'));
   const [draft, setDraft] = useState('');
   const [read, setRead] = useState<ConditionRead>();
-  const { element } = way;
+  const { screen, element } = spotOf(ref, as);
   const spot = useMemo(() => ({ project, as, screen, element }), [project, as, screen, element]);
   useEffect(() => {
     setDraft('');

@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { api, ask, type Explanation, type Judged, type Part, Refused, type WayOut } from '../api/client';
-import { Plate } from '../ui/Plate';
-import { useBuild } from './context';
+import { api, ask, type Explanation, type Judged, type Part, Refused, type WayOut } from '../../api/client';
+import { Plate } from '../../ui/Plate';
+import { useBuild } from '../context';
 
 /**
  * Why a way is open, greyed, hidden or shut for the walked user on this record: all that was

@@ -1,4 +1,4 @@
-import type { Finding, WayOut } from '../api/client';
+import type { Finding, WayOut } from '../../api/client';
 
 /** A plate of the right margin: all ways of a screen to one target. */
 export interface OutPlate {
@@ -11,17 +11,17 @@ export interface OutPlate {
   findings: Finding[];
 }
 
-/** Groups ways by where they lead: findings first, then as they stand on the screen. */
+/** Groups ways by where they lead, those of a rail by the rail: findings first, then as they stand on the screen. */
 export function outPlates(ways: WayOut[], findings: Finding[]): OutPlate[] {
   const groups = new Map<string, OutPlate>();
   for (const w of ways) {
-    const key = w.target ?? groupOf(w);
+    const key = w.rail ? `rail.${w.rail}` : (w.target ?? groupOf(w));
     const group = groups.get(key) ?? {
       key,
       number: 0,
-      title: w.title,
-      glyph: w.glyph,
-      target: w.target,
+      title: w.rail ?? w.title,
+      glyph: w.rail ? 'rail' : w.glyph,
+      target: w.rail ? undefined : w.target,
       ways: [],
       findings: [],
     };

@@ -1,12 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Action } from '../ui/controls';
-import { ConditionEditor } from './condition/ConditionEditor';
-import { shareOf } from './condition/share';
-import { useBuild } from './context';
-import { text } from './document';
-import { at, put } from './edit';
-import { Pop } from './Pop';
+import { Action } from '../../ui/controls';
+import { ConditionEditor } from '../condition/ConditionEditor';
+import { shareOf } from '../condition/share';
+import { useBuild } from '../context';
+import { text } from '../document';
+import { at, put } from '../edit';
+import { Pop } from '../Pop';
 
 /** While what holds an element is there at all. Where that is not known, it is not there. */
 export function ShownChip({ element }: { element: string }) {

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import type { Finding, Mend } from '../api/client';
-import { useBuild } from './context';
+import type { Finding, Mend } from '../../api/client';
+import { useBuild } from '../context';
 
 /** What a check proved, where it is, with its mends. */
 export function FindingNote({ finding }: { finding: Finding }) {

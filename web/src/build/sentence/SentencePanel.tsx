@@ -1,12 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { Key } from '../ui/controls';
-import { useBuild } from './context';
+import type { WayOut } from '../../api/client';
+import { Key } from '../../ui/controls';
+import { useBuild } from '../context';
 import { LookTab } from './LookTab';
+import { MakeScreen } from './MakeScreen';
+import { RightNow } from './RightNow';
 import { ScreenTab } from './ScreenTab';
 import { Sentence } from './Sentence';
 import { TextTab } from './TextTab';
+import { WaysOfElement } from './WaysOfElement';
+import { WayTools } from './WayTools';
 import { WhyTab } from './WhyTab';
+import { refOf } from './wiring';
 
 const tabs = ['Way', 'Look', 'As text', 'Why'] as const;
 type Tab = (typeof tabs)[number];
@@ -21,12 +27,13 @@ export function SentencePanel() {
   const words = way?.words ?? elementWords(chosen, work.view?.elements);
   const shownTabs = way ? tabs : (['Look'] as const);
   const at: Tab = way ? tab : 'Look';
+  const long = way && tab === 'Way' && way.sentence.filter((c) => c.line).length > 4;
   return (
     <Flex
       as="section"
       aria-label="The chosen way"
       direction="column"
-      h={way && tab === 'Why' ? '330px' : '176px'}
+      h={way && tab === 'Why' ? '330px' : long ? '236px' : '176px'}
       flexShrink={0}
       bg="plate"
       borderTopWidth="1px"
@@ -62,14 +69,19 @@ export function SentencePanel() {
                 </Box>
               ))}
             </Flex>
+            <WaysOfElement />
+            <Box flex="1" />
+            <WayTools />
+            <RightNow />
           </Flex>
-          <Box role="tabpanel" aria-label={at} flex="1" minH={0} overflowY={at === 'Way' ? 'visible' : 'auto'}>
+          <Box role="tabpanel" aria-label={at} flex="1" minH={0} overflowY={at === 'Way' && !long ? 'visible' : 'auto'}>
             {at === 'Way' && way && <Sentence way={way} />}
             {at === 'Look' && <LookTab element={chosen} />}
             {at === 'As text' && way && <TextTab way={way} />}
             {at === 'Why' && way && <WhyTab way={way} />}
           </Box>
           {way && <NowLine />}
+          {way && openPicker === '+make' && <MakeByPull way={way} />}
         </>
       )}
     </Flex>
@@ -140,4 +152,10 @@ interface PartLike {
 function innermost(p: PartLike): PartLike {
   const next = p.parts?.find((c) => c.decides);
   return next ? innermost(next) : p;
+}
+
+/** A wire was pulled to empty ground: the screen that it leads to is made, by its name. */
+function MakeByPull({ way }: { way: WayOut }) {
+  const build = useBuild();
+  return <MakeScreen title="" wayRef={refOf(build, way)} onClose={() => build.setPicker(undefined)} />;
 }

@@ -1,11 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Action, Line } from '../ui/controls';
+import { Action, Line } from '../../ui/controls';
+import { useBuild } from '../context';
+import { rolesOf, text } from '../document';
+import { at } from '../edit';
+import { Pop } from '../Pop';
 import type { ChipProps } from './ChipPicker';
-import { useBuild } from './context';
-import { rolesOf, text } from './document';
-import { at } from './edit';
-import { Pop } from './Pop';
 import { gate, putGate, type WayRef } from './wiring';
 
 /** A few words to choose among. */

@@ -1,7 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Finding, WayIn } from '../api/client';
-import { Plate, type PlateTone } from '../ui/Plate';
-import { useBuild } from './context';
+import { useState } from 'react';
+import type { Finding, WayIn } from '../../api/client';
+import { Line } from '../../ui/controls';
+import { Plate, type PlateTone } from '../../ui/Plate';
+import { useBuild } from '../context';
 import { FindingNote } from './FindingNote';
 import type { OutPlate } from './plates';
 
@@ -24,56 +26,108 @@ function MarginHead({ words, count }: { words: string; count: string }) {
   );
 }
 
-/** How people get here: plates by area, with what each brings. */
+const many = 12; // plates from which a margin gets a field to find one among them
+
+/** Finds among many plates by any word of them. */
+function useFind(n: number, label: string) {
+  const [find, setFind] = useState('');
+  const words = find.toLowerCase().split(/\s+/).filter(Boolean);
+  const fits = (text: string) => words.every((w) => text.toLowerCase().includes(w));
+  const field = n > many && (
+    <Box mb="8px">
+      <Line aria-label={label} placeholder="find" value={find} onChange={(e) => setFind(e.target.value)} />
+    </Box>
+  );
+  return { field, fits, found: words.length > 0 };
+}
+
+/** How people get here: plates by area, with what each brings. Areas with many fold. */
 export function WaysInMargin({ ways }: { ways: WayIn[] }) {
-  const { open } = useBuild();
+  const { field, fits, found } = useFind(ways.length, 'Find a way in');
+  const shown = ways.filter((w) => fits(`${w.title} ${w.words} ${w.area ?? ''} ${w.brings ?? ''}`));
+  const areas = [...new Set(shown.map((w) => w.area ?? ''))];
+  const folds = ways.length > many && !found;
   return (
     <Box as="section" aria-label="Ways in" w="196px" flexShrink={0} overflowY="auto" p="10px 4px 10px 14px">
       <MarginHead words="Ways in" count={String(ways.length)} />
+      {field}
       {ways.length === 0 && (
         <Box fontSize="note" color="muted">
           No way leads here yet. It opens by its address, or as a start screen.
         </Box>
       )}
-      <Flex direction="column" gap="10px">
-        {ways.map((w) => (
-          <Box key={`${w.screen}.${w.element}`}>
-            <Box
-              as="button"
-              w="full"
-              cursor="pointer"
-              onClick={() => open(w.screen, w.element)}
-              aria-label={`Go to ${w.title}, ${w.words}`}
-            >
-              <Plate glyph={w.glyph} title={w.title} note={w.words} tone={w.open ? 'plain' : 'ghost'} />
+      {found && shown.length === 0 && <Box color="muted">Nothing is called that.</Box>}
+      {areas.map((area, i) => {
+        const of = shown.filter((w) => (w.area ?? '') === area);
+        return folds ? (
+          <details key={area} open={i === 0} style={{ marginBottom: 10 }}>
+            <Box as="summary" cursor="pointer" fontWeight="700" fontSize="note" mb="6px">
+              {area || 'No area'} · {of.length}
             </Box>
-            <Box fontSize="note" lineHeight="1.3" px="4px" pt="3px" color="muted">
-              {w.open ? null : `for ${w.roles} · `}
-              {w.brings ? (
-                <>
-                  brings{' '}
-                  <Box as="span" color="plum" fontWeight="650">
-                    {w.brings}
-                  </Box>
-                  {w.none && `; ${w.none}`}
-                </>
-              ) : (
-                'brings nothing'
-              )}
-            </Box>
+            <InPlates ways={of} />
+          </details>
+        ) : (
+          <Box key={area} mb="10px">
+            <InPlates ways={of} />
           </Box>
-        ))}
-      </Flex>
+        );
+      })}
     </Box>
   );
 }
 
-/** Where one can go: plates by target, findings first. */
-export function WaysOutMargin({ plates, screenFindings }: { plates: OutPlate[]; screenFindings: Finding[] }) {
-  const ways = plates.reduce((n, p) => n + p.ways.length, 0);
+function InPlates({ ways }: { ways: WayIn[] }) {
+  const { open } = useBuild();
   return (
-    <Box as="section" aria-label="Ways out" w="226px" flexShrink={0} overflowY="auto" p="10px 14px 10px 8px">
+    <Flex direction="column" gap="10px">
+      {ways.map((w) => (
+        <Box key={`${w.screen}.${w.element}.${w.trigger}`} data-target={w.screen}>
+          <Box
+            as="button"
+            w="full"
+            cursor="pointer"
+            onClick={() => open(w.screen, w.element)}
+            aria-label={`Go to ${w.title}, ${w.words}`}
+          >
+            <Plate glyph={w.glyph} title={w.title} note={w.words} tone={w.open ? 'plain' : 'ghost'} />
+          </Box>
+          <Box fontSize="note" lineHeight="1.3" px="4px" pt="3px" color="muted">
+            {w.open ? null : `for ${w.roles} · `}
+            {w.brings ? (
+              <>
+                brings{' '}
+                <Box as="span" color="plum" fontWeight="650">
+                  {w.brings}
+                </Box>
+                {w.none && `; ${w.none}`}
+              </>
+            ) : (
+              'brings nothing'
+            )}
+          </Box>
+        </Box>
+      ))}
+    </Flex>
+  );
+}
+
+/** Where one can go: plates by target, findings first. A wire can be pulled onto a plate, or to empty ground. */
+export function WaysOutMargin({ plates, screenFindings }: { plates: OutPlate[]; screenFindings: Finding[] }) {
+  const { field, fits, found } = useFind(plates.length, 'Find a way out');
+  const ways = plates.reduce((n, p) => n + p.ways.length, 0);
+  const shown = plates.filter((p) => fits(`${p.title} ${p.ways.map((w) => `${w.words} ${w.brings ?? ''}`).join(' ')}`));
+  return (
+    <Box
+      as="section"
+      aria-label="Ways out"
+      data-ground
+      w="226px"
+      flexShrink={0}
+      overflowY="auto"
+      p="10px 14px 10px 8px"
+    >
       <MarginHead words="Ways out" count={`${ways}`} />
+      {field}
       {screenFindings.map((f) => (
         <FindingNote key={f.words} finding={f} />
       ))}
@@ -82,8 +136,9 @@ export function WaysOutMargin({ plates, screenFindings }: { plates: OutPlate[]; 
           Nothing leads on from here. Add a button in an empty cell.
         </Box>
       )}
+      {found && shown.length === 0 && <Box color="muted">Nothing is called that.</Box>}
       <Flex direction="column" gap="10px">
-        {plates.map((p) => (
+        {shown.map((p) => (
           <OutPlateView key={p.key} plate={p} />
         ))}
       </Flex>
@@ -95,20 +150,28 @@ function OutPlateView({ plate }: { plate: OutPlate }) {
   const { chosen, choose, open, point, way } = useBuild();
   const first = plate.ways[0];
   if (!first) return null;
-  const isChosen = plate.ways.some((w) => w.element === chosen);
+  const isChosen = plate.ways.some((w) => w.element === chosen && w.trigger === way?.trigger);
   const shut = plate.ways.every((w) => w.state === 'hidden' || w.state === 'greyed');
   const broken = plate.findings.some((f) => f.severity === 'broken');
   const tone: PlateTone = isChosen ? 'chosen' : broken ? 'broken' : shut ? 'ghost' : 'plain';
-  const next = plate.ways[(plate.ways.findIndex((w) => w.element === chosen) + 1) % plate.ways.length] ?? first;
+  const next =
+    plate.ways[
+      (plate.ways.findIndex((w) => w.element === chosen && w.trigger === way?.trigger) + 1) % plate.ways.length
+    ] ?? first;
   return (
-    <Box data-plate={plate.number} onMouseEnter={() => point(first.element)} onMouseLeave={() => point(undefined)}>
+    <Box
+      data-plate={plate.number}
+      data-target={plate.target}
+      onMouseEnter={() => point(first.element)}
+      onMouseLeave={() => point(undefined)}
+    >
       <Box
         as="button"
         w="full"
         cursor="pointer"
         aria-label={`Way ${plate.number} to ${plate.title}`}
         onClick={() =>
-          isChosen && plate.target && plate.ways.length === 1 ? open(plate.target) : choose(next.element)
+          isChosen && plate.target && plate.ways.length === 1 ? open(plate.target) : choose(next.element, next.trigger)
         }
       >
         <Plate

@@ -1,20 +1,29 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { Action, Line, Select } from '../ui/controls';
-import { buttonIcons } from '../ui/Glyph';
-import { readCondition } from './condition/spot';
-import { useBuild } from './context';
-import { number, text } from './document';
-import { at, put } from './edit';
+import { Action, Line, Select } from '../../ui/controls';
+import { buttonIcons } from '../../ui/Glyph';
+import { readCondition } from '../condition/spot';
+import { useBuild } from '../context';
+import { number, text } from '../document';
+import { at, put } from '../edit';
+import { pathOf } from '../owner';
+import { FacesChip } from './FacesChip';
+import { PictureChip } from './PictureChip';
 import { ShownChip } from './ShownChip';
+import { Typed } from './Typed';
+import { WayLook } from './WayLook';
+
+export const tones = ['plain', 'main', 'strong', 'sign', 'quiet', 'good', 'warn', 'stop'];
 
 /** How an element looks and where it stands. */
 export function LookTab({ element }: { element: string }) {
   const { entities, screen, edit, choose } = useBuild();
-  const path = [screen, 'elements', element];
+  const path = pathOf(entities, screen, element);
+  if (!path) return null;
   const body = at(entities, path);
-  if (body === undefined) return null;
+  if (path[1] === 'ways') return <WayLook path={path} />;
   const kind = text(body, 'kind');
+  const set = (name: string, value: string) => void edit(put(entities, [...path, name], value || undefined));
   const cell = (name: string, value: number) => void edit(put(entities, [...path, 'cell', name], value));
   return (
     <Flex gap="14px" align="flex-end" wrap="wrap" fontSize="note">
@@ -27,15 +36,14 @@ export function LookTab({ element }: { element: string }) {
               value={text(body, 'tone') || 'plain'}
               onChange={(e) => void edit(put(entities, [...path, 'tone'], e.target.value))}
             >
-              <option value="plain">plain</option>
-              <option value="main">main</option>
-              <option value="strong">strong</option>
-              <option value="sign">sign</option>
+              {tones.map((t) => (
+                <option key={t}>{t}</option>
+              ))}
             </Select>
           </Labelled>
-          <Labelled label="Picture">
+          <Labelled label="Icon">
             <Select
-              aria-label="Picture"
+              aria-label="Icon"
               value={text(body, 'icon')}
               onChange={(e) => void edit(put(entities, [...path, 'icon'], e.target.value || undefined))}
             >
@@ -45,9 +53,16 @@ export function LookTab({ element }: { element: string }) {
               ))}
             </Select>
           </Labelled>
+          <Labelled label="Shortcut">
+            <Typed label="Shortcut" value={text(body, 'keys')} hint="Alt+E" onSave={(v) => set('keys', v)} />
+          </Labelled>
+          <WordsField path={path} name="tip" label="Said when pointed at" />
+          <PictureChip path={[...path, 'picture']} />
+          <FacesChip path={path} />
           {text(body, 'tone') === 'sign' && <WordsField path={path} name="note" label="Line below" />}
         </>
       )}
+      {kind === 'image' && <PictureChip path={[...path, 'picture']} />}
       <ShownChip element={element} />
       <Stepper label="Row" value={number(body, 'cell', 'row')} min={1} max={99} onSet={(v) => cell('row', v)} />
       <Stepper label="Column" value={number(body, 'cell', 'col')} min={1} max={12} onSet={(v) => cell('col', v)} />
@@ -65,7 +80,7 @@ export function LookTab({ element }: { element: string }) {
   );
 }
 
-function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
+export function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
   return (
     <Box>
       <Box color="muted" mb="2px">

@@ -1,12 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { api, ask } from '../api/client';
-import { Action } from '../ui/controls';
-import { useBuild } from './context';
-import { recordTable, screensOf } from './document';
-import { at, put } from './edit';
-import { GuardLine } from './rights/GuardLine';
+import { api, ask } from '../../api/client';
+import { Action } from '../../ui/controls';
+import { useBuild } from '../context';
+import { recordTable, screensOf } from '../document';
+import { at, put } from '../edit';
+import { GuardLine } from '../rights/GuardLine';
+import { NewWay } from './NewWay';
+import { RailsHere } from './RailsHere';
+import { Repoint } from './Repoint';
 
 /** What the bottom says while nothing is chosen: who may be on the screen, what one can do, its own settings. */
 export function ScreenTab() {
@@ -51,9 +54,23 @@ export function ScreenTab() {
         <Box color="muted" mb="6px">
           The strip with back, forward and home is {doc.bare ? 'not shown' : 'shown'} here.
         </Box>
-        <Action onClick={() => strip(at(entities, [screen, 'bare']) !== true)}>
-          {doc.bare ? 'Show the strip' : 'Do without the strip'}
-        </Action>
+        <Flex gap="8px" wrap="wrap" maxW="460px">
+          <Action onClick={() => strip(at(entities, [screen, 'bare']) !== true)}>
+            {doc.bare ? 'Show the strip' : 'Do without the strip'}
+          </Action>
+          <Action
+            onClick={() =>
+              void edit(
+                put(entities, [screen, 'offered'], at(entities, [screen, 'offered']) === true ? undefined : true),
+              )
+            }
+          >
+            {at(entities, [screen, 'offered']) === true ? 'Offer it to nobody else' : 'Offer it to other projects'}
+          </Action>
+          <NewWay />
+          <Repoint />
+          <RailsHere />
+        </Flex>
       </Box>
     </Flex>
   );

@@ -1,0 +1,227 @@
+package demo
+
+import (
+	"fmt"
+	"strings"
+	"testing"
+
+	"ambergate/core/check"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+)
+
+// decoded reads one of the demo's projects.
+func decoded(t *testing.T, id string) *project.Project {
+	t.Helper()
+	entities, err := Entities(id)
+	if err != nil {
+		t.Fatal(err)
+	}
+	p, err := project.Decode(entities)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return p
+}
+
+// wired says of every way of a project where it leads and with what, by ids: no name is in it.
+func wired(t *testing.T, p *project.Project) map[string]string {
+	t.Helper()
+	app, err := nav.Compile(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, problem := range app.Problems {
+		t.Errorf("%s %s %s %q: %s", problem.Screen, problem.Element, problem.Where, problem.Text, problem.Problem.Message)
+	}
+	out := map[string]string{}
+	for screen, plan := range app.Screens {
+		for _, w := range plan.Ways() {
+			var says strings.Builder
+			for _, c := range w.Gate.Cases {
+				for _, m := range c.Move.Leads() {
+					fmt.Fprintf(&says, "%s %v; ", m.Target.ID, m.Carried)
+					for input, b := range m.Bind {
+						table, known, none := app.BindingTable(w, b, m.Exprs[input])
+						fmt.Fprintf(&says, "%s=%s %v %v, ", input, table, known, none)
+					}
+				}
+			}
+			out[screen+w.At()] = says.String()
+		}
+	}
+	findings := 0
+	for _, f := range check.Run(app) {
+		if f.Severity == check.Broken {
+			findings++
+			t.Errorf("%s %s: %s", f.Screen, f.Element, f.Words)
+		}
+	}
+	out["findings"] = fmt.Sprint(findings)
+	return out
+}
+
+// Whatever is called otherwise from now on, tables, fields, columns of lists, inputs, screens, gates,
+// rails, conditions, roles, equipment, pictures: every way leads where it led.
+func TestARenameBreaksNothing(t *testing.T) {
+	renames := map[string]func(p *project.Project){
+		"tables": func(p *project.Project) {
+			for _, x := range p.Tables {
+				x.Label, x.One = "Renamed "+x.Label, "renamed "+x.One
+			}
+		},
+		"fields": func(p *project.Project) {
+			for _, x := range p.Tables {
+				for _, f := range x.Fields {
+					f.Alias, f.Label = "x_"+f.Alias, "Renamed "+f.Label
+				}
+				for _, f := range x.Tallies {
+					f.Alias, f.Label = "x_"+f.Alias, "Renamed "+f.Label
+				}
+			}
+		},
+		"inputs": func(p *project.Project) {
+			for _, s := range p.Screens {
+				for _, in := range s.Inputs {
+					in.Alias, in.Label = "x_"+in.Alias, "Renamed "+in.Label
+				}
+			}
+			for _, g := range p.Gates {
+				g.Name = "Renamed " + g.Name
+				for _, in := range g.Inputs {
+					in.Alias = "y_" + in.Alias
+				}
+			}
+		},
+		"screens": func(p *project.Project) {
+			for _, s := range p.Screens {
+				s.OldSlugs = map[string]bool{s.Slug: true}
+				s.Title, s.Slug, s.Area = "Renamed "+s.Title, "x-"+s.Slug, "Elsewhere"
+			}
+		},
+		"the rest": func(p *project.Project) {
+			for _, c := range p.Conditions {
+				c.Alias, c.Name = "x_"+c.Alias, "renamed "+c.Name
+			}
+			for _, r := range p.Roles {
+				r.Name = "Renamed " + r.Name
+			}
+			for _, r := range p.Rails {
+				r.Name = "Renamed " + r.Name
+			}
+			for _, i := range p.Pictures {
+				i.Name = "Renamed " + i.Name
+			}
+			for _, e := range p.Equipment {
+				for _, part := range e.Parts {
+					part.Alias = "x_" + part.Alias
+					for _, tag := range part.Tags {
+						tag.Alias, tag.Label = "x_"+tag.Alias, "renamed "+tag.Label
+					}
+				}
+			}
+		},
+	}
+	for id := range Projects {
+		before := wired(t, decoded(t, id))
+		for what, rename := range renames {
+			p := decoded(t, id)
+			var slugs []string
+			for _, s := range p.Screens {
+				slugs = append(slugs, s.Slug)
+			}
+			rename(p)
+			after := wired(t, p)
+			for way, said := range before {
+				if after[way] != said {
+					t.Errorf("%s renamed: %s was %s, is %s", what, way, said, after[way])
+				}
+			}
+			for _, slug := range slugs {
+				if p.ScreenBySlug(slug) == nil {
+					t.Errorf("%s renamed: the address %s leads nowhere", what, slug)
+				}
+			}
+		}
+	}
+}
+
+// Each kind of move, rule, effect, presentation and policy stands somewhere in the demo.
+func TestTheDemoUsesEveryKind(t *testing.T) {
+	used := map[string]bool{}
+	gates := func(g *project.Gate) {
+		for _, b := range g.Give {
+			used["rule "+b.Rule], used["none "+b.None] = true, true
+		}
+		for _, c := range g.Cases {
+			for _, e := range c.Do {
+				used["effect "+e.Kind] = true
+			}
+			m := c.Move
+			if m == nil {
+				continue
+			}
+			used["move "+m.Kind], used["as "+m.As], used["mode "+m.Mode], used["none "+m.None] = true, true, true, true
+			used["spot"], used["carry"] = used["spot"] || m.Spot != "", used["carry"] || m.Carry != nil
+			binds := []map[string]*project.Binding{m.Bind}
+			for _, a := range m.Among {
+				binds = append(binds, a.Bind)
+			}
+			for _, bind := range binds {
+				for _, b := range bind {
+					used["rule "+b.Rule], used["none "+b.None], used["pick "+b.Pick] = true, true, true
+				}
+			}
+		}
+	}
+	for id := range Projects {
+		p := decoded(t, id)
+		for _, s := range p.Screens {
+			for _, e := range s.Elements {
+				for trigger, g := range e.Spec.Gates() {
+					what, _, _ := strings.Cut(trigger, ".")
+					used["trigger "+what] = true
+					gates(g)
+				}
+			}
+			for _, w := range s.Ways {
+				used["trigger "+w.Trigger] = true
+				gates(w.Gate)
+			}
+		}
+		for _, r := range p.Rails {
+			for _, e := range r.Elements {
+				for _, g := range e.Spec.Gates() {
+					gates(g)
+				}
+			}
+		}
+		for _, g := range p.Gates {
+			gates(g.Gate)
+		}
+	}
+	want := []string{"spot", "carry", "pick first", "pick last", "pick nearest"}
+	for _, m := range project.Moves {
+		want = append(want, "move "+m)
+	}
+	for _, r := range project.Rules {
+		want = append(want, "rule "+r)
+	}
+	for _, e := range project.Effects() {
+		want = append(want, "effect "+e)
+	}
+	for _, a := range []string{"dialog", "drawer", "replace", "tab"} {
+		want = append(want, "as "+a)
+	}
+	for _, n := range []string{"grey", "list", "add", "stay", "round"} {
+		want = append(want, "none "+n)
+	}
+	for _, tr := range []string{"press", "release", "row", "point", "menu", "several", "changed", "swipe", "keys", "time", "entered"} {
+		want = append(want, "trigger "+tr)
+	}
+	for _, w := range want {
+		if !used[w] {
+			t.Errorf("nothing in the demo uses %s", w)
+		}
+	}
+}

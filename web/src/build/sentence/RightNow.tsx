@@ -1,0 +1,54 @@
+import { Box } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Action } from '../../ui/controls';
+import { useBuild } from '../context';
+import { Pop } from '../Pop';
+
+/** What the walked user brings here: who it is, the record, what the screen was opened with. */
+export function RightNow() {
+  const { work } = useBuild();
+  const [open, setOpen] = useState(false);
+  const { view } = work;
+  const rows: [string, string][] = [['walking as', work.user]];
+  if (view?.record) rows.push(['on the record', view.record.title]);
+  if (view) rows.push(['to', view.mode]);
+  for (const c of view?.context ?? [])
+    rows.push([c.path ? `filter on ${c.label.toLowerCase()}` : c.label.toLowerCase(), c.words]);
+  if (view?.find) rows.push(['looking for', view.find]);
+  for (const s of view?.place.sort ?? [])
+    rows.push(['ordered by', `${s.path.replace(/^f_/, '')}${s.desc ? ', highest first' : ''}`]);
+  const from = view?.place.from;
+  if (from?.screen) rows.push(['came from a list of', from.screen.replace(/^s_/, '')]);
+  if (view) rows.push(['its address', view.address]);
+  return (
+    <Box position="relative" fontSize="note">
+      <Action tone="quiet" aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
+        right now
+      </Action>
+      {open && (
+        <Pop label="Right now" onClose={() => setOpen(false)}>
+          <Box
+            as="dl"
+            p="12px 16px"
+            display="grid"
+            gridTemplateColumns="auto 1fr"
+            gap="4px 16px"
+            minW="320px"
+            tabIndex={-1}
+          >
+            {rows.map(([name, value]) => (
+              <Box key={name + value} display="contents">
+                <Box as="dt" color="muted">
+                  {name}
+                </Box>
+                <Box as="dd" fontWeight="700" overflowWrap="anywhere">
+                  {value}
+                </Box>
+              </Box>
+            ))}
+          </Box>
+        </Pop>
+      )}
+    </Box>
+  );
+}

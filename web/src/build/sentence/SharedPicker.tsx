@@ -1,0 +1,111 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Action, Line } from '../../ui/controls';
+import { useBuild } from '../context';
+import { text } from '../document';
+import { at, put } from '../edit';
+import { Pop } from '../Pop';
+import type { ChipProps } from './ChipPicker';
+import { makeOwn, makeShared } from './shared';
+import type { WayRef } from './wiring';
+
+/** A shared gate: whom a change touches, its name, and a way out of sharing; or how to begin it. */
+export function SharedPicker(p: ChipProps & { wayRef: WayRef }) {
+  return p.way.shared ? <InUse {...p} shared={p.way.shared} /> : <Begin {...p} />;
+}
+
+function InUse({
+  shared,
+  wayRef,
+  onClose,
+}: ChipProps & { wayRef: WayRef; shared: NonNullable<ChipProps['way']['shared']> }) {
+  const { edit, entities, open } = useBuild();
+  const [name, setName] = useState(shared.name);
+  const [problem, setProblem] = useState<string>();
+  const own = () => {
+    const made = makeOwn(wayRef);
+    if (made.problem) return setProblem(made.problem);
+    onClose();
+    void edit(made.ops);
+  };
+  return (
+    <Pop label="Shared gate" onClose={onClose}>
+      <Box p="12px" w="400px">
+        <Flex
+          as="form"
+          gap="8px"
+          onSubmit={(e: React.FormEvent) => {
+            e.preventDefault();
+            onClose();
+            if (name.trim()) void edit(put(entities, [shared.id, 'name'], name.trim()));
+          }}
+        >
+          <Line aria-label="Name" autoFocus value={name} onChange={(e) => setName(e.target.value)} />
+          <Action type="submit">Rename</Action>
+        </Flex>
+        <Box fontWeight="700" mt="12px" mb="4px">
+          Used by {shared.uses.length}: a change touches all of them
+        </Box>
+        <Box as="ul" listStyleType="none" maxH="150px" overflowY="auto">
+          {shared.uses.map((u) => (
+            <Box as="li" key={`${u.screen}.${u.element}.${u.words}`} py="2px">
+              {at(entities, [u.screen ?? '', 'title']) === undefined ? (
+                u.words
+              ) : (
+                <Box
+                  as="button"
+                  color="pine"
+                  textDecoration="underline"
+                  cursor="pointer"
+                  textAlign="left"
+                  onClick={() => {
+                    onClose();
+                    open(u.screen ?? '', u.element);
+                  }}
+                >
+                  {u.words}
+                </Box>
+              )}
+            </Box>
+          ))}
+        </Box>
+        {problem && (
+          <Box color="brick" fontSize="note" mt="8px" role="alert">
+            {problem}
+          </Box>
+        )}
+        <Action mt="12px" onClick={own}>
+          Make it this way’s own again
+        </Action>
+      </Box>
+    </Pop>
+  );
+}
+
+function Begin({ way, wayRef, onClose }: ChipProps & { wayRef: WayRef }) {
+  const { edit, entities } = useBuild();
+  const first = text(at(entities, wayRef.at), 'name');
+  const [name, setName] = useState(first || way.words);
+  return (
+    <Pop label="Share this gate" onClose={onClose}>
+      <Box
+        as="form"
+        p="12px"
+        w="360px"
+        onSubmit={(e: React.FormEvent) => {
+          e.preventDefault();
+          onClose();
+          void edit(makeShared(wayRef, name.trim()));
+        }}
+      >
+        <Box fontSize="note" color="muted" mb="3px">
+          Other buttons, rows and charts can use it then, each on its own record. What is it called?
+        </Box>
+        <Line aria-label="Name" autoFocus value={name} onChange={(e) => setName(e.target.value)} />
+        <Action type="submit" tone="main" mt="10px" disabled={!name.trim()}>
+          Share it
+        </Action>
+      </Box>
+    </Pop>
+  );
+}

@@ -1,0 +1,82 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Action } from '../../ui/controls';
+import { useBuild } from '../context';
+import { text } from '../document';
+import { at, type Json, put } from '../edit';
+import { Pop } from '../Pop';
+import { copy, lookParts, useCopied } from './clipboard';
+import { refOf, takeOut } from './wiring';
+
+/** Copy and paste of the wiring, the look, or both; and taking the way out. */
+export function WayTools() {
+  const build = useBuild();
+  const { way, entities, edit, choose } = build;
+  const copied = useCopied();
+  const [open, setOpen] = useState(false);
+  if (!way) return null;
+  const ref = refOf(build, way);
+  const element = ref.at.slice(0, 3);
+  const body = at(entities, element) as Record<string, Json> | undefined;
+  const button = text(body, 'kind') === 'button';
+  const wired = at(entities, ref.at);
+  const copyWiring = () => wired !== undefined && copy({ wiring: { words: way.words, gate: wired } });
+  const copyLook = () => {
+    if (!button || !body) return;
+    const look = Object.fromEntries(Object.entries(body).filter(([k]) => lookParts.includes(k)));
+    copy({ look: { words: way.words, body: look } });
+  };
+  const pasteWiring = () => (copied.wiring ? put(entities, ref.at, copied.wiring.gate) : []);
+  const pasteLook = () =>
+    button && copied.look ? lookParts.flatMap((k) => put(entities, [...element, k], copied.look?.body[k])) : [];
+  const act = (run: () => unknown) => () => {
+    setOpen(false);
+    run();
+  };
+  return (
+    <Box position="relative" fontSize="note">
+      <Action tone="quiet" aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
+        copy, paste, take out
+      </Action>
+      {open && (
+        <Pop label="Copy, paste, take out" onClose={() => setOpen(false)}>
+          <Flex direction="column" p="10px" gap="6px" minW="260px" align="stretch">
+            <Action autoFocus disabled={wired === undefined} onClick={act(copyWiring)}>
+              copy its wiring
+            </Action>
+            {button && <Action onClick={act(copyLook)}>copy its look</Action>}
+            {button && (
+              <Action
+                onClick={act(() => {
+                  copyWiring();
+                  copyLook();
+                })}
+              >
+                copy both
+              </Action>
+            )}
+            {copied.wiring && (
+              <Action onClick={act(() => void edit(pasteWiring()))}>paste the wiring of “{copied.wiring.words}”</Action>
+            )}
+            {button && copied.look && (
+              <Action onClick={act(() => void edit(pasteLook()))}>paste the look of “{copied.look.words}”</Action>
+            )}
+            {button && copied.look && copied.wiring && (
+              <Action onClick={act(() => void edit([...pasteWiring(), ...pasteLook()]))}>paste both</Action>
+            )}
+            <Action
+              tone="bad"
+              disabled={wired === undefined}
+              onClick={act(() => {
+                void edit(takeOut(ref));
+                if (way.trigger !== 'release' && way.trigger !== 'press') choose(undefined);
+              })}
+            >
+              take this way out
+            </Action>
+          </Flex>
+        </Pop>
+      )}
+    </Box>
+  );
+}
