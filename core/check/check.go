@@ -77,10 +77,29 @@ func Run(app *nav.App) []Finding {
 	return out
 }
 
-// index is what the checks share: every way of the project, in a stable order.
+// index is what the checks share: every way of the project, in a stable order, and what was found
+// out of things that many ways have in common.
 type index struct {
-	app  *nav.App
-	ways []way
+	app    *nav.App
+	ways   []way
+	stated []stated // every condition; nil until it is asked for
+	grants map[[2]string]project.Grant
+	hidden map[hiddenAsk]string
+	turns  map[turn]bool
+}
+
+// grant gives what a role alone may do with a table.
+func (ix *index) grant(role, table string) project.Grant {
+	key := [2]string{role, table}
+	g, known := ix.grants[key]
+	if !known {
+		g = ix.app.Project.GrantOf(map[string]bool{role: true}, table)
+		if ix.grants == nil {
+			ix.grants = map[[2]string]project.Grant{}
+		}
+		ix.grants[key] = g
+	}
+	return g
 }
 
 // way is one case of one gate.

@@ -20,7 +20,14 @@ type stated struct {
 
 // conditions lists every condition that decides something, in a stable order.
 func (ix *index) conditions() []stated {
-	var out []stated
+	if ix.stated == nil {
+		ix.stated = ix.findConditions()
+	}
+	return ix.stated
+}
+
+func (ix *index) findConditions() []stated {
+	out := []stated{}
 	said := map[string]bool{}
 	for _, id := range sortedScreens(ix.app) {
 		plan := ix.app.Screens[id]
@@ -67,24 +74,54 @@ func (ix *index) rowRules() []stated {
 	return out
 }
 
-// forSome says whether any of the roles that are asked can be what is tried.
-func (s stated) forSome(ix *index, try func(*cond.Node) bool) bool {
+// turn is one way that a condition can turn out for a role.
+type turn struct {
+	node *cond.Node
+	role string // "" for whoever
+	fail bool
+}
+
+// can says whether a condition can hold, or fail, for a role. Many ways share a condition: it is
+// found out once.
+func (ix *index) can(t turn) bool {
+	known, found := ix.turns[t]
+	if found {
+		return known
+	}
+	n := t.node
+	if t.role != "" {
+		n = n.WithRoles(map[string]bool{t.role: true})
+	}
+	if t.fail {
+		known = n.CanFail() != cond.No
+	} else {
+		known = n.CanHold() != cond.No
+	}
+	if ix.turns == nil {
+		ix.turns = map[turn]bool{}
+	}
+	ix.turns[t] = known
+	return known
+}
+
+// forSome says whether the condition can hold, or fail, for any of the roles that are asked.
+func (s stated) forSome(ix *index, fail bool) bool {
 	asked := false
-	for _, r := range project.Ordered(ix.app.Project.Roles) {
-		if s.roles != nil && !s.roles[r.ID] {
+	for r := range ix.app.Project.Roles {
+		if s.roles != nil && !s.roles[r] {
 			continue
 		}
 		asked = true
-		if try(s.node.WithRoles(map[string]bool{r.ID: true})) {
+		if ix.can(turn{s.node, r, fail}) {
 			return true
 		}
 	}
-	return !asked || s.roles == nil && try(s.node) // people may have several roles
+	return !asked || s.roles == nil && ix.can(turn{s.node, "", fail}) // people may have several roles
 }
 
 var neverShown = &Check{Name: "never-shown", Doc: "a condition that contradicts itself or the roles it is for", run: func(ix *index, report func(Finding)) {
 	for _, s := range ix.conditions() {
-		if s.forSome(ix, func(n *cond.Node) bool { return n.CanHold() != cond.No }) {
+		if s.forSome(ix, false) {
 			continue
 		}
 		f := s.finding
@@ -99,7 +136,7 @@ var neverShown = &Check{Name: "never-shown", Doc: "a condition that contradicts 
 
 var alwaysShown = &Check{Name: "always-shown", Doc: "a condition that holds whatever the values", run: func(ix *index, report func(Finding)) {
 	for _, s := range ix.conditions() {
-		if s.forSome(ix, func(n *cond.Node) bool { return n.CanFail() != cond.No }) {
+		if s.forSome(ix, true) {
 			continue
 		}
 		f := s.finding
@@ -129,7 +166,7 @@ var emptyEqualsEmpty = &Check{Name: "empty-equals-empty", Doc: "both sides of an
 
 var unreadableRight = &Check{Name: "unreadable-right", Doc: "a row rule, shared condition or figure that cannot be read", run: func(ix *index, report func(Finding)) {
 	for _, p := range ix.app.Problems {
-		if p.Entity != "" {
+		if p.Entity != "" && ix.app.Project.Rails[p.Entity] == nil {
 			report(Finding{Severity: Broken, Entity: p.Entity, Words: "The " + p.Where + " cannot be read: " + p.Problem.Message, Evidence: p.Text})
 		}
 	}
@@ -154,17 +191,35 @@ var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field 
 	}
 }}
 
+// hiddenAsk is one question to hiddenFor, which many ways with the same condition ask.
+type hiddenAsk struct {
+	node              *cond.Node
+	role, record, row string
+}
+
 // hiddenFor gives the words of a field that a condition reads and a role that may view the record may not see.
 func (ix *index) hiddenFor(s stated, role string) string {
 	scope := ix.app.Project.Scope(ix.app.Screens[s.finding.Screen].Screen, ix.app.RowTable(s.finding.Screen, s.finding.Element))
-	roles := map[string]bool{role: true}
+	ask := hiddenAsk{s.node, role, scope["record"], scope["row"]}
+	words, known := ix.hidden[ask]
+	if !known {
+		words = ix.findHidden(s, role, scope)
+		if ix.hidden == nil {
+			ix.hidden = map[hiddenAsk]string{}
+		}
+		ix.hidden[ask] = words
+	}
+	return words
+}
+
+func (ix *index) findHidden(s stated, role string, scope cond.Scope) string {
 	for _, p := range s.node.Paths() {
 		table := scope[p.Root]
-		if p.Root != "record" && p.Root != "row" || !ix.app.Project.GrantOf(roles, table).View {
+		if p.Root != "record" && p.Root != "row" || !ix.grant(role, table).View {
 			continue
 		}
 		for _, seg := range p.Segs {
-			grant := ix.app.Project.GrantOf(roles, table)
+			grant := ix.grant(role, table)
 			if !grant.View || grant.Hidden[seg] {
 				return p.Words()
 			}

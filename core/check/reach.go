@@ -120,7 +120,7 @@ func (ix *index) stands(w way, role string) bool {
 	case *project.Chart:
 		table = spec.Table
 	}
-	if table != "" && !ix.app.Project.GrantOf(map[string]bool{role: true}, table).View {
+	if table != "" && !ix.grant(role, table).View {
 		return false
 	}
 	if w.Rail != nil && w.Rail.Placed.Roles != nil && !w.Rail.Placed.Roles[role] {
@@ -134,7 +134,7 @@ func (ix *index) stands(w way, role string) bool {
 func (ix *index) refuses(s *project.Screen, mode, role string) string {
 	roles := map[string]bool{role: true}
 	if table := s.RecordTable(); table != "" {
-		g := ix.app.Project.GrantOf(roles, table)
+		g := ix.grant(role, table)
 		verb, may := "view", g.View
 		switch mode {
 		case "edit":

@@ -85,8 +85,29 @@ func (c *Compiler) Condition(scope Scope, text string) (*Expr, *Problem) {
 	return e, nil
 }
 
+// narrowed leaves only the names that a text begins paths with, so that what is written alike on
+// many screens is compiled once.
+func (s Scope) narrowed(text string) Scope {
+	out := Scope{}
+	for root, group := range s {
+		if strings.Contains(text, root) {
+			out[root] = group
+		}
+	}
+	return out
+}
+
 // Expression compiles a text of any type. Names may be ids or aliases.
 func (c *Compiler) Expression(scope Scope, text string) (*Expr, *Problem) {
+	if small := scope.narrowed(text); len(small) < len(scope) && len(small) > 0 {
+		if e, problem := c.expression(small, text); problem == nil {
+			return e, nil
+		} // what is wrong is told with all the names that there are
+	}
+	return c.expression(scope, text)
+}
+
+func (c *Compiler) expression(scope Scope, text string) (*Expr, *Problem) {
 	key := scope.Key() + "|" + text
 	c.mu.Lock()
 	defer c.mu.Unlock()

@@ -9,6 +9,7 @@ import { numbersOf, outPlates } from './margins/plates';
 import { usePull } from './margins/usePull';
 import { Wires } from './margins/Wires';
 import { Stage } from './Stage';
+import { StageWidthPicker, useStageWidth } from './StageWidth';
 import { SentencePanel } from './sentence/SentencePanel';
 import { moveTo, putMove, refOf } from './sentence/wiring';
 import type { DraftHands } from './useDraft';
@@ -33,6 +34,7 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
   const [chosen, setChosen] = useState(element);
   const [trigger, setTrigger] = useState<string>();
   const [pointed, point] = useState<string>();
+  const [width, setWidth] = useStageWidth();
   const [openPicker, setPicker] = useState<string>();
   const [values, setValues] = useState<Record<string, string>>({});
   const screen = work.view?.screen ?? work.ways[0]?.element ?? '';
@@ -113,6 +115,8 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
             <Box fontSize="note" color="muted" truncate>
               {about(doc, work)}
             </Box>
+            <Box flex="1" />
+            <StageWidthPicker width={width} onWidth={setWidth} />
           </Flex>
           <Stage
             as={as}
@@ -120,6 +124,7 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
             numbers={numbersOf(plates)}
             practice={practice}
             values={values}
+            width={width}
             onType={(f, v) => setValues((old) => ({ ...old, [f]: v }))}
             onArrange={(change) =>
               place &&

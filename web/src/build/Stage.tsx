@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { type AtWork, api, ask } from '../api/client';
 import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
 import { RailFrame } from '../screen/RailFrame';
@@ -8,6 +8,7 @@ import { Action } from '../ui/controls';
 import { QuestionDialog } from '../use/QuestionDialog';
 import { useBuild } from './context';
 import { NewElement } from './NewElement';
+import { Scaled, type StageWidth } from './StageWidth';
 import type { usePractice } from './usePractice';
 
 interface StageProps {
@@ -18,11 +19,13 @@ interface StageProps {
   values: Record<string, string>;
   onType: (field: string, value: string) => void;
   onArrange: (change: Arrangement) => void;
+  width: StageWidth;
 }
 
 /** The screen itself, live: the same components, records and tags as in use. */
-export function Stage({ as, work, numbers, practice, values, onType, onArrange }: StageProps) {
+export function Stage({ as, work, numbers, practice, values, onType, onArrange, width }: StageProps) {
   const { project, chosen, choose, pointed, point, setPicker } = useBuild();
+  const box = useRef<HTMLDivElement>(null);
   const [cell, setCell] = useState<{ row: number; col: number }>();
   if (!work.view) return <NotEntered work={work} />;
   const hands: ScreenHands = {
@@ -53,6 +56,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange }
   return (
     <ScreenProvider value={hands}>
       <Box
+        ref={box}
         data-stage
         flex="1"
         minH={0}
@@ -63,6 +67,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange }
         borderRadius="6px"
         boxShadow="0 1px 3px rgba(32,38,46,0.12)"
       >
+        <Scaled box={box} width={width}>
         {work.view.rails?.length ? (
           <RailFrame rails={work.view.rails}>
             <ScreenSheet />
@@ -70,6 +75,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange }
         ) : (
           <ScreenSheet />
         )}
+        </Scaled>
       </Box>
       <PracticeLine practice={practice} />
       {practice.asked && (

@@ -58,7 +58,6 @@ function Rail({ rail }: { rail: RailView }) {
       align={upright ? 'stretch' : 'center'}
       gap={upright ? '2px' : '4px'}
       w={upright ? (builder ? '112px' : '148px') : 'full'}
-      fontSize={builder ? 'note' : undefined}
       h={upright ? (builder ? 'full' : 'calc(100dvh - 44px)') : '52px'}
       flexShrink={0}
       position="sticky"
@@ -125,6 +124,7 @@ function RailElement({ element: e, upright }: { element: ElementView; upright: b
       w={upright ? undefined : `${wide}px`}
       flexShrink={0}
       opacity={e.state === 'hidden' ? 0.55 : 1}
+      css={builder ? { '& button, & a': { fontSize: 'note', gap: '5px', paddingInline: '6px' } } : undefined}
       {...(builder && {
         'data-element': e.id,
         outline: chosen ? '2px solid' : undefined,

@@ -1,0 +1,193 @@
+import { expect, type Page, test } from '@playwright/test';
+import { build, heading, use } from './people';
+
+// What gates can do: in use, by the demo's own wiring, and in build, without writing an expression.
+
+const stage = (page: Page) => page.locator('[data-stage]');
+const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
+const chosen = (page: Page) => page.getByRole('region', { name: 'The chosen way' });
+
+async function undoAll(page: Page) {
+  const button = page.getByRole('banner').getByRole('button', { name: 'Undo' });
+  for (let i = 0; i < 12 && (await button.isEnabled()); i++) {
+    const before = await page.getByText(/changes? since release|no changes since/).textContent();
+    await button.click();
+    await expect(page.getByText(/changes? since release|no changes since/)).not.toHaveText(before ?? '');
+  }
+}
+
+test('story: one lift and a week of the season go along to wind and stops; cleared, all is there again', async ({ page }) => {
+  await use(page, 'sela', '/season');
+  await page.getByRole('button', { name: /^Upper Tarn,/ }).click();
+  await expect(page.getByRole('button', { name: /^Upper Tarn,/ })).toHaveAttribute('aria-pressed', 'true');
+  const week = page.getByRole('button', { name: /–.*: [\d,]+ riders/ }).nth(-2);
+  const words = ((await week.getAttribute('aria-label')) ?? '').split(':')[0] ?? '';
+  await week.click();
+  await expect(page.getByText(`only ${words}`)).toBeVisible();
+  await page.getByRole('link', { name: 'Wind and stops' }).click();
+  await expect(heading(page)).toHaveText('Wind and stops');
+  await expect(page.getByText('Lift: Upper Tarn')).toBeVisible();
+  await expect(page.getByText(/^From:/)).toBeVisible();
+  await expect(page.getByRole('button', { name: /m\/s$/ })).toHaveCount(7);
+  await page.getByRole('button', { name: 'show all' }).click();
+  await expect(page.getByText('Lift: Upper Tarn')).toHaveCount(0);
+  await expect(page.getByRole('button', { name: /m\/s$/ })).toHaveCount(31);
+  await page.goBack(); // with what it was narrowed by
+  await expect(page.getByText('Lift: Upper Tarn')).toBeVisible();
+  await page.goBack();
+  await expect(heading(page)).toHaveText('Season');
+  await page.getByRole('button', { name: /^Upper Tarn,/ }).click(); // chosen again: taken back
+  await expect(page.getByRole('button', { name: /^Upper Tarn,/ })).toHaveAttribute('aria-pressed', 'false');
+  await expect(page.getByText(`only ${words}`)).toBeVisible();
+});
+
+test('story: from a part in the workshop to its orders in the stores, and back', async ({ page }) => {
+  await use(page, 'mira', '/parts');
+  await page.getByRole('link', { name: 'P-107', exact: true }).click();
+  await expect(heading(page)).toHaveText(/Part/);
+  await page.getByRole('link', { name: 'Its orders in Stores' }).click();
+  await expect(heading(page)).toHaveText('What was ordered');
+  await expect(page).toHaveURL(/\/use\/stores\/part-orders\?part=P-107/);
+  await expect(page.getByText('Part: P-107')).toBeVisible();
+  await page.getByRole('link', { name: 'P-107', exact: true }).first().click();
+  await expect(heading(page)).toHaveText(/^Order O-/);
+  await page.goBack();
+  await expect(heading(page)).toHaveText('What was ordered');
+  await page.getByRole('link', { name: 'Back to the workshop' }).click();
+  await expect(page).toHaveURL(/\/use\/tarnhorn\/parts\?code=P-107/);
+  await expect(page.getByText('Code: P-107')).toBeVisible();
+});
+
+test('this cabin’s last inspection, greyed where there is none; a record asked for; a help picture in a dialog', async ({ page }) => {
+  await use(page, 'mira', '/cabin?cabin=87');
+  await page.getByRole('link', { name: 'Last inspection' }).click();
+  await expect(heading(page)).toHaveText(/Inspection/);
+  await page.goBack();
+  await page.getByRole('button', { name: 'Another cabin' }).click();
+  const ask = page.getByRole('alertdialog', { name: 'Choose first' });
+  await ask.getByRole('combobox').fill('010');
+  await expect(ask.getByRole('option').first()).toHaveText('010');
+  await page.keyboard.press('Enter');
+  const card = page.getByRole('dialog');
+  await expect(card.getByRole('heading', { name: /010/ }).first()).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(card).toHaveCount(0);
+  await page.getByRole('navigation', { name: 'Workshop tools' }).getByRole('button', { name: 'Grip gauge' }).click();
+  const picture = page.getByRole('dialog').getByRole('img', { name: /^A dial/ });
+  await expect(picture).toBeVisible();
+  expect(await picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(100);
+  await page.getByRole('dialog').getByRole('button', { name: 'Got it' }).click();
+  await expect(picture).toHaveCount(0);
+  await page.goto('/use/tarnhorn/cabin?cabin=29'); // a spare that was never inspected
+  const last = page.getByRole('button', { name: 'Last inspection' });
+  await expect(last).toHaveAttribute('aria-disabled', 'true');
+  await last.focus();
+  await expect(page.getByText('This cabin has never been inspected.')).toBeVisible();
+  // The tools stand only on cabins in service: this one is in store.
+  await expect(page.getByRole('navigation', { name: 'Workshop tools' })).toHaveCount(0);
+});
+
+test('menus of rows, by mouse and keyboard; shortcuts; filters, order and find by buttons', async ({ page }) => {
+  await use(page, 'mira', '/defects');
+  await page.getByRole('button', { name: /^More for D-/ }).nth(2).click();
+  const menu = page.getByRole('menu');
+  await expect(menu.getByRole('menuitem').first()).toBeFocused();
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.press('Escape');
+  await expect(menu).toHaveCount(0);
+  await page.getByRole('button', { name: 'High only' }).click();
+  await expect(page).toHaveURL(/~filter\.severity=is:high|~filter\.severity=is%3Ahigh/);
+  await page.getByRole('button', { name: 'Doors' }).click();
+  await expect(page).toHaveURL(/~find=door/);
+  await page.getByRole('button', { name: 'Show all' }).click();
+  await expect(page).toHaveURL(/\/defects$/);
+  await page.goBack();
+  await expect(page).toHaveURL(/~find=door/);
+  await page.goto('/use/tarnhorn/defect?defect=107');
+  await expect(heading(page)).toHaveText('Defect D-2107');
+  await page.keyboard.press('F2');
+  await expect(page.getByText('editing', { exact: true })).toBeVisible();
+});
+
+test('a rail folds what does not fit into “More”', async ({ page }) => {
+  await page.setViewportSize({ width: 1280, height: 380 });
+  await use(page, 'sela', '/season');
+  const rail = page.getByRole('navigation', { name: 'Main' });
+  await expect(rail.getByRole('link', { name: 'Season' })).toHaveCount(0);
+  await rail.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: 'Season' }).click();
+  await expect(heading(page)).toHaveText('Season');
+});
+
+test('a shared gate: whom it touches, made its own again, shared again', async ({ page }) => {
+  await build(page, 's_cabin', 'Sela Brandt, shift lead', '087');
+  await stage(page).getByRole('button', { name: 'Newest open defect' }).click();
+  await expect(sentence(page)).toContainText('through “Open the defect” with defect this cabin’s last defect where state is not closed');
+  await sentence(page).getByRole('button', { name: '“Open the defect”' }).click();
+  const pop = page.getByRole('dialog', { name: 'Shared gate' });
+  await expect(pop).toContainText('Used by 4: a change touches all of them');
+  await pop.getByRole('button', { name: 'Make it this way’s own again' }).click();
+  await expect(sentence(page)).toContainText('When released, for everyone: open Defect on this cabin’s last defect where state is not closed');
+  await sentence(page).getByRole('button', { name: '+ share it' }).click();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Newest defect');
+  await page.keyboard.press('Enter');
+  await expect(sentence(page)).toContainText('through “Newest defect” with cabin this cabin');
+  await expect(sentence(page)).toContainText('open Defect on the given cabin’s last defect');
+  await undoAll(page);
+  await expect(sentence(page)).toContainText('through “Open the defect”');
+});
+
+test('wired without an expression: the last inspection by a rule, what happens where there is none, at a tab, or else', async ({ page }) => {
+  await build(page, 's_card', 'Mira Holt, technician', '087');
+  await stage(page).getByRole('button', { name: 'Open the whole cabin' }).click();
+  await sentence(page).getByRole('button', { name: '+ at a spot' }).click();
+  await page.getByRole('combobox', { name: 'Where in it' }).fill('inspections');
+  await page.getByRole('option', { name: /the tab “Inspections”/ }).click();
+  await expect(sentence(page)).toContainText('at the tab “Inspections”');
+  await sentence(page).getByRole('button', { name: 'Cabin', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Where it leads' }).fill('inspection form');
+  await page.keyboard.press('Enter');
+  await sentence(page).getByRole('button', { name: /cabin’s|choose which|inspection$/ }).last().click();
+  await page.getByRole('combobox', { name: 'On which record' }).fill('last inspection');
+  await page.getByRole('option', { name: /this cabin’s last inspection/ }).click();
+  await expect(sentence(page)).toContainText('open Inspection on this cabin’s last inspection');
+  await sentence(page).getByRole('button', { name: 'this cabin’s last inspection' }).click();
+  await page.getByRole('option', { name: 'if there is none' }).click();
+  await page.getByRole('dialog', { name: 'If there is none' }).getByText('offer to add one').click();
+  await page.keyboard.press('Enter');
+  await expect(sentence(page)).toContainText('(if none: offer to add)');
+  await expect(chosen(page)).toContainText('Open now');
+  await undoAll(page);
+  await expect(sentence(page)).toContainText('open Cabin on this cabin');
+});
+
+test('a wire is pulled from its notch to a plate; its wiring is copied; all ways are led elsewhere', async ({ page }) => {
+  await build(page, 's_card', 'Mira Holt, technician', '087');
+  const button = stage(page).locator('[data-element="e_full"]');
+  const notch = await button.locator('[data-notch]').boundingBox();
+  const plate = await page.getByRole('region', { name: 'Ways in' }).getByRole('button').first().boundingBox();
+  const to = await page.getByRole('region', { name: 'Ways in' }).getByRole('button').first().getAttribute('aria-label');
+  if (!notch || !plate) throw new Error('no notch or plate');
+  await page.mouse.move(notch.x + 6, notch.y + 6);
+  await page.mouse.down();
+  await page.mouse.move(plate.x + 40, plate.y + 10, { steps: 6 });
+  await page.mouse.up();
+  await expect(sentence(page)).toContainText(`open ${to?.replace(/^Go to ([^,]*),.*/, '$1')}`);
+  await page.getByRole('button', { name: 'copy, paste, take out' }).click();
+  await page.getByRole('button', { name: 'copy both' }).click();
+  await stage(page).getByRole('button', { name: 'First', exact: true }).click();
+  await page.getByRole('button', { name: 'copy, paste, take out' }).click();
+  await page.getByRole('button', { name: 'paste both' }).click();
+  await expect(sentence(page)).toContainText(`open ${to?.replace(/^Go to ([^,]*),.*/, '$1')}`);
+  await undoAll(page);
+  await page.goto('/build/tarnhorn/screen/s_card');
+  await page.getByRole('button', { name: 'lead all its ways elsewhere' }).click();
+  await page.getByRole('combobox', { name: 'Where they lead from now on' }).fill('cabin form');
+  await page.keyboard.press('Enter');
+  const pop = page.getByRole('dialog', { name: 'Lead them elsewhere' });
+  await expect(pop).toContainText(/\d+ ways to “Cabin card” will lead to “Cabin”/);
+  await pop.getByRole('button', { name: 'Do it' }).click();
+  await expect(page.getByRole('region', { name: 'Ways in' })).toContainText('No way leads here yet.');
+  await undoAll(page);
+  await expect(page.getByRole('region', { name: 'Ways in' })).not.toContainText('No way leads here yet.');
+});
