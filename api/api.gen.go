@@ -144,6 +144,7 @@ type ConflictField = nav.ConflictField
 // Draft A project as it is being built.
 type Draft struct {
 	Changes  int                    `json:"changes"`
+	Checking *bool                  `json:"checking,omitempty"`
 	Entities map[string]interface{} `json:"entities"`
 	Findings []Finding              `json:"findings"`
 	Id       string                 `json:"id"`
@@ -737,12 +738,14 @@ type WhyRequest struct {
 type WorkRequest struct {
 	As      string             `json:"as"`
 	Filters *[]Filter          `json:"filters,omitempty"`
+	Find    *string            `json:"find,omitempty"`
 	Inputs  *map[string]string `json:"inputs,omitempty"`
 	Journal *string            `json:"journal,omitempty"`
 	Mode    *string            `json:"mode,omitempty"`
 	Screen  string             `json:"screen"`
 	Set     *map[string]string `json:"set,omitempty"`
 	Sort    *[]Sort            `json:"sort,omitempty"`
+	Tabs    *map[string]string `json:"tabs,omitempty"`
 }
 
 // GetNamesParams defines parameters for GetNames.

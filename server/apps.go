@@ -2,8 +2,12 @@ package server
 
 import (
 	"context"
+	"encoding/json"
 	"fmt"
+	"maps"
+	"slices"
 	"sync"
+	"sync/atomic"
 	"time"
 
 	"ambergate/core/check"
@@ -35,11 +39,100 @@ type ownRecord struct {
 	until time.Time
 }
 
-// draft is a project as it is being built, compiled and checked.
+// draft is a project as it is being built, compiled, and checked in the background.
 type draft struct {
 	*store.Draft
-	app      *nav.App
-	findings []check.Finding
+	app     *nav.App
+	checked chan struct{} // closed when the findings are there
+	found   []check.Finding
+	took    atomic.Int64       // how long it took, in nanoseconds, or the one before it
+	stop    context.CancelFunc // gives the checks up
+	before  []check.Finding    // of the draft before this one; never nil
+}
+
+// checkedWithin is how long an answer waits for the checks of a draft.
+const checkedWithin = 150 * time.Millisecond
+
+// checkPause is how long nothing is edited before a project that takes long to check is checked again.
+const checkPause = 400 * time.Millisecond
+
+// findings gives what the checks found. Those of a large project take a while: until they are
+// there it is what was found in the draft before, and false.
+func (d *draft) findings(ctx context.Context) ([]check.Finding, bool) {
+	timer := time.NewTimer(checkedWithin)
+	defer timer.Stop()
+	select {
+	case <-d.checked:
+		return d.found, true
+	case <-timer.C:
+	case <-ctx.Done():
+	}
+	return d.before, false
+}
+
+// check begins to check a draft; the checks of the one before it are given up.
+func (d *draft) check(old *draft) {
+	ctx, stop := context.WithCancel(context.Background())
+	d.stop = stop
+	pause := time.Duration(0)
+	if old != nil {
+		if old.stop(); old.took.Load() > int64(checkedWithin) {
+			pause = checkPause
+			d.took.Store(old.took.Load())
+		}
+	}
+	go func() {
+		select {
+		case <-time.After(pause):
+		case <-ctx.Done():
+			return // nobody waits for it: the draft is an old one
+		}
+		began := time.Now()
+		found, err := check.RunUntil(ctx, d.app)
+		if err != nil {
+			return
+		}
+		d.took.Store(int64(time.Since(began)))
+		d.found = found
+		close(d.checked)
+	}()
+}
+
+// soFar gives what the checks found as far as is known, without waiting.
+func (d *draft) soFar() []check.Finding {
+	select {
+	case <-d.checked:
+		return d.found
+	default:
+		return d.before
+	}
+}
+
+// redraft compiles a draft; of an older one only what has changed since.
+func redraft(raw *store.Draft, old *draft) (*nav.App, error) {
+	if old == nil {
+		p, err := project.Decode(raw.Entities)
+		if err != nil {
+			return nil, err
+		}
+		return nav.Compile(p)
+	}
+	changed := map[string]json.RawMessage{}
+	for id, version := range raw.Versions {
+		if was, known := old.Versions[id]; !known || was != version {
+			changed[id] = raw.Entities[id]
+		}
+	}
+	for id := range old.Versions {
+		if _, still := raw.Versions[id]; !still {
+			changed[id] = nil
+		}
+	}
+	p, err := project.Redecode(old.app.Project, changed)
+	if err != nil {
+		return nil, err
+	}
+	return nav.Recompile(old.app, p, slices.Sorted(maps.Keys(changed)))
 }
 
 func newApps(s *store.Store) *apps {
@@ -150,19 +243,24 @@ func (a *apps) draft(ctx context.Context, id string) (*draft, error) {
 	if d != nil && d.Seq == seq && d.Released == released {
 		return d, nil
 	}
-	raw, err := a.store.Draft(ctx, id)
+	var known *store.Draft
+	if d != nil {
+		known = d.Draft
+	}
+	raw, err := a.store.DraftSince(ctx, id, known)
 	if err != nil {
 		return nil, err
 	}
-	p, err := project.Decode(raw.Entities)
+	app, err := redraft(raw, d)
 	if err != nil {
 		return nil, err
 	}
-	app, err := nav.Compile(p)
-	if err != nil {
-		return nil, err
+	next := &draft{Draft: raw, app: app, checked: make(chan struct{}), before: []check.Finding{}}
+	if d != nil {
+		next.before = d.soFar()
 	}
-	d = &draft{Draft: raw, app: app, findings: check.Run(app)}
+	next.check(d)
+	d = next
 	a.mu.Lock()
 	a.drafts[id] = d
 	a.mu.Unlock()

@@ -53,9 +53,10 @@ func (s *Server) draftOf(ctx context.Context, b *building, slug string) (api.Dra
 	if err != nil {
 		return api.Draft{}, err
 	}
+	findings, checked := b.draft.findings(ctx)
 	out := api.Draft{
-		Id: b.project, Slug: slug, Title: b.draft.app.Project.Settings.Title, Seq: b.draft.Seq, Released: b.draft.Released, Changes: history.Changes,
-		Entities: map[string]any{}, Versions: b.draft.Versions, Findings: b.draft.findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks,
+		Checking: orNil(!checked), Id: b.project, Slug: slug, Title: b.draft.app.Project.Settings.Title, Seq: b.draft.Seq, Released: b.draft.Released, Changes: history.Changes,
+		Entities: map[string]any{}, Versions: b.draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks,
 	}
 	for id, body := range b.draft.Entities {
 		out.Entities[id] = json.RawMessage(body)

@@ -77,7 +77,15 @@ func (s *Store) ProjectState(ctx context.Context, id string) (seq int64, release
 
 // Draft reads a project whole.
 func (s *Store) Draft(ctx context.Context, id string) (*Draft, error) {
+	return s.DraftSince(ctx, id, nil)
+}
+
+// DraftSince reads a project, of an older reading of it only what has changed; that is not changed itself.
+func (s *Store) DraftSince(ctx context.Context, id string, old *Draft) (*Draft, error) {
 	d := &Draft{Project: id, Entities: map[string]json.RawMessage{}, Versions: map[string]int64{}}
+	if old == nil {
+		old = &Draft{}
+	}
 	// One snapshot, so that the entities are those of the sequence number.
 	err := s.inTx(ctx, "read the project", func(tx pgx.Tx) error {
 		if _, err := tx.Exec(ctx, `set transaction isolation level repeatable read read only`); err != nil {
@@ -86,7 +94,11 @@ func (s *Store) Draft(ctx context.Context, id string) (*Draft, error) {
 		if err := tx.QueryRow(ctx, `select seq, coalesce(released, 0) from project where id = $1`, id).Scan(&d.Seq, &d.Released); err != nil {
 			return none(err)
 		}
-		rows, err := tx.Query(ctx, `select id, body, version from entity where project = $1`, id)
+		changed, err := d.versions(ctx, tx, old)
+		if err != nil || len(changed) == 0 {
+			return err
+		}
+		rows, err := tx.Query(ctx, `select id, body from entity where project = $1 and id = any($2)`, id, changed)
 		if err != nil {
 			return err
 		}
@@ -94,11 +106,10 @@ func (s *Store) Draft(ctx context.Context, id string) (*Draft, error) {
 		for rows.Next() {
 			var entity string
 			var body json.RawMessage
-			var version int64
-			if err := rows.Scan(&entity, &body, &version); err != nil {
+			if err := rows.Scan(&entity, &body); err != nil {
 				return err
 			}
-			d.Entities[entity], d.Versions[entity] = body, version
+			d.Entities[entity] = body
 		}
 		return rows.Err()
 	})
@@ -106,6 +117,31 @@ func (s *Store) Draft(ctx context.Context, id string) (*Draft, error) {
 		return nil, err
 	}
 	return d, nil
+}
+
+// versions reads the versions of all entities, takes over those bodies that an older reading has
+// in the same version, and gives the others' ids.
+func (d *Draft) versions(ctx context.Context, tx pgx.Tx, old *Draft) ([]string, error) {
+	rows, err := tx.Query(ctx, `select id, version from entity where project = $1`, d.Project)
+	if err != nil {
+		return nil, err
+	}
+	defer rows.Close()
+	var changed []string
+	for rows.Next() {
+		var entity string
+		var version int64
+		if err := rows.Scan(&entity, &version); err != nil {
+			return nil, err
+		}
+		d.Versions[entity] = version
+		if body, known := old.Entities[entity]; known && old.Versions[entity] == version {
+			d.Entities[entity] = body
+		} else {
+			changed = append(changed, entity)
+		}
+	}
+	return changed, rows.Err()
 }
 
 // Release is a numbered, unchangeable copy of a project.

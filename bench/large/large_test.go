@@ -1,6 +1,7 @@
 package large_test
 
 import (
+	"encoding/json"
 	"testing"
 
 	"ambergate/bench/large"
@@ -54,5 +55,23 @@ func BenchmarkWaysIn(b *testing.B) {
 	}
 	for b.Loop() {
 		app.WaysIn("s_1", nil)
+	}
+}
+
+// After one edit of one screen: what an edit costs before the screen can be shown again.
+func BenchmarkRecompile(b *testing.B) {
+	entities := large.Project(large.Full)
+	old, err := nav.Compile(decoded(b))
+	if err != nil {
+		b.Fatal(err)
+	}
+	for b.Loop() {
+		p, err := project.Redecode(old.Project, map[string]json.RawMessage{"s_7": entities["s_7"]})
+		if err != nil {
+			b.Fatal(err)
+		}
+		if _, err := nav.Recompile(old, p, []string{"s_7"}); err != nil {
+			b.Fatal(err)
+		}
 	}
 }

@@ -4,6 +4,7 @@
 package check
 
 import (
+	"context"
 	"sort"
 
 	"ambergate/core/nav"
@@ -52,9 +53,18 @@ var All = []*Check{brokenTarget, noWayBehind, missingInput, wrongRecord, mayBeNo
 
 // Run runs all checks over a compiled project. The same project gives the same list in the same order.
 func Run(app *nav.App) []Finding {
+	out, _ := RunUntil(context.Background(), app)
+	return out
+}
+
+// RunUntil does so until a context ends; then the error is the context's, and nothing is found.
+func RunUntil(ctx context.Context, app *nav.App) ([]Finding, error) {
 	ix := newIndex(app)
 	out := []Finding{}
 	for _, c := range All {
+		if err := ctx.Err(); err != nil {
+			return nil, err
+		}
 		c.run(ix, func(f Finding) {
 			f.Check = c.Name
 			out = append(out, f)
@@ -74,7 +84,7 @@ func Run(app *nav.App) []Finding {
 		}
 		return a.Element < b.Element
 	})
-	return out
+	return out, nil
 }
 
 // index is what the checks share: every way of the project, in a stable order, and what was found

@@ -7,8 +7,11 @@ import (
 	"bytes"
 	"encoding/json"
 	"fmt"
+	"maps"
 	"regexp"
+	"runtime"
 	"sort"
+	"sync"
 )
 
 // Format is the number of the document format that this program reads and writes.
@@ -76,23 +79,71 @@ func (e *StructureError) Error() string { return fmt.Sprintf("%s: %s", e.Entity,
 
 // Decode reads entities by id, each with its kind, into a project. The error is a *StructureError.
 func Decode(entities map[string]json.RawMessage) (*Project, error) {
-	p := &Project{
-		Roles: map[string]*Role{}, Sources: map[string]*Source{}, Tables: map[string]*Table{},
-		Equipment: map[string]*Equipment{}, Grants: map[string]*Grant{}, Conditions: map[string]*Condition{}, Screens: map[string]*Screen{},
-		Gates: map[string]*SharedGate{}, Rails: map[string]*Rail{}, Pictures: map[string]*Picture{},
+	p := emptyProject()
+	ids := sortedIDs(entities)
+	parts := make([]*Project, 1)
+	if len(ids) > manyEntities {
+		parts = make([]*Project, runtime.GOMAXPROCS(0))
 	}
-	for id, body := range entities {
-		if !LegalID(id) {
-			return nil, &StructureError{id, "is no legal id: one to three letters, an underscore, letters and digits"}
+	errs := make([]error, len(parts))
+	var done sync.WaitGroup
+	for n := range parts {
+		parts[n] = emptyProject()
+		done.Go(func() {
+			for i := n; i < len(ids) && errs[n] == nil; i += len(parts) {
+				errs[n] = parts[n].decodeLegal(ids[i], entities[ids[i]])
+			}
+		})
+	}
+	done.Wait()
+	for n, part := range parts {
+		if errs[n] != nil {
+			return nil, errs[n]
 		}
-		if err := p.decodeEntity(id, body); err != nil {
-			return nil, &StructureError{id, err.Error()}
-		}
+		p.take(part)
 	}
 	if p.Settings == nil {
 		return nil, &StructureError{SettingsID, "the settings of the project are missing"}
 	}
 	return p, nil
+}
+
+// manyEntities is from where on they are decoded side by side.
+const manyEntities = 200
+
+func emptyProject() *Project {
+	return &Project{
+		Roles: map[string]*Role{}, Sources: map[string]*Source{}, Tables: map[string]*Table{},
+		Equipment: map[string]*Equipment{}, Grants: map[string]*Grant{}, Conditions: map[string]*Condition{}, Screens: map[string]*Screen{},
+		Gates: map[string]*SharedGate{}, Rails: map[string]*Rail{}, Pictures: map[string]*Picture{},
+	}
+}
+
+// take puts the entities of another project into this one.
+func (p *Project) take(other *Project) {
+	if other.Settings != nil {
+		p.Settings = other.Settings
+	}
+	maps.Copy(p.Roles, other.Roles)
+	maps.Copy(p.Sources, other.Sources)
+	maps.Copy(p.Tables, other.Tables)
+	maps.Copy(p.Equipment, other.Equipment)
+	maps.Copy(p.Grants, other.Grants)
+	maps.Copy(p.Conditions, other.Conditions)
+	maps.Copy(p.Screens, other.Screens)
+	maps.Copy(p.Gates, other.Gates)
+	maps.Copy(p.Rails, other.Rails)
+	maps.Copy(p.Pictures, other.Pictures)
+}
+
+func (p *Project) decodeLegal(id string, body json.RawMessage) error {
+	if !LegalID(id) {
+		return &StructureError{id, "is no legal id: one to three letters, an underscore, letters and digits"}
+	}
+	if err := p.decodeEntity(id, body); err != nil {
+		return &StructureError{id, err.Error()}
+	}
+	return nil
 }
 
 func (p *Project) decodeEntity(id string, body json.RawMessage) error {

@@ -1578,6 +1578,7 @@ export interface components {
         };
         /** @description A project as it is being built. */
         Draft: {
+            checking?: boolean;
             id: string;
             slug: string;
             title: string;
@@ -1621,6 +1622,10 @@ export interface components {
         };
         /** @description A screen to be shown at work. */
         WorkRequest: {
+            tabs?: {
+                [key: string]: string;
+            };
+            find?: string;
             set?: {
                 [key: string]: string;
             };

@@ -68,6 +68,8 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
             mode: place?.mode,
             set: place?.set,
             filters: place?.filters,
+            tabs: place?.tabs,
+            find: place?.find,
             sort: place?.sort,
           },
         }),

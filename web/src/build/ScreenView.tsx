@@ -132,6 +132,8 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
                 ...place,
                 filters: change.filters,
                 sort: change.sort,
+                find: change.find,
+                tabs: change.tabs ?? place.tabs,
                 inputs: without(place.inputs, change.clear),
               })
             }

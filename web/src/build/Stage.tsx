@@ -68,13 +68,13 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
         boxShadow="0 1px 3px rgba(32,38,46,0.12)"
       >
         <Scaled box={box} width={width}>
-        {work.view.rails?.length ? (
-          <RailFrame rails={work.view.rails}>
+          {work.view.rails?.length ? (
+            <RailFrame rails={work.view.rails}>
+              <ScreenSheet />
+            </RailFrame>
+          ) : (
             <ScreenSheet />
-          </RailFrame>
-        ) : (
-          <ScreenSheet />
-        )}
+          )}
         </Scaled>
       </Box>
       <PracticeLine practice={practice} />

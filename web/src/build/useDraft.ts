@@ -9,6 +9,8 @@ export function useDraft(project: string) {
   const draft = useQuery({
     queryKey: key,
     queryFn: () => ask(api.GET('/api/build/{project}', { params: { path: { project } } })),
+    // The checks of a large project take a while; what they find comes later.
+    refetchInterval: (q) => (q.state.data?.checking ? 1500 : false),
   });
   const [problem, setProblem] = useState<string>();
   const fresh = useCallback(async () => {

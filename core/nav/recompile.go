@@ -1,0 +1,106 @@
+package nav
+
+import (
+	"fmt"
+	"reflect"
+	"slices"
+
+	"ambergate/core/project"
+)
+
+// Recompile compiles a project of which only some screens differ from a compiled one: those
+// screens and those that refer to them are compiled, all others are shared. Where more than the
+// inside of screens differs, names that expressions may use among it, all is compiled.
+func Recompile(old *App, p *project.Project, changed []string) (*App, error) {
+	if !onlyScreens(old.Project, p, changed) {
+		return Compile(p)
+	}
+	a := &App{
+		Project: p, Compiler: old.Compiler, Screens: make(map[string]*ScreenPlan, len(old.Screens)), titles: old.titles,
+		rules: old.rules, tallies: old.tallies, uses: map[string][]Use{}, ruleUser: old.ruleUser,
+	}
+	redo := map[string]bool{}
+	for _, id := range changed {
+		redo[id] = true
+	}
+	for id, plan := range old.Screens {
+		if !redo[id] && !plan.refersTo(changed) {
+			a.Screens[id] = plan
+		} else {
+			redo[id] = true
+		}
+	}
+	for _, problem := range old.Problems {
+		if problem.Screen == "" || !redo[problem.Screen] {
+			a.Problems = append(a.Problems, problem)
+		}
+	}
+	for condition, uses := range old.uses {
+		a.uses[condition] = slices.DeleteFunc(slices.Clone(uses), func(u Use) bool { return redo[u.Screen] })
+	}
+	for _, id := range sortedKeys(redo) {
+		s := p.Screens[id]
+		if s == nil {
+			continue // it was removed
+		}
+		b := planner{app: a, plan: &ScreenPlan{Screen: s, record: pathSet{}, inputs: map[string]pathSet{}, user: pathSet{}}}
+		b.screen()
+		a.Screens[id] = b.plan
+	}
+	return a, nil
+}
+
+// onlyScreens says whether nothing but screens differs, and of those nothing that expressions of
+// others may speak of.
+func onlyScreens(old, now *project.Project, changed []string) bool {
+	for _, id := range changed {
+		was, is := old.Screens[id], now.Screens[id]
+		switch {
+		case was == nil && is == nil:
+			return false
+		case was == nil || is == nil:
+			return false // it comes or goes: roles, rails and gates may name it
+		case !reflect.DeepEqual(was.Inputs, is.Inputs) || was.Title != is.Title || was.Record != is.Record:
+			return false
+		}
+	}
+	return len(now.Rails) == 0 || !slices.ContainsFunc(changed, func(id string) bool { return old.Screens[id].Type != now.Screens[id].Type })
+}
+
+// refersTo says whether a way of the screen may lead to one of some screens.
+func (p *ScreenPlan) refersTo(screens []string) bool {
+	for _, w := range p.Ways() {
+		for _, c := range w.Gate.Cases {
+			for _, m := range c.Move.Leads() {
+				if slices.Contains(screens, m.Move.Target) {
+					return true
+				}
+			}
+		}
+	}
+	return false
+}
+
+// Same says in words how two compiled projects differ in what their ways say; "" when they do not.
+// It is for tests of Recompile.
+func Same(a, b *App) string {
+	if len(a.Screens) != len(b.Screens) || len(a.Problems) != len(b.Problems) {
+		return fmt.Sprintf("%d and %d screens, %d and %d problems", len(a.Screens), len(b.Screens), len(a.Problems), len(b.Problems))
+	}
+	for id, plan := range a.Screens {
+		other := b.Screens[id]
+		if other == nil {
+			return id + " is missing"
+		}
+		x, y := plan.Ways(), other.Ways()
+		if len(x) != len(y) {
+			return id + " has other ways"
+		}
+		for i := range x {
+			if s, t := SentenceText(a.Sentence(x[i].Screen, x[i].Element, x[i].Trigger)), SentenceText(b.Sentence(y[i].Screen, y[i].Element, y[i].Trigger)); s != t {
+				return id + ": " + s + " / " + t
+			}
+		}
+	}
+	return ""
+}

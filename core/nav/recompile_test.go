@@ -1,0 +1,59 @@
+package nav
+
+import (
+	"encoding/json"
+	"testing"
+
+	"ambergate/core/project"
+)
+
+// What is compiled anew after an edit says the same as all compiled anew.
+func TestRecompilingSaysTheSame(t *testing.T) {
+	for name, patch := range map[string]string{
+		"a button":        `[{"op":"replace","path":"/s_cabin/elements/e_add/words","value":"Other words"}]`,
+		"a gate":          `[{"op":"replace","path":"/s_board/elements/e_mine/gate","value":{"while":"user.name == \"Mira\"","cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_chart"}}}}}]`,
+		"a title":         `[{"op":"replace","path":"/s_cabin/title","value":"The cabin"}]`,
+		"an input":        `[{"op":"add","path":"/s_list/inputs/i_new","value":{"pos":9,"alias":"new","label":"New","type":"text"}}]`,
+		"a field":         `[{"op":"replace","path":"/t_defects/fields/f_state/alias","value":"stage"}]`,
+		"a screen gone":   `[{"op":"remove","path":"/s_cabin"}]`,
+		"a screen more":   `[{"op":"add","path":"/s_more","value":{"kind":"screen","type":"menu","title":"More","slug":"more"}}]`,
+		"broken":          `[{"op":"replace","path":"/s_defect/elements/e_close/gate/while","value":"record.f_gone == 1"}]`,
+		"an element gone": `[{"op":"remove","path":"/s_defect/elements/e_cabin"}]`,
+	} {
+		before := newStand(t, "").app
+		after := newStand(t, patch).app
+		var ops []project.Op
+		if err := json.Unmarshal([]byte(patch), &ops); err != nil {
+			t.Fatal(err)
+		}
+		var bodies project.Bodies
+		if err := json.Unmarshal([]byte(ropeway), &bodies); err != nil {
+			t.Fatal(err)
+		}
+		touched, _, err := project.Apply(bodies, ops)
+		if err != nil {
+			t.Fatal(err)
+		}
+		changed := map[string]json.RawMessage{}
+		for id, body := range touched {
+			changed[id] = nil
+			if body != nil {
+				changed[id], _ = json.Marshal(body)
+			}
+		}
+		p, err := project.Redecode(before.Project, changed)
+		if err != nil {
+			t.Fatal(err)
+		}
+		got, err := Recompile(before, p, touched.IDs())
+		if err != nil {
+			t.Fatal(err)
+		}
+		if diff := Same(got, after); diff != "" {
+			t.Errorf("%s: %s", name, diff)
+		}
+		if diff := Same(before, newStand(t, "").app); diff != "" {
+			t.Errorf("%s: the old one was changed: %s", name, diff)
+		}
+	}
+}
