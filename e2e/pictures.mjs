@@ -18,6 +18,11 @@ const browser = await chromium.launch({
 async function ready() {
   for (let i = 0; i < 100; i++) {
     try {
+  await shot('use-season', 'sela', '/use/tarnhorn/season', async (p) => {
+    await p.getByRole('button', { name: /^Upper Tarn,/ }).click();
+    await p.waitForTimeout(500);
+    await p.getByRole('button', { name: /–.*: [\d,]+ riders/ }).nth(-5).click();
+  });
       if ((await fetch(`${base}/api/status`)).ok) return;
     } catch {
       // not up yet

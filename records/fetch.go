@@ -54,7 +54,7 @@ func notFoundIfMisfit(err error, doing string) error {
 	if errors.As(err, &pg) && (pg.Code == "22P02" || pg.Code == "22003" || pg.Code == "22007" || pg.Code == "22008") {
 		return nil
 	}
-	return fmt.Errorf("%s: %w", doing, err)
+	return fmt.Errorf("%s: %w", doing, gone(err))
 }
 
 // fetch is a prepared select with the layout of its columns:

@@ -77,19 +77,19 @@ func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, erro
 	sql := fmt.Sprintf("select %s from %s%s group by %s limit %d", strings.Join(all, ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), groupRows)
 	rows, err := r.db.Query(ctx, sql, s.args...)
 	if err != nil {
-		return nil, fmt.Errorf("count %s: %w", q.Table.Label, err)
+		return nil, fmt.Errorf("count %s: %w", q.Table.Label, gone(err))
 	}
 	defer rows.Close()
 	byValue := map[string]*nav.Group{}
 	for rows.Next() {
 		values, err := rows.Values()
 		if err != nil {
-			return nil, fmt.Errorf("count %s: %w", q.Table.Label, err)
+			return nil, fmt.Errorf("count %s: %w", q.Table.Label, gone(err))
 		}
 		addGroup(byValue, q, field, titles, values)
 	}
 	if err := rows.Err(); err != nil {
-		return nil, fmt.Errorf("count %s: %w", q.Table.Label, err)
+		return nil, fmt.Errorf("count %s: %w", q.Table.Label, gone(err))
 	}
 	if q.Span != "" {
 		return latest(byValue, q.Limit), nil

@@ -7,6 +7,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/check"
 	"ambergate/core/nav"
 	"ambergate/core/project"
 	"ambergate/fault"
@@ -54,6 +55,7 @@ func (s *Server) draftOf(ctx context.Context, b *building, slug string) (api.Dra
 		return api.Draft{}, err
 	}
 	findings, checked := b.draft.findings(ctx)
+	findings = append(append([]check.Finding{}, s.missing(ctx, b.draft.app.Project)...), findings...) // a list, even when it is empty
 	out := api.Draft{
 		Checking: orNil(!checked), Id: b.project, Slug: slug, Title: b.draft.app.Project.Settings.Title, Seq: b.draft.Seq, Released: b.draft.Released, Changes: history.Changes,
 		Entities: map[string]any{}, Versions: b.draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks,

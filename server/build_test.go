@@ -182,3 +182,22 @@ func TestZDatabaseAway(t *testing.T) {
 		t.Errorf("afterwards it shows %q", again.View.Heading)
 	}
 }
+
+// A column that is dropped behind the program's back is found, and the screens that read it say so.
+func TestAColumnGoneFromTheDatabase(t *testing.T) {
+	rename := func(from, to string) {
+		t.Helper()
+		if err := up.Exec(`alter table tarnhorn.parts rename column ` + from + ` to ` + to); err != nil {
+			t.Fatal(err)
+		}
+	}
+	rename("minimum", "least")
+	defer rename("least", "minimum")
+	p := as(t, "arno")
+	var draft api.Draft
+	p.must("GET", builds, nil, &draft)
+	if len(draft.Findings) == 0 || draft.Findings[0].Check != "gone-from-database" || draft.Findings[0].Words != "The column “minimum” of parts, shown as “Minimum”, is gone from the database." {
+		t.Errorf("%+v", draft.Findings)
+	}
+	as(t, "mira").refused("POST", "/api/use/tarnhorn/open", map[string]any{"address": "/parts"}, http.StatusForbidden, "broken")
+}

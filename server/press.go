@@ -306,6 +306,8 @@ func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 		return v.choose(ctx, at, depth, *out.Choose)
 	case out.Kind == "stay" || out.As == "tab" || out.Leave != "" || out.Move == "out":
 		return v.show(ctx, at)
+	case out.Move == "arrange" && out.As == "replace" && depth == 0:
+		return change(*out.To, at.Overlays)
 	case out.Move == "arrange":
 		return v.rearrange(ctx, at, depth, *out.To, "press."+req.Element)
 	case depth > 0 && (out.Move == "close" || out.Move == "back"):

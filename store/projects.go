@@ -38,7 +38,7 @@ func (s *Store) CreateProject(ctx context.Context, id string, entities map[strin
 		}
 		rows := make([][]any, 0, len(entities))
 		for entity, body := range entities {
-			rows = append(rows, []any{id, entity, kindOf(body), body, int64(1)})
+			rows = append(rows, []any{id, entity, kindOf(body), body, int64(0)}) // no edit has that number
 		}
 		_, err := tx.CopyFrom(ctx, pgx.Identifier{"entity"}, []string{"project", "id", "kind", "body", "version"}, pgx.CopyFromRows(rows))
 		return err

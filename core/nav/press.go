@@ -248,7 +248,8 @@ func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, er
 			return Outcome{Kind: "question", Question: q}, nil
 		}
 	}
-	return out, o.followMove(c, verdict, &w, at, &out)
+	err = o.followMove(p, c, verdict, &w, at, &out)
+	return out, err
 }
 
 // entryRow is what an entry of a row's menu acts on; nil for the screen's own record.
@@ -268,7 +269,7 @@ func saves(c *CasePlan) bool {
 	return false
 }
 
-func (o *Opening) followMove(c *CasePlan, v Verdict, w *world, at aim, out *Outcome) error {
+func (o *Opening) followMove(p Press, c *CasePlan, v Verdict, w *world, at aim, out *Outcome) error {
 	if v.stay != "" {
 		out.Message = v.stay
 		return nil
@@ -279,6 +280,9 @@ func (o *Opening) followMove(c *CasePlan, v Verdict, w *world, at aim, out *Outc
 			out.Kind, out.Move = "move", "back" // there is nothing to stay on
 		case out.look != nil:
 			out.Kind, out.Move, out.To = "move", "arrange", out.look
+			if p.Trigger == "entered" {
+				out.As = "replace"
+			}
 		}
 		return nil
 	}
@@ -300,6 +304,9 @@ func (o *Opening) followMove(c *CasePlan, v Verdict, w *world, at aim, out *Outc
 		return nil
 	}
 	out.Kind, out.Move, out.As, out.To, out.Leave = "move", c.Move.Kind, c.Move.As, after.To, after.Leave
+	if p.Trigger == "entered" && out.As == "" {
+		out.As = "replace" // going back does not end up here again
+	}
 	switch {
 	case out.Leave != "":
 		out.Move = "address"

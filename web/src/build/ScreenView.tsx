@@ -107,7 +107,7 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
     >
       <Flex ref={body} position="relative" flex="1" minH={0} onKeyDown={(e) => e.key === 'Escape' && choose(undefined)}>
         <WaysInMargin ways={work.waysIn} />
-        <Flex as="main" direction="column" flex="1" minW={0} p="8px 22px 10px 10px">
+        <Flex as="main" inert={openPicker !== undefined} direction="column" flex="1" minW={0} p="8px 22px 10px 10px">
           <Flex align="baseline" gap="10px" minH="30px" mb="4px">
             <Box as="h1" fontSize="head" fontWeight="800" whiteSpace="nowrap">
               {doc?.title}

@@ -20,6 +20,7 @@ import { useDraftKeeper } from './useDraftKeeper';
 import { useForm } from './useForm';
 import { useLooks } from './useLooks';
 import { usePress } from './usePress';
+import { useSpot } from './useSpot';
 import type { TrailHands } from './useTrail';
 import type { Unsaved } from './useUnsaved';
 import { useWays } from './useWays';
@@ -97,6 +98,7 @@ export function UsedScreen(props: UsedScreenProps) {
     return () => unsaved.register(depth, undefined);
   }, [dirty, depth, shown, call]);
 
+  useSpot(view.place.spot, `${shown.trail}.${shown.n}.${depth}`);
   useWays({
     view,
     place: `${shown.trail}.${shown.n}.${view.screen}`,
