@@ -2,6 +2,8 @@ package demo
 
 import (
 	"fmt"
+	"maps"
+	"slices"
 	"strings"
 	"testing"
 
@@ -41,7 +43,8 @@ func wired(t *testing.T, p *project.Project) map[string]string {
 			for _, c := range w.Gate.Cases {
 				for _, m := range c.Move.Leads() {
 					fmt.Fprintf(&says, "%s %v; ", m.Target.ID, m.Carried)
-					for input, b := range m.Bind {
+					for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
+						b := m.Bind[input]
 						table, known, none := app.BindingTable(w, b, m.Exprs[input])
 						fmt.Fprintf(&says, "%s=%s %v %v, ", input, table, known, none)
 					}

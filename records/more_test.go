@@ -3,6 +3,8 @@ package records_test
 import (
 	"context"
 	"errors"
+	"math"
+	"slices"
 	"testing"
 	"time"
 
@@ -91,6 +93,71 @@ func TestSumsAndRanges(t *testing.T) {
 	byLift, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_defects"], By: "f_cabin.f_lift", Title: []string{"f_cabin.f_lift.f_name"}, Limit: 2})
 	if err != nil || len(byLift) != 2 {
 		t.Errorf("by a parent's parent: %+v %v", byLift, err)
+	}
+}
+
+// Points along time: sums, means and highest values by day, week and month, the last ones in order.
+func TestSpansOfTime(t *testing.T) {
+	p := tarnhorn(t)
+	ctx := context.Background()
+	for _, tc := range []struct{ table, by, of, measure, span, sql string }{
+		{"t_ridership", "f_hour", "f_riders", "sum", "week", "select sum(riders)::float8 from tarnhorn.ridership where date_trunc('week', hour at time zone 'UTC')::date = "},
+		{"t_wind", "f_at", "f_gust", "most", "day", "select max(gust)::float8 from tarnhorn.wind where (at at time zone 'UTC')::date = "},
+		{"t_wind", "f_at", "f_mean", "mean", "month", "select avg(mean)::float8 from tarnhorn.wind where date_trunc('month', at at time zone 'UTC')::date = "},
+		{"t_inspections", "f_done", "", "count", "month", "select count(*)::float8 from tarnhorn.inspections where date_trunc('month', done_on)::date = "},
+	} {
+		groups, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables[tc.table], By: tc.by, Of: tc.of, Measure: tc.measure, Span: tc.span, Zone: "UTC", Limit: 5})
+		if err != nil || len(groups) == 0 || len(groups) > 5 {
+			t.Errorf("%s by %s: %d points, %v", tc.table, tc.span, len(groups), err)
+			continue
+		}
+		before := ""
+		for _, g := range groups {
+			if g.Value.Wire() <= before {
+				t.Errorf("%s comes after %s", g.Value.Wire(), before)
+			}
+			before = g.Value.Wire()
+			if want := number(t, tc.sql+"'"+before+"'"); math.Abs(g.N-want) > 1e-6 {
+				t.Errorf("%s of %s on %s is %v, want %v", tc.measure, tc.table, before, g.N, want)
+			}
+		}
+	}
+	if _, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Span: "week"}); err == nil {
+		t.Error("a text is cut into weeks")
+	}
+	if _, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_wind"], By: "f_at", Span: "week'; drop table x; --"}); err == nil {
+		t.Error("a span that does not exist is taken")
+	}
+}
+
+// number asks the database for one number.
+func number(t *testing.T, sql string) float64 {
+	t.Helper()
+	var n float64
+	err := up.Records.Try(context.Background(), &project.Project{}, func(p *records.Press) error { return p.Scan(sql, &n) })
+	if err != nil {
+		t.Fatalf("%s: %v", sql, err)
+	}
+	return n
+}
+
+// What a project names and the database does not have is told.
+func TestWhatIsMissingInTheDatabase(t *testing.T) {
+	p := tarnhorn(t)
+	if missing, err := up.Records.Missing(context.Background(), p, "so_db"); err != nil || len(missing) != 0 {
+		t.Fatalf("%+v %v", missing, err)
+	}
+	p.Tables["t_cabins"].Fields["f_wear"].Column = "never_there"
+	p.Tables["t_parts"].Relation = "no_such_table"
+	missing, err := up.Records.Missing(context.Background(), p, "so_db")
+	want := []records.Missing{{Table: "t_cabins", Column: "never_there", Field: "f_wear"}, {Table: "t_parts"}}
+	if err != nil || !slices.Equal(missing, want) {
+		t.Errorf("%+v %v", missing, err)
+	}
+	var r *nav.Refusal
+	_, err = up.Records.Reader(p).Fetch(context.Background(), nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_cabins"], Paths: []string{"f_wear"}, Limit: 1})
+	if !errors.As(err, &r) || r.Code != "broken" {
+		t.Errorf("a column that is gone: %v", err)
 	}
 }
 

@@ -114,7 +114,7 @@ func TestAtWorkTellsWaysAndWhoMayEnter(t *testing.T) {
 			t.Errorf("%s is %s, want %s", element, states[element], want)
 		}
 	}
-	if len(w.WaysIn) != 3 {
+	if len(w.WaysIn) != 5 {
 		t.Errorf("ways in: %+v", w.WaysIn)
 	}
 	held := work(t, p, map[string]any{"screen": "s_cabin", "as": "a_sela", "inputs": map[string]string{"i_cabin": "23"}})

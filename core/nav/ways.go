@@ -344,6 +344,8 @@ func (a *App) wayIn(w Way, screen string, roles map[string]bool) (WayIn, bool) {
 				in.Words = "row opened"
 			case w.Trigger == "point":
 				in.Words = "bar chosen"
+			case strings.HasPrefix(w.Trigger, "menu."):
+				in.Words = triggerWords(w.Trigger, w.Element.Element)
 			case w.Element.Kind != "way":
 				in.Words = "“" + in.Words + "”"
 			}

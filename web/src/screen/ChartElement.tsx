@@ -54,7 +54,7 @@ interface PointsProps {
 }
 
 /** How a point stands back while another is chosen. */
-const faded = (chart: ChartView, p: PointView) => (chart.points.some((x) => x.chosen) && !p.chosen ? 0.35 : 1);
+const faded = (chart: ChartView, p: PointView) => (chart.points.some((x) => x.chosen) && !p.chosen ? 0.6 : 1);
 
 /** A number of a point, short: 1,240 or 12.5. */
 function amount(n: number) {

@@ -31,7 +31,7 @@ function Piece({ way, at, text }: { way: WayOut; at: number; text: string }) {
 }
 
 /** More than two actions, several cases or a long condition do not read as running text any more. */
-function isLong(sentence: Chunk[]) {
+export function isLong(sentence: Chunk[]) {
   const actions = sentence.filter((c) => c.part === 'do').length;
   const cases = sentence.filter((c) => c.line === 'else').length;
   const words = sentence.find((c) => c.part === 'while')?.text ?? '';

@@ -7,7 +7,7 @@ import { LookTab } from './LookTab';
 import { MakeScreen } from './MakeScreen';
 import { RightNow } from './RightNow';
 import { ScreenTab } from './ScreenTab';
-import { Sentence } from './Sentence';
+import { isLong, Sentence } from './Sentence';
 import { TextTab } from './TextTab';
 import { WaysOfElement } from './WaysOfElement';
 import { WayTools } from './WayTools';
@@ -27,7 +27,7 @@ export function SentencePanel() {
   const words = way?.words ?? elementWords(chosen, work.view?.elements);
   const shownTabs = way ? tabs : (['Look'] as const);
   const at: Tab = way ? tab : 'Look';
-  const long = way && tab === 'Way' && way.sentence.filter((c) => c.line).length > 4;
+  const long = way && tab === 'Way' && isLong(way.sentence);
   return (
     <Flex
       as="section"

@@ -1,0 +1,171 @@
+package project
+
+import (
+	"encoding/json"
+	"fmt"
+	"strings"
+	"testing"
+)
+
+// screenWith is a screen whose one button has a gate.
+func screenWith(gate string) []byte {
+	return fmt.Appendf(nil, `{"kind":"screen","type":"menu","title":"x","slug":"x","elements":{"e_x":{"kind":"button","pos":1,"cell":{"row":1,"col":1,"w":1},"words":"x","gate":%s}}}`, gate)
+}
+
+func TestGatesThatCannotBeReadAreRefused(t *testing.T) {
+	move := func(m string) string { return `{"cases":{"c_1":{"pos":1,"move":` + m + `}}}` }
+	for gate, want := range map[string]string{
+		`{"use":"g_x","while":"true"}`:                                          "no parts of its own",
+		`{"give":{"i_x":{"rule":"this"}}}`:                                      "uses no shared gate",
+		`{"use":"g_x","give":{"i_x":null}}`:                                     "its binding is empty",
+		`{"use":"g_x","give":{"i_x":{"rule":"nobody's"}}}`:                      "nobody's",
+		`{"cases":{"c_1":null}}`:                                                "is empty",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":null}}}}`:                         "is empty",
+		`{"unsaved":"later"}`:                                                   "later",
+		move(`{"kind":"fly"}`):                                                  "fly",
+		move(`{"kind":"screen","as":"balloon"}`):                                "balloon",
+		move(`{"kind":"step","step":"sideways"}`):                               "sideways",
+		move(`{"kind":"step","step":"next","none":"perhaps"}`):                  "perhaps",
+		move(`{"kind":"along","step":"first"}`):                                 "first",
+		move(`{"kind":"choice","by":"user.name"}`):                              "the screens it chooses from",
+		move(`{"kind":"choice","by":"user.name","among":{"q_1":null}}`):         "is empty",
+		move(`{"kind":"project","project":"x"}`):                                "that project and one of the screens",
+		move(`{"kind":"address","address":"ftp://x.example/"}`):                 "begins with https:",
+		move(`{"kind":"address","address":"https://{host}/x"}`):                 "says its host in full",
+		move(`{"kind":"screen","bind":{"i_x":{"rule":"child","table":"t_x"}}}`): "needs its table and the field",
+		move(`{"kind":"screen","bind":{"i_x":{"rule":"child","table":"t_x","path":"f_x","pick":"nearest"}}}`): "the date it is near by",
+		move(`{"kind":"screen","bind":{"i_x":{"rule":"this","none":"panic"}}}`):                               "panic",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"filter","pos":1,"compare":"is"}}}}}`:                   "the field to narrow by",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"filter","pos":1,"path":"f_x","compare":"like"}}}}}`:    "like",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"sort","pos":1}}}}}`:                                    "the field to order by",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"find","pos":1}}}}}`:                                    "the words to look for",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"tab","pos":1,"block":"e_x"}}}}}`:                       "one of its tabs",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"export","pos":1}}}}}`:                                  "the list to save",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"print","pos":1,"copies":3}}}}}`:                        "copies",
+	} {
+		err := CheckEntity("s_x", screenWith(gate))
+		if err == nil || !strings.Contains(err.Error(), want) {
+			t.Errorf("%s: %v, want %q", gate, err, want)
+		}
+	}
+}
+
+func TestGatesThatAreSoundAreRead(t *testing.T) {
+	for _, gate := range []string{
+		`{}`, `{"use":"g_x"}`, `{"use":"g_x","give":{"i_x":{"rule":"row"}}}`,
+		`{"cases":{"c_1":{"pos":1,"move":{"kind":"address","address":"mailto:a@b.example{?subject}","with":{"subject":"user.name"}}}}}`,
+		`{"cases":{"c_1":{"pos":1,"move":{"kind":"address","address":"https://x.example"}}}}`,
+		`{"cases":{"c_1":{"pos":1,"move":{"kind":"out"}}}}`,
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"clear","pos":1,"all":true},"d_2":{"kind":"refresh","pos":2}}}}}`,
+	} {
+		if err := CheckEntity("s_x", screenWith(gate)); err != nil {
+			t.Errorf("%s: %v", gate, err)
+		}
+	}
+}
+
+func TestWaysOfAScreen(t *testing.T) {
+	for way, want := range map[string]string{
+		`{"trigger":"swipe"}`:                 "direction",
+		`{"trigger":"swipe","side":"north"}`:  "north",
+		`{"trigger":"time","after":0.2}`:      "1 second to a day",
+		`{"trigger":"time","after":1e9}`:      "1 second to a day",
+		`{"trigger":"keys"}`:                  "its keys",
+		`{"trigger":"keys","keys":"Hyper+X"}`: "Hyper",
+		`{"trigger":"keys","keys":"x"}`:       "Ctrl or Alt and a key",
+		`{"trigger":"keys","keys":"Shift+X"}`: "Ctrl or Alt and a key",
+		`{"trigger":"shout"}`:                 "shout",
+		`{"trigger":"left","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"home"}}}}}`: "cannot lead anywhere",
+		`null`:                                     "is empty",
+		`{"trigger":"swipe","side":"left"}`:        "",
+		`{"trigger":"keys","keys":"F8"}`:           "",
+		`{"trigger":"keys","keys":"Ctrl+Shift+E"}`: "",
+		`{"trigger":"entered","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"home"}}}}}`:            "",
+		`{"trigger":"left","gate":{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"save","pos":1}}}}}}`: "",
+	} {
+		err := CheckEntity("s_x", fmt.Appendf(nil, `{"kind":"screen","type":"menu","title":"x","slug":"x","ways":{"w_1":%s}}`, way))
+		if want == "" && err != nil || want != "" && (err == nil || !strings.Contains(err.Error(), want)) {
+			t.Errorf("%s: %v, want %q", way, err, want)
+		}
+	}
+}
+
+func TestSharedGatesRailsAndPictures(t *testing.T) {
+	for body, want := range map[string]string{
+		`{"kind":"gate","pos":1,"gate":{}}`:                                                 "needs a name",
+		`{"kind":"gate","pos":1,"name":"x"}`:                                                "needs a name and a gate",
+		`{"kind":"gate","pos":1,"name":"x","gate":{"use":"g_y"}}`:                           "cannot use another",
+		`{"kind":"gate","pos":1,"name":"x","gate":{},"inputs":{"i_x":null}}`:                "is empty",
+		`{"kind":"gate","pos":1,"name":"x","gate":{}}`:                                      "",
+		`{"kind":"rail","pos":1,"edge":"left","placed":{}}`:                                 "needs a name",
+		`{"kind":"rail","pos":1,"name":"x","edge":"middle","placed":{}}`:                    "middle",
+		`{"kind":"rail","pos":1,"name":"x","edge":"left","placed":{"kinds":{"poem":true}}}`: "poem",
+		`{"kind":"rail","pos":1,"name":"x","edge":"left","placed":{},"elements":{"e_x":{"kind":"list","pos":1,"cell":{"row":1,"col":1,"w":1},"table":"t_x","columns":{}}}}`: "list",
+		`{"kind":"rail","pos":1,"name":"x","edge":"left","placed":{},"elements":{"e_x":null}}`:                                                                              "is empty",
+		`{"kind":"rail","pos":1,"name":"x","edge":"top","placed":{"tables":{"t_x":"record.f_x == 1"}}}`:                                                                     "",
+		`{"kind":"picture","name":"x","digest":"12"}`:                                                                                                                       "the digest of its bytes",
+		`{"kind":"picture","name":"x","digest":"` + strings.Repeat("0a", 32) + `"}`:                                                                                         "",
+	} {
+		var head struct{ Kind string }
+		if err := json.Unmarshal([]byte(body), &head); err != nil {
+			t.Fatal(err)
+		}
+		err := CheckEntity("x_1", []byte(body))
+		if want == "" && err != nil || want != "" && (err == nil || !strings.Contains(err.Error(), want)) {
+			t.Errorf("%s: %v, want %q", body, err, want)
+		}
+	}
+}
+
+func TestWhereAGateStands(t *testing.T) {
+	for trigger, want := range map[string]string{"release": "gate", "press": "gate", "row": "opened", "point": "chosen", "changed": "changed", "menu.m_1": "menu/m_1/gate", "several.v_2": "several/v_2/gate", "swipe": "gate"} {
+		if got := GatePlace(trigger); got != want {
+			t.Errorf("%s stands at %s, want %s", trigger, got, want)
+		}
+	}
+}
+
+func TestARailStandsOnlyWhereAllOfItsRuleHolds(t *testing.T) {
+	form := &Screen{ID: "s_f", Type: "form", Record: "i_r", Inputs: map[string]*Input{"i_r": {ID: "i_r", Type: "record", Table: "t_x"}}}
+	menu := &Screen{ID: "s_m", Type: "menu"}
+	for name, tc := range map[string]struct {
+		placed     Placement
+		form, menu bool
+	}{
+		"nothing said":   {Placement{}, true, true},
+		"kinds":          {Placement{Kinds: map[string]bool{"form": true}}, true, false},
+		"tables":         {Placement{Tables: map[string]string{"t_x": ""}}, true, false},
+		"another table":  {Placement{Tables: map[string]string{"t_y": ""}}, false, false},
+		"only":           {Placement{Only: map[string]bool{"s_m": true}}, false, true},
+		"except":         {Placement{Except: map[string]bool{"s_m": true}}, true, false},
+		"kind and table": {Placement{Kinds: map[string]bool{"menu": true}, Tables: map[string]string{"t_x": ""}}, false, false},
+	} {
+		r := &Rail{Placed: tc.placed}
+		if r.On(form) != tc.form || r.On(menu) != tc.menu {
+			t.Errorf("%s: on the form %v, on the menu %v", name, r.On(form), r.On(menu))
+		}
+	}
+}
+
+// Decoding side by side comes to the same, and tells what is wrong.
+func TestManyEntitiesAreDecodedSideBySide(t *testing.T) {
+	entities := map[string]json.RawMessage{SettingsID: json.RawMessage(`{"kind":"project","title":"x","slug":"x","zone":"UTC"}`)}
+	for i := range 3 * manyEntities {
+		entities[fmt.Sprintf("s_%d", i)] = fmt.Appendf(nil, `{"kind":"screen","type":"menu","title":"Screen %d","slug":"s%d"}`, i, i)
+	}
+	p, err := Decode(entities)
+	if err != nil || len(p.Screens) != 3*manyEntities || p.Screens["s_7"].Title != "Screen 7" || p.Settings == nil {
+		t.Fatalf("%v", err)
+	}
+	entities["s_9"] = json.RawMessage(`{"kind":"screen","type":"poem","title":"x","slug":"x"}`)
+	if _, err := Decode(entities); err == nil || !strings.Contains(err.Error(), "poem") {
+		t.Errorf("%v", err)
+	}
+	again, err := Redecode(p, map[string]json.RawMessage{"s_7": json.RawMessage(`{"kind":"screen","type":"menu","title":"Other","slug":"o"}`), "s_8": nil})
+	if err != nil || again.Screens["s_7"].Title != "Other" || again.Screens["s_8"] != nil || p.Screens["s_7"].Title != "Screen 7" || p.Screens["s_8"] == nil {
+		t.Errorf("%v", err)
+	}
+	if _, err := Redecode(p, map[string]json.RawMessage{"s_7": json.RawMessage(`{"kind":"screen","type":"poem","title":"x","slug":"x"}`)}); err == nil {
+		t.Error("what cannot be read is taken")
+	}
+}
