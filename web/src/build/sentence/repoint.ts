@@ -27,8 +27,6 @@ export function repoint(entities: Entities, from: ScreenDoc, to: ScreenDoc): { o
     }
     for (const [k, x] of Object.entries(v)) seek(x, [...path, k]);
   };
-  for (const [id, body] of Object.entries(entities)) {
-    if (id !== to.id || id !== from.id) seek(body, [id]);
-  }
+  for (const [id, body] of Object.entries(entities)) seek(body, [id]);
   return { ops, ways };
 }
