@@ -28,7 +28,8 @@ func (alongMove) aim(o *Opening, v *Verdict, m *MovePlan, _ *world, _ aim) {
 			if !stop.Open() || stop.To == nil {
 				continue
 			}
-			if stop.To.Screen == o.place.Screen {
+			// The one that means the screen itself, rather than one that brings something there.
+			if stop.To.Screen == o.place.Screen && (here < 0 || len(stops[here].move.Bind) > 0) {
 				here = len(stops)
 			}
 			stops = append(stops, stop)

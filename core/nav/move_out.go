@@ -72,6 +72,11 @@ func (addressMove) now(v Verdict) string { return "leads to " + v.Leave }
 func (addressMove) words(w *sentenceWriter, c *CasePlan) {
 	w.plain("go to ")
 	w.out = append(w.out, Chunk{Text: c.Move.Address, Part: "target", Tone: "target", Case: c.ID, Bad: c.Move.Template == nil})
+	w.with(c)
+}
+
+// with says what fills in an address, or the inputs of another project's screen, and how it opens.
+func (w *sentenceWriter) with(c *CasePlan) {
 	for i, name := range sortedKeys(c.Move.With) {
 		w.plain(map[bool]string{true: " with ", false: ", "}[i == 0] + name + " = ")
 		chunk := Chunk{Text: "“" + c.Move.With[name] + "”, which cannot be read", Part: "with", Tone: "record", Case: c.ID, Item: name, Bad: true}
@@ -156,16 +161,7 @@ func (projectMove) now(v Verdict) string { return "leads to " + v.Leave }
 func (projectMove) words(w *sentenceWriter, c *CasePlan) {
 	w.plain("open ")
 	w.out = append(w.out, Chunk{Text: c.Move.Entry + " of the project " + c.Move.Project, Part: "target", Tone: "target", Case: c.ID})
-	for i, name := range sortedKeys(c.Move.With) {
-		w.plain(map[bool]string{true: " with ", false: ", "}[i == 0] + name + " = ")
-		chunk := Chunk{Text: "“" + c.Move.With[name] + "”, which cannot be read", Part: "with", Tone: "record", Case: c.ID, Item: name, Bad: true}
-		if e := c.Move.Exprs[name]; e != nil {
-			chunk.Text, chunk.Bad = w.valueWords(e), false
-		}
-		w.out = append(w.out, chunk)
-	}
-	w.plain(", ")
-	w.as(c)
+	w.with(c)
 }
 
 func (projectMove) plate(_ *sentenceWriter, way *WayOut, c *CasePlan) {

@@ -78,29 +78,29 @@ func (o *Opening) railViews() []RailView {
 	return out
 }
 
-// markCurrent marks the button that leads to this screen; else to the nearest one up from it.
+// markCurrent marks the button that leads to this screen; else to the nearest one up from it. One
+// that brings something is not meant by the screen alone, so it is none of these.
 func (o *Opening) markCurrent(r *RailPlan, views []ElementView) {
-	seen := map[string]bool{}
-	for id := o.place.Screen; id != "" && !seen[id]; {
-		seen[id] = true
-		for _, e := range r.Elements {
-			for _, g := range e.Gates {
-				if len(g.Cases) == 0 || g.Cases[0].Move == nil || g.Cases[0].Move.Target == nil || g.Cases[0].Move.Target.ID != id {
-					continue
-				}
-				for i := range views {
-					if views[i].ID == e.ID && views[i].Button != nil {
-						views[i].Button.Current = true
-						return
-					}
-				}
+	leads := map[string]string{} // screen → the first button that leads to it
+	for _, e := range r.Elements {
+		for _, g := range e.Gates {
+			if len(g.Cases) == 0 {
+				continue
+			}
+			if m := g.Cases[0].Move; m != nil && m.Target != nil && len(m.Bind) == 0 && leads[m.Target.ID] == "" {
+				leads[m.Target.ID] = e.ID
 			}
 		}
-		s := o.app.Project.Screens[id]
-		if s == nil {
-			return
+	}
+	seen := map[string]bool{}
+	for s := o.plan.Screen; s != nil && !seen[s.ID]; s = o.app.Project.Screens[s.Up] {
+		seen[s.ID] = true
+		for i := range views {
+			if views[i].ID == leads[s.ID] && views[i].Button != nil {
+				views[i].Button.Current = true
+				return
+			}
 		}
-		id = s.Up
 	}
 }
 

@@ -109,7 +109,8 @@ type sentenceWriter struct {
 	app     *App
 	screen  *project.Screen
 	element *ElementPlan
-	shared  *project.SharedGate // inside one
+	shared  *project.SharedGate         // inside one
+	given   map[string]*project.Binding // what the way gives it
 	out     []Chunk
 }
 

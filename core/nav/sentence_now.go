@@ -34,6 +34,9 @@ func (o *Opening) Now(v Verdict) string {
 	if m := v.chosen.Move; m != nil {
 		does = append(does, moveKinds[m.Kind].now(v))
 	}
+	if len(does) == 0 {
+		return who + ": nothing is wired to this case yet."
+	}
 	return who + ": " + strings.Join(does, ", then ") + "."
 }
 

@@ -43,6 +43,13 @@ func TestASharedGateSeesOnlyWhatItIsGiven(t *testing.T) {
 	if !strings.HasPrefix(text, "When a row is opened, through “Open the defect” with defect the clicked row, for everyone, while defect’s state is open: open Defect on the defect given") {
 		t.Error(text)
 	}
+	brings := map[string]string{}
+	for _, in := range s.app.WaysIn("s_defect", nil) {
+		brings[in.Screen+"."+in.Element] = in.Brings
+	}
+	if brings["s_list.e_list"] != "the clicked row" || brings["s_chart.e_chart"] != "the chosen bar" {
+		t.Errorf("what is passed on is not told as it is given: %v", brings)
+	}
 	if way.Wiring() != "/g_open/gate" || way.At() != "/s_list/elements/e_list/opened" {
 		t.Errorf("it stands at %s, is wired at %s", way.At(), way.Wiring())
 	}
@@ -123,6 +130,7 @@ func TestFacesByConditionAndState(t *testing.T) {
 
 func TestRailsStandByTheirRule(t *testing.T) {
 	s := newStand(t, `[{"op":"add","path":"/ra_one","value":{"kind":"rail","pos":1,"name":"Main","edge":"left","placed":{"kinds":{"list":true,"form":true},"except":{"s_drive":true}},"elements":{
+	   "e_r0":{"kind":"button","pos":0,"cell":{"row":1,"col":1,"w":1},"words":"Mine","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_list","bind":{"i_by":{"rule":"user"}}}}}}},
 	   "e_r1":{"kind":"button","pos":1,"cell":{"row":1,"col":1,"w":1},"words":"Defects","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_list"}}}}},
 	   "e_r2":{"kind":"button","pos":2,"cell":{"row":2,"col":1,"w":1},"words":"Leads","gate":{"roles":{"r_lead":true},"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_board"}}}}},
 	   "e_r3":{"kind":"button","pos":3,"cell":{"row":3,"col":1,"w":1},"words":"On","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"along","step":"next","rail":"ra_one","none":"round"}}}}}}}},
@@ -139,17 +147,17 @@ func TestRailsStandByTheirRule(t *testing.T) {
 		return strings.Join(out, " ")
 	}
 	for address, want := range map[string]string{
-		"defects": "Defects* On", "cabin?cabin=7": "Defects On Its 007", "cabin?cabin=8": "Defects On", "board": "", "drive?lift=1": "", "defect?defect=1": "Defects* On",
+		"defects": "Mine Defects* On", "cabin?cabin=7": "Mine Defects On Its 007", "cabin?cabin=8": "Mine Defects On", "board": "", "drive?lift=1": "", "defect?defect=1": "Mine Defects* On",
 	} {
 		if got := rails(s.mira, address); got != want {
 			t.Errorf("%s has %q, want %q", address, got, want)
 		}
 	}
-	if got := rails(s.sela, "cabin?cabin=7"); got != "Defects Leads On" {
+	if got := rails(s.sela, "cabin?cabin=7"); got != "Mine Defects Leads On" {
 		t.Errorf("a lead has %q", got)
 	}
 	o := s.mustOpen(t, s.mira, "defects")
-	if out, err := press(t, o, s, Press{Element: "e_r3"}); err != nil || s.app.Address(*out.To) != "/defects" {
+	if out, err := press(t, o, s, Press{Element: "e_r3"}); err != nil || s.app.Address(*out.To) != "/defects?by=1" {
 		t.Errorf("along: %+v, %v", out, err)
 	}
 	// A button of a rail that does not stand here cannot be pressed.
@@ -163,7 +171,7 @@ func TestRailsStandByTheirRule(t *testing.T) {
 			n++
 		}
 	}
-	if n != 1 {
+	if n != 2 { // two of its buttons lead there, however many screens it stands on
 		t.Errorf("a rail is %d plates: %+v", n, ins)
 	}
 }

@@ -93,7 +93,7 @@ func (w Way) owner() string {
 func (w Way) writer(a *App) sentenceWriter {
 	s := sentenceWriter{app: a, screen: w.Screen, element: w.Element}
 	if w.Gate != nil {
-		s.shared = w.Gate.Shared
+		s.shared, s.given = w.Gate.Shared, w.Gate.Given
 	}
 	return s
 }
@@ -262,6 +262,9 @@ func (a *App) plate(way *WayOut, at Way) {
 			does = append(does, w.effect(effect))
 		}
 		way.Title, way.How = strings.Join(does, ", "), "and stays here"
+		if len(does) == 0 {
+			way.Kind, way.Title, way.Glyph, way.How = "none", "nothing yet", "none", ""
+		}
 		return
 	}
 	way.Kind, way.Glyph = c.Move.Kind, c.Move.Kind
@@ -283,11 +286,18 @@ func (w *sentenceWriter) brings(m *MovePlan) string {
 	of := *w
 	of.out = nil
 	of.bindings("", m)
+	outer := *w
+	outer.shared = nil
 	var parts []string
 	for _, chunk := range of.out {
-		if chunk.Part == "record" && !chunk.Bad {
-			parts = append(parts, chunk.Text)
+		if chunk.Part != "record" || chunk.Bad {
+			continue
 		}
+		// What a shared gate only passes on is told as the way gives it.
+		if b := m.Bind[chunk.Item]; b != nil && b.Rule == "input" && w.given[b.Value] != nil {
+			chunk.Text = outer.bindingWords(w.given[b.Value])
+		}
+		parts = append(parts, chunk.Text)
 	}
 	for _, in := range project.Ordered(m.Target.Inputs) {
 		if m.Carried[in.ID] != "" {

@@ -36,7 +36,14 @@ export const dense = {
     borderColor: 'rule',
   },
   '.field[data-long]': { alignItems: 'flex-start' },
-  '.field-label': { color: 'muted', fontSize: 'note', flexShrink: 0, width: '38%', maxWidth: '120px' },
+  '.field-label': {
+    color: 'muted',
+    fontSize: 'note',
+    flexShrink: 0,
+    width: '38%',
+    maxWidth: '120px',
+    minWidth: 'min-content',
+  },
   '.field[data-long] > .field-label': { width: '86px' },
   '.field-value': { minWidth: 0, fontWeight: '650', color: 'ink' },
   '.field[data-long] > .field-value': { fontWeight: '400', whiteSpace: 'pre-wrap' },
@@ -92,6 +99,8 @@ export const dense = {
     pointerEvents: 'none',
   },
   '.picture': { maxWidth: '100%', maxHeight: '170px', borderRadius: '4px', marginBottom: '6px' },
+  // What gets the focus is not to stand under a rail at the foot of the window.
+  '.sheet-cell :focus-visible': { scrollMarginBlock: '64px' },
   '.sheet-cell': { minWidth: 0, gridColumn: '1 / -1' },
   '@media (min-width: 48rem)': {
     '.sheet-cell': { gridColumn: 'var(--col) / span var(--w)', gridRow: 'var(--row) / span 1' },

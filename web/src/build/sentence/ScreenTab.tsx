@@ -54,7 +54,7 @@ export function ScreenTab() {
         <Box color="muted" mb="6px">
           The strip with back, forward and home is {doc.bare ? 'not shown' : 'shown'} here.
         </Box>
-        <Flex gap="8px" wrap="wrap" maxW="460px">
+        <Flex gap="8px" wrap="wrap" w="560px">
           <Action onClick={() => strip(at(entities, [screen, 'bare']) !== true)}>
             {doc.bare ? 'Show the strip' : 'Do without the strip'}
           </Action>

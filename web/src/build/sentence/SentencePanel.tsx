@@ -33,7 +33,7 @@ export function SentencePanel() {
       as="section"
       aria-label="The chosen way"
       direction="column"
-      h={way && tab === 'Why' ? '330px' : long ? '236px' : '176px'}
+      h={heightOf(at, long, !!chosen)}
       flexShrink={0}
       bg="plate"
       borderTopWidth="1px"
@@ -94,6 +94,14 @@ function elementWords(
 ): string {
   const e = elements?.find((x) => x.id === chosen);
   return e?.field?.label ?? e?.text?.words ?? e?.kind ?? 'Not on the screen now';
+}
+
+/** What is told needs more or less room: nothing of it is to be cut off. */
+function heightOf(tab: Tab, long: boolean | undefined, chosen: boolean) {
+  if (!chosen) return '196px';
+  if (tab === 'Why') return '330px';
+  if (tab === 'Look') return '226px';
+  return long ? '300px' : '176px';
 }
 
 /** What the way means right now, for the walked user and record. */

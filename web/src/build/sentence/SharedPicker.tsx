@@ -2,10 +2,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Action, Line } from '../../ui/controls';
 import { useBuild } from '../context';
-import { text } from '../document';
 import { at, put } from '../edit';
 import { Pop } from '../Pop';
 import type { ChipProps } from './ChipPicker';
+import { WordsPicker } from './SmallPickers';
 import { makeOwn, makeShared } from './shared';
 import type { WayRef } from './wiring';
 
@@ -82,30 +82,19 @@ function InUse({
   );
 }
 
-function Begin({ way, wayRef, onClose }: ChipProps & { wayRef: WayRef }) {
-  const { edit, entities } = useBuild();
-  const first = text(at(entities, wayRef.at), 'name');
-  const [name, setName] = useState(first || way.words);
+function Begin(p: ChipProps & { wayRef: WayRef }) {
+  const { edit } = useBuild();
   return (
-    <Pop label="Share this gate" onClose={onClose}>
-      <Box
-        as="form"
-        p="12px"
-        w="360px"
-        onSubmit={(e: React.FormEvent) => {
-          e.preventDefault();
-          onClose();
-          void edit(makeShared(wayRef, name.trim()));
-        }}
-      >
-        <Box fontSize="note" color="muted" mb="3px">
-          Other buttons, rows and charts can use it then, each on its own record. What is it called?
-        </Box>
-        <Line aria-label="Name" autoFocus value={name} onChange={(e) => setName(e.target.value)} />
-        <Action type="submit" tone="main" mt="10px" disabled={!name.trim()}>
-          Share it
-        </Action>
-      </Box>
-    </Pop>
+    <WordsPicker
+      {...p}
+      label="Share this gate"
+      hint="Other buttons, rows and charts can use it then, each on its own record. What is it called?"
+      field="Name"
+      value={p.way.words}
+      onSave={(name) => {
+        p.onClose();
+        if (name) void edit(makeShared(p.wayRef, name));
+      }}
+    />
   );
 }

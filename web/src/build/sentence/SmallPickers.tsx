@@ -118,11 +118,20 @@ export function OtherwisePicker({ wayRef, onClose }: ChipProps & { wayRef: WayRe
 /** One text, which may be taken away. */
 export function WordsPicker({
   label,
+  hint,
+  field,
   value,
   none,
   onSave,
   onClose,
-}: ChipProps & { label: string; value: string; none: string; onSave: (v: string | undefined) => void }) {
+}: ChipProps & {
+  label: string;
+  hint?: string; // said above the field, where the label does not say enough
+  field?: string;
+  value: string;
+  none?: string; // what taking it away is called; without it the text stays
+  onSave: (v: string | undefined) => void;
+}) {
   const [words, setWords] = useState(value);
   return (
     <Pop label={label} onClose={onClose}>
@@ -136,14 +145,14 @@ export function WordsPicker({
         }}
       >
         <Box fontSize="note" color="muted" mb="3px">
-          {label}
+          {hint ?? label}
         </Box>
-        <Line aria-label={label} autoFocus value={words} onChange={(e) => setWords(e.target.value)} />
+        <Line aria-label={field ?? label} autoFocus value={words} onChange={(e) => setWords(e.target.value)} />
         <Flex gap="8px" mt="10px">
           <Action type="submit" tone="main">
             Set
           </Action>
-          {value && <Action onClick={() => onSave(undefined)}>{none}</Action>}
+          {value && none && <Action onClick={() => onSave(undefined)}>{none}</Action>}
         </Flex>
       </Box>
     </Pop>
