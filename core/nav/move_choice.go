@@ -1,7 +1,6 @@
 package nav
 
 import (
-	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
@@ -95,6 +94,3 @@ func (m *MovePlan) Leads() []*MovePlan {
 	}
 	return m.Choices
 }
-
-// Expr gives a compiled binding of a move; nil where it has no expression.
-func (m *MovePlan) Expr(input string) *cond.Expr { return m.Exprs[input] }

@@ -1,7 +1,6 @@
 package nav
 
 import (
-	"fmt"
 	"reflect"
 	"slices"
 
@@ -79,28 +78,4 @@ func (p *ScreenPlan) refersTo(screens []string) bool {
 		}
 	}
 	return false
-}
-
-// Same says in words how two compiled projects differ in what their ways say; "" when they do not.
-// It is for tests of Recompile.
-func Same(a, b *App) string {
-	if len(a.Screens) != len(b.Screens) || len(a.Problems) != len(b.Problems) {
-		return fmt.Sprintf("%d and %d screens, %d and %d problems", len(a.Screens), len(b.Screens), len(a.Problems), len(b.Problems))
-	}
-	for id, plan := range a.Screens {
-		other := b.Screens[id]
-		if other == nil {
-			return id + " is missing"
-		}
-		x, y := plan.Ways(), other.Ways()
-		if len(x) != len(y) {
-			return id + " has other ways"
-		}
-		for i := range x {
-			if s, t := SentenceText(a.Sentence(x[i].Screen, x[i].Element, x[i].Trigger)), SentenceText(b.Sentence(y[i].Screen, y[i].Element, y[i].Trigger)); s != t {
-				return id + ": " + s + " / " + t
-			}
-		}
-	}
-	return ""
 }

@@ -2,6 +2,7 @@ package nav
 
 import (
 	"encoding/json"
+	"fmt"
 	"testing"
 
 	"ambergate/core/project"
@@ -49,11 +50,34 @@ func TestRecompilingSaysTheSame(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		if diff := Same(got, after); diff != "" {
+		if diff := same(got, after); diff != "" {
 			t.Errorf("%s: %s", name, diff)
 		}
-		if diff := Same(before, newStand(t, "").app); diff != "" {
+		if diff := same(before, newStand(t, "").app); diff != "" {
 			t.Errorf("%s: the old one was changed: %s", name, diff)
 		}
 	}
+}
+
+// same says in words how two compiled projects differ in what their ways say; "" when they do not.
+func same(a, b *App) string {
+	if len(a.Screens) != len(b.Screens) || len(a.Problems) != len(b.Problems) {
+		return fmt.Sprintf("%d and %d screens, %d and %d problems", len(a.Screens), len(b.Screens), len(a.Problems), len(b.Problems))
+	}
+	for id, plan := range a.Screens {
+		other := b.Screens[id]
+		if other == nil {
+			return id + " is missing"
+		}
+		x, y := plan.Ways(), other.Ways()
+		if len(x) != len(y) {
+			return id + " has other ways"
+		}
+		for i := range x {
+			if s, t := SentenceText(a.Sentence(x[i].Screen, x[i].Element, x[i].Trigger)), SentenceText(b.Sentence(y[i].Screen, y[i].Element, y[i].Trigger)); s != t {
+				return id + ": " + s + " / " + t
+			}
+		}
+	}
+	return ""
 }
