@@ -18,7 +18,7 @@ import (
 	"github.com/oapi-codegen/runtime"
 )
 
-// Act Something that only the browser can do: export, print.
+// Act Something that only the browser can do: export, print, open or close a drawer.
 type Act = nav.Act
 
 // AddParentRequest A field whose missing record is to be added in a dialog.
@@ -443,6 +443,7 @@ type PractiseRequest struct {
 // Practised What a practised press came to.
 type Practised struct {
 	As      *string `json:"as,omitempty"`
+	Back    *string `json:"back,omitempty"`
 	Does    *[]Act  `json:"does,omitempty"`
 	Journal string  `json:"journal"`
 	Kind    string  `json:"kind"`
@@ -454,8 +455,10 @@ type Practised struct {
 	Place *Place `json:"place,omitempty"`
 
 	// Question What the user is asked before anything is done.
-	Question *Question `json:"question,omitempty"`
-	Would    *[]string `json:"would,omitempty"`
+	Question *Question          `json:"question,omitempty"`
+	Result   *string            `json:"result,omitempty"`
+	Vars     *map[string]string `json:"vars,omitempty"`
+	Would    *[]string          `json:"would,omitempty"`
 }
 
 // PressRequest What was set off. It decides nothing.
@@ -471,6 +474,7 @@ type PressRequest struct {
 	Point     *string            `json:"point,omitempty"`
 	Press     string             `json:"press"`
 	Release   int                `json:"release"`
+	Result    *string            `json:"result,omitempty"`
 	Row       *string            `json:"row,omitempty"`
 	Rows      *[]string          `json:"rows,omitempty"`
 	Tokens    *[]string          `json:"tokens,omitempty"`
@@ -505,6 +509,9 @@ type PressResult struct {
 
 	// Shown A place of a trail, resolved.
 	Shown *Shown `json:"shown,omitempty"`
+
+	// Then The press that follows when a dialog came back: of what opened it, with what it came back with.
+	Then *ThenPress `json:"then,omitempty"`
 }
 
 // Problem A no: a code that docs/errors.md lists, what happened, what to do.
@@ -543,6 +550,9 @@ type ProposalRequest struct {
 
 // Question What the user is asked before anything is done.
 type Question = nav.Question
+
+// RailDrawer How a rail that is a drawer opens, besides by gates, and how far.
+type RailDrawer = project.RailDrawer
 
 // RailView A strip shared by many screens.
 type RailView = nav.RailView
@@ -688,6 +698,16 @@ type TextProblem = cond.Problem
 // TextView A text.
 type TextView = nav.TextView
 
+// ThenPress The press that follows when a dialog came back: of what opened it, with what it came back with.
+type ThenPress struct {
+	Depth   int     `json:"depth"`
+	Element string  `json:"element"`
+	Point   *string `json:"point,omitempty"`
+	Result  string  `json:"result"`
+	Row     *string `json:"row,omitempty"`
+	Trigger string  `json:"trigger"`
+}
+
 // Title A record by its title.
 type Title struct {
 	Key   string `json:"key"`
@@ -705,6 +725,9 @@ type Turn = cond.Turn
 
 // Use A place where a shared condition is used.
 type Use = nav.Use
+
+// VarInfo A variable with its value, in words.
+type VarInfo = nav.VarInfo
 
 // Verdict What a gate is for one user at one place.
 type Verdict = nav.Verdict
@@ -745,7 +768,9 @@ type WorkRequest struct {
 	Screen  string             `json:"screen"`
 	Set     *map[string]string `json:"set,omitempty"`
 	Sort    *[]Sort            `json:"sort,omitempty"`
+	Spot    *string            `json:"spot,omitempty"`
 	Tabs    *map[string]string `json:"tabs,omitempty"`
+	Vars    *map[string]string `json:"vars,omitempty"`
 }
 
 // GetNamesParams defines parameters for GetNames.

@@ -55,7 +55,7 @@ func (s *Server) draftOf(ctx context.Context, b *building, slug string) (api.Dra
 		return api.Draft{}, err
 	}
 	findings, checked := b.draft.findings(ctx)
-	findings = append(append([]check.Finding{}, s.missing(ctx, b.draft.app.Project)...), findings...) // a list, even when it is empty
+	findings = append(append(append([]check.Finding{}, s.missing(ctx, b.draft.app.Project)...), check.Offers(b.draft.app, s.others(ctx))...), findings...) // a list, even when it is empty
 	out := api.Draft{
 		Checking: orNil(!checked), Id: b.project, Slug: slug, Title: b.draft.app.Project.Settings.Title, Seq: b.draft.Seq, Released: b.draft.Released, Changes: history.Changes,
 		Entities: map[string]any{}, Versions: b.draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks,

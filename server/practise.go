@@ -87,7 +87,8 @@ func (s *Server) practise(ctx context.Context, b *building, user *nav.User, req 
 	if err != nil {
 		return api.Practised{}, err
 	}
-	answer := api.Practised{Kind: out.Kind, Place: out.To, As: orNil(out.As), Move: orNil(out.Move), Message: orNil(out.Message), Leave: orNil(out.Leave), Does: actsOf(out), Question: out.Question, Journal: value(req.Journal)}
+	answer := api.Practised{Kind: out.Kind, Place: out.To, As: orNil(out.As), Move: orNil(out.Move), Message: orNil(out.Message), Leave: orNil(out.Leave), Does: actsOf(out), Question: out.Question, Journal: value(req.Journal), Result: orNil(out.Result), Back: orNil(out.Back)}
+	keepPractised(b.draft.app, &answer, req.Place, out)
 	if out.Kind != "question" && b.draft.app.Writes(req.Place.Screen, req.Press.Element) {
 		answer.Journal = s.journals.add(answer.Journal, b.account.ID, this)
 	}
@@ -126,4 +127,19 @@ func (s *Server) replayed(ctx context.Context, b *building, before []practised, 
 		p.Replay(nil)
 		return then(p)
 	})
+}
+
+// keepPractised tells what variables hold after a press; in build all of them stand in the place.
+func keepPractised(app *nav.App, answer *api.Practised, at nav.Place, out nav.Outcome) {
+	all := merged(at.Vars, out.Vars)
+	if len(out.Vars) > 0 {
+		answer.Vars = &all
+	}
+	if out.To == nil || len(all) == 0 {
+		return
+	}
+	tab, _ := app.Keeping(all)
+	to := *out.To
+	to.Vars = merged(tab, to.Vars)
+	answer.Place = &to
 }

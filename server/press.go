@@ -53,6 +53,8 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	if err != nil {
 		return nil, err
 	}
+	v.asBefore(req.Press, at, found)
+	over := overlayAt(at, value(req.Depth))
 	place := withChosen(*found, value(req.Chosen))
 	drawn, err := v.drawnIn(ctx, req.Release, place)
 	if err != nil {
@@ -64,9 +66,10 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 		if at.At != at.N && !drawn.OnLeaving(place.Screen, req.Element) {
 			return nil, &nav.Refusal{Code: "place-left", What: "The screen had changed before you pressed.", Then: "Look at it as it is now and press again."}
 		}
-		outcome, again, err = v.pressWriting(ctx, req, drawn, place, intoOf(at, value(req.Depth)))
+		outcome, again, err = v.pressWriting(ctx, req, drawn, place, over)
 	} else {
 		outcome, err = v.pressReading(ctx, req, drawn, place)
+		outcome.Return = over.Back
 	}
 	if err != nil {
 		return nil, err
@@ -100,7 +103,7 @@ func (v *visit) drawnIn(ctx context.Context, release int, place nav.Place) (*nav
 func pressOf(req api.PressRequest) nav.Press {
 	return nav.Press{
 		Element: req.Element, Trigger: value(req.Trigger), Rows: value(req.Rows), Row: value(req.Row), Point: value(req.Point), Values: value(req.Values), Base: value(req.Base), Version: value(req.Version),
-		Confirmed: value(req.Confirmed), Unsaved: value(req.Unsaved), Keep: value(req.Keep), Picked: value(req.Picked),
+		Confirmed: value(req.Confirmed), Unsaved: value(req.Unsaved), Keep: value(req.Keep), Result: value(req.Result), Picked: value(req.Picked),
 	}
 }
 
@@ -149,7 +152,7 @@ func (readOnly) Hanging(context.Context, *project.Table, string, nav.RowRules) (
 }
 
 // pressWriting does a press that changes records or the plant; again says that it was done before.
-func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place, into string) (out nav.Outcome, again bool, err error) {
+func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place, over nav.Overlay) (out nav.Outcome, again bool, err error) {
 	source, err := v.server.writes(app, place.Screen)
 	if err != nil {
 		return nav.Outcome{}, false, err
@@ -157,7 +160,7 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav
 	var asked nav.Outcome
 	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
 	text, again, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
-		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Others: v.others, Bare: true, Lock: true}
+		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Others: v.others, Vars: v.vars, Bare: true, Lock: true}
 		if err := v.newestRights(ctx, app, &src); err != nil {
 			return nil, err
 		}
@@ -169,7 +172,7 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav
 		if err != nil {
 			return nil, err
 		}
-		out.Into = into
+		out.Into, out.Return = over.Into, over.Back
 		if out.Kind == "question" {
 			asked = out
 			return nil, errAsk
@@ -210,7 +213,8 @@ func (v *visit) mayOpen(ctx context.Context, out nav.Outcome, p *records.Press) 
 	if out.To == nil {
 		return nil
 	}
-	_, err := v.app.Open(ctx, v.user, *out.To, nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Bare: true})
+	tab, _ := v.app.Keeping(out.Vars)
+	_, err := v.app.Open(ctx, v.user, *out.To, nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: merged(v.vars, tab), Bare: true})
 	return err
 }
 
@@ -242,8 +246,11 @@ func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 	if out.As == "tab" && out.To != nil {
 		result.Kind, result.Address = "stayed", ptr(v.app.Address(*out.To))
 	}
-	result.Given = given(value(req.Depth), out)
-	var err error
+	result.Given, result.Then = given(value(req.Depth), out), then(value(req.Depth), out)
+	err := v.keepVars(ctx, req, at, out)
+	if err != nil {
+		return nil, err
+	}
 	moves := out.Kind != "stay"
 	if moves { // the trail first: it is repaired by the press id, a tag write never is
 		if result.Shown, err = v.move(ctx, req, at, out); err != nil {
@@ -270,14 +277,6 @@ func actsOf(out nav.Outcome) *[]nav.Act {
 		return nil
 	}
 	return &out.Does
-}
-
-// intoOf gives the field that gets what a dialog comes to; "" for none.
-func intoOf(at *store.Standing, depth int) string {
-	if depth == 0 {
-		return ""
-	}
-	return at.Overlays[depth-1].Into
 }
 
 // given gives what a dialog came to, for the field of the screen below that asked for it.
@@ -329,7 +328,7 @@ func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 	to := o.Place()
 	switch {
 	case out.As == "dialog" || out.As == "drawer":
-		return change(at.Place, append(at.Overlays[:depth:depth], nav.Overlay{Place: to, As: out.As}))
+		return change(at.Place, append(at.Overlays[:depth:depth], nav.Overlay{Place: to, As: out.As, Back: returnOf(req, out)}))
 	case depth > 0 && (out.As == "replace" || out.Move == "step"):
 		over := at.Overlays[depth-1]
 		over.Place = to

@@ -25,6 +25,7 @@ type visit struct {
 	account store.Account
 	user    *nav.User
 	others  func(slug string) *nav.App
+	vars    map[string]string // what the tab keeps in variables of the project
 }
 
 // visit finds out who asks, in which project, in which release. Order: session, project, release.
@@ -55,7 +56,7 @@ func (s *Server) visit(c *gin.Context, slug string) (*visit, error) {
 }
 
 func (v *visit) sources() nav.Sources {
-	return nav.Sources{Records: v.server.reader(v.app), Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others}
+	return nav.Sources{Records: v.server.reader(v.app), Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: v.vars}
 }
 
 func (v *visit) tags() tags { return tags{server: v.server, project: v.app.Project} }
@@ -171,6 +172,7 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 	if req.Trail != nil && req.N != nil && *req.N > 0 {
 		at, err := st.Load(ctx, *req.Trail, *req.N, v.account.ID, v.project)
 		if err == nil {
+			v.vars = at.Vars
 			if at.At != at.N {
 				if err := st.Stand(ctx, at.Trail, at.N); err != nil {
 					return nil, err
@@ -189,14 +191,15 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 	if err := v.arriveIn(ctx, req, &place); err != nil {
 		return nil, err
 	}
+	from := &store.Standing{Spot: store.Spot{Trail: value(req.Trail)}}
+	known, trailErr := st.TrailOf(ctx, from.Trail, v.account.ID, v.project)
+	v.vars = known.Vars
 	// Judged before it goes on a trail: a typed address that is refused leaves no place behind.
 	o, err := v.open(ctx, place)
 	if err != nil {
 		return nil, err
 	}
-	from := &store.Standing{Spot: store.Spot{Trail: value(req.Trail)}}
-	known, err := st.TrailOf(ctx, from.Trail, v.account.ID, v.project)
-	switch {
+	switch err = trailErr; {
 	case err == nil:
 		from.N = known.At
 		if at, err := st.Load(ctx, from.Trail, known.At, v.account.ID, v.project); err == nil {
@@ -250,6 +253,9 @@ func (v *visit) at(ctx context.Context, trail string, n int) (*store.Standing, e
 	at, err := v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
 	if errors.Is(err, store.ErrNone) {
 		return nil, &nav.Refusal{Code: "no-place", What: "This tab’s trail has ended.", Then: "Load the page again to go on from this screen."}
+	}
+	if err == nil {
+		v.vars = at.Vars
 	}
 	return at, err
 }

@@ -42,7 +42,7 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 		Screen: screen.ID, Seq: b.draft.Seq, User: user.Name, Ways: app.StaticWays(screen.ID), WaysIn: app.WaysIn(screen.ID, user.Roles),
 		Entered: check.Entered(app, screen.ID), Presses: check.Presses(app, screen.ID, user.Roles),
 	}
-	place := nav.Place{Screen: screen.ID, Mode: value(req.Mode), Inputs: map[string]string{}, Set: value(req.Set), Filters: value(req.Filters), Sort: value(req.Sort), Tabs: value(req.Tabs), Find: value(req.Find)}
+	place := nav.Place{Screen: screen.ID, Mode: value(req.Mode), Inputs: map[string]string{}, Set: value(req.Set), Filters: value(req.Filters), Sort: value(req.Sort), Tabs: value(req.Tabs), Find: value(req.Find), Spot: value(req.Spot), Vars: value(req.Vars)}
 	if place.Mode == "" {
 		place.Mode = "view"
 	}

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"time"
 
@@ -33,6 +34,7 @@ type Trail struct {
 	Account string
 	Project string
 	At      int
+	tabVars
 }
 
 // NewTrail begins a trail without places.
@@ -46,11 +48,13 @@ func (s *Store) NewTrail(ctx context.Context, t Trail) error {
 // TrailOf gives a trail if it is this person's and of this project; ErrNone otherwise.
 func (s *Store) TrailOf(ctx context.Context, id, account, projectID string) (Trail, error) {
 	t := Trail{ID: id, Account: account, Project: projectID}
-	err := s.pool.QueryRow(ctx, `select at from trail where id = $1 and account = $2 and project = $3`, id, account, projectID).Scan(&t.At)
+	var vars, before json.RawMessage
+	var press *string
+	err := s.pool.QueryRow(ctx, `select at, vars, vars_before, vars_press from trail where id = $1 and account = $2 and project = $3`, id, account, projectID).Scan(&t.At, &vars, &before, &press)
 	if err != nil {
 		return Trail{}, fmt.Errorf("find the trail: %w", none(err))
 	}
-	return t, nil
+	return t, t.read(vars, before, press)
 }
 
 // Append adds a place after another (0 for the first), forgetting what lay ahead of it, and
@@ -97,7 +101,7 @@ func (s *Store) Stand(ctx context.Context, trail string, n int) error {
 // Load reads a place of a trail of one person in one project with the titles of its neighbours, and
 // where the trail stands, in one query; ErrNone if there is no such place for this person.
 func (s *Store) Load(ctx context.Context, trail string, n int, account, projectID string) (*Standing, error) {
-	rows, err := s.pool.Query(ctx, `select t.at, p.n, p.title, case when p.n = $2 then p.place end, case when p.n = $2 then p.overlays end, p.made, p.made_at > now() - interval '2 seconds' from trail t join place p on p.trail = t.id and p.n between $2 - 1 and $2 + 1
+	rows, err := s.pool.Query(ctx, `select t.at, t.vars, t.vars_before, t.vars_press, p.n, p.title, case when p.n = $2 then p.place end, case when p.n = $2 then p.overlays end, p.made, p.made_at > now() - interval '2 seconds' from trail t join place p on p.trail = t.id and p.n between $2 - 1 and $2 + 1
 		where t.id = $1 and t.account = $3 and t.project = $4`, trail, n, account, projectID)
 	if err != nil {
 		return nil, fmt.Errorf("find the place: %w", err)
@@ -108,10 +112,11 @@ func (s *Store) Load(ctx context.Context, trail string, n int, account, projectI
 	for rows.Next() {
 		var at int
 		var title string
-		var place, overlays json.RawMessage
+		var place, overlays, vars, before json.RawMessage
+		var press *string
 		var made string
 		var fresh bool
-		if err := rows.Scan(&out.At, &at, &title, &place, &overlays, &made, &fresh); err != nil {
+		if err := rows.Scan(&out.At, &vars, &before, &press, &at, &title, &place, &overlays, &made, &fresh); err != nil {
 			return nil, fmt.Errorf("find the place: %w", err)
 		}
 		switch {
@@ -122,7 +127,7 @@ func (s *Store) Load(ctx context.Context, trail string, n int, account, projectI
 		default:
 			found = true
 			out.Title, out.Made, out.Fresh = title, made, fresh
-			if err := out.read(place, overlays); err != nil {
+			if err := errors.Join(out.Spot.read(place, overlays), out.tabVars.read(vars, before, press)); err != nil {
 				return nil, err
 			}
 		}
@@ -142,6 +147,7 @@ type Standing struct {
 	At      int    // where the trail stands
 	Back    string // title of the place before; "" if there is none
 	Forward string
+	tabVars
 }
 
 func (s *Spot) read(place, overlays json.RawMessage) error {
@@ -207,7 +213,7 @@ func (s *Store) spots(ctx context.Context, sql string, args ...any) ([]Spot, err
 // Fork copies a trail up to where a duplicated tab stands: from there the two go their own ways.
 // ErrNone if it is not this person's.
 func (s *Store) Fork(ctx context.Context, fork, trail, account, projectID string) error {
-	tag, err := s.pool.Exec(ctx, `with made as (insert into trail (id, account, project, at) select $1, account, project, at from trail where id = $2 and account = $3 and project = $4 returning id),
+	tag, err := s.pool.Exec(ctx, `with made as (insert into trail (id, account, project, at, vars) select $1, account, project, at, vars from trail where id = $2 and account = $3 and project = $4 returning id),
 		copied as (insert into place (trail, n, place, overlays, title, made, made_at) select $1, n, place, overlays, title, made, made_at from place where trail = $2 and exists (select from made))
 		select from made`, fork, trail, account, projectID)
 	if err != nil {

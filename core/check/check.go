@@ -49,7 +49,7 @@ type Check struct {
 }
 
 // All is every check, in the order in which findings of one place are told.
-var All = []*Check{brokenTarget, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden}
+var All = []*Check{brokenTarget, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, comesBack}
 
 // Run runs all checks over a compiled project. The same project gives the same list in the same order.
 func Run(app *nav.App) []Finding {

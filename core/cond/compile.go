@@ -80,7 +80,7 @@ func (c *Compiler) Condition(scope Scope, text string) (*Expr, *Problem) {
 		return nil, problem
 	}
 	if k := e.Root.Type.Kind; k != YesNo {
-		return nil, &Problem{Message: fmt.Sprintf("A condition is yes or no; this is %s.", kindPhrase(k)), Length: max(1, len([]rune(text)))}
+		return nil, &Problem{Message: fmt.Sprintf("A condition is yes or no; this is %s.", KindWords(k)), Length: max(1, len([]rune(text)))}
 	}
 	return e, nil
 }

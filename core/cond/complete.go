@@ -147,7 +147,7 @@ func (c *Compiler) offerTexts(out *Completion, scope Scope, before []rune, typed
 }
 
 func (c *Compiler) offerNames(out *Completion, scope Scope, typed string) {
-	words := map[string]string{"record": "this record", "row": "the clicked row", "typed": "what is typed on the form", "saved": "the saved record", "point": "the chosen point", "inputs": "what the screen was opened with", "user": "who is signed in"}
+	words := map[string]string{"record": "this record", "row": "the clicked row", "typed": "what is typed on the form", "saved": "the saved record", "point": "the chosen point", "inputs": "what the screen was opened with", "user": "who is signed in", "vars": "what the tab keeps"}
 	roots := make([]string, 0, len(scope))
 	for root := range scope {
 		roots = append(roots, root)

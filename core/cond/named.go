@@ -57,7 +57,7 @@ func (c *Compiler) namedTree(id string) (*Node, *Problem) {
 	c.named[id] = nil
 	expr, problem := c.compile(named.Scope(), named.Text)
 	if problem == nil && expr.Root.Type.Kind != YesNo {
-		problem = &Problem{Message: fmt.Sprintf("a condition is yes or no; this is %s.", kindPhrase(expr.Root.Type.Kind)), Length: 1}
+		problem = &Problem{Message: fmt.Sprintf("a condition is yes or no; this is %s.", KindWords(expr.Root.Type.Kind)), Length: 1}
 	}
 	if problem != nil {
 		delete(c.named, id)

@@ -252,8 +252,10 @@ func distance(a, b string) int {
 	return row[len(b)]
 }
 
-func kindPhrase(k Kind) string {
+func KindWords(k Kind) string {
 	switch k {
+	case YesNo:
+		return "yes or no"
 	case Text:
 		return "a text"
 	case Whole, Number, Decimal:

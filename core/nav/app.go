@@ -49,6 +49,7 @@ type ScreenPlan struct {
 	record   pathSet            // of the screen's own record
 	inputs   map[string]pathSet // of records given as inputs
 	user     pathSet            // of the user's own record
+	vars     map[string]pathSet // of records that variables hold
 	tags     []*cond.Path       // live values, in order of appearance
 	steps    stepSet            // where its gates step to in the list come from
 	chosen   stepSet            // the lists whose chosen row its ways ask for
@@ -94,6 +95,7 @@ type GatePlan struct {
 	Given  map[string]*project.Binding // of a shared one: what the element gives it
 	Exprs  map[string]*cond.Expr       // of a shared one: given expressions, by input
 	Gone   bool                        // the shared gate is gone
+	inner  bool                        // it stands inside a shared gate: a dialog of that comes back through it
 }
 
 // CasePlan is one case of a gate, compiled.
@@ -102,6 +104,7 @@ type CasePlan struct {
 	Condition *cond.Expr
 	Effects   []*EffectPlan
 	Move      *MovePlan
+	Back      *GatePlan // what happens when the dialog that it opens comes back; nil for nothing
 }
 
 // EffectPlan is an effect with its expressions, by field id or by "tag" and "value".
@@ -120,6 +123,8 @@ type MovePlan struct {
 	Carried  map[string]string // input of the target → that of this screen which is passed on
 	By       *cond.Expr        // of a choice
 	Choices  []*MovePlan       // of a choice: one for each screen
+	Gives    *cond.Expr        // of a close: what it comes back with, where that is worked out
+	Row      *cond.Expr        // the row that one is led to, where that is worked out
 	ID, Is   string            // of one of a choice: its id, and the value it is for
 	Template *uritemplate.Template
 }
@@ -239,7 +244,17 @@ func (b *planner) planElement(e *project.Element) *ElementPlan {
 func (b *planner) gates() {
 	gates := b.element.Spec.Gates()
 	for _, trigger := range sortedKeys(gates) {
-		b.element.Gates[trigger] = b.gate(gates[trigger])
+		b.putGate(trigger, b.gate(gates[trigger]))
+	}
+}
+
+// putGate notes a gate of the element, with those that its dialogs come back through.
+func (b *planner) putGate(trigger string, g *GatePlan) {
+	b.element.Gates[trigger] = g
+	for _, c := range g.Cases {
+		if c.Back != nil {
+			b.putGate(project.BackTrigger(trigger, c.ID), c.Back)
+		}
 	}
 }
 
@@ -268,6 +283,9 @@ func (b *planner) gate(g *project.Gate) *GatePlan {
 		if c.Move != nil {
 			cp.Move = &MovePlan{Move: c.Move}
 			moveKinds[c.Move.Kind].plan(b, cp.Move)
+			if c.Move.Back != nil {
+				cp.Back = b.gate(c.Move.Back)
+			}
 		}
 		plan.Cases = append(plan.Cases, cp)
 	}
@@ -413,6 +431,11 @@ func (b *planner) reads(paths []*cond.Path) {
 			}
 			set = b.plan.inputs[first(segs)]
 			segs = rest(segs)
+		case "vars":
+			if set = b.varSet(p); set == nil {
+				continue
+			}
+			segs = rest(segs)
 		case "user":
 			if first(segs) != "record" {
 				continue
@@ -432,6 +455,23 @@ func (b *planner) reads(paths []*cond.Path) {
 	}
 }
 
+// varSet gives where the paths of the record that a variable holds are noted; nil where it holds none.
+func (b *planner) varSet(p *cond.Path) pathSet {
+	id := first(p.Segs)
+	v := b.app.Project.Variables[id]
+	if v == nil || v.Table == "" || b.plan == nil {
+		return nil
+	}
+	if b.plan.vars == nil {
+		b.plan.vars = map[string]pathSet{}
+	}
+	if b.plan.vars[id] == nil {
+		b.plan.vars[id] = pathSet{}
+		b.needTitle(b.plan.vars[id], v.Table, "")
+	}
+	return b.plan.vars[id]
+}
+
 func (b *planner) tableOf(p *cond.Path) string {
 	switch p.Root {
 	case "record", "row":
@@ -439,6 +479,10 @@ func (b *planner) tableOf(p *cond.Path) string {
 	case "inputs":
 		if in := b.ownInputs()[first(p.Segs)]; in != nil {
 			return in.Table
+		}
+	case "vars":
+		if v := b.app.Project.Variables[first(p.Segs)]; v != nil {
+			return v.Table
 		}
 	case "user":
 		return b.app.Project.Settings.UserTable

@@ -61,6 +61,7 @@ func (o *Opening) aimMove(v *Verdict, m *MovePlan, w *world, at aim) {
 	}
 	arrive(&to, m.Arrive)
 	to.land(m.Spot, m.Target)
+	o.landOnRow(&to, m, w, at)
 	o.cameFrom(&to, m.Target, at)
 	v.To, v.As = &to, m.As
 }
@@ -79,24 +80,6 @@ func (o *Opening) fillFrom(to *Place, m *MovePlan, w *world) {
 			to.Set[field] = value.Wire()
 		}
 	}
-}
-
-// land leads to a spot inside the target: a tab is opened, an element is gone to.
-func (p *Place) land(spot string, target *project.Screen) {
-	if spot == "" {
-		return
-	}
-	element, tab, isTab := strings.Cut(spot, ".")
-	e := target.Elements[element]
-	if e == nil {
-		return // a finding, not an error
-	}
-	if isTab {
-		p.Tabs = map[string]string{element: tab}
-	} else if block, in, ok := strings.Cut(e.Tab, "."); ok {
-		p.Tabs = map[string]string{block: in}
-	}
-	p.Spot = element
 }
 
 // arrive sets the filters and the order that the target begins with.

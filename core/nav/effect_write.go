@@ -66,10 +66,7 @@ func (o *Opening) refAndTag(p *cond.Path) (TagRef, *project.Tag, bool) {
 }
 
 func (w *world) refAndTag(p *cond.Path) (TagRef, *project.Tag, bool) {
-	row, segs := w.record, p.Segs
-	if p.Root == "inputs" {
-		row, segs = w.inputRows[first(segs)], rest(segs)
-	}
+	row, segs := w.source(p)
 	i := slices.Index(segs, project.EquipField)
 	if row == nil || i < 0 {
 		return TagRef{}, nil, false

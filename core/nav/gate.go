@@ -35,6 +35,7 @@ type aim struct {
 	point   string            // the point's value, as the wire writes it
 	span    string            // of a point of time: day, week, month
 	here    map[string]string // of a point: what its own screen is opened with, where choosing it again takes it back
+	result  string            // what a dialog came back with, as the wire writes it
 	picked  map[string]string // records that the user was asked for, by input
 }
 

@@ -135,6 +135,12 @@ func (listKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sourc
 		return nil
 	}
 	look := o.place.Look[e.ID]
+	if look.Start == "" {
+		var err error
+		if look.Start, err = o.startAt(ctx, e, src); err != nil {
+			return err
+		}
+	}
 	if look.Start != "" {
 		// Where it was left: if nothing is there any more, or the order is another, it begins anew.
 		err := o.fetchList(ctx, e, src, look.Start, false)

@@ -26,7 +26,7 @@ func init() {
 	moveKinds = map[string]moveKind{
 		"screen": screenMove{}, "choice": choiceMove{}, "step": stepMove{}, "along": alongMove{}, "address": addressMove{}, "project": projectMove{},
 		"back": trailMove{"back", "go back", "goes back"}, "forward": trailMove{"forward", "go forward", "goes forward"}, "home": trailMove{"home", "go home", "goes home"},
-		"up": upMove{trailMove{"up", "go up", "goes up"}}, "close": trailMove{"close", "close this", "closes"}, "out": trailMove{"out", "sign out", "signs out"},
+		"up": upMove{trailMove{"up", "go up", "goes up"}}, "close": closeMove{trailMove{"close", "close this", "closes"}}, "out": trailMove{"out", "sign out", "signs out"},
 	}
 }
 

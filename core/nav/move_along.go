@@ -21,7 +21,7 @@ func (alongMove) aim(o *Opening, v *Verdict, m *MovePlan, _ *world, _ aim) {
 	for _, e := range rail.Elements {
 		for _, trigger := range sortedKeys(e.Gates) {
 			g := e.Gates[trigger]
-			if len(g.Cases) == 0 || g.Cases[0].Move == nil || g.Cases[0].Move.Kind != "screen" {
+			if isBack(trigger) || len(g.Cases) == 0 || g.Cases[0].Move == nil || g.Cases[0].Move.Kind != "screen" {
 				continue
 			}
 			stop := o.judge(g, aim{})

@@ -7,6 +7,9 @@ func (screenMove) plan(b *planner, m *MovePlan) {
 	m.Target = b.app.Project.Screens[m.Move.Target]
 	m.Exprs = b.bindings(m.Bind)
 	m.Set = b.exprs("filled in", m.Move.Set)
+	if m.SpotRow != nil {
+		m.Row = b.bindNeeds(m.SpotRow)
+	}
 	m.Carried = carried(b.ownInputs(), m.Move, m.Target)
 }
 

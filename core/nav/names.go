@@ -16,7 +16,7 @@ type NameInfo struct {
 	Unit    string   `json:"unit,omitempty"`
 	Table   string   `json:"table,omitempty"` // of a record
 	Of      string   `json:"of"`              // what it belongs to, for people: this record, the user
-	Kind    string   `json:"kind"`            // field, live, shared, figure, roles
+	Kind    string   `json:"kind"`            // field, live, shared, figure, roles, variable
 	In      string   `json:"in,omitempty"`    // of a field: its table and id, with a point between
 }
 
@@ -41,6 +41,7 @@ func (a *App) Names(scope cond.Scope, under string) []NameInfo {
 		}
 	}
 	l.inputs(scope["inputs"])
+	l.vars(scope["vars"])
 	l.user()
 	return l.out
 }
@@ -105,6 +106,19 @@ func (l *nameList) inputs(group string) {
 			if in.Table != "" {
 				l.table("inputs."+in.Alias, "the "+lowerLabel(in.Label)+" it was opened with", in.Table)
 			}
+		}
+	}
+}
+
+func (l *nameList) vars(group string) {
+	p := l.app.Project
+	for _, v := range project.Ordered(p.Variables) {
+		if group == "" || v.Screen != "" && group != p.VarsGroup(v.Screen) {
+			continue
+		}
+		l.add(NameInfo{Path: "vars." + v.Alias, Words: lowerLabel(v.Label), Type: v.Type, Choices: v.Choices, Unit: v.Unit, Table: v.Table, Of: "what the tab keeps", Kind: "variable"})
+		if v.Table != "" {
+			l.table("vars."+v.Alias, "the "+lowerLabel(v.Label)+" kept", v.Table)
 		}
 	}
 }

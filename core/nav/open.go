@@ -18,6 +18,7 @@ type Sources struct {
 	Ghosts  bool                   // for builders: hidden elements stay in the view, marked
 	Bare    bool                   // for a press: only the screen's own records are fetched, no lists and charts
 	Others  func(slug string) *App // other projects, as released; nil: none can be reached
+	Vars    map[string]string      // what the tab keeps in variables of the project, by id
 	Rights  *Rights                // whose rights count; nil: those that this release gives the user
 	Lock    bool                   // for a press that writes: the screen's own record is locked until the transaction ends
 }
@@ -88,13 +89,14 @@ func (a *App) enter(ctx context.Context, user *User, place Place, src Sources) (
 	if place.Mode == "" {
 		place.Mode = "view"
 	}
+	place = place.spotted()
 	inputs, err := a.checkPlace(place)
 	if err != nil {
 		return nil, err
 	}
 	o := &Opening{
 		app: a, plan: plan, place: place, ghosts: src.Ghosts, explains: src.Ghosts || src.Bare,
-		world:  &world{app: a, user: user, now: src.Now, inputs: inputs, inputRows: map[string]*Row{}, tags: src.Tags},
+		world:  &world{app: a, user: user, now: src.Now, inputs: inputs, inputRows: map[string]*Row{}, tags: src.Tags, vars: a.vars(place, src.Vars)},
 		pages:  map[string]stretch{},
 		counts: map[string]Count{},
 		groups: map[string][]Group{},
@@ -109,6 +111,9 @@ func (a *App) enter(ctx context.Context, user *User, place Place, src Sources) (
 		return o, err
 	}
 	if err := o.fetchRecords(ctx, src); err != nil {
+		return o, err
+	}
+	if err := o.fetchVars(ctx, src); err != nil {
 		return o, err
 	}
 	return o, o.guard()

@@ -20,15 +20,25 @@ type Place struct {
 	Find    string            `json:"find,omitempty"`
 	Tabs    map[string]string `json:"tabs,omitempty"` // by block of tabs: which is open, when it is not the first
 	Spot    string            `json:"spot,omitempty"` // element that one is led to
+	Vars    map[string]string `json:"vars,omitempty"` // variables of this screen, by id; not part of the address
 	From    *From             `json:"from,omitempty"` // the list come from; not part of the address
 	Look    map[string]Look   `json:"look,omitempty"` // by list: how it was left; not part of the address
 }
 
 // Overlay is a dialog or drawer over a place. What it comes to may be given to a field below.
 type Overlay struct {
-	Place Place  `json:"place"`
-	As    string `json:"as"`             // dialog, drawer
-	Into  string `json:"into,omitempty"` // field of the screen below that gets the record saved here
+	Place Place   `json:"place"`
+	As    string  `json:"as"`             // dialog, drawer
+	Into  string  `json:"into,omitempty"` // field of the screen below that gets the record saved here
+	Back  *Return `json:"back,omitempty"` // what is pressed on the screen below when it comes back with something
+}
+
+// Return is the press that follows when a dialog comes back: of what opened it, through the second gate.
+type Return struct {
+	Element string `json:"element"`
+	Trigger string `json:"trigger"`
+	Row     string `json:"row,omitempty"`   // key of the row that it was opened from
+	Point   string `json:"point,omitempty"` // value of the point that it was opened from
 }
 
 // From is the list that a record was opened from, as it was then: stepping goes on along it.

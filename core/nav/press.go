@@ -16,6 +16,7 @@ type Press struct {
 	Row       string            // key of the clicked row
 	Rows      []string          // keys of the rows that were chosen, for what is done with several
 	Point     string            // value of the chosen point
+	Result    string            // of a dialog that came back: what with
 	Values    map[string]string // typed and not saved, by field id
 	Base      map[string]string // what those fields were when the form was opened
 	Version   string            // of the record when the form was opened
@@ -30,29 +31,35 @@ type Press struct {
 
 // Outcome is what a press came to.
 type Outcome struct {
-	Kind     string     // move, stay, question
-	Move     string     // screen, step, back, forward, home, up, close, arrange (this screen, looked at otherwise), out (sign out), address
-	To       *Place     // of a move to a screen, or of a step
-	As       string     // full, dialog, drawer, replace, tab
-	Message  string     // of stay
-	Question *Question  // what the user is asked before anything is done
-	Writes   []TagWrite // to be sent after the transaction was committed
-	Saved    string     // key of the record that was saved
-	Title    string     // of the record that was saved
-	Deleted  string     // key of the screen's record, when it was deleted
-	Choose   *Choice    // a row of a list is to be the chosen one
-	Done     int        // of what is done with several rows: how many
-	Forget   bool       // what was typed is saved, or is to be forgotten
-	Leave    string     // of a move out of the project: the address
-	Does     []Act      // what the browser is to do itself
-	look     *Place     // this screen as effects want it looked at
-	Into     string     // of a dialog: the field of the screen below that gets the record saved here
+	Kind     string            // move, stay, question
+	Move     string            // screen, step, back, forward, home, up, close, arrange (this screen, looked at otherwise), out (sign out), address
+	To       *Place            // of a move to a screen, or of a step
+	As       string            // full, dialog, drawer, replace, tab
+	Message  string            // of stay
+	Question *Question         // what the user is asked before anything is done
+	Writes   []TagWrite        // to be sent after the transaction was committed
+	Saved    string            // key of the record that was saved
+	Title    string            // of the record that was saved
+	Deleted  string            // key of the screen's record, when it was deleted
+	Choose   *Choice           // a row of a list is to be the chosen one
+	Done     int               // of what is done with several rows: how many
+	Forget   bool              // what was typed is saved, or is to be forgotten
+	Leave    string            // of a move out of the project: the address
+	Does     []Act             // what the browser is to do itself
+	Vars     map[string]string // variables that were set, by id, as the wire writes them; empty: nothing is in it any more
+	look     *Place            // this screen as effects want it looked at
+	Back     string            // of a dialog that opens: the trigger that it comes back through; "" for none
+	Result   string            // of a dialog that closes: what it comes back with
+	Return   *Return           // of a dialog that closes: what is pressed on the screen below, and gets the result
+	Into     string            // of a dialog: the field of the screen below that gets the record saved here
 }
 
 // Act is something that only the browser can do.
 type Act struct {
-	What string `json:"what"`           // export, print
+	What string `json:"what"`           // export, print, drawer
 	List string `json:"list,omitempty"` // of export
+	Rail string `json:"rail,omitempty"` // of drawer
+	How  string `json:"how,omitempty"`  // of drawer: open, close, toggle
 }
 
 // Choice is the row of a list that is chosen from now on; Adding is a row that is yet to be written.
@@ -114,7 +121,7 @@ func (e *ElementPlan) gateOn(trigger string) (string, *GatePlan) {
 		return trigger, e.Gates[trigger]
 	}
 	for _, name := range sortedKeys(e.Gates) {
-		if !strings.Contains(name, ".") && name != "changed" {
+		if !strings.Contains(name, ".") && !isBack(name) && name != "changed" {
 			return name, e.Gates[name]
 		}
 	}
@@ -135,7 +142,9 @@ func (o *Opening) elementForPress(e *ElementPlan) (ElementView, bool) {
 
 // aimAt fetches the clicked row, as the list would: a row the list does not hold cannot be pressed.
 func (o *Opening) aimAt(ctx context.Context, e *ElementPlan, trigger string, p Press, src Changer) (aim, error) {
-	at := aim{point: p.Point, picked: p.Picked}
+	at := aim{point: p.Point, picked: p.Picked, result: p.Result}
+	set := e.Gates[trigger]
+	trigger = project.FirstTrigger(trigger)
 	entry := strings.HasPrefix(trigger, "menu.")
 	if c, ok := e.Spec.(*project.Chart); ok {
 		at.span = c.Span
@@ -147,7 +156,7 @@ func (o *Opening) aimAt(ctx context.Context, e *ElementPlan, trigger string, p P
 	if p.Row == "" {
 		return aim{}, refuse("no-record", "No row was named.", "Choose a row of the list.")
 	}
-	row, err := o.rowOf(ctx, e, p.Row, src, entry && e.Gates[trigger].Writes())
+	row, err := o.rowOf(ctx, e, p.Row, src, entry && set.Writes())
 	if err != nil {
 		return aim{}, err
 	}
@@ -212,7 +221,7 @@ func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, er
 	switch {
 	case p.Trigger == keepRowTrigger:
 		return o.keepRow(ctx, p, src)
-	case strings.HasPrefix(p.Trigger, "several."):
+	case strings.HasPrefix(p.Trigger, "several.") && !isBack(p.Trigger):
 		return o.followSeveral(ctx, p, src)
 	}
 	gate, verdict, at, err := o.gateOf(ctx, p, src)
@@ -280,6 +289,7 @@ func (o *Opening) followMove(p Press, c *CasePlan, v Verdict, w *world, at aim, 
 			out.Kind, out.Move = "move", "back" // there is nothing to stay on
 		case out.look != nil:
 			out.Kind, out.Move, out.To = "move", "arrange", out.look
+			o.keepVars(out)
 			if p.Trigger == "entered" {
 				out.As = "replace"
 			}
@@ -304,8 +314,20 @@ func (o *Opening) followMove(p Press, c *CasePlan, v Verdict, w *world, at aim, 
 		return nil
 	}
 	out.Kind, out.Move, out.As, out.To, out.Leave = "move", c.Move.Kind, c.Move.As, after.To, after.Leave
+	if at.point != "" || c.Move.Kind == "step" {
+		o.keepVars(out) // one stays on the screen, and looks at it otherwise
+	}
 	if p.Trigger == "entered" && out.As == "" {
 		out.As = "replace" // going back does not end up here again
+	}
+	if c.Back != nil && out.To != nil {
+		trigger, _ := o.pressed(p)
+		out.Back = project.BackTrigger(trigger, c.ID)
+	}
+	if out.Move == "close" {
+		if err := o.comesBackWith(c.Move, w, at, out); err != nil {
+			return err
+		}
 	}
 	switch {
 	case out.Leave != "":
@@ -356,6 +378,7 @@ func init() {
 		"save": saveEffect{}, "set": setEffect{}, "write": writeEffect{}, "delete": deleteEffect{}, "addRow": addRowEffect{},
 		"filter": narrowEffect{}, "clear": widenEffect{}, "sort": sortEffect{}, "find": findEffect{}, "tab": tabEffect{},
 		"refresh": refreshEffect{}, "export": exportEffect{}, "print": printEffect{},
+		"setVar": setVariableEffect{}, "drawer": drawerEffect{},
 	}
 }
 

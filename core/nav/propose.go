@@ -29,13 +29,23 @@ func (a *App) WayAt(screen, element, trigger string) (Way, bool) {
 	return Way{Screen: a.Project.Screens[screen], Plan: a.Screens[screen], Element: e, Trigger: trigger}, true
 }
 
-// Propose lists how an input of a target, a screen or a shared gate, can get its value on a way:
+// Propose lists how an input of a target, a screen or a shared gate, or a variable, or the row of a
+// spot (its input: spot. and the list) can get its value on a way:
 // the record itself first, then what relations lead to, then the rest. Without a gate in the way
 // it is what the screen can give; with a shared one what that gate can pass on.
 func (a *App) Propose(w Way, target, input string) []Proposal {
 	p := proposing{writer: w.writer(a), out: []Proposal{}}
 	screen := a.Project.Screens[target]
 	switch {
+	case screen != nil && strings.HasPrefix(input, "spot."):
+		if e := screen.Elements[input[len("spot."):]]; e != nil {
+			if l, ok := e.Spec.(*project.List); ok {
+				p.in = spotInput(l.Table)
+			}
+		}
+	case a.Project.Variables[target] != nil:
+		v := a.Project.Variables[target]
+		p.in = &project.Input{ID: v.ID, Label: v.Label, Type: v.Type, Table: v.Table}
 	case screen != nil:
 		p.in = screen.Inputs[input]
 	case a.Project.Gates[target] != nil:
@@ -43,6 +53,9 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 	}
 	if p.in == nil {
 		return p.out
+	}
+	if tables, plain, back := a.Results(w); back && (tables[p.in.Table] && p.in.Table != "" || plain && p.in.Table == "" || len(tables) == 0 && !plain) {
+		p.add(project.Binding{Rule: "result"}, "from "+a.dialogWords(w))
 	}
 	if p.writer.shared == nil {
 		p.fromHere()
@@ -52,6 +65,7 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 		p.around()
 	}
 	p.fromInputs()
+	p.fromVars(w.Screen.ID)
 	if p.in.Table != "" {
 		if p.in.Table == a.Project.Settings.UserTable {
 			p.add(project.Binding{Rule: "user", None: "grey", Reason: "You have no record of your own here."}, "")
@@ -145,6 +159,24 @@ func (p *proposing) fromInputs() {
 		}
 		p.parents(own.Table, own.ID)
 		p.children(own.Table, own.ID)
+	}
+}
+
+// fromVars proposes what the tab keeps.
+func (p *proposing) fromVars(screen string) {
+	if p.writer.shared != nil {
+		screen = ""
+	}
+	for _, v := range p.writer.app.Project.VariablesOn(screen) {
+		if v.Type != p.in.Type || v.Table != p.in.Table {
+			continue
+		}
+		b := project.Binding{Rule: "expression", Value: "vars." + v.ID}
+		note := "kept by the tab"
+		if v.Start == "" && p.in.Required {
+			b.None, b.Reason, note = "grey", "There is no "+strings.ToLower(v.Label)+" yet.", "kept by the tab; greyed while there is none"
+		}
+		p.add(b, note)
 	}
 }
 

@@ -15,11 +15,12 @@ type RailPlan struct {
 
 // RailView is a rail as it is drawn.
 type RailView struct {
-	ID       string        `json:"id"`
-	Name     string        `json:"name"`
-	Edge     string        `json:"edge"`
-	Elements []ElementView `json:"elements"`
-	Never    []string      `json:"never,omitempty"` // elements that never fold away
+	ID       string              `json:"id"`
+	Name     string              `json:"name"`
+	Edge     string              `json:"edge"`
+	Elements []ElementView       `json:"elements"`
+	Never    []string            `json:"never,omitempty"`  // elements that never fold away
+	Drawer   *project.RailDrawer `json:"drawer,omitempty"` // absent: it is fixed
 }
 
 // rails compiles the rails that stand on the screen, with its names.
@@ -64,7 +65,7 @@ func (o *Opening) railViews() []RailView {
 		if !o.stands(r) {
 			continue
 		}
-		v := RailView{ID: r.Rail.ID, Name: r.Rail.Name, Edge: r.Rail.Edge, Elements: []ElementView{}, Never: sortedKeys(r.Rail.Never)}
+		v := RailView{ID: r.Rail.ID, Name: r.Rail.Name, Edge: r.Rail.Edge, Elements: []ElementView{}, Never: sortedKeys(r.Rail.Never), Drawer: r.Rail.Drawer}
 		for _, e := range r.Elements {
 			if ev, ok := o.element(e); ok {
 				v.Elements = append(v.Elements, ev)
@@ -83,8 +84,8 @@ func (o *Opening) railViews() []RailView {
 func (o *Opening) markCurrent(r *RailPlan, views []ElementView) {
 	leads := map[string]string{} // screen → the first button that leads to it
 	for _, e := range r.Elements {
-		for _, g := range e.Gates {
-			if len(g.Cases) == 0 {
+		for trigger, g := range e.Gates {
+			if len(g.Cases) == 0 || isBack(trigger) {
 				continue
 			}
 			if m := g.Cases[0].Move; m != nil && m.Target != nil && len(m.Bind) == 0 && leads[m.Target.ID] == "" {

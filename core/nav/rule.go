@@ -40,6 +40,7 @@ func init() {
 		"this": thisRule{}, "row": clickedRule{}, "saved": savedRule{}, "user": userRule{}, "parent": parentRule{}, "child": childRule{},
 		"first": stepRule{"first"}, "previous": stepRule{"previous"}, "next": stepRule{"next"}, "last": stepRule{"last"},
 		"picked": pickedRule{}, "point": pointRule{}, "value": valueRule{}, "input": inputRule{}, "expression": expressionRule{},
+		"result": resultRule{},
 	}
 }
 

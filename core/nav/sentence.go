@@ -45,6 +45,9 @@ func SentenceText(chunks []Chunk) string {
 }
 
 func triggerWords(trigger string, e *project.Element) string {
+	if isBack(trigger) {
+		return "the dialog comes back"
+	}
 	switch trigger {
 	case "press":
 		return "pressed"
@@ -257,6 +260,10 @@ func (w *sentenceWriter) spot(c *CasePlan) {
 	w.plain(" at ")
 	words, ok := w.app.SpotWords(c.Move.Target, c.Move.Spot)
 	w.out = append(w.out, Chunk{Text: words, Part: "spot", Case: c.ID, Bad: !ok})
+	if c.Move.SpotRow != nil {
+		w.plain(", at ")
+		w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.SpotRow), Part: "spotRow", Tone: "record", Case: c.ID})
+	}
 }
 
 // SpotWords names a spot of a screen; false when it is gone.

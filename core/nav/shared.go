@@ -37,8 +37,22 @@ func (b *planner) shared(use *project.Gate) *GatePlan {
 	}
 	inner := planner{app: b.app, plan: b.plan, element: b.element, scope: b.app.Project.GateScope(g), via: vias, sharedGate: g}
 	plan := inner.gate(g.Gate)
-	plan.Shared, plan.Use, plan.Given, plan.Exprs = g, use, use.Give, exprs
+	plan.within(g, use, exprs)
 	return plan
+}
+
+// within notes on a compiled gate, and on those that its dialogs come back through, which shared gate it is.
+func (g *GatePlan) within(shared *project.SharedGate, use *project.Gate, exprs map[string]*cond.Expr) {
+	g.Shared, g.Given, g.Exprs = shared, use.Give, exprs
+	if !g.inner {
+		g.Use = use
+	}
+	for _, c := range g.Cases {
+		if c.Back != nil {
+			c.Back.inner = true
+			c.Back.within(shared, use, exprs)
+		}
+	}
 }
 
 // viaOf finds where the fields of a given record are read from.
@@ -129,14 +143,14 @@ func (a *App) UsesOf(gate string) []Use {
 	for _, id := range sortedKeys(a.Screens) {
 		plan := a.Screens[id]
 		for _, w := range plan.Ways() {
-			if w.Gate.Shared != nil && w.Gate.Shared.ID == gate && w.Rail == nil {
+			if w.Gate.Shared != nil && w.Gate.Shared.ID == gate && w.Rail == nil && !w.Gate.inner {
 				out = append(out, Use{Screen: id, Element: w.Element.ID, Words: "“" + a.ElementWords(plan.Screen, w.Element) + "” on “" + plan.Screen.Title + "”"})
 			}
 		}
 	}
 	for _, r := range project.Ordered(a.Project.Rails) {
 		for _, e := range project.Ordered(r.Elements) {
-			for _, g := range e.Spec.Gates() {
+			for _, g := range project.AllGates(e.Spec.Gates()) {
 				if g != nil && g.Use == gate {
 					out = append(out, Use{Screen: r.ID, Element: e.ID, Words: "a button on the rail “" + r.Name + "”"})
 				}

@@ -22,6 +22,7 @@ type View struct {
 	Steps    *StepView     `json:"steps,omitempty"`
 	Rails    []RailView    `json:"rails,omitempty"`
 	Ways     []WayView     `json:"ways,omitempty"`  // what sets off no element
+	Vars     []VarInfo     `json:"vars,omitempty"`  // for builders: what variables hold
 	Tells    bool          `json:"tells,omitempty"` // its position in the list come from can be asked for
 }
 
@@ -86,7 +87,7 @@ func (o *Opening) View() *View {
 			v.Elements = append(v.Elements, ev)
 		}
 	}
-	v.Ways, v.Rails = o.wayViews(), o.railViews()
+	v.Ways, v.Rails, v.Vars = o.wayViews(), o.railViews(), o.varInfos()
 	return v
 }
 

@@ -26,6 +26,7 @@ type WayOut struct {
 	Sentence []Chunk `json:"sentence"`
 
 	Gate   string     `json:"gate"`             // JSON Pointer of the gate in the element, or way
+	Wiring string     `json:"wiring"`           // JSON Pointer of what happens: there, or in the shared gate
 	Shared *SharedUse `json:"shared,omitempty"` // it goes through a shared gate
 	Rail   string     `json:"rail,omitempty"`   // name of the rail that it stands on
 }
@@ -69,15 +70,25 @@ func (p *ScreenPlan) Ways() []Way {
 	return out
 }
 
+// isBack says whether a trigger is a dialog that comes back.
+func isBack(trigger string) bool {
+	_, back := project.OpenedBy(trigger)
+	return back
+}
+
 // At gives the JSON Pointer (RFC 6901) of the gate in the element or way itself.
 func (w Way) At() string { return w.owner() + "/" + project.GatePlace(w.Trigger) }
 
 // Wiring gives the JSON Pointer of the gate that says what happens: that of the shared one, if it is shared.
 func (w Way) Wiring() string {
-	if w.Gate != nil && w.Gate.Shared != nil {
-		return "/" + w.Gate.Shared.ID + "/gate"
+	if w.Gate == nil || w.Gate.Shared == nil {
+		return w.At()
 	}
-	return w.At()
+	place := "/" + w.Gate.Shared.ID + "/gate"
+	if !w.Gate.inner {
+		return place
+	}
+	return place + strings.TrimPrefix(project.GatePlace(w.Trigger), project.GatePlace(project.FirstTrigger(w.Trigger)))
 }
 
 func (w Way) owner() string {
@@ -125,7 +136,7 @@ func (o *Opening) Ways() []WayOut {
 			w := Way{Screen: o.plan.Screen, Plan: o.plan, Element: e, Trigger: b.TriggerName()}
 			out = append(out, WayOut{
 				Element: e.ID, Trigger: b.TriggerName(), Words: o.text(e, "words"), Kind: "none", Title: "nothing yet", Glyph: "none", State: "greyed", By: "case", Reason: "nothing is wired to it yet",
-				Now: "Nothing is wired to it yet.", Sentence: o.app.Sentence(o.plan.Screen, e, b.TriggerName()), Gate: w.At(),
+				Now: "Nothing is wired to it yet.", Sentence: o.app.Sentence(o.plan.Screen, e, b.TriggerName()), Gate: w.At(), Wiring: w.At(),
 			})
 		}
 		for _, trigger := range sortedKeys(e.Gates) {
@@ -193,6 +204,7 @@ func (o *Opening) wayOut(w Way, ev ElementView) WayOut {
 
 // sampleAim stands a list's first row, or a chart's first point, for whichever is clicked.
 func (o *Opening) sampleAim(e *ElementPlan, trigger string) aim {
+	trigger = project.FirstTrigger(trigger)
 	several := strings.HasPrefix(trigger, "several.") || strings.HasPrefix(trigger, "menu.")
 	switch {
 	case e.Kind == "list" && (trigger == "row" || several):
@@ -242,7 +254,7 @@ func (a *App) ElementWords(s *project.Screen, e *ElementPlan) string {
 // plate fills in what a way's plate says of its target, from its first case.
 func (a *App) plate(way *WayOut, at Way) {
 	g := at.Gate
-	way.Gate = at.At()
+	way.Gate, way.Wiring = at.At(), at.Wiring()
 	if at.Rail != nil {
 		way.Rail = at.Rail.Name
 	}
@@ -350,6 +362,8 @@ func (a *App) wayIn(w Way, screen string, roles map[string]bool) (WayIn, bool) {
 			writer := w.writer(a)
 			in := WayIn{Screen: s.ID, Title: s.Title, Area: s.Area, Glyph: s.Type, Element: w.Element.ID, Trigger: w.Trigger, Words: a.ElementWords(s, w.Element), Brings: writer.brings(m), Roles: a.roleWords(g.Roles), Open: g.Roles == nil}
 			switch {
+			case isBack(w.Trigger):
+				in.Words = triggerWords(w.Trigger, w.Element.Element)
 			case w.Trigger == "row":
 				in.Words = "row opened"
 			case w.Trigger == "point":

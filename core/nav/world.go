@@ -20,6 +20,8 @@ type world struct {
 	inputs    map[string]cond.Value
 	inputRows map[string]*Row
 	userRow   *Row
+	vars      map[string]cond.Value // what the tab and the place keep
+	varRows   map[string]*Row
 	tags      Tags
 }
 
@@ -45,6 +47,15 @@ func (w *world) Value(p *cond.Path) cond.Value {
 			return v
 		}
 		return w.from(w.inputRows[p.Segs[0]], p.Segs[1:], strings.Join(p.Segs[1:], "."))
+	case "vars":
+		v, ok := w.vars[first(p.Segs)]
+		if !ok {
+			return cond.UnknownBecause("this variable is not kept here")
+		}
+		if len(p.Segs) == 1 || v.IsNull() {
+			return v
+		}
+		return w.from(w.varRows[p.Segs[0]], p.Segs[1:], strings.Join(p.Segs[1:], "."))
 	case "user":
 		return w.userValue(p)
 	}
@@ -134,15 +145,7 @@ func (o *Opening) TagRefs() []TagRef {
 	seen := map[TagRef]bool{}
 	var out []TagRef
 	for _, p := range o.plan.tags {
-		row, segs := o.world.record, p.Segs
-		switch p.Root {
-		case "inputs":
-			row, segs = o.world.inputRows[first(segs)], rest(segs)
-		case "user":
-			row, segs = o.world.userRow, rest(segs)
-		case "row":
-			continue
-		}
+		row, segs := o.world.source(p)
 		i := slices.Index(segs, project.EquipField)
 		if row == nil || i < 0 {
 			continue
@@ -153,6 +156,22 @@ func (o *Opening) TagRefs() []TagRef {
 		}
 	}
 	return out
+}
+
+// source gives the record that a path begins at, and what of the path is left from there; no record
+// for the row of a list, which is another each time.
+func (w *world) source(p *cond.Path) (*Row, []string) {
+	switch p.Root {
+	case "record":
+		return w.record, p.Segs
+	case "inputs":
+		return w.inputRows[first(p.Segs)], rest(p.Segs)
+	case "vars":
+		return w.varRows[first(p.Segs)], rest(p.Segs)
+	case "user":
+		return w.userRow, rest(p.Segs)
+	}
+	return nil, p.Segs
 }
 
 // prefixed sees a record through a relation of another: for titles of parents.

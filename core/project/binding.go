@@ -18,7 +18,7 @@ type Binding struct {
 }
 
 // Rules are the record rules and bindings that exist.
-var Rules = []string{"this", "row", "parent", "child", "first", "previous", "next", "last", "saved", "picked", "point", "user", "value", "input", "expression"}
+var Rules = []string{"this", "row", "parent", "child", "first", "previous", "next", "last", "saved", "picked", "point", "user", "value", "input", "expression", "result"}
 
 func validateBindings(bind map[string]*Binding) error {
 	for id, b := range bind {

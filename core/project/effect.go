@@ -34,6 +34,8 @@ var effectKinds = map[string]func() EffectSpec{
 	"refresh": func() EffectSpec { return &Refresh{} },
 	"export":  func() EffectSpec { return &Export{} },
 	"print":   func() EffectSpec { return &Print{} },
+	"setVar":  func() EffectSpec { return &SetVariable{} },
+	"drawer":  func() EffectSpec { return &Drawer{} },
 }
 
 // Position gives the place among others.

@@ -102,3 +102,33 @@ type Print struct{ onlyLooks }
 
 // Validate accepts it as it is.
 func (*Print) Validate() error { return nil }
+
+// SetVariable gives a variable another value, or, with an empty one, what it begins with.
+type SetVariable struct {
+	onlyLooks
+	Variable string `json:"variable"`
+	Value    string `json:"value,omitempty"` // expression; empty: what it begins with
+}
+
+// Validate asks for the variable.
+func (s *SetVariable) Validate() error {
+	if s.Variable == "" {
+		return fmt.Errorf("it needs the variable to set")
+	}
+	return nil
+}
+
+// Drawer opens or closes a rail that is a drawer, or whichever of the two it is not.
+type Drawer struct {
+	onlyLooks
+	Rail string `json:"rail"`
+	How  string `json:"how"` // open, close, toggle
+}
+
+// Validate asks for the rail and what is to become of it.
+func (d *Drawer) Validate() error {
+	if d.Rail == "" {
+		return fmt.Errorf("it needs the drawer")
+	}
+	return oneOf("thing to do with a drawer", d.How, "open", "close", "toggle")
+}

@@ -107,8 +107,10 @@ func (g *SharedGate) validate() error {
 	if g.Name == "" || g.Gate == nil {
 		return fmt.Errorf("a shared gate needs a name and a gate")
 	}
-	if g.Gate.Use != "" {
-		return fmt.Errorf("a shared gate cannot use another")
+	for _, part := range AllGates(map[string]*Gate{"": g.Gate}) {
+		if part.Use != "" {
+			return fmt.Errorf("a shared gate cannot use another")
+		}
 	}
 	for id, in := range g.Inputs {
 		if in == nil {

@@ -11,19 +11,22 @@ import (
 
 // Move is where a gate leads.
 type Move struct {
-	Kind   string              `json:"kind"`             // see Moves
-	Step   string              `json:"step,omitempty"`   // of a step: first, previous, next, last; of along: previous, next
-	List   string              `json:"list,omitempty"`   // of a step: a list of the screen, whose chosen row steps; empty: the screen's record
-	None   string              `json:"none,omitempty"`   // of a step or along, at the end: grey (default), round, stay; of a choice: grey, stay
-	Reason string              `json:"reason,omitempty"` // where there is none: the words
-	Target string              `json:"target,omitempty"` // screen
-	Bind   map[string]*Binding `json:"bind,omitempty"`   // input of the target → how it gets its value
-	Carry  *Carry              `json:"carry,omitempty"`  // what is passed on by name
-	Mode   string              `json:"mode,omitempty"`   // view (default), edit, add
-	As     string              `json:"as,omitempty"`     // full (default), dialog, drawer, replace, tab
-	Set    map[string]string   `json:"set,omitempty"`    // mode add: field id → expression
-	Spot   string              `json:"spot,omitempty"`   // element of the target that one is led to, or element.tab
-	Arrive *Arrive             `json:"arrive,omitempty"` // how the target's list is narrowed and ordered at first
+	Kind    string              `json:"kind"`              // see Moves
+	Step    string              `json:"step,omitempty"`    // of a step: first, previous, next, last; of along: previous, next
+	List    string              `json:"list,omitempty"`    // of a step: a list of the screen, whose chosen row steps; empty: the screen's record
+	None    string              `json:"none,omitempty"`    // of a step or along, at the end: grey (default), round, stay; of a choice: grey, stay
+	Reason  string              `json:"reason,omitempty"`  // where there is none: the words
+	Target  string              `json:"target,omitempty"`  // screen
+	Bind    map[string]*Binding `json:"bind,omitempty"`    // input of the target → how it gets its value
+	Carry   *Carry              `json:"carry,omitempty"`   // what is passed on by name
+	Mode    string              `json:"mode,omitempty"`    // view (default), edit, add
+	As      string              `json:"as,omitempty"`      // full (default), dialog, drawer, replace, tab
+	Set     map[string]string   `json:"set,omitempty"`     // mode add: field id → expression
+	Spot    string              `json:"spot,omitempty"`    // element of the target that one is led to, or element.tab
+	SpotRow *Binding            `json:"spotRow,omitempty"` // of a spot that is a list: the row that one is led to
+	Back    *Gate               `json:"back,omitempty"`    // of a dialog or drawer: what happens when it comes back with something
+	Result  *Binding            `json:"result,omitempty"`  // of a close: what the dialog comes back with
+	Arrive  *Arrive             `json:"arrive,omitempty"`  // how the target's list is narrowed and ordered at first
 
 	By    string             `json:"by,omitempty"`    // of a choice: the expression that the target is worked out by
 	Among map[string]*Target `json:"among,omitempty"` // of a choice: the screens it chooses from
@@ -94,6 +97,17 @@ func (m *Move) validate() error {
 		if err := check(m); err != nil {
 			return err
 		}
+	}
+	if m.SpotRow != nil {
+		if m.Spot == "" {
+			return fmt.Errorf("a row to be led to needs the list that it is in")
+		}
+		if err := m.SpotRow.validate(); err != nil {
+			return fmt.Errorf("the row to be led to: %w", err)
+		}
+	}
+	if err := m.validateBack(); err != nil {
+		return err
 	}
 	return validateBindings(m.Bind)
 }

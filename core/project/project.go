@@ -30,6 +30,7 @@ type Project struct {
 	Gates      map[string]*SharedGate
 	Rails      map[string]*Rail
 	Pictures   map[string]*Picture
+	Variables  map[string]*Variable
 }
 
 // Settings is what belongs to the project as a whole. Its entity has the fixed id "project".
@@ -115,7 +116,7 @@ func emptyProject() *Project {
 	return &Project{
 		Roles: map[string]*Role{}, Sources: map[string]*Source{}, Tables: map[string]*Table{},
 		Equipment: map[string]*Equipment{}, Grants: map[string]*Grant{}, Conditions: map[string]*Condition{}, Screens: map[string]*Screen{},
-		Gates: map[string]*SharedGate{}, Rails: map[string]*Rail{}, Pictures: map[string]*Picture{},
+		Gates: map[string]*SharedGate{}, Rails: map[string]*Rail{}, Pictures: map[string]*Picture{}, Variables: map[string]*Variable{},
 	}
 }
 
@@ -134,6 +135,7 @@ func (p *Project) take(other *Project) {
 	maps.Copy(p.Gates, other.Gates)
 	maps.Copy(p.Rails, other.Rails)
 	maps.Copy(p.Pictures, other.Pictures)
+	maps.Copy(p.Variables, other.Variables)
 }
 
 func (p *Project) decodeLegal(id string, body json.RawMessage) error {
@@ -188,6 +190,11 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 			return err
 		}
 		return p.Pictures[id].validate()
+	case "variable":
+		if err := decodeNamed(p.Variables, id, body, func(v *Variable) { v.ID = id }); err != nil {
+			return err
+		}
+		return p.Variables[id].validate()
 	}
 	return fmt.Errorf("there is no kind %q", head.Kind)
 }

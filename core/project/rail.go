@@ -13,7 +13,15 @@ type Rail struct {
 	Edge     string              `json:"edge"` // left, right, top, bottom
 	Placed   Placement           `json:"placed"`
 	Elements map[string]*Element `json:"elements,omitempty"`
-	Never    map[string]bool     `json:"never,omitempty"` // elements that never fold into “More”
+	Never    map[string]bool     `json:"never,omitempty"`  // elements that never fold into “More”
+	Drawer   *RailDrawer         `json:"drawer,omitempty"` // it comes when it is asked for; absent: it is fixed
+}
+
+// RailDrawer says how a rail that is a drawer opens, besides by gates, and how far.
+type RailDrawer struct {
+	Size  int  `json:"size,omitempty"`  // pixels across the edge; 0: as much as it needs
+	Touch bool `json:"touch,omitempty"` // a touch at the edge of the screen opens it
+	Pull  bool `json:"pull,omitempty"`  // a tab stands at the edge: pressed or pulled, it opens it
 }
 
 // Placement says on which screens a rail stands: every part that is given must hold.
@@ -43,6 +51,9 @@ func (r *Rail) validate() error {
 	}
 	if err := oneOf("edge", r.Edge, "left", "right", "top", "bottom"); err != nil {
 		return err
+	}
+	if d := r.Drawer; d != nil && (d.Size < 0 || d.Size > 1_200) {
+		return fmt.Errorf("a drawer is at most 1,200 pixels deep")
 	}
 	for kind := range r.Placed.Kinds {
 		if !slices.Contains(ScreenTypes, kind) {

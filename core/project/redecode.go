@@ -12,7 +12,7 @@ func Redecode(old *Project, changed map[string]json.RawMessage) (*Project, error
 	p := &Project{
 		Settings: old.Settings, Roles: maps.Clone(old.Roles), Sources: maps.Clone(old.Sources), Tables: maps.Clone(old.Tables),
 		Equipment: maps.Clone(old.Equipment), Grants: maps.Clone(old.Grants), Conditions: maps.Clone(old.Conditions), Screens: maps.Clone(old.Screens),
-		Gates: maps.Clone(old.Gates), Rails: maps.Clone(old.Rails), Pictures: maps.Clone(old.Pictures),
+		Gates: maps.Clone(old.Gates), Rails: maps.Clone(old.Rails), Pictures: maps.Clone(old.Pictures), Variables: maps.Clone(old.Variables),
 	}
 	for id, body := range changed {
 		delete(p.Roles, id)
@@ -25,6 +25,7 @@ func Redecode(old *Project, changed map[string]json.RawMessage) (*Project, error
 		delete(p.Gates, id)
 		delete(p.Rails, id)
 		delete(p.Pictures, id)
+		delete(p.Variables, id)
 		if body == nil {
 			continue
 		}

@@ -38,6 +38,7 @@ func (p *Project) Schema() *cond.Schema {
 		}
 		groups = append(groups, g)
 	}
+	groups = append(groups, p.varsGroups()...)
 	user := &cond.Group{ID: "user", Label: "user", Fields: []cond.Field{
 		{ID: "name", Alias: "name", Label: "name", Type: cond.Type{Kind: cond.Text}},
 		{ID: "login", Alias: "login", Label: "sign-in name", Type: cond.Type{Kind: cond.Text}},
@@ -80,12 +81,14 @@ func (p *Project) RowScope(table string) cond.Scope {
 	return cond.Scope{"record": table, "user": "user"}
 }
 
-// GateScope gives the names an expression of a shared gate may start with: its inputs and the user.
+// GateScope gives the names an expression of a shared gate may start with: its inputs, the user,
+// and the variables of the project.
 func (p *Project) GateScope(g *SharedGate) cond.Scope {
 	scope := cond.Scope{"user": "user"}
 	if len(g.Inputs) > 0 {
 		scope["inputs"] = InputsGroup(g.ID)
 	}
+	p.scopeVars(scope, "")
 	return scope
 }
 
@@ -96,6 +99,7 @@ func (p *Project) Scope(s *Screen, rowTable string) cond.Scope {
 	if len(s.Inputs) > 0 {
 		scope["inputs"] = InputsGroup(s.ID)
 	}
+	p.scopeVars(scope, s.ID)
 	if t := s.RecordTable(); p.Tables[t] != nil {
 		scope["record"] = t
 	}

@@ -79,6 +79,9 @@ func ValidKeys(keys string) error {
 
 // GatePlace gives where in its element, or way, the gate of a trigger stands: the end of a JSON Pointer.
 func GatePlace(trigger string) string {
+	if opened, back := OpenedBy(trigger); back {
+		return GatePlace(opened) + "/cases/" + trigger[len(opened)+1:] + "/move/back"
+	}
 	if what, id, ok := strings.Cut(trigger, "."); ok && (what == "several" || what == "menu") {
 		return what + "/" + id + "/gate"
 	}

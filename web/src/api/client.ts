@@ -68,6 +68,8 @@ export type OverlayView = Schemas['OverlayView'];
 export type OfferedScreen = Schemas['OfferedScreen'];
 export type SharedUse = Schemas['SharedUse'];
 export type Given = Schemas['Given'];
+export type ThenPress = Schemas['ThenPress'];
+export type Act = Schemas['Act'];
 export type RecentPlace = Schemas['RecentPlace'];
 export type ListChoice = Schemas['ListChoice'];
 

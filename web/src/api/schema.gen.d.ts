@@ -841,6 +841,9 @@ export interface components {
         };
         /** @description A screen with its inputs, mode and view. */
         Place: {
+            vars?: {
+                [key: string]: string;
+            };
             spot?: string;
             tabs?: {
                 [key: string]: string;
@@ -874,6 +877,7 @@ export interface components {
         };
         /** @description A screen as it is drawn. */
         View: {
+            vars?: components["schemas"]["VarInfo"][];
             rails?: components["schemas"]["RailView"][];
             ways?: components["schemas"]["WayView"][];
             find?: string;
@@ -1157,6 +1161,7 @@ export interface components {
         };
         /** @description A way out of a screen. */
         WayOut: {
+            wiring: string;
             gate: string;
             shared?: components["schemas"]["SharedUse"];
             rail?: string;
@@ -1490,6 +1495,7 @@ export interface components {
         };
         /** @description What was set off. It decides nothing. */
         PressRequest: {
+            result?: string;
             picked?: {
                 [key: string]: string;
             };
@@ -1522,6 +1528,7 @@ export interface components {
         };
         /** @description What a press came to: moved, stayed, question. */
         PressResult: {
+            then?: components["schemas"]["ThenPress"];
             as?: string;
             leave?: string;
             does?: components["schemas"]["Act"][];
@@ -1622,6 +1629,10 @@ export interface components {
         };
         /** @description A screen to be shown at work. */
         WorkRequest: {
+            spot?: string;
+            vars?: {
+                [key: string]: string;
+            };
             tabs?: {
                 [key: string]: string;
             };
@@ -1668,6 +1679,11 @@ export interface components {
         };
         /** @description What a practised press came to. */
         Practised: {
+            vars?: {
+                [key: string]: string;
+            };
+            back?: string;
+            result?: string;
             leave?: string;
             does?: components["schemas"]["Act"][];
             kind: string;
@@ -1900,6 +1916,7 @@ export interface components {
         };
         /** @description A strip shared by many screens. */
         RailView: {
+            drawer?: components["schemas"]["RailDrawer"];
             id: string;
             name: string;
             edge: string;
@@ -1924,8 +1941,10 @@ export interface components {
             reason?: string;
             href?: string;
         };
-        /** @description Something that only the browser can do: export, print. */
+        /** @description Something that only the browser can do: export, print, open or close a drawer. */
         Act: {
+            how?: string;
+            rail?: string;
             what: string;
             list?: string;
         };
@@ -1963,6 +1982,28 @@ export interface components {
             alias: string;
             label: string;
             required?: boolean;
+        };
+        /** @description The press that follows when a dialog came back: of what opened it, with what it came back with. */
+        ThenPress: {
+            depth: number;
+            element: string;
+            trigger: string;
+            row?: string;
+            point?: string;
+            result: string;
+        };
+        /** @description How a rail that is a drawer opens, besides by gates, and how far. */
+        RailDrawer: {
+            size?: number;
+            touch?: boolean;
+            pull?: boolean;
+        };
+        /** @description A variable with its value, in words. */
+        VarInfo: {
+            id: string;
+            label: string;
+            words: string;
+            own?: boolean;
         };
     };
     responses: never;

@@ -13,6 +13,7 @@ import { DataPages } from './rights/DataPages';
 import { ScreenView } from './ScreenView';
 import { type DraftHands, useDraft } from './useDraft';
 import { useKeys } from './useKeys';
+import { notPractised } from './usePractice';
 import { WalkingAs } from './WalkingAs';
 
 /** The builder's side of a project. */
@@ -43,19 +44,23 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
   const { item, view: named } = useParams();
   const view = named === 'data' ? 'data' : 'screen';
   const navigate = useNavigate();
-  const screens = screensOf(entitiesOf(draft));
+  const entities = useRef(entitiesOf(draft));
+  entities.current = entitiesOf(draft);
+  const screens = screensOf(entities.current);
   const last = useRef('');
   const screen = screens.find((s) => s.id === (view === 'screen' ? item : last.current)) ?? screens[0];
   last.current = screen?.id ?? '';
   const [as, setAs] = useState(() => firstToWalkAs(draft));
   const [places, setPlaces] = useState<Record<string, Place>>({});
+  const [vars, setVars] = useState<Record<string, string>>({});
   const [element, setElement] = useState<string>();
-  const [journal, setJournal] = useState<string>();
+  const [practised, setPractised] = useState(notPractised);
+  const { journal } = practised;
   const [finding, setFinding] = useState<'screens' | 'findings'>();
   const id = screen?.id ?? '';
   const place = places[id];
   const work = useQuery({
-    queryKey: ['work', project, draft.seq, id, as, place, journal],
+    queryKey: ['work', project, draft.seq, id, as, place, journal, vars],
     queryFn: () =>
       ask(
         api.POST('/api/build/{project}/work', {
@@ -71,6 +76,8 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
             tabs: place?.tabs,
             find: place?.find,
             sort: place?.sort,
+            spot: place?.spot,
+            vars,
           },
         }),
       ),
@@ -81,6 +88,7 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
   const open = useCallback(
     (p: Place, at?: string) => {
       setPlaces((old) => ({ ...old, [p.screen]: p.inputs ? p : (old[p.screen] ?? p) }));
+      setVars((old) => anew(entities.current, old, p.screen));
       setElement(at);
       setFinding(undefined);
       navigate(`/build/${project}/screen/${p.screen}`);
@@ -152,7 +160,9 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
           element={element}
           onPlace={open}
           onBack={back}
-          onJournal={setJournal}
+          onVars={setVars}
+          practised={practised}
+          onPractised={setPractised}
         />
       ) : work.error instanceof Refused ? (
         <Message problem={work.error.problem}>
@@ -182,11 +192,18 @@ function Builder({ project, hands, draft }: { project: string; hands: DraftHands
   );
 }
 
+/** A screen that is opened begins with its own variables anew; those of the project stay. */
+function anew(entities: ReturnType<typeof entitiesOf>, vars: Record<string, string>, screen: string) {
+  const own = (id: string) => text(entities[id], 'screen');
+  return Object.fromEntries(Object.entries(vars).filter(([id]) => own(id) === '' || own(id) === screen));
+}
+
 /** Which page of the Data view shows an entity. */
 function homeOf(draft: Draft, entity: string | undefined): string {
   const body = entitiesOf(draft)[entity ?? ''];
   const kind = text(body, 'kind');
   if (kind === 'grant') return text(body, 'table');
+  if (kind === 'variable') return 'variables';
   return kind === 'condition' ? 'conditions' : (entity ?? 'tables');
 }
 

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import type { AtWork, Draft, Place, Practised, WayOut } from '../api/client';
+import { useDrawers } from '../screen/rails/useDrawers';
 import { BuildProvider } from './context';
 import { entitiesOf, screensOf } from './document';
 import { WaysInMargin, WaysOutMargin } from './margins/Margins';
@@ -13,7 +14,7 @@ import { StageWidthPicker, useStageWidth } from './StageWidth';
 import { SentencePanel } from './sentence/SentencePanel';
 import { moveTo, putMove, refOf } from './sentence/wiring';
 import type { DraftHands } from './useDraft';
-import { usePractice } from './usePractice';
+import { type Practising, usePractice } from './usePractice';
 
 interface ScreenViewProps {
   project: string;
@@ -24,11 +25,14 @@ interface ScreenViewProps {
   element: string | undefined;
   onPlace: (place: Place, element?: string) => void;
   onBack: () => void;
-  onJournal: (journal: string | undefined) => void;
+  onVars: (vars: Record<string, string>) => void;
+  practised: Practising;
+  onPractised: (change: (old: Practising) => Practising) => void;
 }
 
 /** The Screen view: the screen at work, between the ways into it and the ways out of it. */
-export function ScreenView({ project, hands, draft, work, as, element, onPlace, onBack, onJournal }: ScreenViewProps) {
+export function ScreenView(props: ScreenViewProps) {
+  const { project, hands, draft, work, as, element, onPlace, onBack, onVars, practised, onPractised } = props;
   const entities = useMemo(() => entitiesOf(draft), [draft]);
   const body = useRef<HTMLDivElement>(null);
   const [chosen, setChosen] = useState(element);
@@ -48,16 +52,18 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
     setPicker(undefined);
   }, []);
   const open = useCallback((to: string, at?: string) => onPlace({ screen: to, mode: 'view' }, at), [onPlace]);
+  const drawers = useDrawers();
   const onMove = useCallback(
     (p: Practised) => {
+      if (p.vars) onVars(p.vars);
+      for (const act of p.does ?? []) if (act.what === 'drawer' && act.rail) drawers.put(act.rail, act.how ?? 'open');
       if (p.place) onPlace(p.place);
       else if (p.move === 'back' || p.move === 'close') onBack();
     },
-    [onPlace, onBack],
+    [onPlace, onBack, onVars, drawers.put],
   );
-  const practice = usePractice({ project, as, place, values, version: work.view?.record?.version, onMove });
-  const { journal } = practice;
-  useEffect(() => onJournal(journal), [journal, onJournal]);
+  const version = work.view?.record?.version;
+  const practice = usePractice({ project, as, place, values, version, onMove, practised, onPractised });
   const edit = useCallback(
     (patch: Parameters<typeof hands.edit.mutateAsync>[0]) =>
       patch.length > 0 ? hands.edit.mutateAsync(patch).catch(() => undefined) : Promise.resolve(),
@@ -92,7 +98,7 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
         screen: screenId,
         work,
         as,
-        journal,
+        journal: practised.journal,
         chosen,
         way: ways.find((w) => w.trigger === trigger) ?? ways[0],
         ways,
@@ -125,6 +131,7 @@ export function ScreenView({ project, hands, draft, work, as, element, onPlace, 
             practice={practice}
             values={values}
             width={width}
+            drawers={drawers}
             onType={(f, v) => setValues((old) => ({ ...old, [f]: v }))}
             onArrange={(change) =>
               place &&

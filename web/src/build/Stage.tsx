@@ -2,7 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import { type AtWork, api, ask } from '../api/client';
 import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
-import { RailFrame } from '../screen/RailFrame';
+import { RailFrame } from '../screen/rails/RailFrame';
+import type { DrawerHands } from '../screen/rails/useDrawers';
 import { ScreenSheet } from '../screen/ScreenSheet';
 import { Action } from '../ui/controls';
 import { QuestionDialog } from '../use/QuestionDialog';
@@ -20,10 +21,11 @@ interface StageProps {
   onType: (field: string, value: string) => void;
   onArrange: (change: Arrangement) => void;
   width: StageWidth;
+  drawers: DrawerHands;
 }
 
 /** The screen itself, live: the same components, records and tags as in use. */
-export function Stage({ as, work, numbers, practice, values, onType, onArrange, width }: StageProps) {
+export function Stage({ as, work, numbers, practice, values, onType, onArrange, width, drawers }: StageProps) {
   const { project, chosen, choose, pointed, point, setPicker } = useBuild();
   const box = useRef<HTMLDivElement>(null);
   const [cell, setCell] = useState<{ row: number; col: number }>();
@@ -44,6 +46,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
     titles: (table, q) =>
       ask(api.GET('/api/build/{project}/records/{table}', { params: { path: { project, table }, query: { as, q } } })),
     trend: async () => ({}),
+    drawers,
     builder: {
       chosen,
       numbers,

@@ -1,10 +1,28 @@
-import { useCallback, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { api, ask, type ElementView, type Place, type Practised, type PressRequest, Refused } from '../api/client';
 import type { PressAim, Pressed } from '../screen/context';
 import type { Answers, Asked } from '../use/usePress';
 
+/** The press that follows when a dialog comes back, and the place that it was opened from. */
+interface Returning {
+  place: Place;
+  press: Pick<PressRequest, 'element' | 'trigger' | 'row' | 'point'>;
+}
+
+/** What was practised so far, over all screens: it ends when it is begun afresh. */
+export interface Practising {
+  journal: string | undefined;
+  count: number;
+  returns: Returning[]; // of the dialogs that are open, the innermost last
+  follows?: Returning & { result: string }; // a dialog came back: what is pressed next
+}
+
+export const notPractised: Practising = { journal: undefined, count: 0, returns: [] };
+
 interface PracticeProps {
   project: string;
+  practised: Practising;
+  onPractised: (change: (old: Practising) => Practising) => void;
   as: string;
   place: Place | undefined;
   values: Record<string, string>;
@@ -12,17 +30,20 @@ interface PracticeProps {
   onMove: (p: Practised) => void;
 }
 
+/** What a practised press does not have: a trail, a release. */
+const bare = { trail: '', n: 0, release: 0, values: {}, base: {} };
+
 /** Presses of the builder: they act on the screen, nothing is kept and nothing reaches the plant. */
-export function usePractice({ project, as, place, values, version, onMove }: PracticeProps) {
-  const [journal, setJournal] = useState<string>();
-  const [count, setCount] = useState(0);
+export function usePractice(props: PracticeProps) {
+  const { project, as, place, values, version, onMove, practised, onPractised } = props;
+  const { journal, count, returns } = practised;
   const [asked, setAsked] = useState<Asked>();
   const [said, setSaid] = useState<string>();
   const [errors, setErrors] = useState<Record<string, string>>({});
   const [busy, setBusy] = useState<string>();
   const send = useCallback(
-    async (request: PressRequest): Promise<Pressed> => {
-      if (!place) return { done: false };
+    async (request: PressRequest, at = place): Promise<Pressed> => {
+      if (!at) return { done: false };
       setBusy(request.element);
       setSaid(undefined);
       setErrors({});
@@ -30,7 +51,7 @@ export function usePractice({ project, as, place, values, version, onMove }: Pra
         const done = await ask(
           api.POST('/api/build/{project}/practise', {
             params: { path: { project } },
-            body: { as, place, press: request, journal },
+            body: { as, place: at, press: request, journal },
           }),
         );
         if (done.kind === 'question' && done.question) {
@@ -38,13 +59,20 @@ export function usePractice({ project, as, place, values, version, onMove }: Pra
           return { done: false };
         }
         setAsked(undefined);
-        if (done.journal !== '' && done.journal !== undefined) {
-          setJournal(done.journal);
-          setCount((n) => n + 1);
-        }
+        const opens = done.back && {
+          place: at,
+          press: { element: request.element, trigger: done.back, row: request.row, point: request.point },
+        };
+        const back = done.move === 'close' ? returns.at(-1) : undefined;
+        onPractised((old) => ({
+          journal: done.journal || old.journal,
+          count: old.count + (done.journal ? 1 : 0),
+          returns: opens ? [...old.returns, opens] : back ? old.returns.slice(0, -1) : old.returns,
+          follows: back && done.result ? { ...back, result: done.result } : undefined,
+        }));
         if (done.would) setSaid(`Practice: ${done.would.join(', ')}.`);
         else if (done.message) setSaid(done.message);
-        onMove(done);
+        onMove(back ? { ...done, move: undefined, place: back.place } : done);
         return { done: true };
       } catch (e) {
         if (!(e instanceof Refused)) throw e;
@@ -56,26 +84,22 @@ export function usePractice({ project, as, place, values, version, onMove }: Pra
         setBusy(undefined);
       }
     },
-    [project, as, place, journal, onMove],
+    [project, as, place, journal, returns, onMove, onPractised],
   );
   const press = (element: ElementView, aim?: PressAim): Promise<Pressed> =>
-    send({
-      press: crypto.randomUUID(),
-      trail: '',
-      n: 0,
-      release: 0,
-      element: element.id,
-      values,
-      base: {},
-      version,
-      ...aim,
-    });
+    send({ ...bare, press: crypto.randomUUID(), element: element.id, values, version, ...aim });
+  const { follows } = practised;
+  useEffect(() => {
+    if (!follows || place?.screen !== follows.place.screen) return;
+    onPractised((old) => ({ ...old, follows: undefined }));
+    const request = { ...bare, press: crypto.randomUUID(), ...follows.press, result: follows.result };
+    void send(request, follows.place);
+  }, [follows, place, onPractised, send]);
   const answer = (a: Answers) => {
     if (asked) void send({ ...asked.request, ...(a.unsaved === 'drop' ? { values: {} } : {}), ...a });
   };
   const forget = () => {
-    setJournal(undefined);
-    setCount(0);
+    onPractised(() => notPractised);
     setSaid(undefined);
   };
   return {

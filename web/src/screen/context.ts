@@ -11,11 +11,14 @@ import type {
   Title,
   View,
 } from '../api/client';
+import type { DrawerHands } from './rails/useDrawers';
 
 /** What a press brings besides its element. */
 export interface PressAim {
   row?: string;
   point?: string;
+  /** What a dialog came back with. */
+  result?: string;
   trigger?: string;
   rows?: string[];
   /** A row that is edited where it stands: what was typed into it, and what it was. */
@@ -81,6 +84,7 @@ export interface ScreenHands {
   trend: (element: string) => Promise<Samples>;
   pictures: string; // what addresses of the project's pictures begin with
   base: string; // what addresses of plain links begin with
+  drawers?: DrawerHands;
   builder?: BuilderHands;
   work?: WorkHands;
 }

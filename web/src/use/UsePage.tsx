@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { api, ask, type Given, type Shown, type View } from '../api/client';
+import { api, ask, type Given, type Shown, type ThenPress, type View } from '../api/client';
 import { later } from '../ui/later';
 import { Message, Waiting, WayOn } from '../ui/Message';
 import { useNoteOpened } from './cameFrom';
@@ -33,6 +33,7 @@ function Page({ shown, trail, project }: { shown: Shown; trail: TrailHands; proj
   const me = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')) });
   const unsaved = useUnsaved();
   const [given, setGiven] = useState<Given>();
+  const [then, setThen] = useState<ThenPress>();
   const arrival = useArrival(shown);
   const from = useMemo(() => ({ trail: shown.trail, n: shown.n }), [shown.trail, shown.n]);
   useNoteOpened(from);
@@ -43,7 +44,17 @@ function Page({ shown, trail, project }: { shown: Shown; trail: TrailHands; proj
   }, [shown.view.heading]);
   const operator = shown.view.type === 'operator';
   const over = (shown.overlays ?? []).map((o, i) => ({ ...o, depth: i + 1 }));
-  const common = { project, trail, shown, unsaved, given, onGiven: setGiven, onPressed: arrival.onPressed };
+  const common = {
+    project,
+    trail,
+    shown,
+    unsaved,
+    given,
+    onGiven: setGiven,
+    then,
+    onThen: setThen,
+    onPressed: arrival.onPressed,
+  };
   return (
     <Flex direction="column" minH="100dvh" h={operator ? '100dvh' : undefined}>
       {!shown.view.bare && <Strip shown={shown} project={project} builder={me.data?.builder ?? false} onGo={go} />}

@@ -5,11 +5,13 @@ import {
   type PressResult,
   Refused,
   type Shown,
+  type ThenPress,
   type Title,
   type View,
 } from '../api/client';
 import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
-import { RailFrame } from '../screen/RailFrame';
+import { RailFrame } from '../screen/rails/RailFrame';
+import { useDrawers } from '../screen/rails/useDrawers';
 import { ScreenSheet } from '../screen/ScreenSheet';
 import { later } from '../ui/later';
 import { calls } from './calls';
@@ -39,13 +41,15 @@ interface UsedScreenProps {
   unsaved: Unsaved;
   given: Given | undefined;
   onGiven: (given: Given | undefined) => void;
+  then: ThenPress | undefined; // the press that follows on a dialog that came back
+  onThen: (then: ThenPress | undefined) => void;
   onPressed: (element: string) => void;
   headingRef?: React.Ref<HTMLHeadingElement>;
 }
 
 /** One screen in use: what is typed on it, its presses, and the questions they ask. */
 export function UsedScreen(props: UsedScreenProps) {
-  const { project, trail, shown, view, depth, draft, unsaved, given, onGiven, onPressed } = props;
+  const { project, trail, shown, view, depth, draft, unsaved, given, onGiven, then, onThen, onPressed } = props;
   const at = useMemo(() => ({ trail: shown.trail, n: shown.n, depth }), [shown.trail, shown.n, depth]);
   const [titles, setTitles] = useState<Record<string, Title>>({});
   const [adding, setAdding] = useState<string>();
@@ -70,14 +74,26 @@ export function UsedScreen(props: UsedScreenProps) {
       if (result.forgot || result.kind === 'moved') unsaved.register(depth, undefined);
       setAdding(result.choose?.adding ? result.choose.list : undefined);
       if (result.given) onGiven(result.given);
+      if (result.then) onThen(result.then);
     },
-    [depth, view.screen, keeper.settle, restart, unsaved.register, onGiven],
+    [depth, view.screen, keeper.settle, restart, unsaved.register, onGiven, onThen],
   );
   const flush = useCallback(() => {
     void keeper.flush();
     void looks.flush();
   }, [keeper.flush, looks.flush]);
-  const press = usePress({ project, trail, form, depth, chosen: looks.chosen, onSend: flush, onResult, at: call });
+  const drawers = useDrawers();
+  const press = usePress({
+    project,
+    trail,
+    form,
+    depth,
+    chosen: looks.chosen,
+    onSend: flush,
+    onResult,
+    at: call,
+    drawer: drawers.put,
+  });
 
   // A dialog came to a record for one of the fields here.
   useEffect(() => {
@@ -86,6 +102,14 @@ export function UsedScreen(props: UsedScreenProps) {
     type(given.field, given.key);
     onGiven(undefined);
   }, [given, depth, type, onGiven]);
+
+  // A dialog that was opened from here came back: what opened it says what follows.
+  useEffect(() => {
+    if (then?.depth !== depth) return;
+    onThen(undefined);
+    const { element, depth: _, ...aim } = then;
+    void press.press({ id: element }, aim);
+  }, [then, depth, onThen, press.press]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: whatever is shown next, unsaved work here is to be asked about
   useEffect(() => {
@@ -145,6 +169,7 @@ export function UsedScreen(props: UsedScreenProps) {
     more: call.more,
     titles: call.titles,
     trend: call.trend,
+    drawers,
     work,
   };
   const adopt = async (next: Shown | undefined) => {

@@ -1,5 +1,14 @@
 import { useCallback, useRef, useState } from 'react';
-import { api, ask, type ElementView, type PressRequest, type PressResult, type Question, Refused } from '../api/client';
+import {
+  type Act,
+  api,
+  ask,
+  type ElementView,
+  type PressRequest,
+  type PressResult,
+  type Question,
+  Refused,
+} from '../api/client';
 import type { PressAim, Pressed } from '../screen/context';
 import { noteOpened } from './cameFrom';
 import type { TrailHands } from './useTrail';
@@ -34,10 +43,11 @@ interface PressProps {
   onSend: () => void;
   onResult: (result: PressResult) => void;
   at: { csv: (list: string) => string };
+  drawer: (rail: string, how: string) => void;
 }
 
 /** Sends presses and deals with what they come to. One press has one id, however often it is sent. */
-export function usePress({ project, trail, form, depth, chosen, onSend, onResult, at }: PressProps) {
+export function usePress({ project, trail, form, depth, chosen, onSend, onResult, at, drawer }: PressProps) {
   const [busy, setBusy] = useState<string>();
   const [asked, setAsked] = useState<Asked>();
   const [errors, setErrors] = useState<Record<string, string>>({});
@@ -63,7 +73,7 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
         setSaid(wordsOf(result));
         onResult(result);
         if (result.address) openTab(`/use/${project}${result.address}`, request);
-        for (const act of result.does ?? []) acts(act, at);
+        for (const act of result.does ?? []) acts(act, { ...at, drawer });
         if (result.out) return await leaveAll();
         if (result.leave && result.as === 'tab') window.open(result.leave, '_blank', 'noopener');
         else if (result.leave) window.location.assign(result.leave);
@@ -83,11 +93,11 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
         setBusy(undefined);
       }
     },
-    [insist, project, show, fail, reload, onResult, at],
+    [insist, project, show, fail, reload, onResult, at, drawer],
   );
 
   const press = useCallback(
-    async (element: ElementView, aim: PressAim = {}): Promise<Pressed> => {
+    async (element: Pick<ElementView, 'id'>, aim: PressAim = {}): Promise<Pressed> => {
       const here = trail.shown;
       if (!here || under.current) return { done: false };
       onSend();
@@ -138,8 +148,9 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
 }
 
 /** What only the browser can do. */
-function acts(act: { what: string; list?: string }, hands: { csv: (list: string) => string }) {
+function acts(act: Act, hands: { csv: (list: string) => string; drawer: (rail: string, how: string) => void }) {
   if (act.what === 'print') window.print();
+  if (act.what === 'drawer' && act.rail) hands.drawer(act.rail, act.how ?? 'open');
   if (act.what === 'export' && act.list) window.location.assign(hands.csv(act.list));
 }
 

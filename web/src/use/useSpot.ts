@@ -5,12 +5,14 @@ export function useSpot(spot: string | undefined, place: string) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for each arrival
   useEffect(() => {
     if (!spot) return;
+    const [element = '', row] = spot.split('/');
     // After the heading has had its focus, which every arrival gives it.
     const settle = setTimeout(() => {
-      const part = document.querySelector<HTMLElement>(`[data-is="${CSS.escape(spot)}"]`);
+      const part = document.querySelector<HTMLElement>(`[data-is="${CSS.escape(element)}"]`);
       if (!part) return;
       part.scrollIntoView({ block: 'center' });
-      part
+      const inside = row ? (part.querySelector('[aria-current]') ?? part) : part;
+      inside
         .querySelector<HTMLElement>('a, button, input, textarea, select, [tabindex="0"]')
         ?.focus({ preventScroll: true });
     }, 60);

@@ -12,6 +12,7 @@ import { RolesPage } from './RolesPage';
 import { ScreensMatrix } from './ScreensMatrix';
 import { TablePage } from './TablePage';
 import { TablesMatrix } from './TablesMatrix';
+import { VariablesPage } from './VariablesPage';
 
 interface DataPagesProps {
   project: string;
@@ -81,6 +82,8 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
             <RolesPage onPeople={hands.fresh} />
           ) : item === 'conditions' ? (
             <ConditionsPage />
+          ) : item === 'variables' ? (
+            <VariablesPage />
           ) : (
             <TablesMatrix />
           )}

@@ -4,4 +4,5 @@ export const dataPages: [id: string, words: string][] = [
   ['screens', 'Roles and screens'],
   ['roles', 'Roles and people'],
   ['conditions', 'Shared conditions'],
+  ['variables', 'Variables'],
 ];

@@ -12,6 +12,8 @@ import { CarryPicker } from './CarryPicker';
 import { addCase } from './cases';
 import { EffectPicker } from './EffectPicker';
 import { NonePicker } from './NonePicker';
+import { ResultPicker } from './ResultPicker';
+import { RowSpotPicker } from './RowSpotPicker';
 import { SharedPicker } from './SharedPicker';
 import { OtherwisePicker, RolesPicker, SimplePicker, WordsPicker } from './SmallPickers';
 import { SpotPicker } from './SpotPicker';
@@ -92,6 +94,10 @@ export function ChipPicker(p: ChipProps) {
       return <CarryPicker {...p} wayRef={ref} />;
     case 'spot':
       return <SpotPicker {...p} wayRef={ref} />;
+    case 'spotRow':
+      return <RowSpotPicker {...p} wayRef={ref} />;
+    case 'result':
+      return <ResultPicker {...p} wayRef={ref} />;
     case 'do':
       return <EffectPicker {...p} wayRef={ref} />;
     case 'otherwise':

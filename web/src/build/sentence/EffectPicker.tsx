@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
+import type { Op } from '../../api/client';
 import { Action, Line, Select } from '../../ui/controls';
 import { readCondition } from '../condition/spot';
 import { useBuild } from '../context';
@@ -7,8 +8,9 @@ import { recordTable, screensOf, tablesOf } from '../document';
 import { type Json, newId } from '../edit';
 import { Picker } from '../Picker';
 import { Pop } from '../Pop';
-import { actionsOf, mainListOf } from './actions';
+import { actionsOf, looksWorkedOut, mainListOf } from './actions';
 import type { ChipProps } from './ChipPicker';
+import { VariableForm } from './VariableForm';
 import { caseId, gate, putGate, spotOf, type WayRef } from './wiring';
 
 /** What is done before one is moved, found by any word of it. An action that is there can be taken away. */
@@ -18,13 +20,14 @@ export function EffectPicker(p: ChipProps & { wayRef: WayRef }) {
   const [form, setForm] = useState<string>();
   const id = chunk.case ?? caseId(wayRef);
   const count = Object.keys((gate(wayRef, 'cases', id, 'do') as object | undefined) ?? {}).length;
-  const add = (effect: Record<string, Json>) => {
+  const add = (effect: Record<string, Json>, also: Op[] = []) => {
     onClose();
     const path = ['cases', id];
     const body = { [newId('d')]: { pos: count + 1, ...effect } };
     const [effectId = ''] = Object.keys(body);
-    if (gate(wayRef, ...path) === undefined) return void edit(putGate(wayRef, path, { pos: 1, do: body }));
-    void edit(putGate(wayRef, [...path, 'do', effectId], body[effectId] as Json));
+    if (gate(wayRef, ...path) === undefined)
+      return void edit([...also, ...putGate(wayRef, path, { pos: 1, do: body })]);
+    void edit([...also, ...putGate(wayRef, [...path, 'do', effectId], body[effectId] as Json)]);
   };
   if (chunk.item) {
     return (
@@ -45,6 +48,7 @@ export function EffectPicker(p: ChipProps & { wayRef: WayRef }) {
       </Pop>
     );
   }
+  if (form === 'setVar') return <VariableForm wayRef={wayRef} onClose={onClose} onAdd={add} />;
   if (form) return <EffectForm kind={form} wayRef={wayRef} onClose={onClose} onAdd={add} />;
   const actions = actionsOf(entities, screen);
   return (
@@ -190,9 +194,4 @@ function EffectForm({ kind, wayRef, onClose, onAdd }: FormProps) {
       </Box>
     </Pop>
   );
-}
-
-/** Text that is an expression rather than words: it begins with a name the language knows, or a quote. */
-function looksWorkedOut(words: string) {
-  return /^(record|row|inputs|user)\.|^"|\(\)$/.test(words);
 }

@@ -17,6 +17,8 @@ export function RightNow() {
   if (view?.find) rows.push(['looking for', view.find]);
   for (const s of view?.place.sort ?? [])
     rows.push(['ordered by', `${s.path.replace(/^f_/, '')}${s.desc ? ', highest first' : ''}`]);
+  for (const v of view?.vars ?? [])
+    rows.push([v.own ? `${v.label.toLowerCase()} (this screen)` : v.label.toLowerCase(), v.words]);
   const from = view?.place.from;
   if (from?.screen) rows.push(['came from a list of', from.screen.replace(/^s_/, '')]);
   if (view) rows.push(['its address', view.address]);

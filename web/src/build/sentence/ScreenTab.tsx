@@ -6,9 +6,9 @@ import { Action } from '../../ui/controls';
 import { useBuild } from '../context';
 import { recordTable, screensOf } from '../document';
 import { at, put } from '../edit';
+import { RailsHere } from '../rails/RailsHere';
 import { GuardLine } from '../rights/GuardLine';
 import { NewWay } from './NewWay';
-import { RailsHere } from './RailsHere';
 import { Repoint } from './Repoint';
 
 /** What the bottom says while nothing is chosen: who may be on the screen, what one can do, its own settings. */

@@ -2,20 +2,20 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Chunk, WayOut } from '../../api/client';
 import { useBuild } from '../context';
 import { ChipPicker } from './ChipPicker';
+import { CaseExtras, WayExtras } from './Extras';
 
 const tones: Record<string, string> = { target: 'pine', record: 'plum' };
 
 /** A way as a sentence; each chip opens what it can be changed to. A long one is told in lines. */
 export function Sentence({ way }: { way: WayOut }) {
-  const wired = !way.sentence.some((c) => c.part === 'target' && c.bad);
-  const extra = <Extra way={way} wired={wired} />;
-  if (isLong(way.sentence)) return <Lines way={way} extra={extra} />;
+  if (isLong(way.sentence)) return <Lines way={way} />;
   return (
     <Box fontSize="18px" lineHeight="1.75">
       {way.sentence.map((c, i) => (
         <Piece key={keyOf(way.sentence, i)} way={way} at={i} text={c.text} />
       ))}{' '}
-      {extra}
+      <CaseExtras way={way} of={undefined} />
+      <WayExtras way={way} />
     </Box>
   );
 }
@@ -39,17 +39,25 @@ export function isLong(sentence: Chunk[]) {
 }
 
 /** When, for, while, 1 to n, otherwise: each on its line. */
-function Lines({ way, extra }: { way: WayOut; extra: React.ReactNode }) {
+function Lines({ way }: { way: WayOut }) {
   const lines: { label: string; from: number; to: number }[] = [];
   way.sentence.forEach((c, i) => {
     const last = lines[lines.length - 1];
     if (c.line || !last) lines.push({ label: c.line ?? '', from: i, to: i + 1 });
     else last.to = i + 1;
   });
+  // Each of several cases says below its own lines what it could say.
+  const several = way.sentence.some((c) => c.line === 'else');
+  const caseOf = (l: { from: number; to: number }) => way.sentence.slice(l.from, l.to).findLast((c) => c.case)?.case;
+  const ends = (i: number) => {
+    const line = lines[i];
+    const id = several && line ? caseOf(line) : undefined;
+    return id && !lines.slice(i + 1).some((l) => caseOf(l) === id) ? id : undefined;
+  };
   return (
     <Box fontSize="16px" lineHeight="1.6">
       <Box as="ol" listStyleType="none">
-        {lines.map((l) => (
+        {lines.map((l, i) => (
           <Flex as="li" key={`${l.label}.${l.from}`} gap="12px" align="baseline">
             <Box w="74px" flexShrink={0} textAlign="right" color="muted" fontSize="note" fontWeight="700">
               {l.label}
@@ -57,12 +65,16 @@ function Lines({ way, extra }: { way: WayOut; extra: React.ReactNode }) {
             <Box flex="1" minW={0}>
               {way.sentence.slice(l.from, l.to).map((c, k) => (
                 <Piece key={keyOf(way.sentence, l.from + k)} way={way} at={l.from + k} text={c.line ? '' : c.text} />
-              ))}
+              ))}{' '}
+              {ends(i) && <CaseExtras way={way} of={ends(i)} />}
             </Box>
           </Flex>
         ))}
       </Box>
-      <Box pl="86px">{extra}</Box>
+      <Box pl="86px">
+        {!several && <CaseExtras way={way} of={undefined} />}
+        <WayExtras way={way} />
+      </Box>
     </Box>
   );
 }
@@ -103,52 +115,6 @@ function Chip({ chunk, way, id }: { chunk: Chunk; way: WayOut; id: string }) {
       </Box>
       {open && <ChipPicker chunk={chunk} way={way} onClose={() => setPicker(undefined)} />}
     </Box>
-  );
-}
-
-/** What the sentence does not say yet and could. */
-function Extra({ way, wired }: { way: WayOut; wired: boolean }) {
-  const { openPicker, setPicker } = useBuild();
-  const moves = way.kind === 'screen';
-  const has = (part: string) => way.sentence.some((c) => c.part === part);
-  const chip = (part: string, words: string) => {
-    const open = openPicker === `+${part}`;
-    return (
-      <Box as="span" position="relative" display="inline-block" mr="6px" key={part}>
-        <Box
-          as="button"
-          aria-haspopup="dialog"
-          aria-expanded={open}
-          onClick={() => setPicker(open ? undefined : `+${part}`)}
-          fontSize="note"
-          fontWeight="700"
-          color="muted"
-          px="8px"
-          py="1px"
-          borderWidth="1px"
-          borderStyle="dashed"
-          borderColor="muted"
-          borderRadius="3px"
-          cursor="pointer"
-          _hover={{ color: 'amberText', borderColor: 'amber' }}
-        >
-          + {words}
-        </Box>
-        {open && <ChipPicker chunk={{ text: '', part: part }} way={way} onClose={() => setPicker(undefined)} />}
-      </Box>
-    );
-  };
-  return (
-    <>
-      {wired && !has('while') && chip('while', 'only while')}
-      {chip('do', wired ? 'first do' : 'do something and stay')}
-      {moves && !has('carry') && chip('carry', 'carry along')}
-      {moves && !has('spot') && chip('spot', 'at a spot')}
-      {wired && way.kind === 'step' && !has('none') && chip('none', 'at the end')}
-      {wired && chip('+case', 'or else')}
-      {wired && !way.shared && way.kind !== 'none' && chip('+share', 'share it')}
-      {wired && !has('confirm') && way.trigger !== 'row' && way.trigger !== 'point' && chip('confirm', 'ask before')}
-    </>
   );
 }
 

@@ -26,7 +26,9 @@ export function SpotPicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: Way
   });
   const set = (spot: string | undefined) => {
     onClose();
-    void edit(putGate(wayRef, [...path, 'spot'], spot));
+    // A row belongs to the list that it was in.
+    const row = gate(wayRef, ...path, 'spotRow') === undefined ? [] : putGate(wayRef, [...path, 'spotRow'], undefined);
+    void edit([...row, ...putGate(wayRef, [...path, 'spot'], spot)]);
   };
   return (
     <Picker

@@ -1,11 +1,12 @@
 import { childListsOf, recordTable, screensOf, tablesOf, text } from '../document';
 import { at, type Entities, type Json } from '../edit';
 import type { Choice } from '../Picker';
+import { variablesOf } from '../variables';
 
 /** One thing that a gate can do before it moves; form: what is to be said of it first. */
 export interface Action extends Choice {
   effect?: Record<string, Json>;
-  form?: 'set' | 'filter' | 'sort' | 'find' | 'write';
+  form?: 'set' | 'filter' | 'sort' | 'find' | 'write' | 'setVar';
 }
 
 /** All that can be done on a screen, found by any word of it. */
@@ -52,8 +53,30 @@ export function actionsOf(entities: Entities, screen: string): Action[] {
   }
   add('What is looked at', 'refresh', 'read everything again', { effect: { kind: 'refresh' } });
   add('What is looked at', 'print', 'print', { effect: { kind: 'print' }, note: 'put the screen on paper' });
+  add('What the tab keeps', 'setVar', 'set a variable …', { form: 'setVar', note: 'one that is there, or a new one' });
+  for (const v of variablesOf(entities).filter((v) => !v.screen || v.screen === screen))
+    add('What the tab keeps', `forget.${v.id}`, `${v.start ? 'put back' : 'forget'} ${v.label.toLowerCase()}`, {
+      effect: { kind: 'setVar', variable: v.id },
+      note: v.start ? `to ${v.start}` : undefined,
+    });
+  for (const [id, r] of Object.entries(entities).filter(([, e]) => text(e, 'kind') === 'rail')) {
+    if (at(r, ['drawer']) === undefined) continue;
+    for (const [how, words] of [
+      ['open', 'open'],
+      ['close', 'close'],
+      ['toggle', 'open or close'],
+    ] as const)
+      add('Drawers', `drawer.${id}.${how}`, `${words} the drawer “${text(r, 'name')}”`, {
+        effect: { kind: 'drawer', rail: id, how },
+      });
+  }
   if (doc?.type === 'operator') add('The plant', 'write', 'write to a tag …', { form: 'write' });
   return out;
+}
+
+/** Text that is an expression rather than words: it begins with a name the language knows, or a quote. */
+export function looksWorkedOut(words: string) {
+  return /^(record|row|inputs|user|vars)\.|^"|\(\)$/.test(words);
 }
 
 /** The topmost list of a screen that is not one of children: its id and table. */

@@ -33,7 +33,7 @@ export function refOf(b: Pick<BuildHands, 'project' | 'entities' | 'screen'>, wa
     element: way.element,
     trigger: way.trigger,
     at: own,
-    wiring: way.shared ? [way.shared.id, 'gate'] : own,
+    wiring: namesOf(way.wiring),
     shared: way.shared?.id,
   };
 }

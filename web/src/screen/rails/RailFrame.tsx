@@ -1,19 +1,21 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
-import type { ElementView, EntryView, RailView } from '../api/client';
-import { Glyph } from '../ui/Glyph';
-import { ButtonElement } from './ButtonElement';
-import { useScreen } from './context';
-import { ImageElement } from './ImageElement';
-import { TextElement } from './TextElement';
-import { useEntryMenu } from './useEntryMenu';
+import type { ElementView, EntryView, RailView } from '../../api/client';
+import { Glyph } from '../../ui/Glyph';
+import { later } from '../../ui/later';
+import { useScreen } from '../context';
+import { useEntryMenu } from '../useEntryMenu';
+import { RailElement, tall, wide } from './RailElement';
+
+const DrawerRail = later(async () => (await import('./DrawerRail')).DrawerRail);
 
 /** A screen between the rails that stand at its edges. They stay where they are while it scrolls. */
-export function RailFrame({ rails, children }: { rails: RailView[]; children: ReactNode }) {
+export function RailFrame({ rails: all, children }: { rails: RailView[]; children: ReactNode }) {
   const { builder } = useScreen();
+  const rails = all.filter((r) => !r.drawer);
   const at = (edge: string) => rails.filter((r) => r.edge === edge).map((r) => <Rail key={r.id} rail={r} />);
   return (
-    <Flex direction="column" minH={builder ? '100%' : 'calc(100dvh - 44px)'}>
+    <Flex direction="column" position="relative" minH={builder ? '100%' : 'calc(100dvh - 44px)'}>
       {at('top')}
       <Flex flex="1" minH={0} align="stretch">
         <Box hideBelow="md" flexShrink={0}>
@@ -34,6 +36,11 @@ export function RailFrame({ rails, children }: { rails: RailView[]; children: Re
         </Box>
       </Flex>
       {at('bottom')}
+      {all
+        .filter((r) => r.drawer)
+        .map((r) => (
+          <DrawerRail key={r.id} rail={r} />
+        ))}
     </Flex>
   );
 }
@@ -77,9 +84,6 @@ function Rail({ rail }: { rail: RailView }) {
   );
 }
 
-const tall = 46; // px of a button on an upright rail
-const wide = 132; // px on a level one
-
 /** How many elements a rail has room for. */
 function useFit(box: React.RefObject<HTMLDivElement | null>, upright: boolean, n: number) {
   const [fits, setFits] = useState(n);
@@ -107,39 +111,6 @@ function foldOf(all: ElementView[], never: Set<string>, fits: number): ElementVi
     if (!never.has(e.id) && e.button) folded.unshift(e);
   }
   return folded;
-}
-
-function RailElement({ element: e, upright }: { element: ElementView; upright: boolean }) {
-  const { builder } = useScreen();
-  const drawn = e.text ? (
-    <TextElement text={e.text} />
-  ) : e.image ? (
-    <ImageElement element={e} image={e.image} />
-  ) : e.button ? (
-    <ButtonElement element={e} button={{ ...e.button, tone: e.button.tone === 'plain' ? 'rail' : e.button.tone }} />
-  ) : null;
-  const chosen = builder?.chosen === e.id || builder?.lit === e.id;
-  return (
-    <Box
-      w={upright ? undefined : `${wide}px`}
-      flexShrink={0}
-      opacity={e.state === 'hidden' ? 0.55 : 1}
-      css={builder ? { '& button, & a': { fontSize: 'note', gap: '5px', paddingInline: '6px' } } : undefined}
-      {...(builder && {
-        'data-element': e.id,
-        outline: chosen ? '2px solid' : undefined,
-        outlineColor: 'amber',
-        onClickCapture: (event: React.MouseEvent) => {
-          if (builder.chosen === e.id) return;
-          event.preventDefault();
-          event.stopPropagation();
-          builder.onChoose(e.id);
-        },
-      })}
-    >
-      {drawn}
-    </Box>
-  );
 }
 
 function More({ elements, name, upright }: { elements: ElementView[]; name: string; upright: boolean }) {

@@ -1,0 +1,153 @@
+package nav
+
+import (
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// closeMove closes a dialog or drawer, and may say what it comes back with.
+type closeMove struct{ trailMove }
+
+func (closeMove) plan(b *planner, m *MovePlan) {
+	if m.Result != nil {
+		m.Gives = b.bindNeeds(m.Result)
+	}
+}
+
+func (k closeMove) words(w *sentenceWriter, c *CasePlan) {
+	k.trailMove.words(w, c)
+	if c.Move.Result == nil {
+		return
+	}
+	w.plain(" with ")
+	w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.Result), Part: "result", Tone: "record", Case: c.ID})
+}
+
+// resultInput stands for the input that a result goes to: which one, only the screen below knows.
+var resultInput = &project.Input{ID: "result", Label: "Result", Type: "text"}
+
+// comesBackWith works out what a dialog comes back with: what its gate says, else what was saved.
+func (o *Opening) comesBackWith(m *MovePlan, w *world, at aim, out *Outcome) error {
+	if m.Result == nil {
+		out.Result = out.Saved
+		return nil
+	}
+	x := binding{o: o, in: resultInput, b: m.Result, expr: m.Gives, w: w, at: at}
+	switch v := ruleKinds[x.b.Rule].value(&x); {
+	case !v.Known():
+		return refuse("unknown", "What this comes back with is not available: "+v.Why()+".", "Try again in a moment.")
+	case v.IsNull():
+	case v.Kind() == cond.Record:
+		out.Result = v.KeyOf()
+	default:
+		out.Result = v.Wire()
+	}
+	return nil
+}
+
+// pressed gives the element and the trigger of a press, with the usual one where none was named.
+func (o *Opening) pressed(p Press) (trigger string, e *ElementPlan) {
+	if e = o.app.element(o.plan.Screen.ID, p.Element); e == nil {
+		return p.Trigger, nil
+	}
+	trigger, _ = e.gateOn(p.Trigger)
+	return trigger, e
+}
+
+// resultRule is what the dialog came back with.
+type resultRule struct{ ruleBase }
+
+func (resultRule) value(x *binding) cond.Value {
+	if x.at.result == "" {
+		x.later = true
+		return cond.NullValue
+	}
+	v, err := cond.Parse(x.in.TypeOf(), x.at.result)
+	if err != nil {
+		return cond.UnknownBecause(err.Error())
+	}
+	return v
+}
+
+func (resultRule) words(*sentenceWriter, *project.Binding) string { return "what it came back with" }
+
+// ResultTables gives the tables of the records that a screen, opened as a dialog, can come back
+// with; plain says whether something else may come.
+func (a *App) ResultTables(screen string) (tables map[string]bool, plain bool) {
+	tables = map[string]bool{}
+	plan := a.Screens[screen]
+	if plan == nil {
+		return tables, false
+	}
+	for _, w := range plan.Ways() {
+		for _, c := range w.Gate.Cases {
+			if c.Move == nil || c.Move.Kind != "close" {
+				continue
+			}
+			b := c.Move.Result
+			switch {
+			case b == nil && saves(c):
+				tables[plan.Screen.RecordTable()] = true
+			case b == nil:
+			default:
+				table, known, _ := a.BindingTable(w, b, c.Move.Gives)
+				if known && table != "" {
+					tables[table] = true
+				} else {
+					plain = true
+				}
+			}
+		}
+	}
+	delete(tables, "")
+	return tables, plain
+}
+
+// opens gives the screens whose dialog a way comes back from; none for any other way.
+func (w Way) opens() []string {
+	opened, back := project.OpenedBy(w.Trigger)
+	if !back {
+		return nil
+	}
+	g := w.Element.Gates[opened]
+	if g == nil {
+		return nil
+	}
+	var out []string
+	for _, c := range g.Cases {
+		if project.BackTrigger(opened, c.ID) != w.Trigger {
+			continue
+		}
+		for _, m := range c.Move.Leads() {
+			out = append(out, m.Move.Target)
+		}
+	}
+	return out
+}
+
+// Results gives the tables of the records that the dialog of a way comes back with; false for a
+// way that no dialog comes back through. Plain says whether something else may come.
+func (a *App) Results(w Way) (tables map[string]bool, plain, back bool) {
+	tables = map[string]bool{}
+	for _, screen := range w.opens() {
+		of, p := a.ResultTables(screen)
+		plain = plain || p
+		for t := range of {
+			tables[t] = true
+		}
+	}
+	return tables, plain, isBack(w.Trigger)
+}
+
+// dialogWords names the screens that a way comes back from.
+func (a *App) dialogWords(w Way) string {
+	var titles []string
+	for _, id := range w.opens() {
+		if s := a.Project.Screens[id]; s != nil {
+			titles = append(titles, "“"+s.Title+"”")
+		}
+	}
+	return strings.Join(titles, " or ")
+}

@@ -1,0 +1,142 @@
+package nav
+
+import (
+	"context"
+	"maps"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// setVariableEffect gives a variable of the tab or of the place another value.
+type setVariableEffect struct{ alwaysOpen }
+
+func (setVariableEffect) plan(b *planner, e *EffectPlan) {
+	spec := e.Spec.(*project.SetVariable)
+	v := b.variable(spec.Variable)
+	if v == nil {
+		b.broken("variable", spec.Variable, cond.Problem{Message: "The variable it sets is gone, or is another screen’s.", Length: 1})
+		return
+	}
+	if spec.Value == "" {
+		return
+	}
+	x := b.expression("new value", spec.Value)
+	if x == nil {
+		return
+	}
+	if want := v.TypeOf(); !Fits(want, x.Root.Type) {
+		b.broken("new value", spec.Value, cond.Problem{Message: "“" + v.Label + "” is " + cond.KindWords(want.Kind) + "; this is " + cond.KindWords(x.Root.Type.Kind) + ".", Length: max(1, len([]rune(spec.Value)))})
+		return
+	}
+	e.Exprs["value"] = x
+}
+
+// variable finds one that the place being compiled can speak of; nil when it cannot.
+func (b *planner) variable(id string) *project.Variable {
+	v := b.app.Project.Variables[id]
+	if v == nil || v.Screen != "" && (b.sharedGate != nil || v.Screen != b.plan.Screen.ID) {
+		return nil
+	}
+	return v
+}
+
+// Fits says whether a value of one type can be taken as another: numbers of any kind are one kind here.
+func Fits(want, got cond.Type) bool {
+	number := func(t cond.Type) bool {
+		return t.Kind == cond.Whole || t.Kind == cond.Number || t.Kind == cond.Decimal
+	}
+	if number(want) && number(got) || got.Kind == cond.Null {
+		return true
+	}
+	return want.Kind == got.Kind && want.Table == got.Table
+}
+
+func (setVariableEffect) words(w *sentenceWriter, e *EffectPlan) string {
+	spec := e.Spec.(*project.SetVariable)
+	v := w.app.Project.Variables[spec.Variable]
+	switch {
+	case v == nil:
+		return "set a variable that is gone"
+	case spec.Value == "" && v.Start == "":
+		return "forget " + lowerLabel(v.Label)
+	case spec.Value == "":
+		return "put " + lowerLabel(v.Label) + " back to " + v.Start
+	case e.Exprs["value"] == nil:
+		return "set " + lowerLabel(v.Label) + " to “" + spec.Value + "”, which does not fit"
+	}
+	return "set " + lowerLabel(v.Label) + " to " + w.valueWords(e.Exprs["value"])
+}
+
+func (setVariableEffect) do(_ context.Context, r effectRun) (*Question, error) {
+	spec := r.plan.Spec.(*project.SetVariable)
+	v := r.o.app.Project.Variables[spec.Variable]
+	if v == nil || v.Screen != "" && v.Screen != r.o.place.Screen || spec.Value != "" && r.plan.Exprs["value"] == nil {
+		return nil, refuse("broken", "What this sets cannot be read.", "Tell the person who builds this application.")
+	}
+	value := startOf(v)
+	if spec.Value != "" {
+		got := r.plan.Exprs["value"].Root.Eval(r.w)
+		if !got.Known() {
+			return nil, refuse("unknown", "“"+v.Label+"” cannot be worked out now: "+got.Why()+".", "Try again in a moment.")
+		}
+		if !got.IsNull() {
+			kept, err := cond.Parse(v.TypeOf(), got.Wire())
+			if err != nil || !isChoice(v, got.Wire()) {
+				return nil, refuse("bad-value", "“"+v.Label+"” would get a value it cannot hold.", "Tell the person who builds this application.")
+			}
+			value = kept
+		}
+	}
+	r.w.vars = maps.Clone(r.w.vars)
+	if r.w.vars == nil {
+		r.w.vars = map[string]cond.Value{}
+	}
+	r.w.vars[v.ID] = value
+	if r.out.Vars == nil {
+		r.out.Vars = map[string]string{}
+	}
+	r.out.Vars[v.ID] = ""
+	if !value.IsNull() {
+		r.out.Vars[v.ID] = value.Wire()
+	}
+	return nil, nil
+}
+
+// drawerEffect opens or closes a rail that is a drawer; the browser does it.
+type drawerEffect struct{ alwaysOpen }
+
+func (drawerEffect) plan(b *planner, e *EffectPlan) {
+	spec := e.Spec.(*project.Drawer)
+	if r := b.app.Project.Rails[spec.Rail]; r == nil || r.Drawer == nil {
+		b.broken("drawer", spec.Rail, cond.Problem{Message: "The drawer is gone, or is fixed by now.", Length: 1})
+	} else if !r.On(b.plan.Screen) {
+		b.broken("drawer", spec.Rail, cond.Problem{Message: "The drawer “" + r.Name + "” does not stand on this screen.", Length: 1})
+	}
+}
+
+func (drawerEffect) words(w *sentenceWriter, e *EffectPlan) string {
+	spec := e.Spec.(*project.Drawer)
+	name := "a drawer that is gone"
+	if r := w.app.Project.Rails[spec.Rail]; r != nil {
+		name = "the drawer “" + r.Name + "”"
+	}
+	switch spec.How {
+	case "close":
+		return "close " + name
+	case "toggle":
+		return "open or close " + name
+	}
+	return "open " + name
+}
+
+func (drawerEffect) do(_ context.Context, r effectRun) (*Question, error) {
+	spec := r.plan.Spec.(*project.Drawer)
+	for _, rail := range r.o.plan.Rails {
+		if rail.Rail.ID == spec.Rail && r.o.stands(rail) {
+			r.out.Does = append(r.out.Does, Act{What: "drawer", Rail: spec.Rail, How: spec.How})
+			return nil, nil
+		}
+	}
+	return nil, refuse("broken", "The drawer is not on this screen.", "Tell the person who builds this application.")
+}

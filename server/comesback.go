@@ -1,0 +1,32 @@
+package server
+
+import (
+	"ambergate/api"
+	"ambergate/core/nav"
+	"ambergate/store"
+)
+
+// returnOf gives what is pressed on the screen below when the dialog that a press opens comes back.
+func returnOf(req api.PressRequest, out nav.Outcome) *nav.Return {
+	if out.Back == "" {
+		return nil
+	}
+	return &nav.Return{Element: req.Element, Trigger: out.Back, Row: value(req.Row), Point: value(req.Point)}
+}
+
+// overlayAt gives the dialog that a press was made in; an empty one for the screen itself.
+func overlayAt(at *store.Standing, depth int) nav.Overlay {
+	if depth == 0 || depth > len(at.Overlays) {
+		return nav.Overlay{}
+	}
+	return at.Overlays[depth-1]
+}
+
+// then gives the press that follows when a dialog came back with something; nil for none.
+func then(depth int, out nav.Outcome) *api.ThenPress {
+	if depth == 0 || out.Return == nil || out.Result == "" || out.Move != "close" {
+		return nil
+	}
+	r := out.Return
+	return &api.ThenPress{Depth: depth - 1, Element: r.Element, Trigger: r.Trigger, Row: orNil(r.Row), Point: orNil(r.Point), Result: out.Result}
+}

@@ -1,0 +1,51 @@
+package server
+
+import (
+	"context"
+	"maps"
+
+	"ambergate/api"
+	"ambergate/core/nav"
+	"ambergate/store"
+)
+
+// asBefore puts the variables back to what they were when a press was done that is asked about
+// again: it comes to the same as then.
+func (v *visit) asBefore(press string, at *store.Standing, place *nav.Place) {
+	if at.VarsPress != press {
+		return
+	}
+	v.vars = at.VarsBefore.Tab
+	place.Vars = at.VarsBefore.Place
+}
+
+// keepVars keeps what a press set: with the tab, or with the place on it.
+func (v *visit) keepVars(ctx context.Context, req api.PressRequest, at *store.Standing, out nav.Outcome) error {
+	if len(out.Vars) == 0 {
+		return nil
+	}
+	place, err := layer(at, value(req.Depth))
+	if err != nil {
+		return nil // this very press closed the dialog that had them
+	}
+	tab, own := v.app.Keeping(out.Vars)
+	before := store.Kept{Tab: v.vars, Place: place.Vars}
+	vars := merged(v.vars, tab)
+	if err := v.server.Store.SetVars(ctx, at.Trail, req.Press, vars, before); err != nil {
+		return err
+	}
+	v.vars = vars
+	if len(own) == 0 {
+		return nil
+	}
+	*place = place.WithVars(own)
+	return v.server.Store.Change(ctx, at.Spot)
+}
+
+// merged gives one set of values with others put over it.
+func merged(vars, set map[string]string) map[string]string {
+	out := make(map[string]string, len(vars)+len(set))
+	maps.Copy(out, vars)
+	maps.Copy(out, set)
+	return out
+}

@@ -1,0 +1,43 @@
+import { Box } from '@chakra-ui/react';
+import type { ElementView } from '../../api/client';
+import { ButtonElement } from '../ButtonElement';
+import { useScreen } from '../context';
+import { ImageElement } from '../ImageElement';
+import { TextElement } from '../TextElement';
+
+export const tall = 46; // px of a button on an upright rail
+export const wide = 132; // px on a level one
+
+/** A button, text or picture on a rail. */
+export function RailElement({ element: e, upright }: { element: ElementView; upright: boolean }) {
+  const { builder } = useScreen();
+  const drawn = e.text ? (
+    <TextElement text={e.text} />
+  ) : e.image ? (
+    <ImageElement element={e} image={e.image} />
+  ) : e.button ? (
+    <ButtonElement element={e} button={{ ...e.button, tone: e.button.tone === 'plain' ? 'rail' : e.button.tone }} />
+  ) : null;
+  const chosen = builder?.chosen === e.id || builder?.lit === e.id;
+  return (
+    <Box
+      w={upright ? undefined : `${wide}px`}
+      flexShrink={0}
+      opacity={e.state === 'hidden' ? 0.55 : 1}
+      css={builder ? { '& button, & a': { fontSize: 'note', gap: '5px', paddingInline: '6px' } } : undefined}
+      {...(builder && {
+        'data-element': e.id,
+        outline: chosen ? '2px solid' : undefined,
+        outlineColor: 'amber',
+        onClickCapture: (event: React.MouseEvent) => {
+          if (builder.chosen === e.id) return;
+          event.preventDefault();
+          event.stopPropagation();
+          builder.onChoose(e.id);
+        },
+      })}
+    >
+      {drawn}
+    </Box>
+  );
+}
