@@ -112,6 +112,9 @@ func TestARenameBreaksNothing(t *testing.T) {
 			for _, r := range p.Rails {
 				r.Name = "Renamed " + r.Name
 			}
+			for _, v := range p.Variables {
+				v.Alias, v.Label = "x_"+v.Alias, "Renamed "+v.Label
+			}
 			for _, i := range p.Pictures {
 				i.Name = "Renamed " + i.Name
 			}
@@ -166,6 +169,7 @@ func TestTheDemoUsesEveryKind(t *testing.T) {
 			}
 			used["move "+m.Kind], used["as "+m.As], used["mode "+m.Mode], used["none "+m.None] = true, true, true, true
 			used["spot"], used["carry"] = used["spot"] || m.Spot != "", used["carry"] || m.Carry != nil
+			used["row as a spot"], used["result"] = used["row as a spot"] || m.SpotRow != nil, used["result"] || m.Result != nil
 			binds := []map[string]*project.Binding{m.Bind}
 			for _, a := range m.Among {
 				binds = append(binds, a.Bind)
@@ -181,7 +185,10 @@ func TestTheDemoUsesEveryKind(t *testing.T) {
 		p := decoded(t, id)
 		for _, s := range p.Screens {
 			for _, e := range s.Elements {
-				for trigger, g := range e.Spec.Gates() {
+				for trigger, g := range project.AllGates(e.Spec.Gates()) {
+					if _, back := project.OpenedBy(trigger); back {
+						trigger = "comes back"
+					}
 					what, _, _ := strings.Cut(trigger, ".")
 					used["trigger "+what] = true
 					gates(g)
@@ -194,7 +201,7 @@ func TestTheDemoUsesEveryKind(t *testing.T) {
 		}
 		for _, r := range p.Rails {
 			for _, e := range r.Elements {
-				for _, g := range e.Spec.Gates() {
+				for _, g := range project.AllGates(e.Spec.Gates()) {
 					gates(g)
 				}
 			}
@@ -203,7 +210,7 @@ func TestTheDemoUsesEveryKind(t *testing.T) {
 			gates(g.Gate)
 		}
 	}
-	want := []string{"spot", "carry", "pick first", "pick last", "pick nearest"}
+	want := []string{"spot", "row as a spot", "result", "carry", "pick first", "pick last", "pick nearest"}
 	for _, m := range project.Moves {
 		want = append(want, "move "+m)
 	}
@@ -219,7 +226,7 @@ func TestTheDemoUsesEveryKind(t *testing.T) {
 	for _, n := range []string{"grey", "list", "add", "stay", "round"} {
 		want = append(want, "none "+n)
 	}
-	for _, tr := range []string{"press", "release", "row", "point", "menu", "several", "changed", "swipe", "keys", "time", "entered"} {
+	for _, tr := range []string{"press", "release", "row", "point", "menu", "several", "changed", "swipe", "keys", "time", "entered", "comes back"} {
 		want = append(want, "trigger "+tr)
 	}
 	for _, w := range want {

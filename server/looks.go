@@ -30,7 +30,7 @@ func (v *visit) look(ctx context.Context, req api.LookRequest) (api.Looked, erro
 	depth := value(req.Depth)
 	place, err := layer(at, depth)
 	if err != nil {
-		return none, err
+		return none, nil // the dialog was closed meanwhile: its lists are found again by nobody
 	}
 	if len(req.Look) > maxLooks {
 		return none, &nav.Refusal{Code: "bad-request", What: "No screen has so many lists."}

@@ -69,11 +69,30 @@ func (t *Template) Say(w World, words func(Value, Type) string) string {
 		switch {
 		case !v.Known():
 			b.WriteString("–")
-		case !v.IsNull():
+		case v.IsNull():
+		case p.expr.Root.Op == OpPath && v.Kind() == Record:
+			b.WriteString(called(w, p.expr.Root.Path, v, words))
+		default:
 			b.WriteString(words(v, p.expr.Root.Type))
 		}
 	}
 	return b.String()
+}
+
+// Namer is a world that knows what the records behind paths are called.
+type Namer interface {
+	// NameOf gives the title of the record that a path leads to; "" when it was not fetched.
+	NameOf(*Path) string
+}
+
+// called says a record by its title, as far as the world knows it; else by its key.
+func called(w World, p *Path, v Value, words func(Value, Type) string) string {
+	if n, ok := w.(Namer); ok {
+		if title := n.NameOf(p); title != "" {
+			return title
+		}
+	}
+	return words(v, p.Type)
 }
 
 // Paths gives every path the template reads.

@@ -25,6 +25,31 @@ func (k closeMove) words(w *sentenceWriter, c *CasePlan) {
 	w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.Result), Part: "result", Tone: "record", Case: c.ID})
 }
 
+// backWords says in short what happens when a dialog comes back; false when nothing does yet.
+func (w *sentenceWriter) backWords(g *GatePlan) (string, bool) {
+	switch {
+	case g.Gone:
+		return "a shared gate that is gone", false
+	case g.Shared != nil && !g.inner:
+		return "“" + g.Shared.Name + "”", true
+	case len(g.Cases) == 0:
+		return "choose what happens", false
+	}
+	c, parts := g.Cases[0], []string{}
+	for _, e := range c.Effects {
+		parts = append(parts, w.effect(e))
+	}
+	if c.Move != nil {
+		var way WayOut
+		moveKinds[c.Move.Kind].plate(w, &way, c)
+		parts = append(parts, "open "+way.Title)
+	}
+	if len(parts) == 0 {
+		return "choose what happens", false
+	}
+	return strings.Join(parts, ", "), true
+}
+
 // resultInput stands for the input that a result goes to: which one, only the screen below knows.
 var resultInput = &project.Input{ID: "result", Label: "Result", Type: "text"}
 

@@ -72,6 +72,9 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	if v, closed := o.judgeChanges(chosen, at); closed {
 		return v
 	}
+	if closed, is := o.shutToReturn(chosen, at); is {
+		return closed
+	}
 	v = Verdict{State: "open", Part: part, chosen: chosen}
 	if m := chosen.Move; m != nil {
 		if o.place.Mode == "add" && saves(chosen) && m.Kind != "step" {
@@ -86,6 +89,20 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 		}
 	}
 	return v
+}
+
+// shutToReturn says whether what follows on the dialog that a case opens is shut to the user: then
+// nobody is sent to choose something in vain.
+func (o *Opening) shutToReturn(c *CasePlan, at aim) (Verdict, bool) {
+	if c.Back == nil {
+		return Verdict{}, false
+	}
+	v := o.judge(c.Back, at)
+	switch v.By {
+	case "roles", "while", "grant", "row-rule":
+		return v, !v.Open()
+	}
+	return Verdict{}, false
 }
 
 // judgeChanges greys a way that would change or delete a record where grants or row rules do not

@@ -11,6 +11,7 @@ type ButtonView struct {
 	Note    string `json:"note,omitempty"`
 	Icon    string `json:"icon,omitempty"`
 	Tone    string `json:"tone"`
+	Colour  string `json:"colour,omitempty"` // of one's own, in the stead of the tone's
 	Trigger string `json:"trigger"`
 	Href    string `json:"href,omitempty"` // it is a plain link too
 	Writes  bool   `json:"writes,omitempty"`
@@ -37,6 +38,7 @@ type FaceView struct {
 	Words   string       `json:"words,omitempty"`
 	Icon    string       `json:"icon,omitempty"`
 	Tone    string       `json:"tone,omitempty"`
+	Colour  string       `json:"colour,omitempty"`
 	Picture *PictureView `json:"picture,omitempty"`
 }
 
@@ -66,7 +68,7 @@ func (b *planner) picture(id string) {
 
 func (buttonKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	spec := e.Spec.(*project.Button)
-	v := &ButtonView{Words: o.text(e, "words"), Note: o.text(e, "note"), Tip: o.text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Trigger: spec.TriggerName(), Keys: spec.Keys, Picture: o.picture(spec.Picture)}
+	v := &ButtonView{Words: o.text(e, "words"), Note: o.text(e, "note"), Tip: o.text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Picture: o.picture(spec.Picture)}
 	into.Button = v
 	o.face(e, spec, v)
 	if v.Tone == "" {
@@ -144,12 +146,12 @@ func (o *Opening) face(e *ElementPlan, spec *project.Button, v *ButtonView) {
 			if v.States == nil {
 				v.States = map[string]*FaceView{}
 			}
-			v.States[f.State] = &FaceView{Words: o.text(e, "face."+f.ID), Icon: f.Icon, Tone: f.Tone, Picture: o.picture(f.Picture)}
+			v.States[f.State] = &FaceView{Words: o.text(e, "face."+f.ID), Icon: f.Icon, Tone: f.Tone, Colour: f.Colour, Picture: o.picture(f.Picture)}
 		}
 	}
 	if shown == nil {
 		if unknown {
-			v.Tone = "unknown"
+			v.Tone, v.Colour = "unknown", ""
 		}
 		return
 	}
@@ -158,6 +160,9 @@ func (o *Opening) face(e *ElementPlan, spec *project.Button, v *ButtonView) {
 	}
 	if shown.Icon != "" {
 		v.Icon = shown.Icon
+	}
+	if shown.Tone != "" || shown.Colour != "" {
+		v.Colour = shown.Colour // a face with a tone shows that, not the button's own colour
 	}
 	if shown.Tone != "" {
 		v.Tone = shown.Tone

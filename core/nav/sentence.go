@@ -10,7 +10,7 @@ import (
 // Chunk is a piece of a way's sentence. A chip can be edited; what it edits is its part.
 type Chunk struct {
 	Text  string `json:"text"`
-	Part  string `json:"part,omitempty"` // trigger, roles, while, do, target, record, use, give, by, with, none, carry, spot, mode, as, otherwise, confirm, arrive; empty: plain words
+	Part  string `json:"part,omitempty"` // trigger, roles, while, do, target, record, use, give, by, with, none, carry, spot, spotRow, mode, as, back, result, otherwise, confirm, arrive; empty: plain words
 	Tone  string `json:"tone,omitempty"` // target, record
 	Case  string `json:"case,omitempty"`
 	Item  string `json:"item,omitempty"`  // of do: the effect; of record, give and none: the input; of with: the variable
@@ -250,6 +250,11 @@ func (w *sentenceWriter) opened(c *CasePlan, modes bool) {
 func (w *sentenceWriter) as(c *CasePlan) {
 	as := map[string]string{"": "in full", "full": "in full", "dialog": "as a dialog", "drawer": "as a drawer", "replace": "in place of this", "tab": "in a new tab"}[c.Move.As]
 	w.out = append(w.out, Chunk{Text: as, Part: "as", Case: c.ID})
+	if c.Back != nil {
+		w.plain(", and when it comes back ")
+		text, wired := w.backWords(c.Back)
+		w.out = append(w.out, Chunk{Text: text, Part: "back", Case: c.ID, Bad: !wired})
+	}
 }
 
 // spot says where in the target one is led to.

@@ -174,6 +174,18 @@ func (w *world) source(p *cond.Path) (*Row, []string) {
 	return nil, p.Segs
 }
 
+// NameOf gives the title of the record that a path leads to, as far as it was fetched.
+func (w *world) NameOf(p *cond.Path) string {
+	row, segs := w.source(p)
+	if p.Root == "row" {
+		row = w.row
+	}
+	if row == nil {
+		return ""
+	}
+	return w.title(row, p.Type.Table, strings.Join(segs, "."))
+}
+
 // prefixed sees a record through a relation of another: for titles of parents.
 type prefixed struct {
 	*world

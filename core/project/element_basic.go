@@ -7,6 +7,7 @@ type Button struct {
 	Words   string `json:"words"` // template
 	Icon    string `json:"icon,omitempty"`
 	Tone    string `json:"tone,omitempty"`    // plain (default), main, strong, sign
+	Colour  string `json:"colour,omitempty"`  // #rrggbb in the stead of the tone's ground
 	Note    string `json:"note,omitempty"`    // template: a line under the words, on signs
 	Trigger string `json:"trigger,omitempty"` // release (default), press
 	Tip     string `json:"tip,omitempty"`     // template: shown while it is pointed at
@@ -30,6 +31,9 @@ func (b *Button) Validate() error {
 		if err := f.validate(); err != nil {
 			return fmt.Errorf("face %s: %w", id, err)
 		}
+	}
+	if err := validColour(b.Colour); err != nil {
+		return err
 	}
 	if err := ValidKeys(b.Keys); err != nil {
 		return err

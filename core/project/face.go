@@ -1,5 +1,10 @@
 package project
 
+import (
+	"fmt"
+	"regexp"
+)
+
 // Tones are how a button is dressed.
 var Tones = []string{"", "plain", "main", "strong", "sign", "quiet", "good", "warn", "stop"}
 
@@ -14,6 +19,7 @@ type Face struct {
 	Icon    string  `json:"icon,omitempty"`
 	Picture string  `json:"picture,omitempty"`
 	Tone    string  `json:"tone,omitempty"`
+	Colour  string  `json:"colour,omitempty"` // #rrggbb in the stead of the tone's ground
 }
 
 // Position gives the place among others.
@@ -23,5 +29,17 @@ func (f *Face) validate() error {
 	if err := oneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "unknown"); err != nil {
 		return err
 	}
+	if err := validColour(f.Colour); err != nil {
+		return err
+	}
 	return oneOf("tone", f.Tone, Tones...)
+}
+
+var colourForm = regexp.MustCompile(`^#[0-9a-f]{6}$`)
+
+func validColour(c string) error {
+	if c != "" && !colourForm.MatchString(c) {
+		return fmt.Errorf("a colour is written #rrggbb, in small letters")
+	}
+	return nil
 }

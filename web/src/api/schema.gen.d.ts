@@ -933,6 +933,7 @@ export interface components {
         };
         /** @description A button. */
         ButtonView: {
+            colour?: string;
             leave?: string;
             tip?: string;
             keys?: string;
@@ -1902,6 +1903,7 @@ export interface components {
         };
         /** @description What a face of a button changes. */
         FaceView: {
+            colour?: string;
             words?: string;
             icon?: string;
             tone?: string;

@@ -2,6 +2,7 @@ import { Box, chakra } from '@chakra-ui/react';
 import { type ReactNode, useId, useState } from 'react';
 import type { ButtonView, ElementView } from '../api/client';
 import { Glyph } from '../ui/Glyph';
+import { inkOn } from '../ui/inkOn';
 import { PlateShape } from '../ui/Plate';
 import { useScreen } from './context';
 
@@ -89,6 +90,7 @@ export function ButtonElement({ element, button: drawn }: { element: ElementView
   const { state, watch } = useFaceState(drawn, shut);
   const button = faced(drawn, state);
   const tone = button.tone as Tone;
+  const own = shut ? undefined : button.colour;
   const press = () => {
     if (!shut && !waits) void onPress(element);
   };
@@ -101,6 +103,7 @@ export function ButtonElement({ element, button: drawn }: { element: ElementView
         as={href ? 'a' : 'button'}
         {...(href ? { href } : { type: 'button' })}
         tone={tone}
+        style={own ? { color: inkOn(own), ...(tone === 'sign' ? {} : { background: own, borderColor: own }) } : undefined}
         aria-disabled={shut || waits || undefined}
         aria-describedby={tip ? tipId : undefined}
         aria-keyshortcuts={button.keys?.replace('Ctrl', 'Control')}
@@ -118,7 +121,7 @@ export function ButtonElement({ element, button: drawn }: { element: ElementView
           if (!byPress || e.detail === 0) press();
         }}
       >
-        {tone === 'sign' && <PlateShape bg={shut ? 'ghost' : 'plate'} edge="rule" point={22} />}
+        {tone === 'sign' && <PlateShape bg={own ?? (shut ? 'ghost' : 'plate')} edge="rule" point={22} />}
         <Inside button={button} sign={tone === 'sign'} waits={waits} />
       </Face>
     </Reasoned>
@@ -156,6 +159,7 @@ function faced(button: ButtonView, state: string | undefined): ButtonView {
     words: face.words || button.words,
     icon: face.icon || button.icon,
     tone: face.tone || button.tone,
+    colour: face.tone || face.colour ? face.colour : button.colour,
     picture: face.picture ?? button.picture,
   };
 }

@@ -18,10 +18,11 @@ interface PlateProps extends Omit<BoxProps, 'title'> {
   note?: ReactNode;
   tone?: PlateTone;
   badge?: ReactNode;
+  lines?: number; // that the title may take; one where plates are to be of one height
 }
 
 /** How a destination looks everywhere: a sign with a pointed right end. */
-export function Plate({ glyph, title, note, tone = 'plain', badge, ...box }: PlateProps) {
+export function Plate({ glyph, title, note, tone = 'plain', badge, lines = 2, ...box }: PlateProps) {
   const t = tones[tone];
   return (
     <Box position="relative" color={t.color} textAlign="left" w="full" {...box}>
@@ -33,7 +34,7 @@ export function Plate({ glyph, title, note, tone = 'plain', badge, ...box }: Pla
           </Box>
         )}
         <Box minW={0} flex="1">
-          <Box fontWeight="700" fontSize="text" lineHeight="1.2" truncate>
+          <Box fontWeight="700" fontSize="text" lineHeight="1.2" lineClamp={lines} overflowWrap="anywhere">
             {title}
           </Box>
           {note && (

@@ -3,7 +3,7 @@ import { Action, Select } from '../../ui/controls';
 import { useBuild } from '../context';
 import { text } from '../document';
 import { at, type Json, newId, put } from '../edit';
-import { Typed } from '../sentence/Typed';
+import { WordsField } from '../sentence/WordsField';
 import { Tick } from './RailForm';
 
 /** What stands on a rail, in order: buttons, texts and pictures; what never folds into “More”. */
@@ -58,12 +58,7 @@ export function RailElements({ rail, onLeave }: { rail: string; onLeave: () => v
               ))}
             </Select>
           ) : (
-            <Typed
-              label="Words"
-              width="210px"
-              value={text(e, 'words')}
-              onSave={(w) => w && set(['elements', id, 'words'], w)}
-            />
+            <WordsField path={[rail, 'elements', id]} name="words" label="Words" bare />
           )}
           <Box flex="1" />
           {!drawer && text(e, 'kind') === 'button' && (

@@ -6,7 +6,7 @@ import { useBuild } from '../context';
 import { text } from '../document';
 import { at, type Json, put } from '../edit';
 import { Pop } from '../Pop';
-import { Labelled } from '../sentence/LookTab';
+import { Labelled } from '../sentence/Labelled';
 import { Typed } from '../sentence/Typed';
 import { RailElements } from './RailElements';
 import { RailPlacement } from './RailPlacement';
@@ -95,8 +95,8 @@ function DrawerLine({ rail }: { rail: string }) {
         value={drawer === undefined ? 'fixed' : 'drawer'}
         onChange={(e) => set([], e.target.value === 'drawer' ? { pull: true } : undefined)}
       >
-        <option value="fixed">fixed: it always shows</option>
-        <option value="drawer">a drawer: it comes when asked for</option>
+        <option value="fixed">fixed: always there</option>
+        <option value="drawer">a drawer: when asked for</option>
       </Select>
       {drawer !== undefined && (
         <>

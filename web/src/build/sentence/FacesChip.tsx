@@ -7,6 +7,7 @@ import { useBuild } from '../context';
 import { number, text } from '../document';
 import { at, type Json, newId, put } from '../edit';
 import { Pop } from '../Pop';
+import { ColourChip } from './ColourChip';
 import { tones } from './LookTab';
 import { Typed } from './Typed';
 
@@ -31,7 +32,7 @@ export function FacesChip({ path }: { path: string[] }) {
       </Action>
       {open && (
         <Pop label="Faces" onClose={() => setOpen(false)}>
-          <Box p="12px" w="640px">
+          <Box p="12px" w="720px">
             <Box fontSize="note" color="muted" mb="8px">
               The first face whose condition holds is shown; one of a state changes how that looks there.
             </Box>
@@ -75,6 +76,7 @@ export function FacesChip({ path }: { path: string[] }) {
                     <option key={i}>{i}</option>
                   ))}
                 </Select>
+                <ColourChip path={[...path, 'faces', id, 'colour']} />
                 <Action
                   tone="quiet"
                   aria-label="Remove this face"

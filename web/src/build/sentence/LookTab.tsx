@@ -1,17 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
-import { Action, Line, Select } from '../../ui/controls';
+import { Action, Select } from '../../ui/controls';
 import { buttonIcons } from '../../ui/Glyph';
-import { readCondition } from '../condition/spot';
 import { useBuild } from '../context';
 import { number, text } from '../document';
 import { at, put } from '../edit';
 import { pathOf } from '../owner';
+import { ColourChip } from './ColourChip';
 import { FacesChip } from './FacesChip';
+import { Labelled } from './Labelled';
 import { PictureChip } from './PictureChip';
 import { ShownChip } from './ShownChip';
 import { Typed } from './Typed';
 import { WayLook } from './WayLook';
+import { WordsField } from './WordsField';
 
 export const tones = ['plain', 'main', 'strong', 'sign', 'quiet', 'good', 'warn', 'stop'];
 
@@ -58,6 +59,7 @@ export function LookTab({ element }: { element: string }) {
           </Labelled>
           <WordsField path={path} name="tip" label="Said when pointed at" />
           <PictureChip path={[...path, 'picture']} />
+          <ColourChip path={[...path, 'colour']} />
           <FacesChip path={path} />
           {text(body, 'tone') === 'sign' && <WordsField path={path} name="note" label="Line below" />}
         </>
@@ -77,64 +79,6 @@ export function LookTab({ element }: { element: string }) {
         Remove
       </Action>
     </Flex>
-  );
-}
-
-export function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <Box>
-      <Box color="muted" mb="2px">
-        {label}
-      </Box>
-      {children}
-    </Box>
-  );
-}
-
-/** Words may hold expressions in braces; they are stored over ids, whatever aliases are called later. */
-function WordsField({ path, name, label }: { path: string[]; name: string; label: string }) {
-  const { entities, edit, project, as, screen } = useBuild();
-  const stored = text(at(entities, path), name);
-  const element = path[2];
-  const [words, setWords] = useState(stored);
-  const [problem, setProblem] = useState<string>();
-  useEffect(() => {
-    let gone = false;
-    setWords(stored);
-    if (stored.includes('{'))
-      void readCondition({ project, as, screen, element }, { text: stored, template: true }).then(
-        (r) => !gone && setWords(r.shown),
-      );
-    return () => {
-      gone = true;
-    };
-  }, [stored, project, as, screen, element]);
-  const save = async () => {
-    const read = words.includes('{')
-      ? await readCondition({ project, as, screen, element }, { text: words, template: true })
-      : { stored: words, problem: undefined };
-    setProblem(read.problem?.message);
-    if (!read.problem && read.stored !== stored) await edit(put(entities, [...path, name], read.stored));
-  };
-  return (
-    <Labelled label={label}>
-      <Box w="230px">
-        <Line
-          aria-label={label}
-          aria-invalid={!!problem || undefined}
-          value={words}
-          title={problem}
-          onChange={(e) => setWords(e.target.value)}
-          onBlur={() => void save()}
-          onKeyDown={(e) => e.key === 'Enter' && void save()}
-        />
-        {problem && (
-          <Box color="brick" role="alert">
-            {problem}
-          </Box>
-        )}
-      </Box>
-    </Labelled>
   );
 }
 

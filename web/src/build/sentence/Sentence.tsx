@@ -87,17 +87,19 @@ function chipId(sentence: Chunk[], i: number): string {
 }
 
 function Chip({ chunk, way, id }: { chunk: Chunk; way: WayOut; id: string }) {
-  const { openPicker, setPicker } = useBuild();
+  const { openPicker, setPicker, choose } = useBuild();
   const open = openPicker === id;
+  // What happens when a dialog comes back is a way of its own: one goes there.
+  const leads = chunk.part === 'back';
+  const go = () => choose(way.element, `${way.trigger}/${chunk.case ?? ''}`);
   const color = chunk.bad ? 'brick' : chunk.tone ? tones[chunk.tone] : 'ink';
   return (
     <Box as="span" position="relative" display="inline-block">
       <Box
         as="button"
         data-chip
-        aria-haspopup="dialog"
-        aria-expanded={open}
-        onClick={() => setPicker(open ? undefined : id)}
+        {...(leads ? {} : { 'aria-haspopup': 'dialog', 'aria-expanded': open })}
+        onClick={leads ? go : () => setPicker(open ? undefined : id)}
         onKeyDown={alongChips}
         color={color}
         fontWeight="700"

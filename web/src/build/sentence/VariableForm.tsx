@@ -131,7 +131,7 @@ function choicesFor(v: VariableDoc, proposed: Proposal[]): { id: string; words: 
   if (v.type === 'date') return [{ id: 'today()', words: 'today' }];
   return proposed.flatMap((p) => {
     const id = expressionOf(p.binding as Record<string, string> | undefined);
-    return id ? [{ id, words: p.words }] : [];
+    return id && id !== `vars.${v.id}` ? [{ id, words: p.words }] : [];
   });
 }
 

@@ -3,7 +3,7 @@ import { Action, Select } from '../../ui/controls';
 import { useBuild } from '../context';
 import { number, text } from '../document';
 import { at, put } from '../edit';
-import { Labelled } from './LookTab';
+import { Labelled } from './Labelled';
 import { Typed } from './Typed';
 
 /** What sets off a way of the screen itself: which swipe, which keys, after which time. */

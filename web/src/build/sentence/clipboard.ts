@@ -26,4 +26,4 @@ export function useCopied(): Copied {
 }
 
 /** What makes a button look as it does. */
-export const lookParts = ['tone', 'icon', 'picture', 'faces', 'tip'];
+export const lookParts = ['tone', 'colour', 'icon', 'picture', 'faces', 'tip'];

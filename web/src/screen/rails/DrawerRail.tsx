@@ -102,7 +102,8 @@ interface PanelProps {
 
 /** The open drawer: it lies over the screen, which stays in reach. */
 function Panel({ rail, upright, held, onClose }: PanelProps) {
-  const { builder } = useScreen();
+  const { builder, view } = useScreen();
+  const top = builder || view.bare ? 0 : '44px'; // below the strip
   const box = useRef<HTMLDivElement>(null);
   useEffect(() => {
     if (builder) return;
@@ -122,7 +123,8 @@ function Panel({ rail, upright, held, onClose }: PanelProps) {
       position={held}
       zIndex="overlay"
       {...edges[rail.edge]}
-      {...(upright ? { top: 0, bottom: 0, w: size, maxW: '92%' } : { left: 0, right: 0, h: size })}
+      {...(rail.edge === 'top' ? { top } : {})}
+      {...(upright ? { top, bottom: 0, w: size, maxW: '92%' } : { left: 0, right: 0, h: size })}
       direction="column"
       bg="plate"
       boxShadow="0 0 24px rgba(32,38,46,0.28)"

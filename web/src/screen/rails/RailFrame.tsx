@@ -21,7 +21,7 @@ export function RailFrame({ rails: all, children }: { rails: RailView[]; childre
         <Box hideBelow="md" flexShrink={0}>
           {at('left')}
         </Box>
-        <Box flex="1" minW={0}>
+        <Box flex="1" minW={0} {...besideTabs(all)}>
           <Box hideFrom="md">
             {rails
               .filter((r) => r.edge === 'left' || r.edge === 'right')
@@ -43,6 +43,12 @@ export function RailFrame({ rails: all, children }: { rails: RailView[]; childre
         ))}
     </Flex>
   );
+}
+
+/** Room for the tabs of drawers, so that they cover nothing. */
+function besideTabs(rails: RailView[]) {
+  const tab = (edge: string) => rails.some((r) => r.edge === edge && r.drawer?.pull);
+  return { pl: tab('left') ? '28px' : undefined, pr: tab('right') ? '28px' : undefined };
 }
 
 /** One rail. What does not fit folds into “More”, from the end; what never folds stays. */
