@@ -106,6 +106,19 @@ func (t *Template) Paths() []*Path {
 	return out
 }
 
+// Phrase says the template without a record at hand: what is worked out stands in words.
+func (t *Template) Phrase() string {
+	var b strings.Builder
+	for _, p := range t.parts {
+		if p.expr != nil {
+			b.WriteString(p.expr.Root.Phrase())
+		} else {
+			b.WriteString(p.text)
+		}
+	}
+	return b.String()
+}
+
 // Stored writes the template over ids.
 func (t *Template) Stored() string { return t.write(func(e *Expr) string { return e.Stored }) }
 

@@ -230,6 +230,9 @@ func (o *Opening) elementWords(e *ElementPlan) string {
 func (a *App) ElementWords(s *project.Screen, e *ElementPlan) string {
 	switch spec := e.Spec.(type) {
 	case *project.Button:
+		if t := e.Texts["words"]; t != nil {
+			return t.Phrase()
+		}
 		return spec.Words
 	case *project.List:
 		if t := a.Project.Tables[spec.Table]; t != nil {

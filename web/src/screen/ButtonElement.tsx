@@ -3,7 +3,7 @@ import { type ReactNode, useId, useState } from 'react';
 import type { ButtonView, ElementView } from '../api/client';
 import { Glyph } from '../ui/Glyph';
 import { inkOn } from '../ui/inkOn';
-import { PlateShape } from '../ui/Plate';
+import { PlateShape } from '../ui/PlateShape';
 import { useScreen } from './context';
 
 const Face = chakra('a', {
@@ -103,7 +103,9 @@ export function ButtonElement({ element, button: drawn }: { element: ElementView
         as={href ? 'a' : 'button'}
         {...(href ? { href } : { type: 'button' })}
         tone={tone}
-        style={own ? { color: inkOn(own), ...(tone === 'sign' ? {} : { background: own, borderColor: own }) } : undefined}
+        style={
+          own ? { color: inkOn(own), ...(tone === 'sign' ? {} : { background: own, borderColor: own }) } : undefined
+        }
         aria-disabled={shut || waits || undefined}
         aria-describedby={tip ? tipId : undefined}
         aria-keyshortcuts={button.keys?.replace('Ctrl', 'Control')}

@@ -51,14 +51,12 @@ function Frame({ element, children }: { element: ElementView; children: ReactNod
     event.stopPropagation();
   };
   return (
-    <Box
-      position="relative"
+    // biome-ignore lint/a11y/noStaticElementInteractions: a frame around what has a role itself
+    <div
+      className="frame"
       data-element={element.id}
-      borderRadius="5px"
-      outline={chosen || builder.lit === element.id ? '2px solid' : undefined}
-      outlineColor="amber"
-      outlineOffset="3px"
-      opacity={element.state === 'hidden' ? 0.6 : 1}
+      data-lit={chosen || builder.lit === element.id || undefined}
+      data-hidden={element.state === 'hidden' || undefined}
       onPointerDownCapture={(event) => {
         wasChosen.current = chosen;
         if (!chosen) {
@@ -79,33 +77,11 @@ function Frame({ element, children }: { element: ElementView; children: ReactNod
       onMouseLeave={() => builder.onPoint(undefined)}
     >
       {children}
-      {number !== undefined && <Notch number={number} chosen={chosen} />}
-    </Box>
-  );
-}
-
-/** The small square under an element that a wire leaves from; its number is that of the plate. */
-function Notch({ number, chosen }: { number: number; chosen: boolean }) {
-  return (
-    <Box
-      data-notch
-      position="absolute"
-      left="10px"
-      bottom="-9px"
-      minW="16px"
-      h="16px"
-      px="3px"
-      fontSize="11px"
-      lineHeight="14px"
-      fontWeight="800"
-      textAlign="center"
-      bg={chosen ? 'amber' : 'amberSoft'}
-      color={chosen ? 'white' : 'amberText'}
-      borderWidth="1px"
-      borderColor="amber"
-      aria-hidden
-    >
-      {number}
-    </Box>
+      {number !== undefined && (
+        <div className="notch" data-notch data-chosen={chosen || undefined} aria-hidden>
+          {number}
+        </div>
+      )}
+    </div>
   );
 }

@@ -5,7 +5,7 @@ import { useScreen } from './context';
 import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
 import { panelsOf } from './layout';
-import { plantTones } from './PlantElements';
+import { plantTones } from './plantTones';
 
 /** An operator screen has a fixed shape and is scaled as a whole. */
 const shape = { w: 1280, h: 752 };

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { ElementView, Samples, TrendView } from '../api/client';
 import { useScreen } from './context';
-import { plantTones } from './PlantElements';
+import { plantTones } from './plantTones';
 
 const strokes = [plantTones.ink, '#8A4B00', '#1D3E75', '#4C5458'];
 const dashes = [undefined, '7 4', '2 3', '10 3 2 3'];

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { Finding, WayIn } from '../../api/client';
 import { Line } from '../../ui/controls';
 import { Plate, type PlateTone } from '../../ui/Plate';
@@ -60,12 +60,7 @@ export function WaysInMargin({ ways }: { ways: WayIn[] }) {
       {areas.map((area, i) => {
         const of = shown.filter((w) => (w.area ?? '') === area);
         return folds ? (
-          <details key={area} open={i === 0} style={{ marginBottom: 10 }}>
-            <Box as="summary" cursor="pointer" fontWeight="700" fontSize="note" mb="6px">
-              {area || 'No area'} · {of.length}
-            </Box>
-            <InPlates ways={of} />
-          </details>
+          <Folded key={area} words={`${area || 'No area'} · ${of.length}`} first={i === 0} ways={of} />
         ) : (
           <Box key={area} mb="10px">
             <InPlates ways={of} />
@@ -73,6 +68,19 @@ export function WaysInMargin({ ways }: { ways: WayIn[] }) {
         );
       })}
     </Box>
+  );
+}
+
+/** The ways of one area, drawn when it is unfolded. */
+function Folded({ words, first, ways }: { words: string; first: boolean; ways: WayIn[] }) {
+  const [open, setOpen] = useState(first);
+  return (
+    <details open={open} onToggle={(e) => setOpen(e.currentTarget.open)} style={{ marginBottom: 10 }}>
+      <Box as="summary" cursor="pointer" fontWeight="700" fontSize="note" mb="6px">
+        {words}
+      </Box>
+      {open && <InPlates ways={ways} />}
+    </details>
   );
 }
 
@@ -91,20 +99,17 @@ function InPlates({ ways }: { ways: WayIn[] }) {
           >
             <Plate glyph={w.glyph} title={w.title} note={w.words} tone={w.open ? 'plain' : 'ghost'} />
           </Box>
-          <Box fontSize="note" lineHeight="1.3" px="4px" pt="3px" color="muted">
+          <div className="plate-below">
             {w.open ? null : `for ${w.roles} · `}
             {w.brings ? (
               <>
-                brings{' '}
-                <Box as="span" color="plum" fontWeight="650">
-                  {w.brings}
-                </Box>
+                brings <span className="plate-brings">{w.brings}</span>
                 {w.none && `; ${w.none}`}
               </>
             ) : (
               'brings nothing'
             )}
-          </Box>
+          </div>
         </Box>
       ))}
     </Flex>
@@ -148,18 +153,25 @@ export function WaysOutMargin({ plates, screenFindings }: { plates: OutPlate[]; 
 
 function OutPlateView({ plate }: { plate: OutPlate }) {
   const { chosen, choose, open, point, way } = useBuild();
-  const first = plate.ways[0];
-  if (!first) return null;
   const isChosen = plate.ways.some((w) => w.element === chosen && w.trigger === way?.trigger);
   const shut = plate.ways.every((w) => w.state === 'hidden' || w.state === 'greyed');
   const broken = plate.findings.some((f) => f.severity === 'broken');
   const tone: PlateTone = isChosen ? 'chosen' : broken ? 'broken' : shut ? 'ghost' : 'plain';
+  const box = useRef<HTMLDivElement>(null);
+  // The plate of what was chosen on the stage is to be seen, with its wire.
+  useEffect(() => {
+    if (isChosen) box.current?.scrollIntoView({ block: 'nearest' });
+  }, [isChosen]);
+  const first = plate.ways[0];
+  if (!first) return null;
   const next =
     plate.ways[
       (plate.ways.findIndex((w) => w.element === chosen && w.trigger === way?.trigger) + 1) % plate.ways.length
     ] ?? first;
   return (
-    <Box
+    // biome-ignore lint/a11y/noStaticElementInteractions: pointing at a plate only shows its wire
+    <div
+      ref={box}
       data-plate={plate.number}
       data-target={plate.target}
       onMouseEnter={() => point(first.element)}
@@ -179,28 +191,28 @@ function OutPlateView({ plate }: { plate: OutPlate }) {
           tone={tone}
           title={<PlateTitle plate={plate} />}
           note={<PlateNote plate={plate} shown={way && isChosen ? way : first} />}
-          badge={<Badge number={plate.number} />}
+          badge={plate.number}
         />
       </Box>
-      <Flex px="4px" fontSize="note" gap="8px" wrap="wrap" lineHeight="1.35">
-        {isChosen && plate.target && (
-          <Box
-            minH="24px"
-            as="button"
-            color="pine"
-            fontWeight="650"
-            textDecoration="underline"
-            cursor="pointer"
-            onClick={() => plate.target && open(plate.target)}
-          >
-            build {plate.title}
-          </Box>
-        )}
-      </Flex>
+      {isChosen && plate.target && (
+        <Box
+          as="button"
+          minH="24px"
+          px="4px"
+          fontSize="note"
+          color="pine"
+          fontWeight="650"
+          textDecoration="underline"
+          cursor="pointer"
+          onClick={() => plate.target && open(plate.target)}
+        >
+          build {plate.title}
+        </Box>
+      )}
       {plate.findings.map((f) => (
         <FindingNote key={f.check + f.words} finding={f} />
       ))}
-    </Box>
+    </div>
   );
 }
 
@@ -208,12 +220,7 @@ function PlateTitle({ plate }: { plate: OutPlate }) {
   return (
     <>
       {plate.title}
-      {plate.ways.length > 1 && (
-        <Box as="span" fontWeight="500" color="muted">
-          {' '}
-          {plate.ways.length} ways
-        </Box>
-      )}
+      {plate.ways.length > 1 && <span className="plate-count"> {plate.ways.length} ways</span>}
     </>
   );
 }
@@ -228,33 +235,10 @@ function PlateNote({ plate, shown }: { plate: OutPlate; shown: OutPlate['ways'][
       {shown.brings && (
         <>
           {shown.how && ' · '}
-          <Box as="span" color="plum" fontWeight="650">
-            {shown.brings}
-          </Box>
+          <span className="plate-brings">{shown.brings}</span>
         </>
       )}
       {!shown.how && !shown.brings && `“${shown.words}”`}
-    </Box>
-  );
-}
-
-function Badge({ number }: { number: number }) {
-  return (
-    <Box
-      minW="18px"
-      h="18px"
-      px="4px"
-      fontSize="12px"
-      lineHeight="16px"
-      fontWeight="800"
-      textAlign="center"
-      bg="amberSoft"
-      color="amberText"
-      borderWidth="1px"
-      borderColor="amber"
-      flexShrink={0}
-    >
-      {number}
     </Box>
   );
 }

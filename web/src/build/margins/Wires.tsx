@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { type RefObject, useLayoutEffect, useState } from 'react';
+import { type RefObject, useEffect, useState } from 'react';
 import type { OutPlate } from './plates';
 
 interface Wire {
@@ -7,7 +7,6 @@ interface Wire {
   path: string;
   look: 'open' | 'shut' | 'broken';
   chosen: boolean;
-  start: [number, number];
   cross?: [number, number];
 }
 
@@ -27,7 +26,8 @@ const laneGap = 6;
  */
 export function Wires({ body, plates, chosen, pointed }: WiresProps) {
   const [wires, setWires] = useState<Wire[]>([]);
-  useLayoutEffect(() => {
+  // After all is laid out: the body around has its ref only then.
+  useEffect(() => {
     const root = body.current;
     if (!root) return;
     let frame = 0;
@@ -63,7 +63,6 @@ export function Wires({ body, plates, chosen, pointed }: WiresProps) {
 
 function WireLine({ wire }: { wire: Wire }) {
   const color = wire.look === 'broken' ? 'var(--chakra-colors-brick)' : 'var(--chakra-colors-amber)';
-  const [x, y] = wire.start;
   return (
     <g opacity={wire.chosen ? 1 : 0.75}>
       <path
@@ -74,7 +73,6 @@ function WireLine({ wire }: { wire: Wire }) {
         strokeDasharray={wire.look === 'shut' ? '6 5' : wire.look === 'broken' ? '9 4 2 4' : undefined}
         strokeLinejoin="round"
       />
-      <rect x={x - 3} y={y - 3} width="6" height="6" fill={color} />
       {wire.cross && (
         <path
           d={`M${wire.cross[0] - 5} ${wire.cross[1] - 5}l10 10m0-10l-10 10`}
@@ -91,6 +89,7 @@ function route(root: HTMLElement, plates: OutPlate[], chosen: string | undefined
   if (!stage) return [];
   const origin = root.getBoundingClientRect();
   const frame = stage.getBoundingClientRect();
+  const margin = root.querySelector('[data-ground]')?.getBoundingClientRect();
   const boxes = [...stage.querySelectorAll<HTMLElement>('[data-element]')].map((el) => ({
     id: el.dataset.element ?? '',
     rect: el.getBoundingClientRect(),
@@ -109,7 +108,7 @@ function route(root: HTMLElement, plates: OutPlate[], chosen: string | undefined
   for (const { plate, way, rank } of wanted.slice(0, maxWires)) {
     const from = boxes.find((b) => b.id === way.element);
     const to = root.querySelector(`[data-plate="${plate.number}"]`)?.getBoundingClientRect();
-    if (!from || !to) continue;
+    if (!from || !to || !margin || to.top + 24 < margin.top || to.top + 24 > margin.bottom) continue;
     const x = from.rect.left + 18;
     const y = freeGap(from.rect, boxes, frame);
     if (y === undefined) continue;
@@ -123,10 +122,9 @@ function route(root: HTMLElement, plates: OutPlate[], chosen: string | undefined
         : 'shut';
     out.push({
       key: `${way.element}.${way.trigger}`,
-      path: `M${at(x, from.rect.bottom)}L${at(x, y)}L${at(lane, y)}L${at(lane, py)}L${at(to.left, py)}`,
+      path: `M${at(x, Math.min(from.rect.bottom + 8, y))}L${at(x, y)}L${at(lane, y)}L${at(lane, py)}L${at(to.left, py)}`,
       look,
       chosen: rank === 0,
-      start: [x - origin.left, from.rect.bottom + 1 - origin.top],
       cross: look === 'broken' ? [lane - origin.left, (y + py) / 2 - origin.top] : undefined,
     });
   }

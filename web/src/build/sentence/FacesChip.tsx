@@ -82,7 +82,7 @@ export function FacesChip({ path }: { path: string[] }) {
                   aria-label="Remove this face"
                   onClick={() => void edit(put(entities, [...path, 'faces', id], undefined))}
                 >
-                  ×
+                  remove
                 </Action>
               </Flex>
             ))}

@@ -150,13 +150,13 @@ function LeadsTo({ of }: { of: Explanation }) {
   return (
     <Box mb="10px">
       <Head>{of.state === 'open' ? 'Leads to' : 'Would lead to'}</Head>
-      <Plate
-        title={to.title}
-        note={[to.mode, to.as && to.as !== 'full' ? to.as : ''].filter(Boolean).join(', ')}
-        tone={to.opens ? 'plain' : 'broken'}
-        maxW="330px"
-        mb="4px"
-      />
+      <Box maxW="330px" mb="4px">
+        <Plate
+          title={to.title}
+          note={[to.mode, to.as && to.as !== 'full' ? to.as : ''].filter(Boolean).join(', ')}
+          tone={to.opens ? 'plain' : 'broken'}
+        />
+      </Box>
       {to.inputs.map((i) => (
         <Flex key={i.label} gap="8px">
           <Box color="muted">{i.label.toLowerCase()}</Box>

@@ -4,6 +4,7 @@ import type { ElementView, EntryView, RailView } from '../../api/client';
 import { Glyph } from '../../ui/Glyph';
 import { later } from '../../ui/later';
 import { useScreen } from '../context';
+import { plantTones } from '../plantTones';
 import { useEntryMenu } from '../useEntryMenu';
 import { RailElement, tall, wide } from './RailElement';
 
@@ -11,7 +12,7 @@ const DrawerRail = later(async () => (await import('./DrawerRail')).DrawerRail);
 
 /** A screen between the rails that stand at its edges. They stay where they are while it scrolls. */
 export function RailFrame({ rails: all, children }: { rails: RailView[]; children: ReactNode }) {
-  const { builder } = useScreen();
+  const { builder, view } = useScreen();
   const rails = all.filter((r) => !r.drawer);
   const at = (edge: string) => rails.filter((r) => r.edge === edge).map((r) => <Rail key={r.id} rail={r} />);
   return (
@@ -21,7 +22,7 @@ export function RailFrame({ rails: all, children }: { rails: RailView[]; childre
         <Box hideBelow="md" flexShrink={0}>
           {at('left')}
         </Box>
-        <Box flex="1" minW={0} {...besideTabs(all)}>
+        <Box flex="1" minW={0} bg={view.type === 'operator' ? plantTones.ground : undefined} {...besideTabs(all)}>
           <Box hideFrom="md">
             {rails
               .filter((r) => r.edge === 'left' || r.edge === 'right')
