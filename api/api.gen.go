@@ -773,6 +773,12 @@ type WorkRequest struct {
 	Vars    *map[string]string `json:"vars,omitempty"`
 }
 
+// GetDraftParams defines parameters for GetDraft.
+type GetDraftParams struct {
+	// Since the sequence number of the draft that one has; only entities of later versions are sent
+	Since *int64 `form:"since,omitempty" json:"since,omitempty"`
+}
+
 // GetNamesParams defines parameters for GetNames.
 type GetNamesParams struct {
 	Screen  *string `form:"screen,omitempty" json:"screen,omitempty"`
@@ -915,7 +921,7 @@ type KeepListViewJSONRequestBody = ListChoice
 type ServerInterface interface {
 	// GetDraft The project as it is being built
 	// (GET /api/build/{project})
-	GetDraft(c *gin.Context, project string)
+	GetDraft(c *gin.Context, project string, params GetDraftParams)
 	// CompleteText What could stand at a place of a text
 	// (POST /api/build/{project}/complete)
 	CompleteText(c *gin.Context, project string)
@@ -1083,6 +1089,17 @@ func (siw *ServerInterfaceWrapper) GetDraft(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetDraftParams
+
+	// ------------- Optional query parameter "since" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "since", c.Request.URL.Query(), &params.Since, runtime.BindQueryParameterOptions{Type: "integer", Format: "int64"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter since: %w", err), http.StatusBadRequest)
+		return
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -1090,7 +1107,7 @@ func (siw *ServerInterfaceWrapper) GetDraft(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.GetDraft(c, project)
+	siw.Handler.GetDraft(c, project, params)
 }
 
 // CompleteText operation middleware

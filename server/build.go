@@ -40,12 +40,17 @@ func (s *Server) building(c *gin.Context, slug string) (*building, error) {
 	return &building{project: id, account: account, draft: d}, nil
 }
 
-// GetDraft gives the project as it is being built.
-func (s *Server) GetDraft(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *building, _ nothing) (api.Draft, error) { return s.draftOf(c, b, slug) })
+// GetDraft gives the project as it is being built; to who has an older draft only the entities that
+// have changed since. Which are gone shows in the versions, which are those of all.
+func (s *Server) GetDraft(c *gin.Context, slug string, params api.GetDraftParams) {
+	since := int64(-1)
+	if params.Since != nil {
+		since = *params.Since
+	}
+	inBuild(s, c, slug, func(b *building, _ nothing) (api.Draft, error) { return s.draftOf(c, b, slug, since) })
 }
 
-func (s *Server) draftOf(ctx context.Context, b *building, slug string) (api.Draft, error) {
+func (s *Server) draftOf(ctx context.Context, b *building, slug string, since int64) (api.Draft, error) {
 	people, err := s.Store.Accounts(ctx, b.project)
 	if err != nil {
 		return api.Draft{}, err
@@ -61,7 +66,9 @@ func (s *Server) draftOf(ctx context.Context, b *building, slug string) (api.Dra
 		Entities: map[string]any{}, Versions: b.draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks,
 	}
 	for id, body := range b.draft.Entities {
-		out.Entities[id] = json.RawMessage(body)
+		if b.draft.Versions[id] > since {
+			out.Entities[id] = json.RawMessage(body)
+		}
 	}
 	for _, a := range people {
 		p := api.Person{Id: a.ID, Name: a.Name, Roles: []string{}}

@@ -1,6 +1,7 @@
 package server_test
 
 import (
+	"fmt"
 	"net/http"
 	"strings"
 	"testing"
@@ -200,4 +201,29 @@ func TestAColumnGoneFromTheDatabase(t *testing.T) {
 		t.Errorf("%+v", draft.Findings)
 	}
 	as(t, "mira").refused("POST", "/api/use/tarnhorn/open", map[string]any{"address": "/parts"}, http.StatusForbidden, "broken")
+}
+
+func TestADraftIsFetchedFromWhatOneHas(t *testing.T) {
+	arno := as(t, "arno")
+	var whole, since, after api.Draft
+	arno.must("GET", builds, nil, &whole)
+	arno.must("GET", fmt.Sprintf("%s?since=%d", builds, whole.Seq), nil, &since)
+	if len(since.Entities) != 0 || len(since.Versions) != len(whole.Entities) {
+		t.Errorf("nothing has changed, and %d of %d entities come", len(since.Entities), len(since.Versions))
+	}
+	patch := []map[string]any{
+		{"op": "add", "path": "/v_since", "value": map[string]any{"kind": "variable", "pos": 9, "label": "Since", "alias": "since", "type": "text"}},
+		{"op": "replace", "path": "/s_card/title", "value": "Card"},
+	}
+	arno.must("POST", builds+"/edits", map[string]any{"patch": patch}, nil)
+	arno.must("GET", fmt.Sprintf("%s?since=%d", builds, whole.Seq), nil, &after)
+	if len(after.Entities) != 2 || after.Entities["v_since"] == nil || after.Entities["s_card"] == nil {
+		t.Errorf("two have changed, and %d come", len(after.Entities))
+	}
+	arno.must("POST", builds+"/undo", nil, nil)
+	var undone api.Draft
+	arno.must("GET", fmt.Sprintf("%s?since=%d", builds, after.Seq), nil, &undone)
+	if _, there := undone.Versions["v_since"]; there || len(undone.Entities) != 1 || undone.Entities["s_card"] == nil {
+		t.Errorf("after undoing: %d come, gone is told %v", len(undone.Entities), !there)
+	}
 }

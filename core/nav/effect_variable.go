@@ -65,6 +65,9 @@ func (setVariableEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	case e.Exprs["value"] == nil:
 		return "set " + lowerLabel(v.Label) + " to “" + spec.Value + "”, which does not fit"
 	}
+	if n := e.Exprs["value"].Root; n.Op == cond.OpNot && n.Args[0].Op == cond.OpPath && first(n.Args[0].Path.Segs) == v.ID {
+		return "switch " + lowerLabel(v.Label) + " between yes and no"
+	}
 	return "set " + lowerLabel(v.Label) + " to " + w.valueWords(e.Exprs["value"])
 }
 

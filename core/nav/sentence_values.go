@@ -123,6 +123,9 @@ func (a *App) roleWords(roles map[string]bool) string {
 
 // valueWords says what a field gets: "this cabin", "its lift", "the user", or a plain value.
 func (w *sentenceWriter) valueWords(x *cond.Expr) string {
+	if x.Root.Op == cond.OpConst && x.Root.Const.Kind() == cond.YesNo {
+		return map[bool]string{true: "yes", false: "no"}[x.Root.Const.True()]
+	}
 	if x.Root.Op != cond.OpPath {
 		return x.Root.Phrase()
 	}

@@ -42,6 +42,15 @@ func TestGatesThatCannotBeReadAreRefused(t *testing.T) {
 		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"tab","pos":1,"block":"e_x"}}}}}`:                       "one of its tabs",
 		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"export","pos":1}}}}}`:                                  "the list to save",
 		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"print","pos":1,"copies":3}}}}}`:                        "copies",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"setVar","pos":1,"value":"1"}}}}}`:                      "the variable to set",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"drawer","pos":1,"how":"open"}}}}}`:                     "needs the drawer",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"drawer","pos":1,"rail":"ra_x","how":"slam"}}}}}`:       "slam",
+		move(`{"kind":"screen","target":"s_y","back":{}}`):                                                    "only a dialog or a drawer comes back",
+		move(`{"kind":"screen","target":"s_y","as":"dialog","back":{"unsaved":"later"}}`):                     "when it comes back",
+		move(`{"kind":"back","result":{"rule":"row"}}`):                                                       "only what closes a dialog",
+		move(`{"kind":"close","result":{"rule":"picked"}}`):                                                   "picked",
+		move(`{"kind":"screen","target":"s_y","spotRow":{"rule":"this"}}`):                                    "needs the list that it is in",
+		move(`{"kind":"screen","target":"s_y","spot":"e_l","spotRow":{"rule":"nobody's"}}`):                   "nobody's",
 	} {
 		err := CheckEntity("s_x", screenWith(gate))
 		if err == nil || !strings.Contains(err.Error(), want) {
@@ -56,6 +65,8 @@ func TestGatesThatAreSoundAreRead(t *testing.T) {
 		`{"cases":{"c_1":{"pos":1,"move":{"kind":"address","address":"mailto:a@b.example{?subject}","with":{"subject":"user.name"}}}}}`,
 		`{"cases":{"c_1":{"pos":1,"move":{"kind":"address","address":"https://x.example"}}}}`,
 		`{"cases":{"c_1":{"pos":1,"move":{"kind":"out"}}}}`,
+		`{"cases":{"c_1":{"pos":1,"move":{"kind":"close","result":{"rule":"row"}}}}}`,
+		`{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_y","as":"drawer","back":{"use":"g_x","give":{"i_x":{"rule":"result"}}}}}}}`,
 		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"clear","pos":1,"all":true},"d_2":{"kind":"refresh","pos":2}}}}}`,
 	} {
 		if err := CheckEntity("s_x", screenWith(gate)); err != nil {
@@ -167,5 +178,42 @@ func TestManyEntitiesAreDecodedSideBySide(t *testing.T) {
 	}
 	if _, err := Redecode(p, map[string]json.RawMessage{"s_7": json.RawMessage(`{"kind":"screen","type":"poem","title":"x","slug":"x"}`)}); err == nil {
 		t.Error("what cannot be read is taken")
+	}
+}
+
+func TestVariablesThatCannotBeReadAreRefused(t *testing.T) {
+	for body, want := range map[string]string{
+		`"alias":"x","label":"X","type":"text"`:                                "",
+		`"alias":"x","label":"X","type":"date","start":"2026-11-24"`:           "",
+		`"alias":"x","label":"X","type":"record","table":"t_x","screen":"s_x"`: "",
+		`"alias":"x","label":"","type":"text"`:                                 "needs a label",
+		`"alias":"My X","label":"X","type":"text"`:                             "small letters",
+		`"alias":"x","label":"X","type":"picture"`:                             "picture",
+		`"alias":"x","label":"X","type":"record"`:                              "names its table",
+		`"alias":"x","label":"X","type":"text","table":"t_x"`:                  "any other does not",
+		`"alias":"x","label":"X","type":"whole","start":"many"`:                "what it begins with",
+		`"alias":"x","label":"X","type":"text","colour":"red"`:                 "colour",
+	} {
+		err := CheckEntity("v_x", []byte(`{"kind":"variable","pos":1,`+body+`}`))
+		if want == "" && err != nil || want != "" && (err == nil || !strings.Contains(err.Error(), want)) {
+			t.Errorf("%s: %v, want %q", body, err, want)
+		}
+	}
+}
+
+func TestTheGateOfATriggerHasItsPlace(t *testing.T) {
+	for trigger, want := range map[string]string{
+		"release": "gate", "row": "opened", "menu.m_1": "menu/m_1/gate", "several.n_1": "several/n_1/gate",
+		"release/c_1": "gate/cases/c_1/move/back", "row/c_1/c_2": "opened/cases/c_1/move/back/cases/c_2/move/back",
+	} {
+		if got := GatePlace(trigger); got != want {
+			t.Errorf("%s stands at %s, want %s", trigger, got, want)
+		}
+	}
+	inner := &Gate{}
+	outer := &Gate{Cases: map[string]*Case{"c_1": {Move: &Move{Kind: "screen", As: "dialog", Back: inner}}}}
+	all := AllGates(map[string]*Gate{"row": outer, "menu.m_1": nil})
+	if len(all) != 2 || all["row"] != outer || all["row/c_1"] != inner {
+		t.Errorf("%v", all)
 	}
 }

@@ -2415,7 +2415,10 @@ export interface operations {
     };
     getDraft: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the sequence number of the draft that one has; only entities of later versions are sent */
+                since?: number;
+            };
             header?: never;
             path: {
                 project: string;

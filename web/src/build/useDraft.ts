@@ -8,7 +8,8 @@ export function useDraft(project: string) {
   const key = ['draft', project];
   const draft = useQuery({
     queryKey: key,
-    queryFn: () => ask(api.GET('/api/build/{project}', { params: { path: { project } } })),
+    queryFn: () => newest(project, queries.getQueryData<Draft>(key)),
+    structuralSharing: false, // a large project is not to be compared whole after each edit
     // The checks of a large project take a while; what they find comes later.
     refetchInterval: (q) => (q.state.data?.checking ? 1500 : false),
   });
@@ -47,6 +48,21 @@ export function useDraft(project: string) {
     fresh,
     busy: edit.isPending || undo.isPending || redo.isPending,
   };
+}
+
+/** The draft as it is now: of what one has already, only what has changed since is fetched. */
+async function newest(project: string, had: Draft | undefined): Promise<Draft> {
+  const fetched = (since?: number) =>
+    ask(api.GET('/api/build/{project}', { params: { path: { project }, query: { since } } }));
+  const draft = await fetched(had?.seq);
+  if (!had) return draft;
+  const entities: Draft['entities'] = {};
+  for (const id of Object.keys(draft.versions)) {
+    if (id in draft.entities) entities[id] = draft.entities[id];
+    else if (id in had.entities && had.versions[id] === draft.versions[id]) entities[id] = had.entities[id];
+    else return fetched(); // what one has is not what the server thinks: all of it anew
+  }
+  return { ...draft, entities };
 }
 
 export type DraftHands = ReturnType<typeof useDraft>;

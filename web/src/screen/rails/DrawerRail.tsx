@@ -116,7 +116,6 @@ function Panel({ rail, upright, held, onClose }: PanelProps) {
   const size = rail.drawer?.size ? `${rail.drawer.size}px` : upright ? '230px' : undefined;
   return (
     <Flex
-      ref={box}
       as="nav"
       aria-label={rail.name}
       data-rail={rail.id}
@@ -152,7 +151,15 @@ function Panel({ rail, upright, held, onClose }: PanelProps) {
           <Glyph name="close" size={18} />
         </Flex>
       </Flex>
-      <Flex direction={upright ? 'column' : 'row'} wrap="wrap" gap="2px" p="8px 10px" overflowY="auto" flex="1">
+      <Flex
+        ref={box}
+        direction={upright ? 'column' : 'row'}
+        wrap="wrap"
+        gap="2px"
+        p="8px 10px"
+        overflowY="auto"
+        flex="1"
+      >
         {rail.elements.map((e) => (
           <RailElement key={e.id} element={e} upright={upright} />
         ))}

@@ -1,0 +1,190 @@
+package nav
+
+import (
+	"errors"
+	"fmt"
+	"strconv"
+	"strings"
+	"testing"
+
+	"ambergate/core/cond"
+)
+
+// chooser is a screen, opened as a dialog, whose rows close it with the cabin that was clicked.
+const chooser = `{"op":"add","path":"/s_choose","value":{"kind":"screen","type":"list","title":"Choose","slug":"choose","elements":{
+  "e_list":{"kind":"list","pos":1,"cell":{"row":1,"col":1,"w":12},"table":"t_cabins","columns":{"k_1":{"pos":1,"path":"f_no"}},"opened":{"cases":{"c_1":{"pos":1,"move":{"kind":"close","result":{"rule":"row"}}}}}},
+  "e_plain":{"kind":"button","pos":2,"cell":{"row":9,"col":1,"w":2},"words":"Never mind","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"close"}}}}}}}},
+ {"op":"add","path":"/g_put","value":{"kind":"gate","pos":1,"name":"Put it on a cabin","inputs":{"i_it":{"pos":1,"alias":"it","label":"Cabin","type":"record","table":"t_cabins","required":true}},
+  "gate":{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"set","pos":1,"fields":{"f_cabin":"inputs.i_it"}}}}}}}}`
+
+// asks is a gate that opens the chooser and says what happens when it comes back.
+func asks(back string) string {
+	return one(`{"kind":"screen","target":"s_choose","as":"dialog","back":` + back + `}`)
+}
+
+func TestADialogComesBackWithARecord(t *testing.T) {
+	s := newStand(t, wiredTo("s_defect", asks(`{"use":"g_put","give":{"i_it":{"rule":"result"}}}`), chooser))
+	for _, p := range s.app.Problems {
+		t.Fatalf("%+v", p)
+	}
+	out, err := press(t, s.mustOpen(t, s.mira, "defect?defect=1"), s, Press{Element: "e_try"})
+	if err != nil || out.To == nil || out.To.Screen != "s_choose" || out.As != "dialog" || out.Back != "release/c_1" {
+		t.Fatalf("opened: %+v %v", out, err)
+	}
+	closed, err := press(t, s.mustOpen(t, s.mira, "choose"), s, Press{Element: "e_list", Row: "8"})
+	if err != nil || closed.Move != "close" || closed.Result != "8" {
+		t.Fatalf("closed: %+v %v", closed, err)
+	}
+	if plain, err := press(t, s.mustOpen(t, s.mira, "choose"), s, Press{Element: "e_plain"}); err != nil || plain.Result != "" {
+		t.Errorf("closed with nothing: %+v %v", plain, err)
+	}
+	if _, err := press(t, s.mustOpen(t, s.mira, "defect?defect=1"), s, Press{Element: "e_try", Trigger: out.Back, Result: closed.Result}); err != nil {
+		t.Fatal(err)
+	}
+	if got := s.data.data["t_defects"]["1"]["f_cabin"].KeyOf(); got != "8" {
+		t.Errorf("the defect is on cabin %s", got)
+	}
+}
+
+func TestAPressOfComingBackNeedsAResultAndRights(t *testing.T) {
+	back := `{"use":"g_put","give":{"i_it":{"rule":"result"}}}`
+	s := newStand(t, wiredTo("s_defect", asks(back), chooser))
+	for name, p := range map[string]Press{
+		"nothing came back":     {Element: "e_try", Trigger: "release/c_1"},
+		"no such cabin":         {Element: "e_try", Trigger: "release/c_1", Result: "99"},
+		"not a key at all":      {Element: "e_try", Trigger: "release/c_1", Result: "'; drop"},
+		"no such case":          {Element: "e_try", Trigger: "release/c_9", Result: "8"},
+		"nothing was opened by": {Element: "e_cabin", Trigger: "release/c_1", Result: "8"},
+	} {
+		if out, err := press(t, s.mustOpen(t, s.mira, "defect?defect=1"), s, p); err == nil {
+			t.Errorf("%s: %+v", name, out)
+		}
+	}
+	// Sela may not change defects: the button that opens the dialog says so at once.
+	if e := element(t, s.mustOpen(t, s.sela, "defect?defect=1").View(), "e_try"); e.State != "greyed" || !strings.Contains(e.Reason, "may not change") {
+		t.Errorf("%+v", e)
+	}
+	var r *Refusal
+	if _, err := press(t, s.mustOpen(t, s.sela, "defect?defect=1"), s, Press{Element: "e_try", Trigger: "release/c_1", Result: "8"}); !errors.As(err, &r) {
+		t.Errorf("the way back was open to her: %v", err)
+	}
+}
+
+func TestTheSentenceAndThePlatesSayHowADialogComesBack(t *testing.T) {
+	move := one(`{"kind":"screen","target":"s_cabin","bind":{"i_c":{"rule":"result","none":"grey"}}}`)
+	s := newStand(t, wiredTo("s_defect", asks(move), chooser))
+	e := s.app.element("s_defect", "e_try")
+	screen := s.app.Project.Screens["s_defect"]
+	first := SentenceText(s.app.Sentence(screen, e, "release"))
+	if !strings.Contains(first, "open Choose, as a dialog, and when it comes back open Cabin.") {
+		t.Error(first)
+	}
+	second := SentenceText(s.app.Sentence(screen, e, "release/c_1"))
+	if second != "When the dialog comes back, for everyone: open Cabin on what it came back with to view, in full." {
+		t.Error(second)
+	}
+	out, err := press(t, s.mustOpen(t, s.mira, "defect?defect=1"), s, Press{Element: "e_try", Trigger: "release/c_1", Result: "7"})
+	if err != nil || out.To == nil || s.app.Address(*out.To) != "/cabin?cabin=7" {
+		t.Errorf("%+v %v", out, err)
+	}
+	way, _ := s.app.WayAt("s_defect", "e_try", "release/c_1")
+	if got := s.app.Propose(way, "s_cabin", "i_c"); len(got) == 0 || got[0].Binding.Rule != "result" || got[0].Note != "from “Choose”" {
+		t.Errorf("proposed: %+v", got)
+	}
+	if way.At() != "/s_defect/elements/e_try/gate/cases/c_1/move/back" || way.Wiring() != way.At() {
+		t.Errorf("it stands at %s, is wired at %s", way.At(), way.Wiring())
+	}
+	in := map[string]string{}
+	for _, w := range s.app.WaysIn("s_cabin", nil) {
+		in[w.Element+" "+w.Trigger] = w.Words
+	}
+	if in["e_try release/c_1"] != "the dialog comes back" {
+		t.Errorf("ways in: %v", in)
+	}
+	closes := SentenceText(s.app.Sentence(s.app.Project.Screens["s_choose"], s.app.element("s_choose", "e_list"), "row"))
+	if closes != "When a row is opened, for everyone: close this with the clicked row." {
+		t.Error(closes)
+	}
+}
+
+func TestADialogOfASharedGateComesBackThroughIt(t *testing.T) {
+	shared := `{"op":"add","path":"/g_ask","value":{"kind":"gate","pos":2,"name":"Ask","inputs":{"i_d":{"pos":1,"alias":"d","label":"Defect","type":"record","table":"t_defects","required":true}},
+	 "gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_choose","as":"dialog","back":{"cases":{"c_2":{"pos":1,"when":"inputs.i_d.f_state == \"open\"","move":{"kind":"screen","target":"s_cabin","bind":{"i_c":{"rule":"result"}}}}}}}}}}}}`
+	s := newStand(t, wiredTo("s_defect", `{"use":"g_ask","give":{"i_d":{"rule":"this"}}}`, chooser, shared))
+	for _, p := range s.app.Problems {
+		t.Fatalf("%+v", p)
+	}
+	out, err := press(t, s.mustOpen(t, s.mira, "defect?defect=1"), s, Press{Element: "e_try", Trigger: "release/c_1", Result: "7"})
+	if err != nil || out.To == nil || out.To.Screen != "s_cabin" {
+		t.Errorf("%+v %v", out, err)
+	}
+	if _, err := press(t, s.mustOpen(t, s.mira, "defect?defect=2"), s, Press{Element: "e_try", Trigger: "release/c_1", Result: "7"}); err == nil {
+		t.Error("the condition over what the gate was given does not hold for a closed one")
+	}
+	way, _ := s.app.WayAt("s_defect", "e_try", "release/c_1")
+	if way.Wiring() != "/g_ask/gate/cases/c_1/move/back" {
+		t.Errorf("it is wired at %s", way.Wiring())
+	}
+	if uses := s.app.UsesOf("g_ask"); len(uses) != 1 {
+		t.Errorf("used by %+v", uses)
+	}
+}
+
+func TestARowOfAListIsASpot(t *testing.T) {
+	s := newStand(t, wiredTo("s_defect", one(`{"kind":"screen","target":"s_list","spot":"e_list","spotRow":{"rule":"this"}}`)))
+	out, err := press(t, s.mustOpen(t, s.mira, "defect?defect=2"), s, Press{Element: "e_try"})
+	if err != nil || s.app.Address(*out.To) != "/defects?~spot=e_list%2F2" {
+		t.Fatalf("%+v %v", out.To, err)
+	}
+	o := s.mustOpen(t, s.mira, "defects?~spot=e_list/2")
+	if l := element(t, o.View(), "e_list").List; l.Chosen != "2" {
+		t.Errorf("chosen is %q", l.Chosen)
+	}
+	place := o.Place()
+	place.Look = map[string]Look{"e_list": {Row: "3"}}
+	if l := element(t, s.at(t, place).View(), "e_list").List; l.Chosen != "3" {
+		t.Errorf("another row was chosen since, and %q is shown", l.Chosen)
+	}
+	for _, gone := range []string{"defects?~spot=e_list/99", "defects?~spot=e_gone/2", "defects?~spot=e_list/"} {
+		if rows := element(t, s.mustOpen(t, s.mira, gone).View(), "e_list").List.Rows; len(rows) != 3 {
+			t.Errorf("%s shows %d rows", gone, len(rows))
+		}
+	}
+	text := SentenceText(s.app.Sentence(s.app.Project.Screens["s_defect"], s.app.element("s_defect", "e_try"), "release"))
+	if !strings.Contains(text, "open Defects at the list of defects, at this defect, in full") {
+		t.Error(text)
+	}
+	way, _ := s.app.WayAt("s_defect", "e_try", "release")
+	if got := s.app.Propose(way, "s_list", "spot.e_list"); len(got) == 0 || got[0].Binding.Rule != "this" {
+		t.Errorf("proposed: %+v", got)
+	}
+}
+
+func TestAListBeginsNearTheRowThatOneIsLedTo(t *testing.T) {
+	s := newStand(t, `[{"op":"replace","path":"/s_list/elements/e_list/columns","value":{"k_1":{"pos":1,"path":"f_code"}}}]`)
+	for i := 4; i < 40; i++ {
+		s.data.data["t_defects"][strconv.Itoa(i)] = map[string]cond.Value{"f_id": cond.Int(int64(i)), "f_code": cond.String(fmt.Sprintf("D-%03d", i)), "f_state": cond.String("open")}
+	}
+	list := element(t, s.mustOpen(t, s.mira, "defects?~spot=e_list/30").View(), "e_list").List
+	at := -1
+	for i, r := range list.Rows {
+		if r.Key == "30" {
+			at = i
+		}
+	}
+	if at != rowsAbove {
+		t.Errorf("it is row %d of %d from the top, want %d", at, len(list.Rows), rowsAbove)
+	}
+}
+
+func TestButtonsHaveColoursOfTheirOwn(t *testing.T) {
+	faces := `{"op":"add","path":"/s_defect/elements/e_try/colour","value":"#ffcc00"},{"op":"add","path":"/s_defect/elements/e_try/faces","value":{
+	 "q_1":{"pos":1,"when":"record.f_state == \"closed\"","tone":"warn"},"q_2":{"pos":2,"when":"record.f_code == \"D-3\"","colour":"#003366"},"q_3":{"pos":3,"state":"hover","colour":"#112233"}}}`
+	s := newStand(t, wiredTo("s_defect", one(`{"kind":"back"}`), faces))
+	for address, want := range map[string]string{"defect?defect=1": "#ffcc00", "defect?defect=2": "", "defect?defect=3": "#003366"} {
+		b := element(t, s.mustOpen(t, s.mira, address).View(), "e_try").Button
+		if b.Colour != want || b.States["hover"].Colour != "#112233" {
+			t.Errorf("%s: %q, want %q", address, b.Colour, want)
+		}
+	}
+}

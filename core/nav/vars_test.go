@@ -1,0 +1,193 @@
+package nav
+
+import (
+	"maps"
+	"strings"
+	"testing"
+
+	"ambergate/core/cond"
+)
+
+// kept is variables of every sort: a record and a number of the tab, a yes or no of one screen.
+const kept = `{"op":"add","path":"/v_lift","value":{"kind":"variable","pos":1,"label":"My lift","alias":"my_lift","type":"record","table":"t_lifts"}},
+ {"op":"add","path":"/v_count","value":{"kind":"variable","pos":2,"label":"Round","alias":"round","type":"whole","start":"1"}},
+ {"op":"add","path":"/v_area","value":{"kind":"variable","pos":3,"label":"Area","alias":"area","type":"text","choices":["north","south"]}},
+ {"op":"add","path":"/v_more","value":{"kind":"variable","pos":4,"label":"More","alias":"more","type":"yesno","screen":"s_board","start":"false"}}`
+
+// with opens an address with what the tab keeps.
+func (s *stand) with(t testing.TB, address string, vars map[string]string) *Opening {
+	t.Helper()
+	slug, query, _ := strings.Cut(address, "?")
+	place, err := s.app.ParseAddress(slug, query)
+	if err != nil {
+		t.Fatal(err)
+	}
+	src := s.sources()
+	src.Vars = vars
+	o, err := s.app.Open(t.Context(), s.mira, place, src)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return o
+}
+
+func TestVariablesAreSetAndRead(t *testing.T) {
+	for name, tc := range map[string]struct {
+		effect string
+		vars   map[string]string
+		want   map[string]string
+		words  string
+	}{
+		"a constant":            {`"kind":"setVar","variable":"v_area","value":"\"north\""`, nil, map[string]string{"v_area": "north"}, "set area to north"},
+		"from itself":           {`"kind":"setVar","variable":"v_count","value":"vars.v_count + 1"`, map[string]string{"v_count": "4"}, map[string]string{"v_count": "5"}, "set round to round + 1"},
+		"from what it begins":   {`"kind":"setVar","variable":"v_count","value":"vars.v_count + 1"`, nil, map[string]string{"v_count": "2"}, ""},
+		"back to the beginning": {`"kind":"setVar","variable":"v_count"`, map[string]string{"v_count": "4"}, map[string]string{"v_count": "1"}, "put round back to 1"},
+		"forgotten":             {`"kind":"setVar","variable":"v_area"`, map[string]string{"v_area": "north"}, map[string]string{"v_area": ""}, "forget area"},
+		"a screen's own":        {`"kind":"setVar","variable":"v_more","value":"!vars.v_more"`, nil, map[string]string{"v_more": "true"}, "switch more between yes and no"},
+	} {
+		s := newStand(t, wiredTo("s_board", does(tc.effect), kept))
+		for _, p := range s.app.Problems {
+			t.Fatalf("%s: %+v", name, p)
+		}
+		out, err := press(t, s.with(t, "board", tc.vars), s, Press{Element: "e_try"})
+		if err != nil || !maps.Equal(out.Vars, tc.want) || out.Kind != "stay" {
+			t.Errorf("%s: %v %v, want %v", name, out.Vars, err, tc.want)
+		}
+		text := SentenceText(s.app.Sentence(s.app.Project.Screens["s_board"], s.app.element("s_board", "e_try"), "release"))
+		if !strings.Contains(text, tc.words) {
+			t.Errorf("%s: %s", name, text)
+		}
+	}
+}
+
+func TestWhatIsSetHoldsForWhatFollows(t *testing.T) {
+	gate := `{"cases":{"c_1":{"pos":1,"do":{"d_1":{"pos":1,"kind":"setVar","variable":"v_count","value":"vars.v_count + 1"},"d_2":{"pos":2,"kind":"setVar","variable":"v_count","value":"vars.v_count * 10"},"d_3":{"pos":3,"kind":"setVar","variable":"v_lift","value":"user.record.f_lift"}},
+	  "move":{"kind":"screen","target":"s_drive","bind":{"i_l":{"rule":"expression","value":"vars.v_lift","none":"grey","reason":"No lift yet."}}}}}}`
+	s := newStand(t, wiredTo("s_board", strings.ReplaceAll(gate, "user.record.f_lift", "inputs_none"), kept))
+	if len(s.app.Problems) == 0 {
+		t.Error("a value that cannot be read is no problem")
+	}
+	gate = strings.Replace(gate, `,"d_3":{"pos":3,"kind":"setVar","variable":"v_lift","value":"user.record.f_lift"}`, "", 1)
+	s = newStand(t, wiredTo("s_board", gate, kept))
+	if e := element(t, s.with(t, "board", nil).View(), "e_try"); e.State != "greyed" || e.Reason != "No lift yet." {
+		t.Errorf("without a lift: %+v", e)
+	}
+	out, err := press(t, s.with(t, "board", map[string]string{"v_lift": "1"}), s, Press{Element: "e_try"})
+	if err != nil || out.To == nil || s.app.Address(*out.To) != "/drive?lift=1" || out.Vars["v_count"] != "20" {
+		t.Errorf("%+v %v", out, err)
+	}
+}
+
+func TestAVariableHoldsARecordThatTheUserMaySee(t *testing.T) {
+	text := `{"op":"add","path":"/s_board/elements/e_say","value":{"kind":"text","pos":9,"cell":{"row":8,"col":1,"w":4},"words":"Mine is {vars.v_lift}, {vars.v_lift.f_code}."}}`
+	s := newStand(t, "["+kept+","+text+"]")
+	for _, tc := range []struct{ key, want string }{{"1", "Mine is Upper Tarn, UT."}, {"99", "Mine is , ."}, {"", "Mine is , ."}} {
+		if got := element(t, s.with(t, "board", map[string]string{"v_lift": tc.key}).View(), "e_say").Text.Words; got != tc.want {
+			t.Errorf("lift %q: %q, want %q", tc.key, got, tc.want)
+		}
+	}
+	visitor := &User{ID: "v", Name: "V", Roles: map[string]bool{"r_vis": true}}
+	src := s.sources()
+	src.Vars = map[string]string{"v_lift": "1"}
+	o, err := s.app.Open(t.Context(), visitor, Place{Screen: "s_board", Mode: "view"}, src)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if got := element(t, o.View(), "e_say").Text.Words; strings.Contains(got, "Tarn") || strings.Contains(got, "UT") {
+		t.Errorf("a visitor, who may see no lifts, is told %q", got)
+	}
+}
+
+func TestValuesThatDoNotFitAnyMoreCountAsNone(t *testing.T) {
+	s := newStand(t, "["+kept+"]")
+	vars := s.app.vars(Place{Screen: "s_board", Vars: map[string]string{"v_more": "true", "v_count": "7"}}, map[string]string{"v_count": "many", "v_area": "west", "v_gone": "1", "v_more": "false"})
+	for id, want := range map[string]cond.Value{"v_count": cond.Int(1), "v_area": cond.NullValue, "v_more": cond.Bool(true), "v_lift": cond.NullValue} {
+		if got := vars[id]; got.IsNull() != want.IsNull() || got.Wire() != want.Wire() {
+			t.Errorf("%s is %v %s, want %s", id, vars[id].Kind(), vars[id].Wire(), want.Wire())
+		}
+	}
+	if _, ok := s.app.vars(Place{Screen: "s_list"}, nil)["v_more"]; ok {
+		t.Error("another screen has the board's own variable")
+	}
+}
+
+func TestVariablesOutOfReachAreProblems(t *testing.T) {
+	shared := `{"op":"add","path":"/g_more","value":{"kind":"gate","pos":1,"name":"More","gate":` + does(`"kind":"setVar","variable":"v_more","value":"true"`) + `}}`
+	for name, patch := range map[string]string{
+		"gone":                    wiredTo("s_board", does(`"kind":"setVar","variable":"v_gone","value":"1"`), kept),
+		"another screen's":        wiredTo("s_list", does(`"kind":"setVar","variable":"v_more","value":"true"`), kept),
+		"read on another screen":  wiredTo("s_list", `{"while":"vars.more","cases":{"c_1":{"pos":1,"move":{"kind":"back"}}}}`, kept),
+		"of another type":         wiredTo("s_board", does(`"kind":"setVar","variable":"v_lift","value":"\"UT\""`), kept),
+		"of another table":        wiredTo("s_cabin", does(`"kind":"setVar","variable":"v_lift","value":"record"`), kept),
+		"a screen's, in a shared": wiredTo("s_board", `{"use":"g_more"}`, kept, shared),
+	} {
+		if s := newStand(t, patch); len(s.app.Problems) == 0 {
+			t.Errorf("%s: no problem is told", name)
+		}
+	}
+}
+
+func TestAScreenKeepsItsOwnVariablesWhileOneLooksAtItOtherwise(t *testing.T) {
+	own := `{"op":"add","path":"/v_own","value":{"kind":"variable","pos":5,"label":"Own","alias":"own","type":"yesno","screen":"s_list","start":"false"}}`
+	s := newStand(t, wiredTo("s_list", does(`"kind":"setVar","variable":"v_own","value":"true"`, `"kind":"sort","path":"f_code"`), kept, own))
+	o, err := s.app.Open(t.Context(), s.mira, Place{Screen: "s_list", Mode: "view"}, s.sources())
+	if err != nil {
+		t.Fatal(err)
+	}
+	out, err := press(t, o, s, Press{Element: "e_try"})
+	if err != nil || out.Move != "arrange" || out.To.Vars["v_own"] != "true" {
+		t.Errorf("%+v %+v %v", out, out.To, err)
+	}
+	tab, place := s.app.Keeping(map[string]string{"v_own": "true", "v_count": "3"})
+	if !maps.Equal(tab, map[string]string{"v_count": "3"}) || !maps.Equal(place, map[string]string{"v_own": "true"}) {
+		t.Errorf("the tab keeps %v, the place %v", tab, place)
+	}
+}
+
+func TestVariablesAreOffered(t *testing.T) {
+	s := newStand(t, wiredTo("s_board", one(`{"kind":"screen","target":"s_drive"}`), kept))
+	way, _ := s.app.WayAt("s_board", "e_try", "release")
+	found := false
+	for _, p := range s.app.Propose(way, "s_drive", "i_l") {
+		found = found || p.Words == "my lift" && p.Binding.Value == "vars.v_lift" && p.Binding.None == "grey"
+	}
+	if !found {
+		t.Error("the lift that the tab keeps is not proposed")
+	}
+	names := map[string]bool{}
+	for _, n := range s.app.Names(s.scope("s_board", ""), "") {
+		names[n.Path] = true
+	}
+	for _, want := range []string{"vars.my_lift", "vars.my_lift.code", "vars.round", "vars.more"} {
+		if !names[want] {
+			t.Errorf("conditions are not offered %s", want)
+		}
+	}
+	for _, n := range s.app.Names(s.scope("s_list", ""), "") {
+		if n.Path == "vars.more" {
+			t.Error("the board's own variable is offered elsewhere")
+		}
+	}
+}
+
+func TestDrawersOpenWhereTheyStand(t *testing.T) {
+	rail := func(only string) string {
+		return `{"op":"add","path":"/ra_side","value":{"kind":"rail","pos":1,"name":"Side","edge":"right","drawer":{"pull":true},"placed":{"only":{"` + only + `":true}},"elements":{"e_r":{"kind":"button","pos":1,"cell":{"row":1,"col":1,"w":12},"words":"Home","gate":` + one(`{"kind":"home"}`) + `}}}}`
+	}
+	s := newStand(t, wiredTo("s_board", does(`"kind":"drawer","rail":"ra_side","how":"toggle"`), rail("s_board")))
+	out, err := press(t, s.mustOpen(t, s.mira, "board"), s, Press{Element: "e_try"})
+	if err != nil || len(out.Does) != 1 || out.Does[0] != (Act{What: "drawer", Rail: "ra_side", How: "toggle"}) {
+		t.Errorf("%+v %v", out, err)
+	}
+	v := s.mustOpen(t, s.mira, "board").View()
+	if len(v.Rails) != 1 || v.Rails[0].Drawer == nil || !v.Rails[0].Drawer.Pull {
+		t.Errorf("%+v", v.Rails)
+	}
+	s = newStand(t, wiredTo("s_board", does(`"kind":"drawer","rail":"ra_side","how":"open"`), rail("s_list")))
+	if len(s.app.Problems) != 1 || !strings.Contains(s.app.Problems[0].Problem.Message, "does not stand on this screen") {
+		t.Errorf("%+v", s.app.Problems)
+	}
+	if _, err := press(t, s.mustOpen(t, s.mira, "board"), s, Press{Element: "e_try"}); err == nil {
+		t.Error("a drawer of another screen was opened")
+	}
+}
