@@ -2,6 +2,7 @@
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { crowd } from './crowded.mjs';
 
 const base = 'http://127.0.0.1:8098';
 const dir = new URL('../.test/pictures', import.meta.url).pathname;
@@ -18,11 +19,6 @@ const browser = await chromium.launch({
 async function ready() {
   for (let i = 0; i < 100; i++) {
     try {
-  await shot('use-season', 'sela', '/use/tarnhorn/season', async (p) => {
-    await p.getByRole('button', { name: /^Upper Tarn,/ }).click();
-    await p.waitForTimeout(500);
-    await p.getByRole('button', { name: /–.*: [\d,]+ riders/ }).nth(-5).click();
-  });
       if ((await fetch(`${base}/api/status`)).ok) return;
     } catch {
       // not up yet
@@ -71,6 +67,11 @@ try {
     await p.getByRole('button', { name: 'Save' }).click();
   });
   await shot('use-cabin', 'mira', '/use/tarnhorn/cabin?cabin=87');
+  await shot('use-season', 'sela', '/use/tarnhorn/season', async (p) => {
+    await p.getByRole('button', { name: /^Upper Tarn,/ }).click();
+    await p.waitForTimeout(500);
+    await p.getByRole('button', { name: /–.*: [\d,]+ riders/ }).nth(-5).click();
+  });
   await shot('use-by-component', 'mira', '/use/tarnhorn/defects-by-component');
   await shot('build-screen', 'arno', '/build/tarnhorn/screen/s_cabin', async (p) => {
     await walkAs(p, 'Mira Holt, technician');
@@ -154,9 +155,13 @@ try {
     await p.getByRole('button', { name: 'Change Jaw wear, mm' }).click();
     await p.getByLabel('Measured').fill('3.25');
   });
-  await shot('use-delete', 'sela', '/use/tarnhorn', async (p) => {
-    await inspection(p);
-    await p.getByRole('button', { name: 'Delete' }).click();
+  await shot('build-crowded', 'arno', '/build/tarnhorn/screen/s_day', async (p) => {
+    await crowd(p);
+    await p.goto(`${base}/build/tarnhorn/screen/s_crowdhub`);
+    await p.getByText('Check 60').waitFor();
+    await p.waitForTimeout(900);
+    await p.locator('[data-stage]').getByText('Check 20', { exact: true }).click();
+    await p.waitForTimeout(400);
   });
   await shot('use-draft', 'jon', '/use/tarnhorn/stops', async (p) => {
     await p.getByRole('link', { name: 'Report a stop' }).click();

@@ -1,10 +1,11 @@
 // Measures the users' side in the browser, on the built program with the demo's data: what is
-// loaded before the first screen is drawn, how long a press takes to the next screen, and a form
-// of 60 fields and 3 lists of children. Run from e2e/: node ../bench/browser/measure.mjs
+// loaded before the first screen is drawn, how long a press takes to the next screen, a form of 60
+// fields and 3 lists of children; and on the builder's side a crowded screen. Run from e2e/: node ../bench/browser/measure.mjs
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { gzipSync } from 'node:zlib';
+import { crowd } from '../../e2e/crowded.mjs';
 
 const require = createRequire(new URL('../../e2e/', import.meta.url));
 const { chromium } = require('@playwright/test');
@@ -63,6 +64,16 @@ try {
     await shown(user, 'Day board');
     return timed(user, () => user.getByRole('link', { name: 'Broad' }).click(), /^Wide form/);
   }));
+  await crowd(page);
+  await page.goto(`${base}/build/tarnhorn/screen/s_crowd3`);
+  await page.getByText('To the rounds').first().waitFor();
+  report('build: a screen of 60 ways out and 40 in, opened', await each(page, async () => {
+    const took = await timed(page, () => page.getByRole('button', { name: /^Go to All rounds, “Check 4”/ }).click(), /^All rounds$/, 'Check 60');
+    await page.goBack();
+    await shown(page, 'Round 4');
+    await page.waitForTimeout(300);
+    return took;
+  }));
 } finally {
   await browser.close();
   server.kill('SIGINT');
@@ -111,22 +122,22 @@ async function firstLoad(page) {
 }
 
 function shown(page, heading) {
-  return page.getByRole('heading', { level: 1, name: heading }).waitFor();
+  return page.getByRole('heading', { level: 1, name: heading }).first().waitFor();
 }
 
 /** ms from the press to the frame after the next screen's heading stands there, in the page's own clock. */
-async function timed(page, press, heading) {
-  await page.evaluate(([source]) => {
+async function timed(page, press, heading, also = '') {
+  await page.evaluate(([source, also]) => {
     const wanted = new RegExp(source);
     window.pressed = undefined;
     window.arrived = new Promise((done) => {
       const look = () => {
-        if (wanted.test(document.querySelector('h1')?.textContent ?? '')) requestAnimationFrame(() => done(performance.now()));
+        if (wanted.test(document.querySelector('h1')?.textContent ?? '') && document.body.textContent.includes(also)) requestAnimationFrame(() => done(performance.now()));
         else requestAnimationFrame(look);
       };
       document.addEventListener('click', () => { window.pressed = performance.now(); look(); }, { capture: true, once: true });
     });
-  }, [heading.source]);
+  }, [heading.source, also]);
   await press();
   return page.evaluate(async () => (await window.arrived) - window.pressed);
 }

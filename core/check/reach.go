@@ -204,7 +204,7 @@ func Presses(app *nav.App, screen string, roles map[string]bool) int {
 	}
 	leads := map[string][]string{}
 	for _, w := range newIndex(app).ways {
-		if !mayUse(w.gate, roles) || w.element.Kind == "way" && w.trigger != "swipe" && w.trigger != "keys" {
+		if !mayUse(w, roles) || w.element.Kind == "way" && w.trigger != "swipe" && w.trigger != "keys" {
 			continue
 		}
 		for _, m := range w.targets() {
@@ -226,11 +226,20 @@ func Presses(app *nav.App, screen string, roles map[string]bool) int {
 	return -1
 }
 
-func mayUse(g *nav.GatePlan, roles map[string]bool) bool {
-	for r := range g.Roles {
+// mayUse says whether a set of roles gets to see a way: its gate, and the rail that it stands on.
+func mayUse(w way, roles map[string]bool) bool {
+	if w.Rail != nil && !anyOf(w.Rail.Placed.Roles, roles) {
+		return false
+	}
+	return anyOf(w.gate.Roles, roles)
+}
+
+// anyOf says whether one of some roles is in a set; no set is everyone.
+func anyOf(set, roles map[string]bool) bool {
+	for r := range set {
 		if roles[r] {
 			return true
 		}
 	}
-	return g.Roles == nil
+	return set == nil
 }

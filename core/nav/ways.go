@@ -379,6 +379,15 @@ func (a *App) wayIn(w Way, screen string, roles map[string]bool) (WayIn, bool) {
 			for r := range g.Roles {
 				in.Open = in.Open || roles[r]
 			}
+			if w.Rail != nil && w.Rail.Placed.Roles != nil {
+				on := false
+				for r := range w.Rail.Placed.Roles {
+					on = on || roles[r]
+				}
+				if in.Open = in.Open && on; g.Roles == nil {
+					in.Roles = a.roleWords(w.Rail.Placed.Roles)
+				}
+			}
 			for _, id := range sortedKeys(m.Bind) {
 				if b := m.Bind[id]; ruleKinds[b.Rule].mayBeNone(&writer, b) {
 					in.None = map[string]string{"": "none: not said", "grey": "none: greyed", "list": "none: the list", "add": "none: add one", "stay": "none: says so", "round": "none: goes round"}[b.None]

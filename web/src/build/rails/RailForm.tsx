@@ -161,7 +161,7 @@ function Order({ rail, edge }: { rail: string; edge: string }) {
 /** A box that is ticked or not, with its words. */
 export function Tick({ words, on, onTick }: { words: string; on: boolean; onTick: () => void }) {
   return (
-    <Flex as="label" gap="5px" align="center" cursor="pointer">
+    <Flex as="label" gap="5px" align="center" minH="26px" cursor="pointer">
       <input type="checkbox" checked={on} onChange={onTick} />
       {words}
     </Flex>
