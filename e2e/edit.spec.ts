@@ -1,9 +1,8 @@
 import { expect, type Page, test } from '@playwright/test';
-import { build, heading, signIn } from './people';
+import { build, heading, signIn, stage } from './people';
 
 // Every test leaves the project as it found it: what it edits, it takes back.
 
-const stage = (page: Page) => page.locator('[data-stage]');
 const chosen = (page: Page) => page.getByRole('region', { name: 'The chosen way' });
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
 

@@ -1,24 +1,8 @@
-import { expect, type Page, test } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { crowd } from './crowded.mjs';
-import { build, heading, use } from './people';
+import { build, chosen, heading, sentence, stage, undoAll, use } from './people';
 
 // What a tab keeps, drawers, dialogs that come back, rows as spots: in use, and wired in build.
-
-const stage = (page: Page) => page.locator('[data-stage]');
-const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
-const chosen = (page: Page) => page.getByRole('region', { name: 'The chosen way' });
-
-async function undoAll(page: Page) {
-  const button = page.getByRole('banner').getByRole('button', { name: 'Undo' });
-  const state = page.getByText(/changes? since release|no changes since/);
-  for (let i = 0; i < 14; i++) {
-    const before = (await state.textContent()) ?? '';
-    if (before.includes('no changes since')) return;
-    if (!(await expect(button).toBeEnabled({ timeout: 2_500 }).then(() => true, () => false))) return;
-    await button.click();
-    await expect(state).not.toHaveText(before);
-  }
-}
 
 test('a tab keeps which lift is one’s own; a drawer leads there from elsewhere', async ({ page, context }) => {
   await use(page, 'jon', '/drive-room?lift=2');

@@ -1,8 +1,7 @@
 import { expect, type Page, test } from '@playwright/test';
-import { build, heading, signIn, use } from './people';
+import { build, heading, signIn, stage, use } from './people';
 
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
-const stage = (page: Page) => page.locator('[data-stage]');
 
 /** Adds a row by a word of a field's name, with the keyboard. */
 async function addField(page: Page, word: string) {

@@ -1,24 +1,7 @@
-import { expect, type Page, test } from '@playwright/test';
-import { build, heading, use } from './people';
+import { expect, test } from '@playwright/test';
+import { build, chosen, heading, sentence, stage, undoAll, use } from './people';
 
 // What gates can do: in use, by the demo's own wiring, and in build, without writing an expression.
-
-const stage = (page: Page) => page.locator('[data-stage]');
-const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
-const chosen = (page: Page) => page.getByRole('region', { name: 'The chosen way' });
-
-async function undoAll(page: Page) {
-  const button = page.getByRole('banner').getByRole('button', { name: 'Undo' });
-  const state = page.getByText(/changes? since release|no changes since/);
-  for (let i = 0; i < 12; i++) {
-    const before = (await state.textContent()) ?? '';
-    if (before.includes('no changes since')) return;
-    // While an edit is under way it is shut for a moment; for longer only when nothing is left to undo.
-    if (!(await expect(button).toBeEnabled({ timeout: 2_500 }).then(() => true, () => false))) return;
-    await button.click();
-    await expect(state).not.toHaveText(before);
-  }
-}
 
 test('story: one lift and a week of the season go along to wind and stops; cleared, all is there again', async ({ page }) => {
   await use(page, 'sela', '/season');

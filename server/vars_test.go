@@ -26,13 +26,13 @@ func TestATabKeepsItsVariables(t *testing.T) {
 		}
 	}
 	var reloaded api.Shown
-	jon.must("POST", "/api/use/tarnhorn" + "/open", map[string]any{"trail": room.Trail, "n": room.N}, &reloaded)
+	jon.must("POST", "/api/use/tarnhorn"+"/open", map[string]any{"trail": room.Trail, "n": room.N}, &reloaded)
 	if words(reloaded) != "It is mine: forget" {
 		t.Error("lost by loading the page again")
 	}
 	// Another place of the same tab has it; a tab of its own does not.
 	var next api.Shown
-	jon.must("POST", "/api/use/tarnhorn" + "/open", map[string]any{"trail": room.Trail, "address": "/drive-room?lift=2"}, &next)
+	jon.must("POST", "/api/use/tarnhorn"+"/open", map[string]any{"trail": room.Trail, "address": "/drive-room?lift=2"}, &next)
 	if len(next.View.Rails) == 0 || !strings.Contains(railWords(next), "Mine: Upper Tarn") {
 		t.Errorf("the rail says %s", railWords(next))
 	}
@@ -86,8 +86,8 @@ func TestAScreenKeepsItsOwnVariables(t *testing.T) {
 		t.Error("asked about again, it was switched over again")
 	}
 	var list, back api.Shown
-	mira.must("POST", "/api/use/tarnhorn" + "/open", map[string]any{"trail": figures.Trail, "address": "/cabins"}, &list)
-	mira.must("POST", "/api/use/tarnhorn" + "/go", map[string]any{"trail": figures.Trail, "n": list.N, "to": "back"}, &back)
+	mira.must("POST", "/api/use/tarnhorn"+"/open", map[string]any{"trail": figures.Trail, "address": "/cabins"}, &list)
+	mira.must("POST", "/api/use/tarnhorn"+"/go", map[string]any{"trail": figures.Trail, "n": list.N, "to": "back"}, &back)
 	if back.View.Screen != "s_bycomp" || has(back) {
 		t.Error("on the way back it is not as it was left")
 	}

@@ -68,6 +68,7 @@ const Face = chakra('a', {
         bg: 'transparent',
         lineHeight: '1.1',
         _hover: { bg: 'plate' },
+        '&[aria-disabled=true], &[aria-disabled=true]:hover': { borderStyle: 'none' },
         '&[aria-current]': { bg: 'plate', boxShadow: 'inset 4px 0 0 {colors.pine}', color: 'pine' },
       },
       quiet: { borderColor: 'transparent', bg: 'transparent' },

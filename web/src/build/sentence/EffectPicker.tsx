@@ -10,6 +10,7 @@ import { Picker } from '../Picker';
 import { Pop } from '../Pop';
 import { actionsOf, looksWorkedOut, mainListOf } from './actions';
 import type { ChipProps } from './ChipPicker';
+import { EffectFrame } from './EffectFrame';
 import { VariableForm } from './VariableForm';
 import { caseId, gate, putGate, spotOf, type WayRef } from './wiring';
 
@@ -117,81 +118,61 @@ function EffectForm({ kind, wayRef, onClose, onAdd }: FormProps) {
     if (path !== undefined) onAdd({ kind: 'write', tag: path, value: stored ?? '' });
   };
   return (
-    <Pop label="First do" onClose={onClose}>
-      <Box
-        as="form"
-        p="12px"
-        w="460px"
-        onSubmit={(e: React.FormEvent) => {
-          e.preventDefault();
-          void save();
-        }}
-      >
-        <Flex align="center" gap="6px" wrap="wrap">
-          {{ set: 'set', filter: 'narrow to', sort: 'order by', find: 'find', write: 'write to' }[kind]}
-          {kind === 'write' && (
-            <Line
-              aria-label="Tag"
-              autoFocus
-              w="220px"
-              placeholder="record.equip.drive.set_speed"
-              value={tag}
-              onChange={(e) => setTag(e.target.value)}
-            />
-          )}
-          {kind !== 'find' && kind !== 'write' && (
-            <Select aria-label="Field" autoFocus value={field} onChange={(e) => setField(e.target.value)}>
-              {fields.map((f) => (
-                <option key={f.id} value={f.id}>
-                  {f.label.toLowerCase()}
-                </option>
-              ))}
-            </Select>
-          )}
-          {kind === 'filter' && (
-            <Select aria-label="How" value={compare} onChange={(e) => setCompare(e.target.value)}>
-              {comparisons.map(([id, words]) => (
-                <option key={id} value={id}>
-                  {words}
-                </option>
-              ))}
-            </Select>
-          )}
-          {kind === 'sort' && (
-            <Flex as="label" gap="6px">
-              <input type="checkbox" checked={desc} onChange={(e) => setDesc(e.target.checked)} />
-              the highest first
-            </Flex>
-          )}
-          {(kind === 'set' || kind === 'write') && 'to'}
-          {needsValue &&
-            (chosen?.choices && kind !== 'find' && kind !== 'write' ? (
-              <Select aria-label="Value" value={value || chosen.choices[0]} onChange={(e) => setValue(e.target.value)}>
-                {chosen.choices.map((c) => (
-                  <option key={c}>{c}</option>
-                ))}
-              </Select>
-            ) : (
-              <Box w="150px">
-                <Line
-                  aria-label="Value"
-                  autoFocus={kind === 'find'}
-                  value={value}
-                  placeholder={plain ? 'text' : 'today(), user.record, 3'}
-                  onChange={(e) => setValue(e.target.value)}
-                />
-              </Box>
-            ))}
-          <Action type="submit" tone="main">
-            Add
-          </Action>
+    <EffectFrame label="First do" width="460px" problem={problem} onSave={() => void save()} onClose={onClose}>
+      {{ set: 'set', filter: 'narrow to', sort: 'order by', find: 'find', write: 'write to' }[kind]}
+      {kind === 'write' && (
+        <Line
+          aria-label="Tag"
+          autoFocus
+          w="220px"
+          placeholder="record.equip.drive.set_speed"
+          value={tag}
+          onChange={(e) => setTag(e.target.value)}
+        />
+      )}
+      {kind !== 'find' && kind !== 'write' && (
+        <Select aria-label="Field" autoFocus value={field} onChange={(e) => setField(e.target.value)}>
+          {fields.map((f) => (
+            <option key={f.id} value={f.id}>
+              {f.label.toLowerCase()}
+            </option>
+          ))}
+        </Select>
+      )}
+      {kind === 'filter' && (
+        <Select aria-label="How" value={compare} onChange={(e) => setCompare(e.target.value)}>
+          {comparisons.map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </Select>
+      )}
+      {kind === 'sort' && (
+        <Flex as="label" gap="6px">
+          <input type="checkbox" checked={desc} onChange={(e) => setDesc(e.target.checked)} />
+          the highest first
         </Flex>
-        {problem && (
-          <Box color="brick" fontSize="note" mt="8px" role="alert">
-            {problem}
+      )}
+      {(kind === 'set' || kind === 'write') && 'to'}
+      {needsValue &&
+        (chosen?.choices && kind !== 'find' && kind !== 'write' ? (
+          <Select aria-label="Value" value={value || chosen.choices[0]} onChange={(e) => setValue(e.target.value)}>
+            {chosen.choices.map((c) => (
+              <option key={c}>{c}</option>
+            ))}
+          </Select>
+        ) : (
+          <Box w="150px">
+            <Line
+              aria-label="Value"
+              autoFocus={kind === 'find'}
+              value={value}
+              placeholder={plain ? 'text' : 'today(), user.record, 3'}
+              onChange={(e) => setValue(e.target.value)}
+            />
           </Box>
-        )}
-      </Box>
-    </Pop>
+        ))}
+    </EffectFrame>
   );
 }

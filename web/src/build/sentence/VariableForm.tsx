@@ -2,14 +2,14 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import type { Op, Proposal } from '../../api/client';
-import { Action, Line, Select } from '../../ui/controls';
+import { Line, Select } from '../../ui/controls';
 import { readCondition } from '../condition/spot';
 import { useBuild } from '../context';
 import { tablesOf } from '../document';
 import type { Json } from '../edit';
-import { Pop } from '../Pop';
 import { newVariable, type VariableDoc, variablesOf, variableTypes } from '../variables';
 import { looksWorkedOut } from './actions';
+import { EffectFrame } from './EffectFrame';
 import { proposals, spotOf, type WayRef } from './wiring';
 
 interface VariableFormProps {
@@ -49,61 +49,39 @@ export function VariableForm({ wayRef, onClose, onAdd }: VariableFormProps) {
     onAdd({ ...effect, value: read.stored }, made?.ops);
   };
   return (
-    <Pop label="Set a variable" onClose={onClose}>
-      <Box
-        as="form"
-        p="12px"
-        w="480px"
-        onSubmit={(e: React.FormEvent) => {
-          e.preventDefault();
-          void save();
-        }}
-      >
-        <Flex align="center" gap="6px" wrap="wrap">
-          set
-          <Select aria-label="Variable" autoFocus value={id} onChange={(e) => setId(e.target.value)}>
-            {all.map((v) => (
-              <option key={v.id} value={v.id}>
-                {v.label.toLowerCase()}
-                {v.screen ? ' (this screen)' : ''}
-              </option>
-            ))}
-            <option value="+">a new variable …</option>
-          </Select>
-          {!kept && <Fresh fresh={fresh} onFresh={setFresh} shared={wayRef.shared !== undefined} />}
-          to
-          <Select aria-label="To what" value={how} onChange={(e) => setTo(e.target.value)}>
-            {ways.map((w) => (
-              <option key={w.id} value={w.id}>
-                {w.words}
-              </option>
-            ))}
-            <option value="typed">{variable.type === 'text' ? 'the text' : 'the value'}</option>
-            <option value="start">{variable.start ? `what it begins with: ${variable.start}` : 'nothing'}</option>
-          </Select>
-          {how === 'typed' && (
-            <Box w="170px">
-              <Line
-                aria-label="Value"
-                value={value}
-                placeholder={
-                  { text: 'text, or record.name', date: 'today()', record: 'record.lift' }[variable.type] ?? '3'
-                }
-                onChange={(e) => setValue(e.target.value)}
-              />
-            </Box>
-          )}
-          <Action type="submit" tone="main">
-            Add
-          </Action>
-        </Flex>
-        {problem && (
-          <Box color="brick" fontSize="note" mt="8px" role="alert">
-            {problem}
-          </Box>
-        )}
-      </Box>
-    </Pop>
+    <EffectFrame label="Set a variable" width="480px" problem={problem} onSave={() => void save()} onClose={onClose}>
+      set
+      <Select aria-label="Variable" autoFocus value={id} onChange={(e) => setId(e.target.value)}>
+        {all.map((v) => (
+          <option key={v.id} value={v.id}>
+            {v.label.toLowerCase()}
+            {v.screen ? ' (this screen)' : ''}
+          </option>
+        ))}
+        <option value="+">a new variable …</option>
+      </Select>
+      {!kept && <Fresh fresh={fresh} onFresh={setFresh} shared={wayRef.shared !== undefined} />}
+      to
+      <Select aria-label="To what" value={how} onChange={(e) => setTo(e.target.value)}>
+        {ways.map((w) => (
+          <option key={w.id} value={w.id}>
+            {w.words}
+          </option>
+        ))}
+        <option value="typed">{variable.type === 'text' ? 'the text' : 'the value'}</option>
+        <option value="start">{variable.start ? `what it begins with: ${variable.start}` : 'nothing'}</option>
+      </Select>
+      {how === 'typed' && (
+        <Box w="170px">
+          <Line
+            aria-label="Value"
+            value={value}
+            placeholder={{ text: 'text, or record.name', date: 'today()', record: 'record.lift' }[variable.type] ?? '3'}
+            onChange={(e) => setValue(e.target.value)}
+          />
+        </Box>
+      )}
+    </EffectFrame>
   );
 }
 

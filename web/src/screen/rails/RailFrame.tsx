@@ -22,7 +22,7 @@ export function RailFrame({ rails: all, children }: { rails: RailView[]; childre
         <Box hideBelow="md" flexShrink={0}>
           {at('left')}
         </Box>
-        <Box flex="1" minW={0} bg={view.type === 'operator' ? plantTones.ground : undefined} {...besideTabs(all)}>
+        <Box flex="1" minW={0} bg={view.type === 'operator' ? plantTones.ground : undefined}>
           <Box hideFrom="md">
             {rails
               .filter((r) => r.edge === 'left' || r.edge === 'right')
@@ -30,7 +30,9 @@ export function RailFrame({ rails: all, children }: { rails: RailView[]; childre
                 <Rail key={r.id} rail={{ ...r, edge: 'top' }} />
               ))}
           </Box>
-          {children}
+          <Box h="full" {...besideTabs(all)}>
+            {children}
+          </Box>
         </Box>
         <Box hideBelow="md" flexShrink={0}>
           {at('right')}
