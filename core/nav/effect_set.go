@@ -28,6 +28,9 @@ func (setEffect) words(w *sentenceWriter, e *EffectPlan) string {
 		if x := e.Exprs[field]; x != nil {
 			value = w.valueWords(x)
 		}
+		if strings.HasSuffix(label, " to") {
+			label = "“" + label + "”" // assigned to, to whom
+		}
 		parts = append(parts, "set "+label+" to "+value)
 	}
 	return strings.Join(parts, " and ")
