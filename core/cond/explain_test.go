@@ -92,3 +92,32 @@ func TestTemplate(t *testing.T) {
 		t.Error("an open brace was accepted")
 	}
 }
+
+// named is a world that knows what one record is called.
+type named struct{ World }
+
+func (named) NameOf(p *Path) string {
+	if p.Key == "f_cabin" {
+		return "Cabin 087"
+	}
+	return ""
+}
+
+func TestATemplateSaysRecordsByTheirNames(t *testing.T) {
+	c := compiler(t)
+	tm, p := c.Template(defectScope, "On {record.cabin}, {record.code}")
+	if p != nil {
+		t.Fatal(p.Message)
+	}
+	w := world{values: map[string]Value{"record.f_cabin": Key("87"), "record.f_code": String("D-1")}}
+	words := func(v Value, _ Type) string { return v.Wire() }
+	if got := tm.Say(w, words); got != "On 87, D-1" {
+		t.Errorf("a world that knows no names: %q", got)
+	}
+	if got := tm.Say(named{w}, words); got != "On Cabin 087, D-1" {
+		t.Errorf("one that does: %q", got)
+	}
+	if got := tm.Phrase(); got != "On cabin, code" {
+		t.Errorf("without a record: %q", got)
+	}
+}
