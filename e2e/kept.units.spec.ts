@@ -21,9 +21,9 @@ test('variables are read in order, named for expressions, and made with what the
     ['My lift', [], 'my_lift'],
     ['My lift', ['my_lift'], 'my_lift_2'],
     ['My lift', ['my_lift', 'my_lift_2'], 'my_lift_3'],
-    ['2nd  Größe!', [], 'nd_gr_e'],
-    ['___', [], 'kept'],
-    ['…', ['kept'], 'kept_2'],
+    ['2nd  Größe!', [], 'c_2nd_gro_e'],
+    ['___', [], 'c_'],
+    ['…', ['c_'], 'c__2'],
     ['x'.repeat(80), [], 'x'.repeat(36)],
   ] as [string, string[], string][]) {
     expect(nameOf(label, taken)).toBe(want);

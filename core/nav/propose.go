@@ -29,8 +29,9 @@ func (a *App) WayAt(screen, element, trigger string) (Way, bool) {
 	return Way{Screen: a.Project.Screens[screen], Plan: a.Screens[screen], Element: e, Trigger: trigger}, true
 }
 
-// Propose lists how an input of a target, a screen or a shared gate, or a variable, or the row of a
-// spot (its input: spot. and the list) can get its value on a way:
+// Propose lists how an input of a target, a screen or a shared gate, or a variable, one that is
+// yet to be made for records of a table, or the row of a spot (its input: spot. and the list) can
+// get its value on a way:
 // the record itself first, then what relations lead to, then the rest. Without a gate in the way
 // it is what the screen can give; with a shared one what that gate can pass on.
 func (a *App) Propose(w Way, target, input string) []Proposal {
@@ -46,6 +47,8 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 	case a.Project.Variables[target] != nil:
 		v := a.Project.Variables[target]
 		p.in = &project.Input{ID: v.ID, Label: v.Label, Type: v.Type, Table: v.Table}
+	case a.Project.Tables[target] != nil:
+		p.in = &project.Input{ID: "kept", Label: "Record", Type: "record", Table: target}
 	case screen != nil:
 		p.in = screen.Inputs[input]
 	case a.Project.Gates[target] != nil:

@@ -154,6 +154,12 @@ func TestVariablesAreOffered(t *testing.T) {
 	if !found {
 		t.Error("the lift that the tab keeps is not proposed")
 	}
+	card, _ := s.app.WayAt("s_cabin", "e_dlg", "release")
+	for target, want := range map[string]string{"t_cabins": "this cabin", "t_lifts": "its lift", "v_lift": "its lift"} {
+		if got := s.app.Propose(card, target, ""); len(got) == 0 || got[0].Words != want {
+			t.Errorf("for %s: %+v, want %s first", target, got, want)
+		}
+	}
 	names := map[string]bool{}
 	for _, n := range s.app.Names(s.scope("s_board", ""), "") {
 		names[n.Path] = true

@@ -1,4 +1,5 @@
 import type { Op } from '../api/client';
+import { aliasOf } from './alias';
 import { text } from './document';
 import { at, type Entities, type Json, newId } from './edit';
 
@@ -45,14 +46,9 @@ export const variableTypes: [string, string][] = [
   ['record', 'a record of …'],
 ];
 
-/** A name for expressions, made from a label. */
+/** A name for expressions, made from a label, that no other variable has. */
 export function nameOf(label: string, taken: string[]): string {
-  const plain = label
-    .toLowerCase()
-    .replaceAll(/[^a-z0-9]+/g, '_')
-    .replaceAll(/^[_0-9]+|_+$/g, '')
-    .slice(0, 36);
-  const base = plain || 'kept';
+  const base = aliasOf(label).slice(0, 36);
   for (let n = 1; ; n++) {
     const name = n === 1 ? base : `${base}_${n}`;
     if (!taken.includes(name)) return name;

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Op } from '../../api/client';
 import { Action, Line } from '../../ui/controls';
+import { aliasOf } from '../alias';
 import { newId } from '../edit';
 import { readCondition, type Spot } from './spot';
 
@@ -11,17 +12,6 @@ export interface Share {
   root: 'record' | 'row'; // what the condition calls that record
   pos: number;
   edit: (patch: Op[]) => Promise<unknown>;
-}
-
-/** A legal name for expressions, made from words. */
-export function aliasOf(name: string): string {
-  const words = name
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[^a-z0-9]+/g, '_')
-    .replace(/^_+|_+$/g, '');
-  return /^[a-z]/.test(words) ? words : `c_${words}`;
 }
 
 /** Gives a condition a name, so that others can use it; it is then used here by that name too. */

@@ -8,6 +8,7 @@ import { at, type Json, put } from '../edit';
 import { Pop } from '../Pop';
 import { Labelled } from '../sentence/Labelled';
 import { Typed } from '../sentence/Typed';
+import { TabRow } from '../TabRow';
 import { RailElements } from './RailElements';
 import { RailPlacement } from './RailPlacement';
 
@@ -52,24 +53,9 @@ export function RailForm({ rail, onClose }: { rail: string; onClose: () => void 
           </Action>
         </Flex>
         <DrawerLine rail={rail} />
-        <Flex role="tablist" gap="16px" mt="12px" mb="6px">
-          {tabs.map((t) => (
-            <Box
-              as="button"
-              role="tab"
-              key={t}
-              aria-selected={t === tab}
-              onClick={() => setTab(t)}
-              fontWeight="700"
-              color={t === tab ? 'ink' : 'muted'}
-              borderBottomWidth="2px"
-              borderColor={t === tab ? 'amber' : 'transparent'}
-              cursor="pointer"
-            >
-              {t}
-            </Box>
-          ))}
-        </Flex>
+        <Box mt="12px" mb="6px">
+          <TabRow tabs={tabs} at={tab} onTab={setTab} />
+        </Box>
         <Box role="tabpanel" aria-label={tab}>
           {tab === tabs[0] ? (
             <RailPlacement rail={rail} onWhile={setWhile} />

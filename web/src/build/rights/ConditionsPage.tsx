@@ -2,12 +2,13 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { SharedCondition } from '../../api/client';
 import { Action, Line, Select } from '../../ui/controls';
+import { aliasOf } from '../alias';
 import { ConditionEditor } from '../condition/ConditionEditor';
-import { aliasOf } from '../condition/ShareForm';
 import { tablesOf, text } from '../document';
 import { at, newId, put } from '../edit';
 import { Pop } from '../Pop';
 import { useRights } from './context';
+import { NewLine } from './NewLine';
 import { ViewHead } from './ViewHead';
 
 /** Conditions with a name, shared by many, and where each is used. */
@@ -140,23 +141,13 @@ function NewCondition() {
     void edit([{ op: 'add', path: `/${newId('c')}`, value: body }]);
   };
   return (
-    <Flex
-      as="form"
-      align="center"
-      gap="8px"
-      py="14px"
-      onSubmit={(e: React.FormEvent) => {
-        e.preventDefault();
-        setOpen(true);
-      }}
+    <NewLine
+      label="Name of a new condition"
+      hint="in service and mine"
+      name={name}
+      onName={setName}
+      onSubmit={() => setOpen(true)}
     >
-      <Line
-        aria-label="Name of a new condition"
-        placeholder="in service and mine"
-        value={name}
-        w="260px"
-        onChange={(e) => setName(e.target.value)}
-      />
       <Box as="label" display="flex" alignItems="center" gap="6px" fontSize="note" color="muted">
         of
         <Select value={table} onChange={(e) => setTable(e.target.value)}>
@@ -182,6 +173,6 @@ function NewCondition() {
           />
         </Pop>
       )}
-    </Flex>
+    </NewLine>
   );
 }

@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { Action, Line, Select } from '../../ui/controls';
+import { aliasOf } from '../alias';
 import { ConditionEditor } from '../condition/ConditionEditor';
-import { aliasOf } from '../condition/ShareForm';
 import { childrenOf, tablesOf, talliesOf } from '../document';
 import { newId, put } from '../edit';
 import { Pop } from '../Pop';

@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Action, Line, Select } from '../../ui/controls';
+import { Action, Select } from '../../ui/controls';
 import { screensOf, tablesOf, text } from '../document';
 import { type Json, put } from '../edit';
 import { Typed } from '../sentence/Typed';
 import { newVariable, usesOf, type VariableDoc, variablesOf, variableTypes } from '../variables';
 import { useRights } from './context';
+import { NewLine } from './NewLine';
 import { ViewHead } from './ViewHead';
 
 /** What a browser tab keeps: typed, with a beginning, for the project or for one screen. */
@@ -142,23 +143,7 @@ function NewVariable() {
     setLabel('');
   };
   return (
-    <Flex
-      as="form"
-      align="center"
-      gap="8px"
-      py="14px"
-      onSubmit={(e: React.FormEvent) => {
-        e.preventDefault();
-        add();
-      }}
-    >
-      <Line
-        aria-label="Name of a new variable"
-        placeholder="my lift"
-        value={label}
-        w="220px"
-        onChange={(e) => setLabel(e.target.value)}
-      />
+    <NewLine label="Name of a new variable" hint="my lift" name={label} onName={setLabel} onSubmit={add}>
       <Select aria-label="What it holds" value={type} onChange={(e) => setType(e.target.value)}>
         {variableTypes.map(([id, words]) => (
           <option key={id} value={id}>
@@ -178,6 +163,6 @@ function NewVariable() {
       <Action type="submit" disabled={!label.trim()}>
         Add
       </Action>
-    </Flex>
+    </NewLine>
   );
 }

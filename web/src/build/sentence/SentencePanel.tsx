@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { WayOut } from '../../api/client';
 import { Key } from '../../ui/controls';
 import { useBuild } from '../context';
+import { TabRow } from '../TabRow';
 import { LookTab } from './LookTab';
 import { MakeScreen } from './MakeScreen';
 import { RightNow } from './RightNow';
@@ -49,26 +50,7 @@ export function SentencePanel() {
             <Box fontWeight="800" truncate maxW="300px">
               {words}
             </Box>
-            <Flex role="tablist" gap="14px">
-              {shownTabs.map((t) => (
-                <Box
-                  as="button"
-                  role="tab"
-                  key={t}
-                  aria-selected={t === at}
-                  onClick={() => setTab(t)}
-                  fontSize="note"
-                  fontWeight="700"
-                  color={t === at ? 'ink' : 'muted'}
-                  borderBottomWidth="2px"
-                  borderColor={t === at ? 'amber' : 'transparent'}
-                  pb="2px"
-                  cursor="pointer"
-                >
-                  {t}
-                </Box>
-              ))}
-            </Flex>
+            <TabRow<Tab> tabs={shownTabs} at={at} onTab={setTab} />
             <WaysOfElement />
             <Box flex="1" />
             <WayTools />

@@ -30,9 +30,9 @@ export function VariableForm({ wayRef, onClose, onAdd }: VariableFormProps) {
   const kept = all.find((v) => v.id === id);
   const variable = kept ?? { ...blank, ...fresh };
   const found = useQuery({
-    queryKey: ['proposals', wayRef.project, wayRef.screen, wayRef.element, wayRef.trigger, id],
-    queryFn: () => proposals(wayRef, id, ''),
-    enabled: kept?.type === 'record',
+    queryKey: ['proposals', wayRef.project, wayRef.screen, wayRef.element, wayRef.trigger, kept?.id ?? fresh.table],
+    queryFn: () => proposals(wayRef, kept?.id ?? fresh.table, ''),
+    enabled: variable.type === 'record',
   });
   const ways = choicesFor(variable, found.data ?? []);
   const how = ways.some((w) => w.id === to) ? to : (ways[0]?.id ?? 'typed');
