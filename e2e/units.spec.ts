@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Finding, NameInfo, WayOut } from '../web/src/api/client';
 import { comparesFor, freshRow, isComplete, withCompare } from '../web/src/build/condition/compares';
-import { aliasOf } from '../web/src/build/condition/ShareForm';
+import { aliasOf } from '../web/src/build/alias';
 import { asSet, idsIn, setVerbs, verbsOf } from '../web/src/build/rights/grants';
 import { at, newId, pointer, put } from '../web/src/build/edit';
 import { numbersOf, outPlates } from '../web/src/build/margins/plates';
@@ -47,7 +47,7 @@ test.describe('operations of an edit', () => {
 });
 
 test.describe('plates', () => {
-  const way = (element: string, target: string | undefined, kind = 'screen'): WayOut => ({ element, trigger: 'release', words: element, kind, target, title: target ?? kind, glyph: 'form', how: 'view', state: 'open', now: '', verdict: { state: 'open' }, sentence: [] });
+  const way = (element: string, target: string | undefined, kind = 'screen'): WayOut => ({ element, wiring: element, gate: '', trigger: 'release', words: element, kind, target, title: target ?? kind, glyph: 'form', how: 'view', state: 'open', now: '', verdict: { state: 'open' }, sentence: [] });
 
   test('ways to one target share a plate; findings come first', () => {
     const findings: Finding[] = [{ check: 'no-way-behind', severity: 'broken', screen: 's', element: 'e_3', words: 'Nothing is wired.' }];

@@ -70,7 +70,7 @@ function Value({ field }: { field: FieldView }) {
   if (field.state === 'empty') return <>–</>;
   if (field.type === 'picture') {
     const shown = work?.picture(field.path, field.value);
-    return shown ? <img className="picture" src={shown} alt={field.label} /> : <>{field.words}</>;
+    return shown ? <img className="picture" src={shown} alt={field.label} /> : field.words;
   }
   if (field.type === 'json') {
     return (
