@@ -58,7 +58,8 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 		return out, nil
 	}
 	t := tags{server: s, project: app.Project}
-	o, err := app.Open(ctx, user, place, nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true})
+	src := nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true}
+	o, err := app.Open(ctx, user, place, src)
 	if err != nil {
 		if !isRefusal(err) {
 			return nil, err
@@ -70,7 +71,7 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 	if o.Live() {
 		t.watch(ctx, o.TagRefs())
 	}
-	out.View, out.Ways = o.View(), o.Ways()
+	out.View, out.Ways = o.View(), o.WaysCalled(ctx, src)
 	return out, nil
 }
 

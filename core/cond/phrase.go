@@ -10,6 +10,9 @@ import (
 func (n *Node) Phrase() string {
 	switch n.Op {
 	case OpConst:
+		if n.Source != "" {
+			return n.Source
+		}
 		return constPhrase(n.Const)
 	case OpPath:
 		if n.Type.Kind == YesNo {

@@ -60,7 +60,7 @@ func (narrowEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	case e.Exprs["value"] == nil:
 		text += "“" + spec.Value + "”, which cannot be read"
 	default:
-		text += w.valueWords(e.Exprs["value"])
+		text += w.valueWords(e.Exprs["value"], "")
 	}
 	return text
 }
@@ -149,7 +149,7 @@ func (findEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	if e.Exprs["words"] == nil {
 		return "find “" + e.Spec.(*project.Find).Words + "”, which cannot be read"
 	}
-	return "find " + w.valueWords(e.Exprs["words"])
+	return "find " + w.valueWords(e.Exprs["words"], "")
 }
 
 func (findEffect) do(_ context.Context, r effectRun) (*Question, error) {

@@ -26,7 +26,11 @@ func (setEffect) words(w *sentenceWriter, e *EffectPlan) string {
 		}
 		value := "“" + fields[field] + "”"
 		if x := e.Exprs[field]; x != nil {
-			value = w.valueWords(x)
+			table := ""
+			if t != nil && t.Fields[field] != nil {
+				table = t.Fields[field].References
+			}
+			value = w.valueWords(x, table)
 		}
 		if strings.HasSuffix(label, " to") {
 			label = "“" + label + "”" // assigned to, to whom

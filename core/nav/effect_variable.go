@@ -41,7 +41,8 @@ func (b *planner) variable(id string) *project.Variable {
 	return v
 }
 
-// Fits says whether a value of one type can be taken as another: numbers of any kind are one kind here.
+// Fits says whether a value of one type can be taken as another: numbers of any kind are one kind
+// here, and a record written by its key is one of any table.
 func Fits(want, got cond.Type) bool {
 	number := func(t cond.Type) bool {
 		return t.Kind == cond.Whole || t.Kind == cond.Number || t.Kind == cond.Decimal
@@ -49,7 +50,7 @@ func Fits(want, got cond.Type) bool {
 	if number(want) && number(got) || got.Kind == cond.Null {
 		return true
 	}
-	return want.Kind == got.Kind && want.Table == got.Table
+	return want.Kind == got.Kind && (want.Table == got.Table || want.Kind == cond.Record && got.Table == "")
 }
 
 func (setVariableEffect) words(w *sentenceWriter, e *EffectPlan) string {
@@ -61,14 +62,18 @@ func (setVariableEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	case spec.Value == "" && v.Start == "":
 		return "forget " + lowerLabel(v.Label)
 	case spec.Value == "":
-		return "put " + lowerLabel(v.Label) + " back to " + v.Start
+		start := v.Start
+		if title := w.called.of(v.Table, v.Start); title != "" {
+			start = title
+		}
+		return "put " + lowerLabel(v.Label) + " back to " + start
 	case e.Exprs["value"] == nil:
 		return "set " + lowerLabel(v.Label) + " to “" + spec.Value + "”, which does not fit"
 	}
 	if n := e.Exprs["value"].Root; n.Op == cond.OpNot && n.Args[0].Op == cond.OpPath && first(n.Args[0].Path.Segs) == v.ID {
 		return "switch " + lowerLabel(v.Label) + " between yes and no"
 	}
-	return "set " + lowerLabel(v.Label) + " to " + w.valueWords(e.Exprs["value"])
+	return "set " + lowerLabel(v.Label) + " to " + w.valueWords(e.Exprs["value"], v.Table)
 }
 
 func (setVariableEffect) do(_ context.Context, r effectRun) (*Question, error) {

@@ -55,7 +55,7 @@ func (choiceMove) words(w *sentenceWriter, c *CasePlan) {
 	w.plain("open, by ")
 	by := Chunk{Text: "“" + m.Move.By + "”, which cannot be read", Part: "by", Case: c.ID, Bad: true}
 	if m.By != nil {
-		by.Text, by.Bad = w.valueWords(m.By), false
+		by.Text, by.Bad = w.valueWords(m.By, ""), false
 	}
 	w.out = append(w.out, by)
 	for i, t := range m.Choices {
@@ -80,7 +80,7 @@ func (choiceMove) words(w *sentenceWriter, c *CasePlan) {
 func (choiceMove) plate(w *sentenceWriter, way *WayOut, c *CasePlan) {
 	way.Title, way.Glyph, way.How = "one of several screens", "choice", "worked out"
 	if c.Move.By != nil {
-		way.Brings = "by " + w.valueWords(c.Move.By)
+		way.Brings = "by " + w.valueWords(c.Move.By, "")
 	}
 }
 

@@ -81,7 +81,7 @@ func (w *sentenceWriter) with(c *CasePlan) {
 		w.plain(map[bool]string{true: " with ", false: ", "}[i == 0] + name + " = ")
 		chunk := Chunk{Text: "“" + c.Move.With[name] + "”, which cannot be read", Part: "with", Tone: "record", Case: c.ID, Item: name, Bad: true}
 		if e := c.Move.Exprs[name]; e != nil {
-			chunk.Text, chunk.Bad = w.valueWords(e), false
+			chunk.Text, chunk.Bad = w.valueWords(e, ""), false
 		}
 		w.out = append(w.out, chunk)
 	}

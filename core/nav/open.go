@@ -44,6 +44,7 @@ type Opening struct {
 	// explains says whether conditions are explained part by part: for builders, and for a
 	// press that is refused. What users are shown only needs the decision.
 	explains bool
+	called   *called // titles of constants, in build
 }
 
 // Open judges whether the user may be at the place and fetches what the screen shows.

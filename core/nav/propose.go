@@ -86,7 +86,7 @@ type proposing struct {
 }
 
 func (p *proposing) add(b project.Binding, note string) {
-	p.out = append(p.out, Proposal{Words: p.writer.bindingWords(&b), Note: note, Binding: &b})
+	p.out = append(p.out, Proposal{Words: p.writer.bindingWords(&b, p.in.Table), Note: note, Binding: &b})
 }
 
 func (p *proposing) one() string {

@@ -62,7 +62,7 @@ func (childRule) value(x *binding) cond.Value {
 	return cond.Key(row.Key)
 }
 
-func (childRule) words(w *sentenceWriter, b *project.Binding) string {
+func (childRule) words(w *sentenceWriter, b *project.Binding, _ string) string {
 	t := w.app.Project.Tables[b.Table]
 	if f, _ := w.app.Project.FieldAt(b.Table, b.Path); f == nil || t == nil {
 		return "a relation that is gone"
@@ -73,12 +73,12 @@ func (childRule) words(w *sentenceWriter, b *project.Binding) string {
 	}
 	of := w.fromWords(b.From)
 	if of == "its" {
-		of = thisRule{}.words(w, nil) + "’s"
+		of = thisRule{}.words(w, nil, "") + "’s"
 	}
 	text := of + " " + pick + " " + t.One
 	if b.While != "" {
 		if e, problem := w.app.Compiler.Condition(w.app.Project.RowScope(b.Table), b.While); problem == nil {
-			text += " where " + e.Root.Phrase()
+			text += " where " + w.phrase(e.Root)
 		}
 	}
 	return text

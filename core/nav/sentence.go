@@ -21,8 +21,11 @@ type Chunk struct {
 
 // Sentence says a way in words with chips: the one generator for plates, findings and differences too.
 func (a *App) Sentence(s *project.Screen, e *ElementPlan, trigger string) []Chunk {
-	g := e.Gates[trigger]
-	w := sentenceWriter{app: a, screen: s, element: e}
+	return (&sentenceWriter{app: a, screen: s, element: e}).sentence(trigger)
+}
+
+func (w *sentenceWriter) sentence(trigger string) []Chunk {
+	e, g := w.element, w.element.Gates[trigger]
 	w.begin("when", "When ")
 	w.chip("trigger", triggerWords(trigger, e.Element), "")
 	if g == nil {
@@ -114,6 +117,7 @@ type sentenceWriter struct {
 	element *ElementPlan
 	shared  *project.SharedGate         // inside one
 	given   map[string]*project.Binding // what the way gives it
+	called  *called                     // nil: records stand by their keys
 	out     []Chunk
 }
 
@@ -141,7 +145,7 @@ func (w *sentenceWriter) gate(g *GatePlan) {
 	if g.While != "" {
 		w.begin("while", ", while ")
 		if g.Condition != nil {
-			w.chip("while", g.Condition.Root.Phrase(), "")
+			w.chip("while", w.phrase(g.Condition.Root), "")
 		} else {
 			w.out = append(w.out, Chunk{Text: "“" + g.While + "”, which cannot be read", Part: "while", Bad: true})
 		}
@@ -153,7 +157,7 @@ func (w *sentenceWriter) gate(g *GatePlan) {
 		}
 		if c.Condition != nil {
 			w.plain("if ")
-			w.out = append(w.out, Chunk{Text: c.Condition.Root.Phrase(), Part: "when", Case: c.ID})
+			w.out = append(w.out, Chunk{Text: w.phrase(c.Condition.Root), Part: "when", Case: c.ID})
 			w.plain(", ")
 		}
 		w.caseWords(g, c)
@@ -222,7 +226,7 @@ func (w *sentenceWriter) use(g *GatePlan) {
 		if b == nil {
 			chunk.Text, chunk.Bad = "choose which "+lowerLabel(in.Label), true
 		} else {
-			chunk.Text = w.bindingWords(b)
+			chunk.Text = w.bindingWords(b, in.Table)
 		}
 		w.out = append(w.out, chunk)
 	}
@@ -267,7 +271,7 @@ func (w *sentenceWriter) spot(c *CasePlan) {
 	w.out = append(w.out, Chunk{Text: words, Part: "spot", Case: c.ID, Bad: !ok})
 	if c.Move.SpotRow != nil {
 		w.plain(", at ")
-		w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.SpotRow), Part: "spotRow", Tone: "record", Case: c.ID})
+		w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.SpotRow, spotList(c.Move)), Part: "spotRow", Tone: "record", Case: c.ID})
 	}
 }
 
@@ -370,7 +374,7 @@ func (w *sentenceWriter) binding(caseID string, m *MovePlan, in *project.Input) 
 		w.out = append(w.out, chunk)
 		return
 	}
-	chunk.Text = w.bindingWords(b)
+	chunk.Text = w.bindingWords(b, in.Table)
 	w.out = append(w.out, chunk)
 	if b.None != "" && b.None != "grey" { // greyed is what everybody expects
 		w.plain(" (")
@@ -396,7 +400,7 @@ func (w *sentenceWriter) newRecord(m *MovePlan) string {
 		if f == nil || m.Set[field] == nil {
 			continue
 		}
-		fills = append(fills, lowerLabel(f.Label)+" = "+w.valueWords(m.Set[field]))
+		fills = append(fills, lowerLabel(f.Label)+" = "+w.valueWords(m.Set[field], f.References))
 	}
 	if len(fills) > 0 {
 		text += ", with " + strings.Join(fills, ", ")

@@ -24,7 +24,7 @@ func (o *Opening) Now(v Verdict) string {
 		return who + ": stays and says “" + v.stay + "”."
 	}
 	var does []string
-	w := sentenceWriter{app: o.app, screen: o.plan.Screen}
+	w := sentenceWriter{app: o.app, screen: o.plan.Screen, called: o.called}
 	if v.pick != nil {
 		does = append(does, "asks which "+v.pick.One)
 	}
@@ -55,6 +55,8 @@ func (o *Opening) placeWords(p Place) string {
 			words = o.world.title(r, r.Table, "")
 		} else if title := o.titleOfParent(in.Table, wire); title != "" {
 			words = title
+		} else if title := o.called.of(in.Table, wire); title != "" {
+			words = title
 		}
 		with = append(with, lowerLabel(in.Label)+" "+words)
 	}
@@ -68,6 +70,8 @@ func (o *Opening) placeWords(p Place) string {
 				if r := o.world.record; r != nil && r.Table == f.References && r.Key == value {
 					value = o.world.title(r, r.Table, "")
 				} else if title := o.titleOfParent(f.References, value); title != "" {
+					value = title
+				} else if title := o.called.of(f.References, value); title != "" {
 					value = title
 				}
 			}

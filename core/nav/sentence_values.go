@@ -19,9 +19,9 @@ func (w *sentenceWriter) subjectTable() string {
 	return w.screen.RecordTable()
 }
 
-// bindingWords says where an input's value comes from.
-func (w *sentenceWriter) bindingWords(b *project.Binding) string {
-	return ruleKinds[b.Rule].words(w, b)
+// bindingWords says where a value comes from; table is that of the record it is to be, "" for none.
+func (w *sentenceWriter) bindingWords(b *project.Binding, table string) string {
+	return ruleKinds[b.Rule].words(w, b, table)
 }
 
 // pathLabels says a path of relations: "cabin’s lift"; "" where a part is gone.
@@ -122,19 +122,25 @@ func (a *App) roleWords(roles map[string]bool) string {
 }
 
 // valueWords says what a field gets: "this cabin", "its lift", "the user", or a plain value.
-func (w *sentenceWriter) valueWords(x *cond.Expr) string {
+// table is that of the record it is to be, "" for none.
+func (w *sentenceWriter) valueWords(x *cond.Expr, table string) string {
+	if x.Root.Op == cond.OpConst {
+		if title := w.called.of(table, x.Root.Const.KeyOf()); title != "" {
+			return title
+		}
+	}
 	if x.Root.Op == cond.OpConst && x.Root.Const.Kind() == cond.YesNo {
 		return map[bool]string{true: "yes", false: "no"}[x.Root.Const.True()]
 	}
 	if x.Root.Op != cond.OpPath {
-		return x.Root.Phrase()
+		return w.phrase(x.Root)
 	}
 	p := x.Root.Path
 	switch {
 	case p.Root == "user" && p.Key == "record":
 		return "the user"
 	case p.Root == "record" && p.Key == "":
-		return thisRule{}.words(w, nil)
+		return thisRule{}.words(w, nil, "")
 	case p.Root == "record":
 		return "its " + p.Words()
 	case p.Root == "inputs" && len(p.Segs) == 1:

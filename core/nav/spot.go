@@ -45,6 +45,16 @@ func (o *Opening) landOnRow(to *Place, m *MovePlan, w *world, at aim) {
 	}
 }
 
+// spotList gives the table of the list that a move leads to a row of; "" where it is none.
+func spotList(m *MovePlan) string {
+	if e := m.Target.Elements[m.Spot]; e != nil {
+		if l, ok := e.Spec.(*project.List); ok {
+			return l.Table
+		}
+	}
+	return ""
+}
+
 // spotInput stands for the row of a list that one is led to.
 func spotInput(table string) *project.Input {
 	return &project.Input{ID: "spot", Label: "Row", Type: "record", Table: table}

@@ -136,7 +136,7 @@ func (o *Opening) Ways() []WayOut {
 			w := Way{Screen: o.plan.Screen, Plan: o.plan, Element: e, Trigger: b.TriggerName()}
 			out = append(out, WayOut{
 				Element: e.ID, Trigger: b.TriggerName(), Words: o.text(e, "words"), Kind: "none", Title: "nothing yet", Glyph: "none", State: "greyed", By: "case", Reason: "nothing is wired to it yet",
-				Now: "Nothing is wired to it yet.", Sentence: o.app.Sentence(o.plan.Screen, e, b.TriggerName()), Gate: w.At(), Wiring: w.At(),
+				Now: "Nothing is wired to it yet.", Sentence: o.sentence(e, b.TriggerName()), Gate: w.At(), Wiring: w.At(),
 			})
 		}
 		for _, trigger := range sortedKeys(e.Gates) {
@@ -174,7 +174,7 @@ func (a *App) StaticWays(screen string) []WayOut {
 	}
 	for _, w := range plan.Ways() {
 		way := WayOut{Element: w.Element.ID, Trigger: w.Trigger, Words: a.ElementWords(plan.Screen, w.Element), State: "unknown", Sentence: a.Sentence(plan.Screen, w.Element, w.Trigger)}
-		a.plate(&way, w)
+		a.plate(&way, w, nil)
 		out = append(out, way)
 	}
 	return out
@@ -193,13 +193,17 @@ func (a *App) RowTable(screen, element string) string {
 func (o *Opening) wayOut(w Way, ev ElementView) WayOut {
 	e := w.Element
 	v := o.judge(w.Gate, o.sampleAim(e, w.Trigger))
-	way := WayOut{Element: e.ID, Trigger: w.Trigger, Words: o.elementWords(e), State: v.State, By: v.By, Reason: v.Reason, Verdict: v, Now: o.Now(v), Sentence: o.app.Sentence(o.plan.Screen, e, w.Trigger)}
+	way := WayOut{Element: e.ID, Trigger: w.Trigger, Words: o.elementWords(e), State: v.State, By: v.By, Reason: v.Reason, Verdict: v, Now: o.Now(v), Sentence: o.sentence(e, w.Trigger)}
 	if ev.State == "hidden" && v.State != "hidden" {
 		way.State, way.By, way.Reason = "hidden", ev.By, ev.Reason
 		way.Now = "For " + o.world.user.Name + ": " + ev.Reason
 	}
-	o.app.plate(&way, w)
+	o.app.plate(&way, w, o.called)
 	return way
+}
+
+func (o *Opening) sentence(e *ElementPlan, trigger string) []Chunk {
+	return (&sentenceWriter{app: o.app, screen: o.plan.Screen, element: e, called: o.called}).sentence(trigger)
 }
 
 // sampleAim stands a list's first row, or a chart's first point, for whichever is clicked.
@@ -255,7 +259,7 @@ func (a *App) ElementWords(s *project.Screen, e *ElementPlan) string {
 }
 
 // plate fills in what a way's plate says of its target, from its first case.
-func (a *App) plate(way *WayOut, at Way) {
+func (a *App) plate(way *WayOut, at Way, titles *called) {
 	g := at.Gate
 	way.Gate, way.Wiring = at.At(), at.Wiring()
 	if at.Rail != nil {
@@ -271,6 +275,7 @@ func (a *App) plate(way *WayOut, at Way) {
 	}
 	c := g.Cases[0]
 	w := at.writer(a)
+	w.called = titles
 	if c.Move == nil {
 		var does []string
 		for _, effect := range c.Effects {
@@ -310,7 +315,7 @@ func (w *sentenceWriter) brings(m *MovePlan) string {
 		}
 		// What a shared gate only passes on is told as the way gives it.
 		if b := m.Bind[chunk.Item]; b != nil && b.Rule == "input" && w.given[b.Value] != nil {
-			chunk.Text = outer.bindingWords(w.given[b.Value])
+			chunk.Text = outer.bindingWords(w.given[b.Value], m.Target.Inputs[chunk.Item].Table)
 		}
 		parts = append(parts, chunk.Text)
 	}

@@ -1,0 +1,72 @@
+package nav
+
+import (
+	"strings"
+	"testing"
+)
+
+// called gives the way of the button on trial as a builder who walks as a user is told it.
+func (s *stand) called(t *testing.T, user *User, address string) WayOut {
+	t.Helper()
+	slug, query, _ := strings.Cut(address, "?")
+	place, err := s.app.ParseAddress(slug, query)
+	if err != nil {
+		t.Fatal(err)
+	}
+	src := s.sources()
+	src.Ghosts = true
+	o, err := s.app.Open(t.Context(), user, place, src)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, w := range o.WaysCalled(t.Context(), src) {
+		if w.Element == "e_try" {
+			return w
+		}
+	}
+	t.Fatal("the button has no way")
+	return WayOut{}
+}
+
+func TestRecordsWrittenByKeyAreCalledByTheirTitles(t *testing.T) {
+	for name, tc := range map[string]struct {
+		screen, gate, address string
+		want                  []string
+	}{
+		"an input": {"s_board", one(`{"kind":"screen","target":"s_list","bind":{"i_cabin":{"rule":"value","value":"7"}}}`), "board",
+			[]string{"open Defects with cabin 007", "Defects, with cabin 007"}},
+		"gone": {"s_board", one(`{"kind":"screen","target":"s_list","bind":{"i_cabin":{"rule":"value","value":"99"}}}`), "board",
+			[]string{"open Defects with cabin “99”"}},
+		"an expression": {"s_board", one(`{"kind":"screen","target":"s_list","bind":{"i_cabin":{"rule":"expression","value":"key(\"7\")"}}}`), "board",
+			[]string{"open Defects with cabin 007"}},
+		"a condition": {"s_defect", `{"while":"record.f_cabin == key(\"8\") || record.f_cabin in [key(\"7\"), key(\"99\")]","cases":{"c_1":{"pos":1,"move":{"kind":"back"}}}}`, "defect?defect=1",
+			[]string{"while cabin is 008, or empty or cabin is one of 007 or 99", "while cabin is 008 or cabin is one of 007 or 99"}},
+		"filled in": {"s_board", one(`{"kind":"screen","target":"s_defect","mode":"add","set":{"f_cabin":"key(\"7\")"}}`), "board",
+			[]string{"a new defect, with cabin = 007"}},
+		"an effect": {"s_defect", does(`"kind":"set","fields":{"f_cabin":"key(\"7\")"}`), "defect?defect=1", []string{"set cabin to 007"}},
+		"a variable": {"s_board", does(`"kind":"setVar","variable":"v_lift","value":"key(\"1\")"`), "board", []string{"set my lift to Upper Tarn"}},
+	} {
+		s := newStand(t, wiredTo(tc.screen, tc.gate, kept))
+		w := s.called(t, s.mira, tc.address)
+		text := SentenceText(w.Sentence) + "\n" + w.Now
+		found := false
+		for _, want := range tc.want {
+			found = found || strings.Contains(text, want)
+		}
+		if !found {
+			t.Errorf("%s: %s", name, text)
+		}
+	}
+}
+
+// A title is nothing that a user may be shown who may not view the record.
+func TestTitlesOfHiddenRecordsStayKeys(t *testing.T) {
+	gate := one(`{"kind":"screen","target":"s_list","bind":{"i_by":{"rule":"value","value":"1"}}}`)
+	s := newStand(t, wiredTo("s_board", gate))
+	if w := s.called(t, s.mira, "board"); w.Brings != "Mira" {
+		t.Errorf("a technician’s plate brings %q", w.Brings)
+	}
+	if w := s.called(t, s.sela, "board"); w.Brings != "“1”" {
+		t.Errorf("a lead, who may not view staff, is told %q", w.Brings)
+	}
+}
