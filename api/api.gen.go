@@ -789,8 +789,9 @@ type GetNamesParams struct {
 
 // GetRecordsParams defines parameters for GetRecords.
 type GetRecordsParams struct {
-	As string  `form:"as" json:"as"`
-	Q  *string `form:"q,omitempty" json:"q,omitempty"`
+	As  string  `form:"as" json:"as"`
+	Key *string `form:"key,omitempty" json:"key,omitempty"`
+	Q   *string `form:"q,omitempty" json:"q,omitempty"`
 }
 
 // GetValuesParams defines parameters for GetValues.
@@ -1436,6 +1437,14 @@ func (siw *ServerInterfaceWrapper) GetRecords(c *gin.Context) {
 	err = runtime.BindQueryParameterWithOptions("form", true, true, "as", c.Request.URL.Query(), &params.As, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
 	if err != nil {
 		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter as: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "key" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "key", c.Request.URL.Query(), &params.Key, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter key: %w", err), http.StatusBadRequest)
 		return
 	}
 

@@ -148,6 +148,40 @@ test('wired without an expression: the last inspection by a rule, what happens w
   await expect(sentence(page)).toContainText('open Cabin on this cabin');
 });
 
+test('always the same lift, the last seven days: constants by name, the record in words', async ({ page }) => {
+  await build(page, 's_day', 'Sela Brandt, shift lead');
+  await stage(page).getByText('Wind and stops').click();
+  const carry = async (input: string, find: string) => {
+    await sentence(page).getByRole('button', { name: '+ carry along' }).click();
+    await page.getByRole('option', { name: `${input}: say which` }).click();
+    await page.getByRole('combobox', { name: 'On which record' }).fill(find);
+    await expect(page.getByRole('listbox', { name: 'On which record' }).getByRole('option').first()).toContainText(find);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog', { name: 'On which record' })).toHaveCount(0);
+  };
+  await carry('Lift', 'Upper Tarn');
+  await expect(sentence(page)).toContainText('open Wind and stops with lift Upper Tarn');
+  await carry('From', '7 days ago');
+  await expect(sentence(page)).toContainText('with lift Upper Tarn, from 7 days ago');
+  await carry('To', '2026-11-30');
+  await expect(sentence(page)).toContainText('to 30 Nov 2026');
+  await expect(chosen(page)).toContainText('with lift Upper Tarn, from');
+  await expect(chosen(page)).toContainText('to 30 Nov 2026');
+  // The same record kept by the tab.
+  await sentence(page).getByRole('button', { name: '+ first do' }).click();
+  await page.getByRole('combobox', { name: 'First do' }).fill('set a variable');
+  await page.keyboard.press('Enter');
+  const form = page.getByRole('dialog', { name: 'Set a variable' });
+  await form.getByLabel('Variable').selectOption({ label: 'my lift' });
+  await form.getByLabel('To what').selectOption({ label: 'always one that I choose' });
+  await form.getByRole('button', { name: 'which record?' }).click();
+  await page.getByRole('combobox', { name: 'Which record' }).fill('Upper');
+  await page.getByRole('option', { name: 'Upper Tarn' }).click();
+  await form.getByRole('button', { name: 'Add' }).click();
+  await expect(sentence(page)).toContainText('set my lift to Upper Tarn');
+  await undoAll(page);
+});
+
 test('a wire is pulled from its notch to a plate; its wiring is copied; all ways are led elsewhere', async ({ page }) => {
   await build(page, 's_card', 'Mira Holt, technician', '087');
   const button = stage(page).locator('[data-element="e_full"]');

@@ -154,6 +154,6 @@ func (s *Server) GetRecords(c *gin.Context, slug, table string, params api.GetRe
 		if err != nil {
 			return nil, err
 		}
-		return s.titles(c, b.draft.app, user, table, value(params.Q))
+		return s.titles(c, b.draft.app, user, nav.TitleQuery{Table: table, Find: value(params.Q), Key: value(params.Key)})
 	})
 }

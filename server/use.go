@@ -300,12 +300,13 @@ const titlesShown = 20
 // GetTitles gives records of a table by title, for pickers of forms.
 func (s *Server) GetTitles(c *gin.Context, slug, table string, params api.GetTitlesParams) {
 	inUse(s, c, slug, func(v *visit, _ nothing) ([]api.Title, error) {
-		return s.titles(c, v.app, v.user, table, value(params.Q))
+		return s.titles(c, v.app, v.user, nav.TitleQuery{Table: table, Find: value(params.Q)})
 	})
 }
 
-func (s *Server) titles(ctx context.Context, app *nav.App, user *nav.User, table, find string) ([]api.Title, error) {
-	rows, err := app.Titles(ctx, user, s.reader(app), s.localNow(app), table, find, titlesShown)
+func (s *Server) titles(ctx context.Context, app *nav.App, user *nav.User, ask nav.TitleQuery) ([]api.Title, error) {
+	ask.Limit = titlesShown
+	rows, err := app.Titles(ctx, user, s.reader(app), s.localNow(app), ask)
 	if err != nil {
 		return nil, err
 	}

@@ -83,7 +83,7 @@ func (s *Server) fillInputs(ctx context.Context, app *nav.App, user *nav.User, s
 			continue
 		}
 		if in.Table != "" && app.Project.GrantOf(user.Roles, in.Table).View {
-			first, err := app.Titles(ctx, user, from, s.localNow(app), in.Table, "", 1)
+			first, err := app.Titles(ctx, user, from, s.localNow(app), nav.TitleQuery{Table: in.Table, Limit: 1})
 			if err != nil {
 				return nil, err
 			}

@@ -35,6 +35,9 @@ func (n *Node) Phrase() string {
 	case OpIn:
 		return n.Args[0].operand() + " is one of " + n.Args[1].operand()
 	case OpAdd, OpSub, OpMul, OpDiv:
+		if day, ok := n.fromToday(); ok {
+			return day
+		}
 		sign := map[Op]string{OpAdd: " + ", OpSub: " − ", OpMul: " × ", OpDiv: " ÷ "}[n.Op]
 		return n.Args[0].operand() + sign + n.Args[1].operand()
 	case OpNeg:

@@ -22,7 +22,7 @@ func (k closeMove) words(w *sentenceWriter, c *CasePlan) {
 		return
 	}
 	w.plain(" with ")
-	w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.Result, ""), Part: "result", Tone: "record", Case: c.ID})
+	w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.Result, nil), Part: "result", Tone: "record", Case: c.ID})
 }
 
 // backWords says in short what happens when a dialog comes back; false when nothing does yet.
@@ -96,7 +96,7 @@ func (resultRule) value(x *binding) cond.Value {
 	return v
 }
 
-func (resultRule) words(*sentenceWriter, *project.Binding, string) string {
+func (resultRule) words(*sentenceWriter, *project.Binding, *project.Input) string {
 	return "what it came back with"
 }
 

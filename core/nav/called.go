@@ -2,8 +2,10 @@ package nav
 
 import (
 	"context"
+	"time"
 
 	"ambergate/core/cond"
+	"ambergate/core/project"
 )
 
 // called are the titles of records that are written into ways by their keys: constants. What a
@@ -55,10 +57,30 @@ func (o *Opening) WaysCalled(ctx context.Context, src Sources) []WayOut {
 // phrase says a condition or value; records in it that are written by key are called by their titles.
 func (w *sentenceWriter) phrase(n *cond.Node) string { return n.Calling(w.called.of).Phrase() }
 
-// constantWords says a value that is always the same; table is that of a record, "" for other values.
-func (w *sentenceWriter) constantWords(value, table string) string {
-	if title := w.called.of(table, value); title != "" {
+// constantWords says a value that is always the same, for an input; nil where that is not known.
+func (w *sentenceWriter) constantWords(value string, in *project.Input) string {
+	if title := w.called.of(tableOf(in), value); title != "" {
 		return title
 	}
+	if in != nil {
+		switch in.Type {
+		case "yesno":
+			return map[string]string{"true": "yes", "false": "no"}[value]
+		case "whole", "number", "decimal":
+			return value
+		case "date":
+			if day, err := time.Parse(time.DateOnly, value); err == nil {
+				return day.Format("2 Jan 2006")
+			}
+		}
+	}
 	return "“" + value + "”"
+}
+
+// tableOf gives the table whose record an input takes; "" when it takes none.
+func tableOf(in *project.Input) string {
+	if in == nil {
+		return ""
+	}
+	return in.Table
 }

@@ -43,7 +43,7 @@ func TestRecordsWrittenByKeyAreCalledByTheirTitles(t *testing.T) {
 			[]string{"while cabin is 008, or empty or cabin is one of 007 or 99", "while cabin is 008 or cabin is one of 007 or 99"}},
 		"filled in": {"s_board", one(`{"kind":"screen","target":"s_defect","mode":"add","set":{"f_cabin":"key(\"7\")"}}`), "board",
 			[]string{"a new defect, with cabin = 007"}},
-		"an effect": {"s_defect", does(`"kind":"set","fields":{"f_cabin":"key(\"7\")"}`), "defect?defect=1", []string{"set cabin to 007"}},
+		"an effect":  {"s_defect", does(`"kind":"set","fields":{"f_cabin":"key(\"7\")"}`), "defect?defect=1", []string{"set cabin to 007"}},
 		"a variable": {"s_board", does(`"kind":"setVar","variable":"v_lift","value":"key(\"1\")"`), "board", []string{"set my lift to Upper Tarn"}},
 	} {
 		s := newStand(t, wiredTo(tc.screen, tc.gate, kept))
@@ -68,5 +68,25 @@ func TestTitlesOfHiddenRecordsStayKeys(t *testing.T) {
 	}
 	if w := s.called(t, s.sela, "board"); w.Brings != "“1”" {
 		t.Errorf("a lead, who may not view staff, is told %q", w.Brings)
+	}
+}
+
+func TestConstantsAreProposedWhereThereAreFew(t *testing.T) {
+	s := newStand(t, wiredTo("s_board", one(`{"kind":"screen","target":"s_list"}`),
+		`{"op":"add","path":"/s_list/inputs/i_state","value":{"pos":3,"alias":"state","label":"State","type":"text","filter":"f_state"}}`,
+		`{"op":"add","path":"/s_list/inputs/i_day","value":{"pos":4,"alias":"day","label":"Day","type":"date"}}`,
+		`{"op":"add","path":"/s_list/inputs/i_all","value":{"pos":5,"alias":"all","label":"All","type":"yesno"}}`,
+		`{"op":"add","path":"/s_list/inputs/i_word","value":{"pos":6,"alias":"word","label":"Word","type":"text"}}`))
+	way, _ := s.app.WayAt("s_board", "e_try", "release")
+	for input, want := range map[string]string{
+		"i_state": "“open”, “closed”", "i_day": "today, 7 days ago, 30 days ago", "i_all": "yes, no", "i_word": "",
+	} {
+		var words []string
+		for _, p := range s.app.Propose(way, "s_list", input) {
+			words = append(words, p.Words)
+		}
+		if got := strings.Join(words, ", "); got != want {
+			t.Errorf("%s: %s, want %s", input, got, want)
+		}
 	}
 }

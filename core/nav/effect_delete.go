@@ -18,7 +18,7 @@ func (deleteEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	if list := e.Spec.(*project.Delete).List; list != "" {
 		return "delete the chosen " + w.recordWord(list)
 	}
-	return "delete " + thisRule{}.words(w, nil, "")
+	return "delete " + thisRule{}.words(w, nil, nil)
 }
 
 func (deleteEffect) shut(o *Opening, e *EffectPlan, row *Row) (Verdict, bool) {

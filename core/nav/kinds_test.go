@@ -259,14 +259,14 @@ func TestRefusalsByAConditionNameTheDecidingPart(t *testing.T) {
 
 func TestTitlesForPickers(t *testing.T) {
 	s := newStand(t, "")
-	rows, err := s.app.Titles(context.Background(), s.mira, s.data, time.Time{}, "t_cabins", "", 1)
+	rows, err := s.app.Titles(context.Background(), s.mira, s.data, time.Time{}, TitleQuery{Table: "t_cabins", Limit: 1})
 	if err != nil || len(rows) != 1 || rows[0].Title != "007" {
 		t.Errorf("%+v %v", rows, err)
 	}
-	if _, err := s.app.Titles(context.Background(), s.sela, s.data, time.Time{}, "t_staff", "", 5); err == nil {
+	if _, err := s.app.Titles(context.Background(), s.sela, s.data, time.Time{}, TitleQuery{Table: "t_staff", Limit: 5}); err == nil {
 		t.Error("titles of a table that the role may not view")
 	}
-	if _, err := s.app.Titles(context.Background(), s.sela, s.data, time.Time{}, "t_none", "", 5); err == nil {
+	if _, err := s.app.Titles(context.Background(), s.sela, s.data, time.Time{}, TitleQuery{Table: "t_none", Limit: 5}); err == nil {
 		t.Error("titles of a table that does not exist")
 	}
 }

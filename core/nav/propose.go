@@ -69,6 +69,7 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 	}
 	p.fromInputs()
 	p.fromVars(w.Screen.ID)
+	p.constants(screen)
 	if p.in.Table != "" {
 		if p.in.Table == a.Project.Settings.UserTable {
 			p.add(project.Binding{Rule: "user", None: "grey", Reason: "You have no record of your own here."}, "")
@@ -86,7 +87,7 @@ type proposing struct {
 }
 
 func (p *proposing) add(b project.Binding, note string) {
-	p.out = append(p.out, Proposal{Words: p.writer.bindingWords(&b, p.in.Table), Note: note, Binding: &b})
+	p.out = append(p.out, Proposal{Words: p.writer.bindingWords(&b, p.in), Note: note, Binding: &b})
 }
 
 func (p *proposing) one() string {
@@ -181,6 +182,44 @@ func (p *proposing) fromVars(screen string) {
 		}
 		p.add(b, note)
 	}
+}
+
+// constants proposes values that are always the same, where there are few to choose from.
+func (p *proposing) constants(target *project.Screen) {
+	always := func(value string) { p.add(project.Binding{Rule: "value", Value: value}, "always") }
+	switch p.in.Type {
+	case "yesno":
+		always("true")
+		always("false")
+	case "text":
+		for _, choice := range p.writer.app.choicesOf(p.in, target) {
+			always(choice)
+		}
+	case "date":
+		for _, day := range []string{"today()", "today() - days(7)", "today() - days(30)"} {
+			p.add(project.Binding{Rule: "expression", Value: day}, "on the day it is pressed")
+		}
+	}
+}
+
+// choicesOf gives the choices of the field that an input of a screen narrows its lists by.
+func (a *App) choicesOf(in *project.Input, target *project.Screen) []string {
+	if target == nil || in.Filter == "" {
+		return nil
+	}
+	for _, e := range project.Ordered(target.Elements) {
+		table := ""
+		switch spec := e.Spec.(type) {
+		case *project.List:
+			table = spec.Table
+		case *project.Chart:
+			table = spec.Table
+		}
+		if _, f := a.narrows(in, table); f != nil && len(f.Choices) > 0 {
+			return f.Choices
+		}
+	}
+	return nil
 }
 
 // parents follows relations, two deep, to the table that the input wants.

@@ -72,7 +72,7 @@ func TestAHiddenParentIsNotVisibleInListsAndFields(t *testing.T) {
 
 func TestPickersGroupsAndCountsKeepToTheRowRule(t *testing.T) {
 	s := ruledStand(t)
-	titles, err := s.app.Titles(context.Background(), s.mira, s.data, time.Time{}, "t_cabins", "", 20)
+	titles, err := s.app.Titles(context.Background(), s.mira, s.data, time.Time{}, TitleQuery{Table: "t_cabins", Limit: 20})
 	if err != nil || len(titles) != 1 || titles[0].Title != "007" {
 		t.Errorf("a picker offers %+v, %v", titles, err)
 	}
@@ -142,7 +142,7 @@ func TestSeveralGrantsAddUpEachWithItsRule(t *testing.T) {
 	 {"op":"add","path":"/gr_y","value":{"kind":"grant","role":"r_vis","table":"t_cabins","view":true}}]`)
 	for roles, want := range map[string]int{"r_tech": 2, "r_vis": 2} {
 		u := &User{ID: "u", Name: "U", Roles: map[string]bool{roles: true}}
-		titles, err := s.app.Titles(context.Background(), u, s.data, time.Time{}, "t_cabins", "", 20)
+		titles, err := s.app.Titles(context.Background(), u, s.data, time.Time{}, TitleQuery{Table: "t_cabins", Limit: 20})
 		if err != nil || len(titles) != want {
 			t.Errorf("%s sees %d, want %d (%v)", roles, len(titles), want, err)
 		}

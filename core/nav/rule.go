@@ -25,7 +25,7 @@ type ruleKind interface {
 	// value gives the value; null means that there is none.
 	value(x *binding) cond.Value
 	// words says the rule: "this cabin", "its lift".
-	words(w *sentenceWriter, b *project.Binding, table string) string
+	words(w *sentenceWriter, b *project.Binding, in *project.Input) string
 	// table gives the table of the record that comes; false where that is not known.
 	table(w *sentenceWriter, b *project.Binding) (string, bool)
 	// mayBeNone says whether there may be no record.

@@ -62,7 +62,7 @@ func (childRule) value(x *binding) cond.Value {
 	return cond.Key(row.Key)
 }
 
-func (childRule) words(w *sentenceWriter, b *project.Binding, _ string) string {
+func (childRule) words(w *sentenceWriter, b *project.Binding, _ *project.Input) string {
 	t := w.app.Project.Tables[b.Table]
 	if f, _ := w.app.Project.FieldAt(b.Table, b.Path); f == nil || t == nil {
 		return "a relation that is gone"
@@ -73,7 +73,7 @@ func (childRule) words(w *sentenceWriter, b *project.Binding, _ string) string {
 	}
 	of := w.fromWords(b.From)
 	if of == "its" {
-		of = thisRule{}.words(w, nil, "") + "’s"
+		of = thisRule{}.words(w, nil, nil) + "’s"
 	}
 	text := of + " " + pick + " " + t.One
 	if b.While != "" {

@@ -28,7 +28,7 @@ func (pickedRule) value(x *binding) cond.Value {
 	return cond.NullValue
 }
 
-func (pickedRule) words(w *sentenceWriter, b *project.Binding, _ string) string {
+func (pickedRule) words(w *sentenceWriter, b *project.Binding, _ *project.Input) string {
 	if t := w.app.Project.Tables[b.Table]; t != nil {
 		return "a " + t.One + " that the user picks"
 	}

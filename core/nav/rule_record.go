@@ -15,7 +15,7 @@ func (thisRule) value(x *binding) cond.Value {
 	return cond.Key(x.w.record.Key)
 }
 
-func (thisRule) words(w *sentenceWriter, _ *project.Binding, _ string) string {
+func (thisRule) words(w *sentenceWriter, _ *project.Binding, _ *project.Input) string {
 	if t := w.app.Project.Tables[w.screen.RecordTable()]; t != nil {
 		return "this " + t.One
 	}
@@ -36,7 +36,9 @@ func (clickedRule) value(x *binding) cond.Value {
 	return cond.Key(x.at.row.Key)
 }
 
-func (clickedRule) words(*sentenceWriter, *project.Binding, string) string { return "the clicked row" }
+func (clickedRule) words(*sentenceWriter, *project.Binding, *project.Input) string {
+	return "the clicked row"
+}
 
 func (clickedRule) table(w *sentenceWriter, _ *project.Binding) (string, bool) {
 	return w.rowTable(), true
@@ -52,7 +54,7 @@ func (savedRule) value(x *binding) cond.Value {
 	return cond.Key(x.w.record.Key)
 }
 
-func (savedRule) words(w *sentenceWriter, _ *project.Binding, _ string) string {
+func (savedRule) words(w *sentenceWriter, _ *project.Binding, _ *project.Input) string {
 	if t := w.app.Project.Tables[w.screen.RecordTable()]; t != nil {
 		return "the " + t.One + " just saved"
 	}
@@ -73,7 +75,7 @@ func (userRule) value(x *binding) cond.Value {
 	return cond.Key(x.w.user.Record)
 }
 
-func (userRule) words(*sentenceWriter, *project.Binding, string) string {
+func (userRule) words(*sentenceWriter, *project.Binding, *project.Input) string {
 	return "the user’s own record"
 }
 
@@ -97,7 +99,7 @@ func (parentRule) value(x *binding) cond.Value {
 	return x.w.from(x.from(), splitPath(x.b.Path), x.b.Path)
 }
 
-func (parentRule) words(w *sentenceWriter, b *project.Binding, _ string) string {
+func (parentRule) words(w *sentenceWriter, b *project.Binding, _ *project.Input) string {
 	table, of := w.fromTable(b.From), w.fromWords(b.From)
 	words := w.app.pathLabels(table, b.Path)
 	if words == "" {

@@ -35,7 +35,7 @@ func (s *steps) at(step, none string) *Row {
 	return row
 }
 
-func (r stepRule) words(w *sentenceWriter, _ *project.Binding, _ string) string {
+func (r stepRule) words(w *sentenceWriter, _ *project.Binding, _ *project.Input) string {
 	return "the " + r.step + " " + w.recordWord("")
 }
 

@@ -40,7 +40,7 @@ func spanEnd(day time.Time, span string) time.Time {
 	return day
 }
 
-func (pointRule) words(_ *sentenceWriter, b *project.Binding, _ string) string {
+func (pointRule) words(_ *sentenceWriter, b *project.Binding, _ *project.Input) string {
 	if b.Value == "end" {
 		return "the end of the chosen bar"
 	}
@@ -67,8 +67,8 @@ func (valueRule) value(x *binding) cond.Value {
 	return v
 }
 
-func (valueRule) words(w *sentenceWriter, b *project.Binding, table string) string {
-	return w.constantWords(b.Value, table)
+func (valueRule) words(w *sentenceWriter, b *project.Binding, in *project.Input) string {
+	return w.constantWords(b.Value, in)
 }
 
 // inputRule passes on what the screen, or the shared gate, was given.
@@ -82,7 +82,7 @@ func (inputRule) value(x *binding) cond.Value {
 	return v
 }
 
-func (inputRule) words(w *sentenceWriter, b *project.Binding, _ string) string {
+func (inputRule) words(w *sentenceWriter, b *project.Binding, _ *project.Input) string {
 	if in := w.inputs()[b.Value]; in != nil {
 		return "the " + lowerLabel(in.Label) + " given"
 	}
@@ -111,9 +111,9 @@ func (expressionRule) value(x *binding) cond.Value {
 	return x.expr.Root.Eval(x.w)
 }
 
-func (expressionRule) words(w *sentenceWriter, b *project.Binding, table string) string {
+func (expressionRule) words(w *sentenceWriter, b *project.Binding, in *project.Input) string {
 	if e, problem := w.app.Compiler.Expression(w.scope(), b.Value); problem == nil {
-		return w.valueWords(e, table)
+		return w.valueWords(e, tableOf(in))
 	}
 	return "“" + b.Value + "”, which cannot be read"
 }

@@ -226,7 +226,7 @@ func (w *sentenceWriter) use(g *GatePlan) {
 		if b == nil {
 			chunk.Text, chunk.Bad = "choose which "+lowerLabel(in.Label), true
 		} else {
-			chunk.Text = w.bindingWords(b, in.Table)
+			chunk.Text = w.bindingWords(b, in)
 		}
 		w.out = append(w.out, chunk)
 	}
@@ -271,7 +271,7 @@ func (w *sentenceWriter) spot(c *CasePlan) {
 	w.out = append(w.out, Chunk{Text: words, Part: "spot", Case: c.ID, Bad: !ok})
 	if c.Move.SpotRow != nil {
 		w.plain(", at ")
-		w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.SpotRow, spotList(c.Move)), Part: "spotRow", Tone: "record", Case: c.ID})
+		w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.SpotRow, spotInput(spotList(c.Move))), Part: "spotRow", Tone: "record", Case: c.ID})
 	}
 }
 
@@ -374,7 +374,7 @@ func (w *sentenceWriter) binding(caseID string, m *MovePlan, in *project.Input) 
 		w.out = append(w.out, chunk)
 		return
 	}
-	chunk.Text = w.bindingWords(b, in.Table)
+	chunk.Text = w.bindingWords(b, in)
 	w.out = append(w.out, chunk)
 	if b.None != "" && b.None != "grey" { // greyed is what everybody expects
 		w.plain(" (")

@@ -5,6 +5,7 @@ import (
 	"sort"
 	"strings"
 
+	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
@@ -51,12 +52,10 @@ func (o *Opening) placeWords(p Place) string {
 			continue
 		}
 		words := wire
-		if r := o.world.record; r != nil && r.Table == in.Table && r.Key == wire {
-			words = o.world.title(r, r.Table, "")
-		} else if title := o.titleOfParent(in.Table, wire); title != "" {
-			words = title
-		} else if title := o.called.of(in.Table, wire); title != "" {
-			words = title
+		if in.Table != "" {
+			words = o.titleNow(in.Table, wire)
+		} else if v, err := cond.Parse(in.TypeOf(), wire); err == nil {
+			words = o.world.say(v, in.TypeOf())
 		}
 		with = append(with, lowerLabel(in.Label)+" "+words)
 	}
@@ -67,13 +66,9 @@ func (o *Opening) placeWords(p Place) string {
 		if f, _ := o.app.Project.FieldAt(s.RecordTable(), field); f != nil {
 			value := p.Set[field]
 			if f.References != "" {
-				if r := o.world.record; r != nil && r.Table == f.References && r.Key == value {
-					value = o.world.title(r, r.Table, "")
-				} else if title := o.titleOfParent(f.References, value); title != "" {
-					value = title
-				} else if title := o.called.of(f.References, value); title != "" {
-					value = title
-				}
+				value = o.titleNow(f.References, value)
+			} else if v, err := cond.Parse(f.TypeOf(), value); err == nil {
+				value = o.world.say(v, f.TypeOf())
 			}
 			with = append(with, lowerLabel(f.Label)+" "+value+" filled in")
 		}
@@ -85,6 +80,20 @@ func (o *Opening) placeWords(p Place) string {
 		text += ", to edit"
 	}
 	return text
+}
+
+// titleNow says a record by its title, as far as it is at hand; else by its key.
+func (o *Opening) titleNow(table, key string) string {
+	if r := o.world.record; r != nil && r.Table == table && r.Key == key {
+		return o.world.title(r, table, "")
+	}
+	if title := o.titleOfParent(table, key); title != "" {
+		return title
+	}
+	if title := o.called.of(table, key); title != "" {
+		return title
+	}
+	return key
 }
 
 // titleOfParent finds the title of a record that the screen's own record refers to.

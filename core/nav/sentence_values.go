@@ -19,9 +19,9 @@ func (w *sentenceWriter) subjectTable() string {
 	return w.screen.RecordTable()
 }
 
-// bindingWords says where a value comes from; table is that of the record it is to be, "" for none.
-func (w *sentenceWriter) bindingWords(b *project.Binding, table string) string {
-	return ruleKinds[b.Rule].words(w, b, table)
+// bindingWords says where a value comes from; in is what is to get it, nil where that is not known.
+func (w *sentenceWriter) bindingWords(b *project.Binding, in *project.Input) string {
+	return ruleKinds[b.Rule].words(w, b, in)
 }
 
 // pathLabels says a path of relations: "cabin’s lift"; "" where a part is gone.
@@ -140,7 +140,7 @@ func (w *sentenceWriter) valueWords(x *cond.Expr, table string) string {
 	case p.Root == "user" && p.Key == "record":
 		return "the user"
 	case p.Root == "record" && p.Key == "":
-		return thisRule{}.words(w, nil, "")
+		return thisRule{}.words(w, nil, nil)
 	case p.Root == "record":
 		return "its " + p.Words()
 	case p.Root == "inputs" && len(p.Segs) == 1:

@@ -12,9 +12,18 @@ import (
 // RecordTitle is a record by its key and title.
 type RecordTitle struct{ Key, Title string }
 
+// TitleQuery asks for records of a table by title.
+type TitleQuery struct {
+	Table string
+	Find  string // what the first text of the title contains; "" for any
+	Key   string // just this record; "" for any
+	Limit int
+}
+
 // Titles gives records of a table by title, in the table's order, for pickers: only what the
-// user may view, narrowed by a word that the first text of the title contains.
-func (a *App) Titles(ctx context.Context, user *User, records Records, now time.Time, table, find string, limit int) ([]RecordTitle, error) {
+// user may view.
+func (a *App) Titles(ctx context.Context, user *User, records Records, now time.Time, ask TitleQuery) ([]RecordTitle, error) {
+	table := ask.Table
 	t := a.Project.Tables[table]
 	rights, err := a.RightsOf(ctx, user, records, now)
 	if err != nil {
@@ -27,13 +36,13 @@ func (a *App) Titles(ctx context.Context, user *User, records Records, now time.
 	set := pathSet{}
 	(&planner{app: a}).needTitle(set, table, "")
 	paths, hidden := o.visible(table, set.sorted())
-	q := Query{Table: t, Paths: paths, Limit: limit, Rights: rights}
+	q := Query{Table: t, Paths: paths, Key: ask.Key, Limit: ask.Limit, Rights: rights}
 	for _, s := range project.Ordered(t.Order) {
 		if o.maySee(table, s.Path) {
 			q.Order = append(q.Order, Sort{Path: s.Path, Desc: s.Desc})
 		}
 	}
-	if find = strings.TrimSpace(find); find != "" && len(paths) > 0 {
+	if find := strings.TrimSpace(ask.Find); find != "" && len(paths) > 0 {
 		q.Match = append(q.Match, Match{Path: paths[0], Compare: "contains", Value: cond.String(find)})
 	}
 	page, err := records.Fetch(ctx, q)

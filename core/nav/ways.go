@@ -315,7 +315,7 @@ func (w *sentenceWriter) brings(m *MovePlan) string {
 		}
 		// What a shared gate only passes on is told as the way gives it.
 		if b := m.Bind[chunk.Item]; b != nil && b.Rule == "input" && w.given[b.Value] != nil {
-			chunk.Text = outer.bindingWords(w.given[b.Value], m.Target.Inputs[chunk.Item].Table)
+			chunk.Text = outer.bindingWords(w.given[b.Value], m.Target.Inputs[chunk.Item])
 		}
 		parts = append(parts, chunk.Text)
 	}

@@ -82,5 +82,5 @@ func (q *asking) from(v Verdict, input string) string {
 	if v.chosen != nil && q.gatePlan != nil {
 		w.shared = q.gatePlan.Shared
 	}
-	return w.bindingWords(b, "")
+	return w.bindingWords(b, nil)
 }

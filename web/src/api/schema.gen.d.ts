@@ -2724,6 +2724,7 @@ export interface operations {
         parameters: {
             query: {
                 as: string;
+                key?: string;
                 q?: string;
             };
             header?: never;

@@ -1,8 +1,7 @@
-import { Box } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
+import { Box, chakra } from '@chakra-ui/react';
 import { useState } from 'react';
-import { api, ask } from '../api/client';
 import { type Choice, Picker } from './Picker';
+import { useRecords } from './useRecords';
 
 interface RecordChipProps {
   project: string;
@@ -10,28 +9,20 @@ interface RecordChipProps {
   table: string;
   one: string; // what one record of the table is called
   record: { key: string; title: string } | undefined;
+  label?: string;
   onRecord: (key: string, title: string) => void;
 }
 
 /** The record that the walked user stands on; another one is found by typing. */
-export function RecordChip({ project, as, table, one, record, onRecord }: RecordChipProps) {
+export function RecordChip({ project, as, table, one, record, label, onRecord }: RecordChipProps) {
   const [open, setOpen] = useState(false);
   const [find, setFind] = useState('');
-  const found = useQuery({
-    queryKey: ['records', project, table, as, find],
-    queryFn: () =>
-      ask(
-        api.GET('/api/build/{project}/records/{table}', {
-          params: { path: { project, table }, query: { as, q: find } },
-        }),
-      ),
-    enabled: open,
-  });
+  const found = useRecords({ project, as, table, find, enabled: open });
   const choices: Choice[] = (found.data ?? []).map((t) => ({ id: t.key, words: t.title }));
   return (
     <Box position="relative">
-      <Box
-        as="button"
+      <chakra.button
+        type="button"
         aria-haspopup="listbox"
         aria-expanded={open}
         onClick={() => setOpen(!open)}
@@ -46,10 +37,10 @@ export function RecordChip({ project, as, table, one, record, onRecord }: Record
         cursor="pointer"
       >
         {record ? `${one} ${record.title}`.trim() : 'which record?'}
-      </Box>
+      </chakra.button>
       {open && (
         <Picker
-          label="Record to walk on"
+          label={label ?? 'Record to walk on'}
           choices={choices}
           onType={setFind}
           filtered

@@ -15,6 +15,8 @@ export interface ScreenDoc {
 
 export interface InputDoc {
   id: string;
+  alias: string;
+  type: string;
   label: string;
   table?: string;
   required: boolean;
@@ -69,6 +71,8 @@ export function screensOf(e: Entities): ScreenDoc[] {
       bare: at(s, ['bare']) === true,
       inputs: entries(at(s, ['inputs'])).map(([input, i]) => ({
         id: input,
+        alias: text(i, 'alias'),
+        type: text(i, 'type'),
         label: text(i, 'label'),
         table: text(i, 'table') || undefined,
         required: at(i, ['required']) === true,

@@ -3,6 +3,7 @@ import { useId, useState } from 'react';
 import type { ConditionRow, NameInfo } from '../../api/client';
 import { Line, Select } from '../../ui/controls';
 import { RecordChip } from '../RecordChip';
+import { useRecords } from '../useRecords';
 import { alone, takesMany } from './compares';
 import { type Spot, useValues } from './spot';
 
@@ -164,8 +165,8 @@ function OneRecord({
   row: ConditionRow;
   onSet: (key: string) => void;
 }) {
-  const [title, setTitle] = useState<string>();
-  const record = row.value ? { key: row.value, title: title ?? row.value } : undefined;
+  const kept = useRecords({ project: spot.project, as: spot.as, table, key: row.value, enabled: !!row.value });
+  const record = row.value ? { key: row.value, title: kept.data?.[0]?.title ?? row.value } : undefined;
   return (
     <RecordChip
       project={spot.project}
@@ -173,10 +174,8 @@ function OneRecord({
       table={table}
       one=""
       record={record}
-      onRecord={(key, words) => {
-        setTitle(words);
-        onSet(key);
-      }}
+      label="Which record"
+      onRecord={onSet}
     />
   );
 }

@@ -5,19 +5,26 @@ import type { Proposal } from '../../api/client';
 import { readCondition } from '../condition/spot';
 import { useBuild } from '../context';
 import { text } from '../document';
-import { at, type Json, put } from '../edit';
+import { at, type Entities, type Json, put } from '../edit';
 import { Picker } from '../Picker';
+import { useRecords } from '../useRecords';
+import { looksWorkedOut } from './actions';
 import type { ChipProps } from './ChipPicker';
 import { bindPath, NonePicker } from './NonePicker';
 import { caseId, gate, proposals, putGate, spotOf, type WayRef } from './wiring';
 
+// How many records are offered as they are, and how many once one looks for some.
+const recordsOffered = 4;
+const recordsFound = 20;
+
 /** What an input gets, whether of the target or of the shared gate: proposed from relations, best
- * first; anything else can be typed as an expression. */
+ * first; or always the same, found by typing; anything else can be typed as an expression. */
 export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
   const { chunk, wayRef, onClose } = p;
   const { edit, entities, as } = useBuild();
   const [ends, setEnds] = useState(false);
   const [problem, setProblem] = useState<string>();
+  const [find, setFind] = useState('');
   const give = chunk.part === 'give';
   const id = chunk.case || caseId(wayRef);
   const move = ['cases', id, 'move'];
@@ -33,6 +40,9 @@ export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
     staleTime: 0,
   });
   const list = found.data ?? [];
+  const takes = inputOf(entities, target, input);
+  const records = useRecords({ project: wayRef.project, as, table: takes.table, find, enabled: takes.table !== '' });
+  const always = (records.data ?? []).slice(0, find ? recordsFound : recordsOffered);
   const putBinding = (binding: Json | undefined) => {
     onClose();
     if (give) return void edit(put(entities, [...wayRef.at, 'give', input], binding));
@@ -60,16 +70,25 @@ export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
     <Picker
       label="On which record"
       up
+      onType={setFind}
       choices={[
         ...list.map((x, i) => ({ id: String(i), words: x.words, note: x.note })),
+        ...always.map((r) => ({ id: `=${r.key}`, words: r.title, note: 'always this one' })),
         ...(now === undefined || give ? [] : [{ id: 'ends', words: 'if there is none …', note: 'what happens then' }]),
         ...(now === undefined ? [] : [{ id: 'none', words: 'bring nothing', note: 'leave this input open' }]),
       ]}
-      make={(words) => ({ id: 'typed', words: `work it out: ${words}`, note: 'an expression, or a value in quotes' })}
+      make={(words) =>
+        isConstant(words, takes.type)
+          ? { id: `=${words}`, words, note: 'always' }
+          : takes.table && !/[.("]/.test(words)
+            ? undefined // part of a title
+            : { id: 'typed', words: `work it out: ${words}`, note: 'an expression' }
+      }
       onClose={onClose}
       onChoose={(c) => {
         if (c.id === 'ends') return setEnds(true);
         if (c.id === 'typed') return void typed(c.words.slice('work it out: '.length));
+        if (c.id.startsWith('=')) return putBinding({ rule: 'value', value: c.id.slice(1) });
         const proposal = list[Number(c.id)];
         if (c.id === 'none') putBinding(undefined);
         else if (proposal) choose(proposal);
@@ -84,4 +103,18 @@ export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
       }
     />
   );
+}
+
+/** What an input of a screen or of a shared gate takes. */
+function inputOf(entities: Entities, target: string, input: string) {
+  const doc = at(entities, [target, 'inputs', input]);
+  return { type: text(doc, 'type'), table: text(doc, 'table') };
+}
+
+/** Whether what is typed is a value of the type, rather than an expression. */
+function isConstant(words: string, type: string) {
+  if (type === 'text') return !looksWorkedOut(words);
+  if (type === 'date') return /^\d{4}-\d\d-\d\d$/.test(words);
+  if (type === 'whole') return /^-?\d+$/.test(words);
+  return /^(number|decimal)$/.test(type) && /^-?\d+(\.\d+)?$/.test(words);
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { useBuild } from '../context';
-import { screensOf } from '../document';
+import { type InputDoc, screensOf } from '../document';
 import { at, type Json } from '../edit';
 import { Picker } from '../Picker';
 import { BindPicker } from './BindPicker';
@@ -29,18 +29,29 @@ export function CarryPicker({ way, chunk, wayRef, onClose }: ChipProps & { wayRe
     void edit(putGate(wayRef, path, value));
   };
   const open = target?.inputs.filter((i) => i.id !== target.record) ?? [];
+  const own = Object.values((at(entities, [wayRef.shared ?? wayRef.screen, 'inputs']) as Record<string, Json>) ?? {});
+  const given = (i: InputDoc) =>
+    own.some((o) => at(o, ['alias']) === i.alias && at(o, ['type']) === i.type && at(o, ['table']) === i.table);
+  const some = open.some(given);
+  const all = {
+    id: 'all',
+    words: 'carry all that it takes',
+    note: some ? 'by name, also what it takes later' : 'by name; nothing yet, as nothing by these names is given here',
+  };
   return (
     <Picker
       label="What goes along"
       up
       choices={[
-        { id: 'all', words: 'carry all that it takes', note: 'by name, also what it takes later' },
-        ...open.map((i) =>
-          i.id in names
-            ? { id: `-${i.id}`, words: `${i.label}: carry it no more`, note: 'carried by name' }
-            : { id: `+${i.id}`, words: `${i.label}: carry it`, note: 'what this screen was given under that name' },
-        ),
+        ...(some ? [all] : []),
+        ...open
+          .filter((i) => i.id in names)
+          .map((i) => ({ id: `-${i.id}`, words: `${i.label}: carry it no more`, note: 'carried by name' })),
+        ...open
+          .filter((i) => !(i.id in names) && given(i))
+          .map((i) => ({ id: `+${i.id}`, words: `${i.label}: carry it`, note: 'what is given here under that name' })),
         ...open.map((i) => ({ id: i.id, words: `${i.label}: say which`, note: 'only what belongs to it is shown' })),
+        ...(some || open.length === 0 ? [] : [all]),
         ...(now === undefined ? [] : [{ id: 'none', words: 'carry nothing' }]),
       ]}
       onClose={onClose}

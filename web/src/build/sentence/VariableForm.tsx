@@ -7,6 +7,7 @@ import { readCondition } from '../condition/spot';
 import { useBuild } from '../context';
 import { tablesOf } from '../document';
 import type { Json } from '../edit';
+import { RecordChip } from '../RecordChip';
 import { newVariable, type VariableDoc, variablesOf, variableTypes } from '../variables';
 import { looksWorkedOut } from './actions';
 import { EffectFrame } from './EffectFrame';
@@ -26,6 +27,7 @@ export function VariableForm({ wayRef, onClose, onAdd }: VariableFormProps) {
   const [fresh, setFresh] = useState({ label: '', type: 'text', table: tablesOf(entities)[0]?.id ?? '', screen: '' });
   const [to, setTo] = useState('');
   const [value, setValue] = useState('');
+  const [record, setRecord] = useState<{ key: string; title: string }>();
   const [problem, setProblem] = useState<string>();
   const kept = all.find((v) => v.id === id);
   const variable = kept ?? { ...blank, ...fresh };
@@ -35,15 +37,20 @@ export function VariableForm({ wayRef, onClose, onAdd }: VariableFormProps) {
     enabled: variable.type === 'record',
   });
   const ways = choicesFor(variable, found.data ?? []);
-  const how = ways.some((w) => w.id === to) ? to : (ways[0]?.id ?? 'typed');
+  const others = ['typed', 'start', ...(variable.type === 'record' ? ['key'] : [])];
+  const how = others.includes(to) || ways.some((w) => w.id === to) ? to : (ways[0]?.id ?? 'typed');
+  const turnTo = (next: string) => {
+    setId(next);
+    setRecord(undefined); // it may be of another table
+  };
   const save = async () => {
     if (!kept && !fresh.label.trim()) return setProblem('Give it a name.');
     const made = kept ? undefined : newVariable(entities, { ...fresh, label: fresh.label.trim() });
     const effect = { kind: 'setVar', variable: kept?.id ?? made?.id ?? '' };
     if (how === 'start') return onAdd(effect, made?.ops);
     if (how === 'turn') return onAdd({ ...effect, value: `!vars.${effect.variable}` }, made?.ops);
-    const words =
-      how !== 'typed' ? how : variable.type === 'text' && !looksWorkedOut(value) ? JSON.stringify(value) : value;
+    if (how === 'key' && !record) return setProblem('Choose which record.');
+    const words = { key: `key(${JSON.stringify(record?.key)})`, typed: asExpression(variable.type, value) }[how] ?? how;
     const read = await readCondition(spotOf(wayRef, as), { text: words, value: true });
     if (read.problem) return setProblem(read.problem.message);
     onAdd({ ...effect, value: read.stored }, made?.ops);
@@ -51,7 +58,7 @@ export function VariableForm({ wayRef, onClose, onAdd }: VariableFormProps) {
   return (
     <EffectFrame label="Set a variable" width="480px" problem={problem} onSave={() => void save()} onClose={onClose}>
       set
-      <Select aria-label="Variable" autoFocus value={id} onChange={(e) => setId(e.target.value)}>
+      <Select aria-label="Variable" autoFocus value={id} onChange={(e) => turnTo(e.target.value)}>
         {all.map((v) => (
           <option key={v.id} value={v.id}>
             {v.label.toLowerCase()}
@@ -68,9 +75,21 @@ export function VariableForm({ wayRef, onClose, onAdd }: VariableFormProps) {
             {w.words}
           </option>
         ))}
+        {variable.type === 'record' && <option value="key">always one that I choose</option>}
         <option value="typed">{variable.type === 'text' ? 'the text' : 'the value'}</option>
         <option value="start">{variable.start ? `what it begins with: ${variable.start}` : 'nothing'}</option>
       </Select>
+      {how === 'key' && (
+        <RecordChip
+          project={wayRef.project}
+          as={as}
+          table={variable.table}
+          one=""
+          record={record}
+          label="Which record"
+          onRecord={(key, title) => setRecord({ key, title })}
+        />
+      )}
       {how === 'typed' && (
         <Box w="170px">
           <Line
@@ -111,6 +130,11 @@ function choicesFor(v: VariableDoc, proposed: Proposal[]): { id: string; words: 
     const id = expressionOf(p.binding as Record<string, string> | undefined);
     return id && id !== `vars.${v.id}` ? [{ id, words: p.words }] : [];
   });
+}
+
+/** What is typed, as an expression: a text is one in quotes, unless it looks worked out. */
+function asExpression(type: string, typed: string) {
+  return type === 'text' && !looksWorkedOut(typed) ? JSON.stringify(typed) : typed;
 }
 
 /** The expression that says the same as a record rule, where there is one. */
