@@ -80,10 +80,25 @@ test('a button that sets a field, then stays: made without an expression', async
   await sentence(page).getByRole('button', { name: '+ do something and stay' }).click();
   await page.getByRole('combobox', { name: 'First do' }).fill('field set');
   await page.keyboard.press('Enter');
-  await page.getByRole('combobox', { name: 'Field' }).selectOption('state');
-  await page.getByRole('combobox', { name: 'Value' }).selectOption('in store');
+  const form = page.getByRole('dialog', { name: 'Set fields' });
+  await form.getByRole('combobox', { name: 'Field' }).selectOption('state');
+  await form.getByRole('combobox', { name: 'To what' }).selectOption('on hold');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(sentence(page)).toContainText('set state to on hold, and stay here');
+  // It is changed where it stands, and another one is put before it.
+  await sentence(page).getByRole('button', { name: 'set state to on hold' }).click();
+  await form.getByRole('combobox', { name: 'To what' }).selectOption('in store');
+  await form.getByRole('button', { name: 'Set', exact: true }).click();
   await expect(sentence(page)).toContainText('set state to in store, and stay here');
+  await sentence(page).getByRole('button', { name: '+ first do' }).click();
+  await page.getByRole('combobox', { name: 'First do' }).fill('read everything again');
+  await page.keyboard.press('Enter');
+  await sentence(page).getByRole('button', { name: 'read everything again' }).click();
+  await page.getByRole('button', { name: 'do it sooner' }).click();
+  await expect(sentence(page)).toContainText('read everything again, then set state to in store');
+  await sentence(page).getByRole('button', { name: 'read everything again' }).click();
+  await page.getByRole('button', { name: 'take it away' }).click();
+  await expect(sentence(page)).toContainText('everyone: set state to in store, and stay here');
   await expect(chosen(page)).toContainText('Open now');
   await stage(page).getByRole('button', { name: 'Put in store' }).click(); // it is chosen: it acts
   await expect(stage(page).getByText('in store', { exact: true })).toBeVisible();
@@ -92,7 +107,7 @@ test('a button that sets a field, then stays: made without an expression', async
   await sentence(page).getByRole('button', { name: 'set state to in store' }).click();
   await page.getByRole('button', { name: 'take it away' }).click();
   await expect(page.getByRole('note').filter({ hasText: 'Nothing is wired to “Put in store”' })).toBeVisible();
-  await undo(page, 2);
+  await undo(page, 6);
   await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
   await expect(stage(page).getByText('Put in store')).toHaveCount(0);
 });

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test';
 import type { Entities } from '../web/src/build/edit';
-import { actionsOf, looksWorkedOut } from '../web/src/build/sentence/actions';
+import { actionsOf, looksWorkedOut } from '../web/src/build/sentence/effects/actions';
 import { nameOf, newVariable, usesOf, variablesOf } from '../web/src/build/variables';
 import { inkOn } from '../web/src/ui/inkOn';
 

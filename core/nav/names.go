@@ -18,6 +18,8 @@ type NameInfo struct {
 	Of      string   `json:"of"`              // what it belongs to, for people: this record, the user
 	Kind    string   `json:"kind"`            // field, live, shared, figure, roles, variable
 	In      string   `json:"in,omitempty"`    // of a field: its table and id, with a point between
+
+	Writable bool `json:"writable,omitempty"` // of a live value
 }
 
 // deepest is how many relations a path may go through.
@@ -78,7 +80,7 @@ func (l *nameList) table(prefix, of, table string) {
 	}
 	for _, part := range project.Ordered(e.Parts) {
 		for _, tag := range project.Ordered(part.Tags) {
-			l.add(NameInfo{Path: prefix + "." + project.EquipField + "." + part.Alias + "." + tag.Alias, Words: part.Label + " " + tag.Label, Type: tag.Type, Unit: tag.Unit, Of: of, Kind: "live"})
+			l.add(NameInfo{Path: prefix + "." + project.EquipField + "." + part.Alias + "." + tag.Alias, Words: part.Label + " " + tag.Label, Type: tag.Type, Unit: tag.Unit, Of: of, Kind: "live", Writable: tag.Writable})
 		}
 	}
 }

@@ -1392,6 +1392,7 @@ export interface components {
         };
         /** @description A name that a condition may use. */
         NameInfo: {
+            writable?: boolean;
             path: string;
             words: string;
             type: string;

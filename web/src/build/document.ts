@@ -22,11 +22,23 @@ export interface InputDoc {
   required: boolean;
 }
 
+export interface FieldDoc {
+  id: string;
+  alias: string;
+  label: string;
+  type: string;
+  choices?: string[];
+  references?: string;
+  unit?: string;
+  nullable: boolean;
+  readOnly: boolean;
+}
+
 export interface TableDoc {
   id: string;
   label: string;
   one: string;
-  fields: { id: string; alias: string; label: string; type: string; choices?: string[]; references?: string }[];
+  fields: FieldDoc[];
 }
 
 export interface RoleDoc {
@@ -96,6 +108,9 @@ export function tablesOf(e: Entities): TableDoc[] {
           type: text(f, 'type'),
           references: text(f, 'references') || undefined,
           choices: Array.isArray(choices) ? choices.map(String) : undefined,
+          unit: text(f, 'unit') || undefined,
+          nullable: at(f, ['nullable']) === true,
+          readOnly: at(f, ['readOnly']) === true,
         };
       }),
     }))

@@ -18,10 +18,20 @@ interface NamePickerProps {
   spot: Spot;
   names: NameInfo[];
   onChoose: (n: NameInfo) => void;
+  only?: (n: NameInfo) => boolean; // what can be chosen; relations can be followed in any case
+  label?: string;
+  words?: string; // of the button
 }
 
 /** Adds a row by any word of a field's name; records can be followed to what they refer to. */
-export function NamePicker({ spot, names, onChoose }: NamePickerProps) {
+export function NamePicker({
+  spot,
+  names,
+  onChoose,
+  only = () => true,
+  label = 'Field to compare',
+  words = '+ field',
+}: NamePickerProps) {
   const [open, setOpen] = useState(false);
   const [under, setUnder] = useState('');
   const far = useNames(spot, under, open && under !== '');
@@ -33,7 +43,7 @@ export function NamePicker({ spot, names, onChoose }: NamePickerProps) {
   const choices: Choice[] = [];
   if (under) choices.push({ id: 'back', words: 'Back to what is near', glyph: 'back' });
   for (const n of shown) {
-    choices.push({ id: n.path, words: n.words, note: noteOf(n), group: n.of });
+    if (only(n)) choices.push({ id: n.path, words: n.words, note: noteOf(n), group: n.of });
     if (n.type === 'record' && canFollow(n.path, under, names)) {
       choices.push({ id: `under:${n.path}`, words: `${n.words}’s …`, note: 'what this record has', group: n.of });
     }
@@ -47,13 +57,13 @@ export function NamePicker({ spot, names, onChoose }: NamePickerProps) {
   };
   return (
     <Box position="relative" display="inline-block">
-      <Action onClick={() => setOpen(true)} aria-haspopup="dialog" aria-expanded={open}>
-        + field
+      <Action type="button" onClick={() => setOpen(true)} aria-haspopup="dialog" aria-expanded={open}>
+        {words}
       </Action>
       {open && (
         <Picker
           key={under}
-          label="Field to compare"
+          label={label}
           up
           choices={choices}
           onClose={close}

@@ -8,8 +8,8 @@ import { text } from '../document';
 import { at, type Entities, type Json, put } from '../edit';
 import { Picker } from '../Picker';
 import { useRecords } from '../useRecords';
-import { looksWorkedOut } from './actions';
 import type { ChipProps } from './ChipPicker';
+import { looksWorkedOut } from './effects/actions';
 import { bindPath, NonePicker } from './NonePicker';
 import { caseId, gate, proposals, putGate, spotOf, type WayRef } from './wiring';
 

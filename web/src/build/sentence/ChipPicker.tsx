@@ -10,7 +10,7 @@ import { Pop } from '../Pop';
 import { BindPicker } from './BindPicker';
 import { CarryPicker } from './CarryPicker';
 import { addCase } from './cases';
-import { EffectPicker } from './EffectPicker';
+import { EffectPicker } from './effects/EffectPicker';
 import { NonePicker } from './NonePicker';
 import { ResultPicker } from './ResultPicker';
 import { RowSpotPicker } from './RowSpotPicker';

@@ -3,10 +3,11 @@ import { useBuild } from '../context';
 import { type Json, newId, put } from '../edit';
 
 const kinds: [string, string, Record<string, Json>][] = [
-  ['left', 'when swiped left', { trigger: 'swipe', side: 'left' }],
-  ['right', 'when swiped right', { trigger: 'swipe', side: 'right' }],
+  ['swipeLeft', 'when swiped left', { trigger: 'swipe', side: 'left' }],
+  ['swipeRight', 'when swiped right', { trigger: 'swipe', side: 'right' }],
   ['keys', 'when keys are pressed', { trigger: 'keys', keys: 'Alt+N' }],
   ['entered', 'when it is entered', { trigger: 'entered' }],
+  ['left', 'when it is left', { trigger: 'left' }],
   ['time', 'some time after', { trigger: 'time', after: 60 }],
 ];
 
@@ -19,7 +20,7 @@ export function NewWay() {
     const id = newId('w');
     await edit(put(entities, [screen, 'ways', id], { pos: 1, ...body, gate: {} }));
     choose(id);
-    setPicker('target');
+    setPicker(kind === 'left' ? '+do' : 'target'); // leaving leads nowhere else
   };
   return (
     <Select aria-label="A way of the screen itself" value="" onChange={(e) => void add(e.target.value)}>

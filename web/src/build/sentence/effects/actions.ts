@@ -1,7 +1,7 @@
-import { childListsOf, recordTable, screensOf, tablesOf, text } from '../document';
-import { at, type Entities, type Json } from '../edit';
-import type { Choice } from '../Picker';
-import { variablesOf } from '../variables';
+import { childListsOf, recordTable, screensOf, tablesOf, text } from '../../document';
+import { at, type Entities, type Json } from '../../edit';
+import type { Choice } from '../../Picker';
+import { variablesOf } from '../../variables';
 
 /** One thing that a gate can do before it moves; form: what is to be said of it first. */
 export interface Action extends Choice {
