@@ -76,6 +76,36 @@ test('a dialog comes back with the row that was chosen; a list is opened at a ro
   await expect(page.getByRole('row', { name: /^001/ })).toHaveCount(0); // the list begins near it
 });
 
+test('what is left is remembered: the drive room left last leads back to it', async ({ page }) => {
+  await use(page, 'jon', '/lifts');
+  const again = page.getByRole('link', { name: /^Again/ }).or(page.getByRole('button', { name: /^Again/ }));
+  await expect(again).toHaveAttribute('aria-disabled', 'true');
+  await page.getByRole('row', { name: /Lower Tarn/ }).click();
+  await expect(heading(page)).toHaveText('Lower Tarn, drive room');
+  await page.goBack();
+  await expect(again).toContainText('Again Lower Tarn'); // without loading the page again
+  await again.click();
+  await expect(heading(page)).toHaveText('Lower Tarn, drive room');
+});
+
+test('a screen is left: what is done then is wired, and said in one sentence', async ({ page }) => {
+  await build(page, 's_bycomp', 'Sela Brandt, shift lead');
+  await page.getByLabel('A way of the screen itself').selectOption({ label: 'when it is left' });
+  await expect(page.getByRole('combobox', { name: 'First do' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(sentence(page)).toContainText('choose what is done');
+  await expect(page.getByRole('note').filter({ hasText: 'does nothing yet' })).toBeVisible();
+  await sentence(page).getByRole('button', { name: 'choose what is done' }).click();
+  await page.getByRole('combobox', { name: 'First do' }).fill('set a variable');
+  await page.keyboard.press('Enter');
+  const form = page.getByRole('dialog', { name: 'Set a variable' });
+  await form.getByLabel('Variable', { exact: true }).selectOption({ label: 'with the parts (this screen)' });
+  await form.getByLabel('To what').selectOption({ label: 'the other of the two' });
+  await form.getByRole('button', { name: 'Add' }).click();
+  await expect(sentence(page)).toContainText('When the screen is left, for everyone: switch with the parts between yes and no.');
+  await undoAll(page);
+});
+
 test('variables: made while wiring, switched, read by a condition, practised', async ({ page }) => {
   await build(page, 's_card', 'Mira Holt, technician');
   await stage(page).getByText('Open the whole cabin').click();

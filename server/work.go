@@ -39,9 +39,12 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 		return nil, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more.", Then: "Choose another."}
 	}
 	out := &api.AtWork{
-		Screen: screen.ID, Seq: b.draft.Seq, User: user.Name, Ways: app.StaticWays(screen.ID), WaysIn: app.WaysIn(screen.ID, user.Roles),
+		Screen: screen.ID, Seq: b.draft.Seq, User: user.Name, Ways: app.StaticWays(screen.ID),
 		Entered: check.Entered(app, screen.ID), Presses: check.Presses(app, screen.ID, user.Roles),
 	}
+	t := tags{server: s, project: app.Project}
+	src := nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true}
+	out.WaysIn = app.WaysInCalled(ctx, user, src, screen.ID)
 	place := nav.Place{Screen: screen.ID, Mode: value(req.Mode), Inputs: map[string]string{}, Set: value(req.Set), Filters: value(req.Filters), Sort: value(req.Sort), Tabs: value(req.Tabs), Find: value(req.Find), Spot: value(req.Spot), Vars: value(req.Vars)}
 	if place.Mode == "" {
 		place.Mode = "view"
@@ -57,8 +60,6 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 		out.Needs = &needs
 		return out, nil
 	}
-	t := tags{server: s, project: app.Project}
-	src := nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true}
 	o, err := app.Open(ctx, user, place, src)
 	if err != nil {
 		if !isRefusal(err) {

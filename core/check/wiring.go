@@ -16,22 +16,41 @@ var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing
 			if e.Kind != "button" {
 				continue
 			}
-			empty := len(e.Gates) == 0
-			for trigger, g := range e.Gates {
-				if _, back := project.OpenedBy(trigger); back || g.Gone {
-					continue // said as such
-				}
-				empty = empty || len(g.Cases) == 0
-				for _, c := range g.Cases {
-					empty = empty || c.Move == nil && len(c.Effects) == 0
-				}
-			}
-			if empty {
+			if len(e.Gates) == 0 || emptyGate(e) {
 				report(Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: e.Spec.(*project.Button).TriggerName(), Words: "Nothing is wired to “" + ix.app.ElementWords(plan.Screen, e) + "”.", Mends: []Mend{{Words: "wire it", Chip: "target"}}})
 			}
 		}
+		for _, e := range plan.Off {
+			way, ok := e.Spec.(*project.Way)
+			if !ok || !emptyGate(e) {
+				continue
+			}
+			f := Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: way.Trigger, Words: "“When " + ix.app.ElementWords(plan.Screen, e) + "” does nothing yet.", Mends: []Mend{{Words: "wire it", Chip: "target"}}}
+			if way.Trigger == "left" {
+				f.Mends[0].Chip = "do"
+			}
+			report(f)
+		}
 	}
 }}
+
+// emptyGate says whether one of an element's gates neither does anything nor leads anywhere.
+func emptyGate(e *nav.ElementPlan) bool {
+	for trigger, g := range e.Gates {
+		if _, back := project.OpenedBy(trigger); back || g.Gone {
+			continue // said as such
+		}
+		if len(g.Cases) == 0 {
+			return true
+		}
+		for _, c := range g.Cases {
+			if c.Move == nil && len(c.Effects) == 0 {
+				return true
+			}
+		}
+	}
+	return false
+}
 
 var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or expression that is gone", run: func(ix *index, report func(Finding)) {
 	for _, w := range ix.ways {

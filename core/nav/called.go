@@ -39,19 +39,41 @@ const constantsNamed = 50
 func (o *Opening) WaysCalled(ctx context.Context, src Sources) []WayOut {
 	o.called = &called{titles: map[recordRef]string{}}
 	ways := o.Ways()
+	if o.called.fetch(func(ref recordRef) string { return o.titleOf(ctx, src, ref.table, ref.key) }) {
+		return o.Ways()
+	}
+	return ways
+}
+
+// WaysInCalled gives the ways that lead to a screen, as WaysIn does, with such titles.
+func (a *App) WaysInCalled(ctx context.Context, user *User, src Sources, screen string) []WayIn {
+	titles := &called{titles: map[recordRef]string{}}
+	ways := a.waysIn(screen, user.Roles, titles)
+	again := titles.fetch(func(ref recordRef) string {
+		found, err := a.Titles(ctx, user, src.Records, src.Now, TitleQuery{Table: ref.table, Key: ref.key, Limit: 1})
+		if err != nil || len(found) == 0 {
+			return ref.key // not to be seen: it stands by its key
+		}
+		return found[0].Title
+	})
+	if again {
+		return a.waysIn(screen, user.Roles, titles)
+	}
+	return ways
+}
+
+// fetch gets what was asked for; false when nothing of it has a title.
+func (c *called) fetch(title func(recordRef) string) bool {
 	found := false
-	for i, ref := range o.called.asked {
+	for i, ref := range c.asked {
 		if i == constantsNamed {
 			break
 		}
-		if title := o.titleOf(ctx, src, ref.table, ref.key); title != ref.key {
-			o.called.titles[ref], found = title, true
+		if t := title(ref); t != ref.key {
+			c.titles[ref], found = t, true
 		}
 	}
-	if !found {
-		return ways
-	}
-	return o.Ways()
+	return found
 }
 
 // phrase says a condition or value; records in it that are written by key are called by their titles.

@@ -63,6 +63,17 @@ func TestRecordsWrittenByKeyAreCalledByTheirTitles(t *testing.T) {
 func TestTitlesOfHiddenRecordsStayKeys(t *testing.T) {
 	gate := one(`{"kind":"screen","target":"s_list","bind":{"i_by":{"rule":"value","value":"1"}}}`)
 	s := newStand(t, wiredTo("s_board", gate))
+	src := s.sources()
+	for _, in := range s.app.WaysInCalled(t.Context(), s.mira, src, "s_list") {
+		if in.Element == "e_try" && in.Brings != "Mira" {
+			t.Errorf("a technician’s way in brings %q", in.Brings)
+		}
+	}
+	for _, in := range s.app.WaysInCalled(t.Context(), s.sela, src, "s_list") {
+		if in.Element == "e_try" && in.Brings != "“1”" {
+			t.Errorf("a lead’s way in brings %q", in.Brings)
+		}
+	}
 	if w := s.called(t, s.mira, "board"); w.Brings != "Mira" {
 		t.Errorf("a technician’s plate brings %q", w.Brings)
 	}

@@ -120,7 +120,7 @@ func (l *nameList) vars(group string) {
 		}
 		l.add(NameInfo{Path: "vars." + v.Alias, Words: lowerLabel(v.Label), Type: v.Type, Choices: v.Choices, Unit: v.Unit, Table: v.Table, Of: "what the tab keeps", Kind: "variable"})
 		if v.Table != "" {
-			l.table("vars."+v.Alias, "the "+lowerLabel(v.Label)+" kept", v.Table)
+			l.table("vars."+v.Alias, lowerLabel(v.Label)+", kept by the tab", v.Table)
 		}
 	}
 }

@@ -86,6 +86,23 @@ func triggerWords(trigger string, e *project.Element) string {
 	return "released"
 }
 
+// nothingYet asks for what happens: what is done when a screen is left leads nowhere.
+func (w *sentenceWriter) nothingYet(caseID string) Chunk {
+	if w.leaves() {
+		return Chunk{Text: "choose what is done", Part: "do", Case: caseID, Bad: true}
+	}
+	return Chunk{Text: "choose what happens", Part: "target", Case: caseID, Bad: true}
+}
+
+// leaves says whether the way is taken when the screen is left.
+func (w *sentenceWriter) leaves() bool {
+	if w.element == nil {
+		return false
+	}
+	way, ok := w.element.Spec.(*project.Way)
+	return ok && way.Trigger == "left"
+}
+
 // wayWords says what sets off a way that no element does.
 func wayWords(w *project.Way) string {
 	switch w.Trigger {
@@ -163,7 +180,7 @@ func (w *sentenceWriter) gate(g *GatePlan) {
 		w.caseWords(g, c)
 	}
 	if len(g.Cases) == 0 {
-		w.out = append(w.out, Chunk{Text: "choose what happens", Part: "target", Bad: true})
+		w.out = append(w.out, w.nothingYet(""))
 	}
 	w.plain(".")
 	if g.While == "" {
@@ -197,8 +214,11 @@ func (w *sentenceWriter) caseWords(g *GatePlan, c *CasePlan) {
 	}
 	if c.Move == nil {
 		if first {
-			w.out = append(w.out, Chunk{Text: "choose what happens", Part: "target", Case: c.ID, Bad: true})
+			w.out = append(w.out, w.nothingYet(c.ID))
 			return
+		}
+		if w.leaves() {
+			return // where to is not its affair
 		}
 		w.plain(", and ")
 		w.out = append(w.out, Chunk{Text: "stay here", Part: "target", Case: c.ID})

@@ -329,6 +329,10 @@ func (w *sentenceWriter) brings(m *MovePlan) string {
 
 // WaysIn gives every way that leads to a screen, by area and title.
 func (a *App) WaysIn(screen string, roles map[string]bool) []WayIn {
+	return a.waysIn(screen, roles, nil)
+}
+
+func (a *App) waysIn(screen string, roles map[string]bool, titles *called) []WayIn {
 	out := []WayIn{}
 	rails := map[string]bool{}
 	for _, id := range sortedKeys(a.Screens) {
@@ -339,14 +343,14 @@ func (a *App) WaysIn(screen string, roles map[string]bool) []WayIn {
 			if w.Rail != nil { // one plate for a rail, however many screens it stands on
 				if key := w.Rail.ID + "." + w.Element.ID; rails[key] {
 					continue
-				} else if in, ok := a.wayIn(w, screen, roles); ok {
+				} else if in, ok := a.wayIn(w, screen, roles, titles); ok {
 					rails[key] = true
 					in.Title, in.Area, in.Glyph = w.Rail.Name, "Rails", "rail"
 					out = append(out, in)
 				}
 				continue
 			}
-			if in, ok := a.wayIn(w, screen, roles); ok {
+			if in, ok := a.wayIn(w, screen, roles, titles); ok {
 				out = append(out, in)
 			}
 		}
@@ -360,7 +364,7 @@ func (a *App) WaysIn(screen string, roles map[string]bool) []WayIn {
 	return out
 }
 
-func (a *App) wayIn(w Way, screen string, roles map[string]bool) (WayIn, bool) {
+func (a *App) wayIn(w Way, screen string, roles map[string]bool, titles *called) (WayIn, bool) {
 	g, s := w.Gate, w.Screen
 	for _, c := range g.Cases {
 		for _, m := range c.Move.Leads() {
@@ -368,6 +372,7 @@ func (a *App) wayIn(w Way, screen string, roles map[string]bool) (WayIn, bool) {
 				continue
 			}
 			writer := w.writer(a)
+			writer.called = titles
 			in := WayIn{Screen: s.ID, Title: s.Title, Area: s.Area, Glyph: s.Type, Element: w.Element.ID, Trigger: w.Trigger, Words: a.ElementWords(s, w.Element), Brings: writer.brings(m), Roles: a.roleWords(g.Roles), Open: g.Roles == nil}
 			switch {
 			case isBack(w.Trigger):

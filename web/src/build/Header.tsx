@@ -37,7 +37,16 @@ export function Header({ hands, draft, view, onView, onFind, onFindings, childre
       <Box fontWeight="800" whiteSpace="nowrap">
         {draft.title}
       </Box>
-      <Box fontSize="note" color="muted" whiteSpace="nowrap" aria-live="polite">
+      <Box
+        fontSize="note"
+        color="muted"
+        whiteSpace="nowrap"
+        aria-live="polite"
+        minW="48px"
+        overflow="hidden"
+        textOverflow="ellipsis"
+        title={sinceRelease(draft)}
+      >
         {hands.busy ? 'saving …' : 'saved'} · {sinceRelease(draft)}
       </Box>
       <Flex as="nav" aria-label="Views" gap="2px" mx="4px">

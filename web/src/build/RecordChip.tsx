@@ -33,6 +33,9 @@ export function RecordChip({ project, as, table, one, record, label, onRecord }:
         px="10px"
         minH="30px"
         borderRadius="15px"
+        maxW="220px"
+        overflow="hidden"
+        textOverflow="ellipsis"
         whiteSpace="nowrap"
         cursor="pointer"
       >

@@ -18,7 +18,7 @@ interface WalkingAsProps {
 export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord }: WalkingAsProps) {
   const table = recordTable(screen);
   return (
-    <Flex align="center" gap="6px" minW={0}>
+    <Flex align="center" gap="6px" flexShrink={0}>
       <Box as="label" fontSize="note" color="muted" display="flex" alignItems="center" gap="6px" whiteSpace="nowrap">
         Walking as
         <Select

@@ -58,6 +58,7 @@ const Face = chakra('a', {
         px: '18px',
         minH: '72px',
         _hover: { bg: 'transparent' },
+        '&[aria-disabled=true], &[aria-disabled=true]:hover': { borderStyle: 'none' },
       },
       rail: {
         justifyContent: 'flex-start',

@@ -133,15 +133,17 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
     [asked, send],
   );
 
-  /** A screen that has been left already: what is done on that waits for no answer. */
+  /** A screen that has been left already: what is done on that waits for no answer; what is shown
+   * by then may tell of it, and is read again. */
   const left = useCallback(
     (from: { trail: string; n: number; depth: number }, way: string, release: number) => {
       const body = { press: newId(), ...from, release, element: way, trigger: 'left' };
       void api
         .POST('/api/use/{project}/press', { params: { path: { project } }, body, keepalive: true })
+        .then((r) => (r.response.ok ? reload() : undefined))
         .catch(() => {});
     },
-    [project],
+    [project, reload],
   );
 
   return { press, left, busy, asked, answer, dismiss: () => setAsked(undefined), errors, said, setSaid };

@@ -149,7 +149,11 @@ export function useTrail(project: string) {
     const at = current.current;
     try {
       const body = at ? { trail: at.trail, n: at.n } : {};
-      show(await insist(() => ask(api.POST('/api/use/{project}/open', { params: { path: { project } }, body }))));
+      const next = await insist(() =>
+        ask(api.POST('/api/use/{project}/open', { params: { path: { project } }, body })),
+      );
+      const now = current.current;
+      if (now?.trail === at?.trail && now?.n === at?.n) show(next); // else one has gone on by now
     } catch (e) {
       fail(e);
     }

@@ -43,7 +43,7 @@ export function CaseExtras({ way, of }: { way: WayOut; of: string | undefined })
   };
   return (
     <>
-      {extra('do', isWired(way) ? 'first do' : 'do something and stay')}
+      {extra('do', doWords(way))}
       {kind === 'screen' && !says('carry') && extra('carry', 'carry along')}
       {kind === 'screen' && !says('spot') && extra('spot', 'at a spot')}
       {rows && !says('spotRow') && extra('spotRow', 'at a row')}
@@ -56,8 +56,14 @@ export function CaseExtras({ way, of }: { way: WayOut; of: string | undefined })
   );
 }
 
+/** What is done when a screen is left leads nowhere: it is not first, and nobody stays. */
+function doWords(way: WayOut) {
+  if (way.trigger === 'left') return isWired(way) ? 'also do' : 'do something';
+  return isWired(way) ? 'first do' : 'do something and stay';
+}
+
 function isWired(way: WayOut) {
-  return !way.sentence.some((c) => c.part === 'target' && c.bad);
+  return !way.sentence.some((c) => c.bad && (c.part === 'target' || (c.part === 'do' && !c.item)));
 }
 
 /** One thing that could be said, with its picker. */

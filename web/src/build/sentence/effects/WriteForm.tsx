@@ -65,12 +65,7 @@ export function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormPro
           setProblem(undefined);
         }}
       />
-      {known && (
-        <>
-          the value
-          <ValueEntry wayRef={wayRef} wanted={wanted} entry={entry} onEntry={setEntry} label="Which" />
-        </>
-      )}
+      {known && <ValueEntry wayRef={wayRef} wanted={wanted} entry={entry} onEntry={setEntry} label="Which" />}
     </EffectFrame>
   );
 }
