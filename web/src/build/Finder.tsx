@@ -34,7 +34,7 @@ export function Finder({
     else onData(conditionsOf(entities).some((x) => x.id === c.id) ? 'conditions' : c.id);
   };
   return (
-    <Box position="fixed" inset="0" zIndex="modal" bg="blackAlpha.300">
+    <Box position="fixed" inset="0" zIndex="modal" bg="rgba(20, 24, 30, 0.3)">
       <Box position="absolute" left="50%" top="90px" ml="-155px">
         <Picker label="Find a screen or table" choices={[...screens, ...data]} onChoose={choose} onClose={onClose} />
       </Box>

@@ -13,6 +13,13 @@ export const dense = {
   '.cell[data-lead]': { fontWeight: '700' },
   '.cell > .lead': { cursor: 'pointer' },
   '.cell > .lead:hover': { textDecoration: 'underline' },
+  '.row-head': {
+    position: 'sticky',
+    top: '0',
+    zIndex: '1',
+    bg: 'paper',
+    boxShadow: 'inset 0 -1px 0 {colors.rule}',
+  },
   '.row-more': {
     minWidth: '30px',
     height: '24px',

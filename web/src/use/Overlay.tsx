@@ -18,7 +18,7 @@ export function Overlay({ as, title, onClose, children }: OverlayProps) {
   };
   if (as === 'drawer') {
     return (
-      <Drawer.Root {...open} placement="end" size="lg">
+      <Drawer.Root {...open}>
         <Portal>
           <Drawer.Backdrop />
           <Drawer.Positioner>
@@ -36,7 +36,7 @@ export function Overlay({ as, title, onClose, children }: OverlayProps) {
     );
   }
   return (
-    <Dialog.Root {...open} size="xl" scrollBehavior="inside">
+    <Dialog.Root {...open} scrollBehavior="inside">
       <Portal>
         <Dialog.Backdrop />
         <Dialog.Positioner>

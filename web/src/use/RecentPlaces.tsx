@@ -32,7 +32,7 @@ export function RecentPlaces({ shown, project, onGo }: RecentProps) {
           minH="44px"
           minW="34px"
           cursor="pointer"
-          _hover={{ bg: 'whiteAlpha.200' }}
+          _hover={{ bg: 'rgba(255, 255, 255, 0.12)' }}
         >
           ▾
         </Box>

@@ -19,8 +19,8 @@ const Way = chakra('button', {
     fontWeight: '600',
     maxW: '260px',
     cursor: 'pointer',
-    _hover: { bg: 'whiteAlpha.200' },
-    _disabled: { color: 'whiteAlpha.600', cursor: 'default', _hover: { bg: 'transparent' } },
+    _hover: { bg: 'rgba(255, 255, 255, 0.12)' },
+    _disabled: { color: 'rgba(255, 255, 255, 0.55)', cursor: 'default', _hover: { bg: 'transparent' } },
   },
 });
 
@@ -71,7 +71,7 @@ export function Strip({ shown, project, builder, onGo }: StripProps) {
             {shown.user}
           </Link>
         </Box>
-        <Box as="span" hideBelow="md" color="whiteAlpha.800">
+        <Box as="span" hideBelow="md" color="rgba(255, 255, 255, 0.8)">
           {' '}
           · {shown.roles.join(', ')}
         </Box>

@@ -36,17 +36,13 @@ export function ColumnHead({ column, list, widths }: HeadProps) {
       as="th"
       aria-sort={at === 0 ? (order?.desc ? 'descending' : 'ascending') : undefined}
       w={`${(widths.share(column.path) / widths.total) * 100}%`}
-      position="sticky"
-      top="0"
-      bg="paper"
-      zIndex="1"
+      className="row-head"
       textAlign={number ? 'right' : 'left'}
       fontSize="note"
       fontWeight="600"
       color="muted"
       px="8px"
       py="4px"
-      boxShadow="inset 0 -1px 0 var(--chakra-colors-rule)"
     >
       {list.main ? (
         <Flex align="center" gap="2px" justify={number ? 'flex-end' : undefined}>

@@ -1,5 +1,3 @@
-import { Box } from '@chakra-ui/react';
-
 interface TickAllProps {
   rows: string[];
   ticked: Set<string>;
@@ -11,15 +9,7 @@ interface TickAllProps {
 export function TickAll({ rows, ticked, onTick, label }: TickAllProps) {
   const all = rows.length > 0 && rows.every((r) => ticked.has(r));
   return (
-    <Box
-      as="th"
-      w="34px"
-      position="sticky"
-      top="0"
-      bg="paper"
-      zIndex="1"
-      boxShadow="inset 0 -1px 0 var(--chakra-colors-rule)"
-    >
+    <th className="row-head" style={{ width: 34 }}>
       <input
         type="checkbox"
         aria-label={`Choose all ${label.toLowerCase()} shown`}
@@ -29,6 +19,6 @@ export function TickAll({ rows, ticked, onTick, label }: TickAllProps) {
         }}
         onChange={() => onTick(all ? new Set() : new Set(rows))}
       />
-    </Box>
+    </th>
   );
 }
