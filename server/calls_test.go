@@ -44,17 +44,28 @@ func TestProposalsAndNamesOverHTTP(t *testing.T) {
 	}
 	var names []nav.NameInfo
 	p.must("GET", "/api/build/tarnhorn/names?screen=s_drive&element=e_start", nil, &names)
-	found := false
+	found := map[string]nav.NameInfo{}
 	for _, n := range names {
-		found = found || n.Path == "record.equip.wind.gust" && n.Unit == "m/s"
+		found[n.Path] = n
 	}
-	if !found {
-		t.Errorf("the gusts are not among %d names", len(names))
+	if n := found["record.equip.wind.gust"]; n.Unit != "m/s" || n.Writable {
+		t.Errorf("the gusts are %+v", n)
+	}
+	if n := found["record.equip.drive.set_speed"]; !n.Writable {
+		t.Errorf("what can be written to is told as such: %+v", n)
 	}
 	var records []api.Title
 	p.must("GET", "/api/build/tarnhorn/records/t_lifts?as=a_jon", nil, &records)
 	if len(records) != 3 {
 		t.Errorf("%+v", records)
+	}
+	p.must("GET", "/api/build/tarnhorn/records/t_lifts?as=a_jon&key=2", nil, &records)
+	if len(records) != 1 || records[0].Title != "Lower Tarn" {
+		t.Errorf("one by its key: %+v", records)
+	}
+	p.must("GET", "/api/build/tarnhorn/records/t_lifts?as=a_jon&key=99", nil, &records)
+	if len(records) != 0 {
+		t.Errorf("one that is not there: %+v", records)
 	}
 	p.refused("GET", "/api/build/tarnhorn/records/t_cabins?as=a_jon", nil, http.StatusForbidden, "no-grant")
 	p.refused("GET", "/api/build/tarnhorn/records/t_cabins", nil, http.StatusBadRequest, "bad-request")

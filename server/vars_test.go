@@ -142,7 +142,7 @@ func TestPracticeKeepsVariablesAndComesBack(t *testing.T) {
 	}
 	var work api.AtWork
 	arno.must("POST", builds+"/work", map[string]any{"screen": "s_drive", "as": "role:r_oper", "inputs": map[string]string{"i_lift": "2"}, "vars": *done.Vars}, &work)
-	if work.View == nil || len(work.View.Vars) != 1 || work.View.Vars[0].Words != "Lower Tarn" {
+	if work.View == nil || len(work.View.Vars) != 2 || work.View.Vars[0].Words != "Lower Tarn" {
 		t.Errorf("%+v", work.View)
 	}
 	done = api.Practised{}

@@ -119,3 +119,44 @@ func FuzzTemplate(f *testing.F) {
 		}
 	})
 }
+
+func TestPhrasesCallRecordsByTheirTitles(t *testing.T) {
+	c := compiler(t)
+	var asked []string
+	title := func(table, key string) string {
+		asked = append(asked, table+"/"+key)
+		return map[string]string{"t_cabins/7": "Cabin 007", "t_lifts/1": "Upper Tarn"}[table+"/"+key]
+	}
+	for text, want := range map[string]string{
+		`record.cabin == key("7")`:                                            "cabin is Cabin 007",
+		`key("7") == record.cabin`:                                            "Cabin 007 is cabin",
+		`record.cabin != key("8")`:                                            "cabin is not 8, or empty",
+		`record.cabin in [key("7"), key("8")]`:                                "cabin is one of Cabin 007 or 8",
+		`record.done && (record.count == 7 || record.cabin.lift == key("1"))`: "done holds and (count is 7 or cabin’s lift is Upper Tarn)",
+		`!(record.cabin == key("7"))`:                                         "cabin is not Cabin 007, or empty",
+		`record.cabin == null`:                                                "cabin is empty",
+		`record.count == 1 && record.urgent`:                                  "count is 1 and open and worth doing",
+	} {
+		e, p := c.Condition(defectScope, text)
+		if p != nil {
+			t.Errorf("%s: %s", text, p.Message)
+			continue
+		}
+		before := e.Root.Phrase()
+		if got := e.Root.Calling(title).Phrase(); got != want {
+			t.Errorf("%s says %q, want %q", text, got, want)
+		}
+		if e.Root.Phrase() != before {
+			t.Errorf("%s: the condition itself has changed", text)
+		}
+	}
+	for _, a := range asked {
+		if a != "t_cabins/7" && a != "t_cabins/8" && a != "t_lifts/1" {
+			t.Errorf("it asks for %s", a)
+		}
+	}
+	e, _ := c.Condition(defectScope, `record.count == 1 && record.done`)
+	if e.Root.Calling(title) != e.Root {
+		t.Error("a condition without records is another one")
+	}
+}

@@ -54,6 +54,7 @@ type ScreenPlan struct {
 	steps    stepSet            // where its gates step to in the list come from
 	chosen   stepSet            // the lists whose chosen row its ways ask for
 	children map[string]*childPlan
+	late     []*GatePlan // shared gates that read of records which are found late
 }
 
 // stepSet is a set of names: of steps, or of lists.
@@ -94,6 +95,7 @@ type GatePlan struct {
 	Use    *project.Gate               // of a shared one: how the element uses it
 	Given  map[string]*project.Binding // of a shared one: what the element gives it
 	Exprs  map[string]*cond.Expr       // of a shared one: given expressions, by input
+	Late   map[string]pathSet          // of a shared one: what it reads of records that are found late, by input
 	Gone   bool                        // the shared gate is gone
 	inner  bool                        // it stands inside a shared gate: a dialog of that comes back through it
 }

@@ -4,7 +4,6 @@ import (
 	"maps"
 	"strings"
 
-	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
@@ -148,66 +147,6 @@ func (o *Opening) carry(to *Place, m *MovePlan, w *world) {
 	if c := m.Move.Carry; c != nil && c.All && len(o.place.Filters) > 0 && listTable(o.plan.Screen) == listTable(m.Target) {
 		to.Filters = append(to.Filters, o.place.Filters...)
 	}
-}
-
-// given is the world as a shared gate sees it: its inputs instead of the screen's.
-func (o *Opening) given(g *GatePlan, w *world, at aim) *world {
-	if g.Shared == nil {
-		return w
-	}
-	of := *w
-	of.inputs, of.inputRows = map[string]cond.Value{}, map[string]*Row{}
-	for id, in := range g.Shared.Inputs {
-		of.inputs[id] = cond.NullValue
-		b := g.Given[id]
-		if b == nil {
-			if in.Required {
-				of.inputs[id] = cond.UnknownBecause("nothing says which " + lowerLabel(in.Label))
-			}
-			continue
-		}
-		x := binding{o: o, in: in, b: b, expr: g.Exprs[id], w: w, at: at}
-		v := ruleKinds[b.Rule].value(&x)
-		if x.later {
-			v = cond.UnknownBecause("it is asked for first")
-		}
-		of.inputs[id] = v
-		if v.Known() && !v.IsNull() && in.Table != "" {
-			of.inputRows[id] = x.row(v.KeyOf(), in.Table)
-		}
-	}
-	return &of
-}
-
-// row gives the record that a binding brings, as far as it was fetched.
-func (x *binding) row(key, table string) *Row {
-	switch x.b.Rule {
-	case "this", "saved":
-		return x.w.record
-	case "row":
-		return x.at.row
-	case "input":
-		return x.w.inputRows[x.b.Value]
-	case "user":
-		return x.w.userRow
-	case "parent":
-		return x.from().under(x.b.Path, key, table)
-	}
-	return nil
-}
-
-// under sees a record through the row that it was fetched with.
-func (r *Row) under(path, key, table string) *Row {
-	if r == nil {
-		return nil
-	}
-	out := &Row{Table: table, Key: key, Values: map[string]cond.Value{}}
-	for p, v := range r.Values {
-		if of, ok := strings.CutPrefix(p, path+"."); ok {
-			out.Values[of] = v
-		}
-	}
-	return out
 }
 
 func splitPath(path string) []string { return strings.Split(path, ".") }

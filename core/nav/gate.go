@@ -57,6 +57,10 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	if g.Broken {
 		return Verdict{State: "greyed", By: "broken", Reason: "This button’s condition cannot be read."}
 	}
+	if w.asks != nil && len(g.Cases) > 0 {
+		// Asked first, judged when that is known.
+		return Verdict{State: "open", later: true, pick: w.asks, chosen: g.Cases[0]}
+	}
 	var part *cond.Part
 	if g.Condition != nil {
 		v, closed := judgeWhile(g, w, o.explains)

@@ -40,6 +40,7 @@ type Opening struct {
 	chosen   map[string]*chosenRow
 	others   func(slug string) *App // other projects, as released; nil: none can be reached
 	children map[string]*Row        // by child rule and record
+	late     map[string]*Row        // what shared gates are given by other rules
 	ghosts   bool
 	// explains says whether conditions are explained part by part: for builders, and for a
 	// press that is refused. What users are shown only needs the decision.
@@ -65,6 +66,9 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 	}
 	if err := o.fetchChosen(ctx, src); err != nil {
 		return nil, fmt.Errorf("find the chosen rows: %w", err)
+	}
+	if err := o.fetchAllLate(ctx, src); err != nil {
+		return nil, fmt.Errorf("find what shared gates are given: %w", err)
 	}
 	if src.Bare {
 		return o, nil // a press looks at one element; lists are fetched by who needs them

@@ -101,6 +101,9 @@ func (o *Opening) gateOf(ctx context.Context, p Press, src Changer) (*GatePlan, 
 			if err != nil {
 				return nil, Verdict{}, aim{}, err
 			}
+			if err := o.fetchLate(ctx, Sources{Records: src}, gate, at); err != nil {
+				return nil, Verdict{}, aim{}, err
+			}
 			v := o.judge(gate, at)
 			if !v.Open() {
 				code := map[string]string{"hidden": "hidden", "greyed": "greyed"}[v.State]

@@ -1,6 +1,7 @@
 package nav
 
 import (
+	"maps"
 	"slices"
 	"strings"
 
@@ -27,6 +28,7 @@ func (b *planner) shared(use *project.Gate) *GatePlan {
 	}
 	exprs := map[string]*cond.Expr{}
 	vias := map[string]via{}
+	late := map[string]pathSet{}
 	for _, id := range sortedKeys(use.Give) {
 		in := g.Inputs[id]
 		if in == nil {
@@ -34,23 +36,31 @@ func (b *planner) shared(use *project.Gate) *GatePlan {
 		}
 		exprs[id] = b.bindNeeds(use.Give[id])
 		vias[id] = b.viaOf(use.Give[id], in)
+		if vias[id].set == nil && in.Table != "" {
+			late[id] = pathSet{}
+			vias[id] = via{set: late[id], table: in.Table}
+		}
 	}
 	inner := planner{app: b.app, plan: b.plan, element: b.element, scope: b.app.Project.GateScope(g), via: vias, sharedGate: g}
 	plan := inner.gate(g.Gate)
-	plan.within(g, use, exprs)
+	maps.DeleteFunc(late, func(_ string, reads pathSet) bool { return len(reads) == 0 })
+	plan.within(g, use, exprs, late)
+	if len(late) > 0 {
+		b.plan.late = append(b.plan.late, plan)
+	}
 	return plan
 }
 
 // within notes on a compiled gate, and on those that its dialogs come back through, which shared gate it is.
-func (g *GatePlan) within(shared *project.SharedGate, use *project.Gate, exprs map[string]*cond.Expr) {
-	g.Shared, g.Given, g.Exprs = shared, use.Give, exprs
+func (g *GatePlan) within(shared *project.SharedGate, use *project.Gate, exprs map[string]*cond.Expr, late map[string]pathSet) {
+	g.Shared, g.Given, g.Exprs, g.Late = shared, use.Give, exprs, late
 	if !g.inner {
 		g.Use = use
 	}
 	for _, c := range g.Cases {
 		if c.Back != nil {
 			c.Back.inner = true
-			c.Back.within(shared, use, exprs)
+			c.Back.within(shared, use, exprs, late)
 		}
 	}
 }
