@@ -8,14 +8,9 @@ import (
 // called gives the way of the button on trial as a builder who walks as a user is told it.
 func (s *stand) called(t *testing.T, user *User, address string) WayOut {
 	t.Helper()
-	slug, query, _ := strings.Cut(address, "?")
-	place, err := s.app.ParseAddress(slug, query)
-	if err != nil {
-		t.Fatal(err)
-	}
 	src := s.sources()
 	src.Ghosts = true
-	o, err := s.app.Open(t.Context(), user, place, src)
+	o, err := s.app.Open(t.Context(), user, s.place(t, address), src)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -17,18 +17,24 @@ const kept = `{"op":"add","path":"/v_lift","value":{"kind":"variable","pos":1,"l
 // with opens an address with what the tab keeps.
 func (s *stand) with(t testing.TB, address string, vars map[string]string) *Opening {
 	t.Helper()
+	src := s.sources()
+	src.Vars = vars
+	o, err := s.app.Open(t.Context(), s.mira, s.place(t, address), src)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return o
+}
+
+// place reads an address.
+func (s *stand) place(t testing.TB, address string) Place {
+	t.Helper()
 	slug, query, _ := strings.Cut(address, "?")
 	place, err := s.app.ParseAddress(slug, query)
 	if err != nil {
 		t.Fatal(err)
 	}
-	src := s.sources()
-	src.Vars = vars
-	o, err := s.app.Open(t.Context(), s.mira, place, src)
-	if err != nil {
-		t.Fatal(err)
-	}
-	return o
+	return place
 }
 
 func TestVariablesAreSetAndRead(t *testing.T) {
