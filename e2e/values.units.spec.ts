@@ -1,5 +1,7 @@
 import { expect, test } from '@playwright/test';
 import type { Proposal } from '../web/src/api/client';
+import type { FieldDoc } from '../web/src/build/document';
+import { filterOf, howsOf, narrowingOf } from '../web/src/build/sentence/arrive/narrowing';
 import { entryOf, howsFor, textOf, type Wanted } from '../web/src/build/sentence/effects/values';
 
 // Values given without an expression, and read back from one, without a browser.
@@ -48,4 +50,37 @@ test('what is missing is said; what has no form of its own stays an expression',
   expect(entryOf({ type: 'whole' }, 'record.f_n + 1').how).toBe('=record.f_n + 1');
   expect(entryOf({ type: 'text' }, '"a" + "b"').how).toBe('="a" + "b"');
   expect(entryOf({ type: 'text' }, 'key("3")').how).toBe('=key("3")');
+});
+
+const fieldOf = (type: string, more: Partial<FieldDoc> = {}) => ({ id: 'f_x', label: 'Due', type, nullable: false, ...more }) as FieldDoc;
+
+test('what a list is narrowed to at first is kept as a filter, and read back the way it was said', () => {
+  for (const [f, how, value, kept] of [
+    [fieldOf('text', { choices: ['open', 'closed'] }), 'isNot', 'closed', { compare: 'isNot', value: 'closed' }],
+    [fieldOf('date'), 'days:past', '7', { compare: 'days', value: '-7..0' }],
+    [fieldOf('date'), 'days:next', '14', { compare: 'days', value: '0..14' }],
+    [fieldOf('moment'), 'days:before', '', { compare: 'days', value: '..-1' }],
+    [fieldOf('date'), 'atLeast', '2026-11-01', { compare: 'atLeast', value: '2026-11-01' }],
+    [fieldOf('decimal'), 'atMost', '2.5', { compare: 'atMost', value: '2.5' }],
+    [fieldOf('record', { references: 't_l' }), 'is', '12', { compare: 'is', value: '12' }],
+  ] as [FieldDoc, string, string, { compare: string; value: string }][]) {
+    const n = { path: 'f_x', how, value };
+    expect(filterOf(n, f, 1)).toEqual({ pos: 1, path: 'f_x', ...kept });
+    expect(narrowingOf({ path: 'f_x', ...kept })).toEqual(n);
+  }
+  expect(filterOf({ path: 'f_x', how: 'empty', value: 'left over' }, fieldOf('text', { nullable: true }), 2)).toEqual({ pos: 2, path: 'f_x', compare: 'empty' });
+});
+
+test('what a filter lacks is said; a filter without a form of its own is left alone', () => {
+  for (const [f, how, value] of [
+    [fieldOf('date'), 'days:past', 'soon'],
+    [fieldOf('decimal'), 'atLeast', 'many'],
+    [fieldOf('text'), 'contains', ' '],
+  ] as [FieldDoc, string, string][])
+    expect(typeof filterOf({ path: 'f_x', how, value }, f, 1)).toBe('string');
+  for (const kept of [{ compare: 'between', value: '1..3' }, { compare: 'in', value: 'a|b' }, { compare: 'days', value: '-3..3' }])
+    expect(narrowingOf({ path: 'f_x', ...kept })).toBeUndefined();
+  const offered = (f: FieldDoc) => howsOf(f).map(([id]) => id);
+  expect(offered(fieldOf('text'))).not.toContain('empty'); // what is never empty is not asked about
+  expect(offered(fieldOf('text', { nullable: true }))).toContain('empty');
 });

@@ -7,7 +7,7 @@ import (
 )
 
 // over is a shared gate that opens a defect while that is open.
-const over = `{"op":"add","path":"/g_open","value":{"kind":"gate","pos":3,"name":"Open it","inputs":{"i_it":{"pos":1,"alias":"it","label":"Defect","type":"record","table":"t_defects","required":true}},
+const over = `{"op":"add","path":"/g_over","value":{"kind":"gate","pos":3,"name":"Open it","inputs":{"i_it":{"pos":1,"alias":"it","label":"Defect","type":"record","table":"t_defects","required":true}},
  "gate":{"while":"inputs.i_it.f_state == \"open\"","otherwise":{"grey":"{inputs.i_it.f_code} is {inputs.i_it.f_state}."},"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"input","value":"i_it"}}}}}}}}`
 
 // A condition over what a shared gate is given holds whatever rule found it.
@@ -24,7 +24,7 @@ func TestConditionsOverWhatASharedGateIsGiven(t *testing.T) {
 		"the record itself":     {"s_defect", "defect?defect=2", `{"rule":"this"}`, "D-2 is closed."},
 		"one that is not there": {"s_board", "board", `{"rule":"value","value":"99"}`, "not available"},
 	} {
-		s := newStand(t, wiredTo(tc.screen, fmt.Sprintf(`{"use":"g_open","give":{"i_it":%s}}`, tc.give), over))
+		s := newStand(t, wiredTo(tc.screen, fmt.Sprintf(`{"use":"g_over","give":{"i_it":%s}}`, tc.give), over))
 		for _, p := range s.app.Problems {
 			t.Fatalf("%s: %+v", name, p)
 		}
@@ -41,7 +41,7 @@ func TestConditionsOverWhatASharedGateIsGiven(t *testing.T) {
 }
 
 func TestASharedGateAsksForWhatItIsGiven(t *testing.T) {
-	s := newStand(t, wiredTo("s_board", `{"use":"g_open","give":{"i_it":{"rule":"picked","table":"t_defects"}}}`, over))
+	s := newStand(t, wiredTo("s_board", `{"use":"g_over","give":{"i_it":{"rule":"picked","table":"t_defects"}}}`, over))
 	o := s.mustOpen(t, s.mira, "board")
 	if e := element(t, o.View(), "e_try"); e.State != "shown" {
 		t.Fatalf("before it is asked for: %s, %q", e.State, e.Reason)
@@ -63,7 +63,7 @@ func TestASharedGateAsksForWhatItIsGiven(t *testing.T) {
 }
 
 func TestConditionsOverWhatADialogCameBackWith(t *testing.T) {
-	over := strings.NewReplacer("g_open", "g_on", "t_defects", "t_cabins", "Defect", "Cabin", `f_state == \"open\"`, `f_no == \"007\"`, "f_code", "f_no", "s_defect", "s_cabin", "i_d", "i_c").Replace(over)
+	over := strings.NewReplacer("g_over", "g_on", "t_defects", "t_cabins", "Defect", "Cabin", `f_state == \"open\"`, `f_no == \"007\"`, "f_code", "f_no", "s_defect", "s_cabin", "i_d", "i_c").Replace(over)
 	gate := `{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_choose","as":"dialog","back":{"use":"g_on","give":{"i_it":{"rule":"result"}}}}}}}`
 	s := newStand(t, wiredTo("s_defect", gate, chooser, over))
 	for _, p := range s.app.Problems {

@@ -427,22 +427,3 @@ func (w *sentenceWriter) newRecord(m *MovePlan) string {
 	}
 	return text
 }
-
-func (w *sentenceWriter) arrive(c *CasePlan) {
-	a := c.Move.Arrive
-	if a == nil {
-		return
-	}
-	table := listTable(c.Move.Target)
-	var parts []string
-	for _, f := range project.Ordered(a.Filters) {
-		if col, _ := w.app.Project.FieldAt(table, f.Path); col != nil {
-			verb := compareWords[f.Compare]
-			parts = append(parts, lowerLabel(col.Label)+verb+f.Value)
-		}
-	}
-	if len(parts) > 0 {
-		w.plain(" where ")
-		w.out = append(w.out, Chunk{Text: strings.Join(parts, " and "), Part: "arrive", Tone: "record", Case: c.ID})
-	}
-}

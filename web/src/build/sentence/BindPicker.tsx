@@ -4,12 +4,13 @@ import { useState } from 'react';
 import type { Proposal } from '../../api/client';
 import { readCondition } from '../condition/spot';
 import { useBuild } from '../context';
-import { text } from '../document';
+import { recordTable, screensOf, text } from '../document';
 import { at, type Entities, type Json, put } from '../edit';
 import { Picker } from '../Picker';
 import { useRecords } from '../useRecords';
 import type { ChipProps } from './ChipPicker';
 import { looksWorkedOut } from './effects/actions';
+import { FieldsForm } from './effects/FieldsForm';
 import { bindPath, NonePicker } from './NonePicker';
 import { caseId, gate, proposals, putGate, spotOf, type WayRef } from './wiring';
 
@@ -25,6 +26,7 @@ export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
   const [ends, setEnds] = useState(false);
   const [problem, setProblem] = useState<string>();
   const [find, setFind] = useState('');
+  const [fills, setFills] = useState(false);
   const give = chunk.part === 'give';
   const id = chunk.case || caseId(wayRef);
   const move = ['cases', id, 'move'];
@@ -57,6 +59,10 @@ export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
     delete (body as Record<string, Json>).bind;
     void edit(putGate(wayRef, move, body));
   };
+  const fill = (fields: Record<string, Json> | undefined) => {
+    onClose();
+    void edit(putGate(wayRef, [...move, 'set'], fields));
+  };
   const typed = async (words: string) => {
     const read = await readCondition(spotOf(give ? { ...wayRef, shared: undefined } : wayRef, as), {
       text: words,
@@ -65,13 +71,28 @@ export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
     if (read.problem) return setProblem(read.problem.message);
     putBinding({ rule: 'expression', value: read.stored });
   };
+  const adds = !give && text(gate(wayRef, ...move), 'mode') === 'add';
   if (ends) return <NonePicker {...p} />;
+  if (fills)
+    return (
+      <FieldsForm
+        wayRef={wayRef}
+        label="Filled in"
+        lead="with"
+        table={recordTable(screensOf(entities).find((s) => s.id === target))}
+        kept={(gate(wayRef, ...move, 'set') as Record<string, Json> | undefined) ?? {}}
+        standing={{ remove: () => fill(undefined) }}
+        onClose={onClose}
+        onDone={fill}
+      />
+    );
   return (
     <Picker
       label="On which record"
       up
       onType={setFind}
       choices={[
+        ...(adds ? [{ id: 'fill', words: 'fill in …', note: 'what the new one begins with' }] : []),
         ...list.map((x, i) => ({ id: String(i), words: x.words, note: x.note })),
         ...always.map((r) => ({ id: `=${r.key}`, words: r.title, note: 'always this one' })),
         ...(now === undefined || give ? [] : [{ id: 'ends', words: 'if there is none …', note: 'what happens then' }]),
@@ -86,6 +107,7 @@ export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
       }
       onClose={onClose}
       onChoose={(c) => {
+        if (c.id === 'fill') return setFills(true);
         if (c.id === 'ends') return setEnds(true);
         if (c.id === 'typed') return void typed(c.words.slice('work it out: '.length));
         if (c.id.startsWith('=')) return putBinding({ rule: 'value', value: c.id.slice(1) });

@@ -7,6 +7,7 @@ import { useBuild } from '../context';
 import { text } from '../document';
 import { put } from '../edit';
 import { Pop } from '../Pop';
+import { ArrivePicker } from './arrive/ArrivePicker';
 import { BindPicker } from './BindPicker';
 import { CarryPicker } from './CarryPicker';
 import { addCase } from './cases';
@@ -134,14 +135,7 @@ export function ChipPicker(p: ChipProps) {
         />
       );
     case 'arrive':
-      return (
-        <SimplePicker
-          {...p}
-          label="Narrowed at first"
-          choices={[['none', 'not narrowed']]}
-          onSave={() => void done(putGate(ref, ['cases', id, 'move', 'arrive'], undefined))}
-        />
-      );
+      return <ArrivePicker {...p} wayRef={ref} />;
     case 'trigger':
       return <TriggerPicker {...p} />;
   }

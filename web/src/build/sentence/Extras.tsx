@@ -5,6 +5,7 @@ import { text } from '../document';
 import { at } from '../edit';
 import { ChipPicker } from './ChipPicker';
 import { casesOf } from './cases';
+import { mainListOf } from './effects/actions';
 import { caseId, putGate, refOf } from './wiring';
 
 /** What the sentence as a whole does not say yet and could. */
@@ -36,6 +37,7 @@ export function CaseExtras({ way, of }: { way: WayOut; of: string | undefined })
   const spot = at(build.entities, [text(move, 'target'), 'elements', text(move, 'spot')]);
   const rows = text(spot, 'kind') === 'list';
   const shared = way.shared !== undefined;
+  const lists = mainListOf(build.entities, text(move, 'target')) !== undefined;
   const extra = (part: string, words: string) => <Extra key={part} way={way} part={part} words={words} of={of} />;
   const comesBack = () => {
     const trigger = `${way.trigger}/${id}`;
@@ -45,6 +47,7 @@ export function CaseExtras({ way, of }: { way: WayOut; of: string | undefined })
     <>
       {extra('do', doWords(way))}
       {kind === 'screen' && !says('carry') && extra('carry', 'carry along')}
+      {kind === 'screen' && lists && !says('arrive') && extra('arrive', 'narrowed to')}
       {kind === 'screen' && !says('spot') && extra('spot', 'at a spot')}
       {rows && !says('spotRow') && extra('spotRow', 'at a row')}
       {kind === 'step' && !says('none') && extra('none', 'at the end')}

@@ -1,0 +1,138 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Action, Select } from '../../../ui/controls';
+import { useBuild } from '../../context';
+import { tablesOf, text } from '../../document';
+import { at, type Json } from '../../edit';
+import type { ChipProps } from '../ChipPicker';
+import { mainListOf } from '../effects/actions';
+import { EffectFrame } from '../effects/EffectFrame';
+import { caseId, gate, putGate, type WayRef } from '../wiring';
+import { NarrowingLine } from './NarrowingLine';
+import { filterOf, howsOf, type Narrowing, narrowingOf } from './narrowing';
+
+interface Ordering {
+  path: string;
+  desc: boolean;
+}
+
+/** What the list that is opened is narrowed and ordered by at first; whoever uses it can change that. */
+export function ArrivePicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: WayRef }) {
+  const { entities, edit } = useBuild();
+  const path = ['cases', chunk.case ?? caseId(wayRef), 'move'];
+  const table = mainListOf(entities, text(gate(wayRef, ...path, 'target')))?.table;
+  const fields = tablesOf(entities).find((t) => t.id === table)?.fields ?? [];
+  const now = gate(wayRef, ...path, 'arrive');
+  const kept = ordered(at(now, ['filters']));
+  const others = kept.filter(([, f]) => !narrowingOf(f as never)); // they stay as they are
+  const [lines, setLines] = useState<(Narrowing & { id: string })[]>(() => {
+    const read = kept.flatMap(([id, f]) => {
+      const n = narrowingOf(f as never);
+      return n ? [{ ...n, id }] : [];
+    });
+    return read.length > 0 || now !== undefined ? read : [fresh(1)];
+  });
+  const [sorts, setSorts] = useState<Ordering[]>(
+    ordered(at(now, ['sort'])).map(([, o]) => ({ path: text(o, 'path'), desc: at(o, ['desc']) === true })),
+  );
+  const [problem, setProblem] = useState<string>();
+  function fresh(n: number) {
+    const f = fields.find((x) => x.choices) ?? fields[0];
+    return { id: `a_${n}_${Date.now().toString(36)}`, path: f?.id ?? '', how: howsOf(f)[0]?.[0] ?? 'is', value: '' };
+  }
+  const put = (value: Json | undefined) => {
+    onClose();
+    void edit(putGate(wayRef, [...path, 'arrive'], value));
+  };
+  const save = () => {
+    const filters: Record<string, Json> = Object.fromEntries(others);
+    for (const [i, line] of lines.entries()) {
+      const f = fields.find((x) => x.id === line.path);
+      const made = filterOf(line, f, i + 1);
+      if (typeof made === 'string') return setProblem(made);
+      filters[line.id] = made;
+    }
+    const sort = Object.fromEntries(
+      sorts.map((s, i) => [`a_${i + 1}`, { pos: i + 1, path: s.path, ...(s.desc ? { desc: true } : {}) }]),
+    );
+    const body = { ...(Object.keys(filters).length ? { filters } : {}), ...(sorts.length ? { sort } : {}) };
+    put(Object.keys(body).length ? body : undefined);
+  };
+  return (
+    <EffectFrame
+      label="Narrowed at first"
+      width="600px"
+      problem={problem}
+      onSave={save}
+      onClose={onClose}
+      standing={now === undefined ? undefined : { remove: () => put(undefined) }}
+    >
+      {lines.map((line, i) => (
+        <NarrowingLine
+          key={line.id}
+          lead={i === 0 ? 'where' : 'and'}
+          fields={fields}
+          line={line}
+          project={wayRef.project}
+          onLine={(next) => setLines(lines.map((l) => (l === line ? { ...next, id: line.id } : l)))}
+          onRemove={() => setLines(lines.filter((l) => l !== line))}
+        />
+      ))}
+      {others.length > 0 && (
+        <Box w="full" color="muted" fontSize="note">
+          and {others.length} more that can be changed as text
+        </Box>
+      )}
+      {sorts.map((s, i) => (
+        <Flex key={s.path} gap="6px" align="center" w="full">
+          {i === 0 ? 'ordered by' : 'then by'}
+          <Select
+            aria-label="Order"
+            value={s.path}
+            onChange={(e) => setSorts(sorts.map((x) => (x === s ? { ...s, path: e.target.value } : x)))}
+          >
+            {!fields.some((f) => f.id === s.path) && <option value={s.path}>a field further away</option>}
+            {fields
+              .filter((f) => f.id === s.path || !sorts.some((x) => x.path === f.id))
+              .map((f) => (
+                <option key={f.id} value={f.id}>
+                  {f.label.toLowerCase()}
+                </option>
+              ))}
+          </Select>
+          <Flex as="label" gap="6px" align="center">
+            <input
+              type="checkbox"
+              checked={s.desc}
+              onChange={(e) => setSorts(sorts.map((x) => (x === s ? { ...s, desc: e.target.checked } : x)))}
+            />
+            the highest first
+          </Flex>
+          <Action type="button" tone="quiet" onClick={() => setSorts(sorts.filter((x) => x !== s))}>
+            not this
+          </Action>
+        </Flex>
+      ))}
+      <Flex gap="6px" w="full">
+        <Action type="button" tone="quiet" onClick={() => setLines([...lines, fresh(lines.length + 1)])}>
+          + narrow by a field
+        </Action>
+        <Action
+          type="button"
+          tone="quiet"
+          onClick={() => {
+            const free = fields.find((f) => !sorts.some((s) => s.path === f.id));
+            if (free) setSorts([...sorts, { path: free.id, desc: false }]);
+          }}
+        >
+          + order by a field
+        </Action>
+      </Flex>
+    </EffectFrame>
+  );
+}
+
+function ordered(v: Json | undefined): [string, Json][] {
+  const entries = Object.entries((v as Record<string, Json> | undefined) ?? {});
+  return entries.sort(([, a], [, b]) => Number(at(a, ['pos']) ?? 0) - Number(at(b, ['pos']) ?? 0));
+}

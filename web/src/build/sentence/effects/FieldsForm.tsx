@@ -1,0 +1,106 @@
+import { Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import { Action, Select } from '../../../ui/controls';
+import { useBuild } from '../../context';
+import { tablesOf } from '../../document';
+import type { Json } from '../../edit';
+import type { WayRef } from '../wiring';
+import { EffectFrame, type Standing } from './EffectFrame';
+import { useReading } from './useReading';
+import { ValueEntry } from './ValueEntry';
+import { type Entry, entryOf, type Wanted } from './values';
+
+interface Assigned {
+  field: string;
+  entry: Entry;
+}
+
+interface FieldsProps {
+  wayRef: WayRef;
+  label: string;
+  lead: string; // set, with
+  table: string | undefined;
+  kept: Record<string, Json>; // field → expression
+  own?: string; // what the record is called in expressions; none for one that is not there yet
+  standing?: Standing;
+  onClose: () => void;
+  onDone: (fields: Record<string, Json>) => void;
+}
+
+/** Fields of a record, and what each gets. */
+export function FieldsForm({ wayRef, label, lead, table, kept, own, standing, onClose, onDone }: FieldsProps) {
+  const { entities } = useBuild();
+  const { problem, entry: read } = useReading(wayRef);
+  const fields = (tablesOf(entities).find((t) => t.id === table)?.fields ?? []).filter((f) => !f.readOnly);
+  const wanted = (id: string): Wanted => {
+    const f = fields.find((x) => x.id === id);
+    return {
+      type: f?.type ?? 'text',
+      table: f?.references,
+      choices: f?.choices,
+      unit: f?.unit,
+      nullable: f?.nullable,
+      self: own && `${own}.${id}`,
+    };
+  };
+  const [lines, setLines] = useState<Assigned[]>(() => {
+    const there = Object.entries(kept);
+    if (there.length === 0) return [{ field: fields[0]?.id ?? '', entry: { how: '', typed: '' } }];
+    return there.map(([field, value]) => ({ field, entry: entryOf(wanted(field), String(value)) }));
+  });
+  const put = (i: number, line: Assigned) => setLines((old) => old.map((l, k) => (k === i ? line : l)));
+  const free = fields.filter((f) => !lines.some((l) => l.field === f.id));
+  const save = async () => {
+    const set: Record<string, Json> = {};
+    for (const line of lines) {
+      const stored = await read(line.entry);
+      if (stored === undefined) return;
+      set[line.field] = stored;
+    }
+    onDone(set);
+  };
+  return (
+    <EffectFrame label={label} width="540px" problem={problem} onSave={save} onClose={onClose} standing={standing}>
+      {lines.map((line, i) => (
+        <Flex key={line.field} gap="6px" align="center" wrap="wrap" w="full">
+          {i === 0 ? lead : 'and'}
+          <Select
+            aria-label="Field"
+            autoFocus={i === 0}
+            value={line.field}
+            onChange={(e) => put(i, { field: e.target.value, entry: { how: '', typed: '' } })}
+          >
+            {fields
+              .filter((f) => f.id === line.field || free.includes(f))
+              .map((f) => (
+                <option key={f.id} value={f.id}>
+                  {f.label.toLowerCase()}
+                </option>
+              ))}
+          </Select>
+          to
+          <ValueEntry
+            wayRef={wayRef}
+            wanted={wanted(line.field)}
+            entry={line.entry}
+            onEntry={(entry) => put(i, { ...line, entry })}
+          />
+          {lines.length > 1 && (
+            <Action type="button" tone="quiet" onClick={() => setLines(lines.filter((l) => l !== line))}>
+              not this
+            </Action>
+          )}
+        </Flex>
+      ))}
+      {free[0] && (
+        <Action
+          type="button"
+          tone="quiet"
+          onClick={() => setLines([...lines, { field: free[0]?.id ?? '', entry: { how: '', typed: '' } }])}
+        >
+          + another field
+        </Action>
+      )}
+    </EffectFrame>
+  );
+}
