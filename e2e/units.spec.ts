@@ -58,7 +58,7 @@ test.describe('plates', () => {
 });
 
 test.describe('new screens', () => {
-  const table = { id: 't_x', label: 'Xs', one: 'big x', fields: ['id', 'name', 'state', 'a', 'b', 'c', 'd', 'e'].map((alias) => ({ id: `f_${alias}`, alias, label: alias, type: 'text', nullable: false, readOnly: false })) };
+  const table = { id: 't_x', label: 'Xs', one: 'big x', view: false, fields: ['id', 'name', 'state', 'a', 'b', 'c', 'd', 'e'].map((alias) => ({ id: `f_${alias}`, alias, label: alias, type: 'text', nullable: false, readOnly: false, given: false })) };
 
   test('a slug of its own, and a way back', () => {
     const made = newScreen({ s_1: { slug: 'hand-over' } }, 'Hand over!', 'menu', undefined);

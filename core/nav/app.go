@@ -53,6 +53,7 @@ type ScreenPlan struct {
 	tags     []*cond.Path       // live values, in order of appearance
 	steps    stepSet            // where its gates step to in the list come from
 	chosen   stepSet            // the lists whose chosen row its ways ask for
+	adds     stepSet            // the tables that its ways add records to
 	children map[string]*childPlan
 	late     []*GatePlan // shared gates that read of records which are found late
 }
@@ -285,6 +286,7 @@ func (b *planner) gate(g *project.Gate) *GatePlan {
 		if c.Move != nil {
 			cp.Move = &MovePlan{Move: c.Move}
 			moveKinds[c.Move.Kind].plan(b, cp.Move)
+			b.addedBefore(cp)
 			if c.Move.Back != nil {
 				cp.Back = b.gate(c.Move.Back)
 			}

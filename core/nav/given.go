@@ -47,8 +47,12 @@ func (o *Opening) given(g *GatePlan, w *world, at aim) *world {
 // row gives the record that a binding brings, as far as it was fetched.
 func (x *binding) row(key, table string) *Row {
 	switch x.b.Rule {
-	case "this", "saved":
+	case "this":
 		return x.w.record
+	case "saved":
+		if x.b.Table == "" {
+			return x.w.record
+		}
 	case "row":
 		return x.at.row
 	case "input":

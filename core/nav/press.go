@@ -378,7 +378,7 @@ var effectKinds map[string]effectKind
 
 func init() {
 	effectKinds = map[string]effectKind{
-		"save": saveEffect{}, "set": setEffect{}, "write": writeEffect{}, "delete": deleteEffect{}, "addRow": addRowEffect{},
+		"save": saveEffect{}, "set": setEffect{}, "write": writeEffect{}, "delete": deleteEffect{}, "add": addEffect{}, "addRow": addRowEffect{},
 		"filter": narrowEffect{}, "clear": widenEffect{}, "sort": sortEffect{}, "find": findEffect{}, "tab": tabEffect{},
 		"refresh": refreshEffect{}, "export": exportEffect{}, "print": printEffect{},
 		"setVar": setVariableEffect{}, "drawer": drawerEffect{},

@@ -44,24 +44,37 @@ func (clickedRule) table(w *sentenceWriter, _ *project.Binding) (string, bool) {
 	return w.rowTable(), true
 }
 
-// savedRule is the record that this press saved.
+// savedRule is the record that this press saved on the screen, or added to a table.
 type savedRule struct{ ruleBase }
 
 func (savedRule) value(x *binding) cond.Value {
+	if x.b.Table != "" {
+		key, done := x.w.added[x.b.Table]
+		if x.later = !done; done {
+			return cond.Key(key)
+		}
+		return cond.UnknownBecause("nothing was added")
+	}
 	if x.w.record == nil {
 		return cond.UnknownBecause("nothing was saved")
 	}
 	return cond.Key(x.w.record.Key)
 }
 
-func (savedRule) words(w *sentenceWriter, _ *project.Binding, _ *project.Input) string {
+func (savedRule) words(w *sentenceWriter, b *project.Binding, _ *project.Input) string {
+	if t := w.app.Project.Tables[b.Table]; t != nil {
+		return "the " + t.One + " just added"
+	}
 	if t := w.app.Project.Tables[w.screen.RecordTable()]; t != nil {
 		return "the " + t.One + " just saved"
 	}
 	return "the record just saved"
 }
 
-func (savedRule) table(w *sentenceWriter, _ *project.Binding) (string, bool) {
+func (savedRule) table(w *sentenceWriter, b *project.Binding) (string, bool) {
+	if b.Table != "" {
+		return b.Table, true
+	}
 	return w.screen.RecordTable(), true
 }
 

@@ -69,8 +69,12 @@ func (g *GatePlan) within(shared *project.SharedGate, use *project.Gate, exprs m
 func (b *planner) viaOf(bind *project.Binding, in *project.Input) via {
 	v := via{table: in.Table}
 	switch bind.Rule {
-	case "this", "saved":
+	case "this":
 		v.set, v.root = b.plan.record, "record"
+	case "saved":
+		if bind.Table == "" {
+			v.set, v.root = b.plan.record, "record"
+		}
 	case "row":
 		if b.element != nil {
 			v.set, v.root = b.element.row, "row"

@@ -66,7 +66,19 @@ func (a *App) TablesOf(screen string) []string {
 	if s == nil {
 		return nil
 	}
-	return []string{s.RecordTable(), listTable(s)}
+	tables := []string{s.RecordTable(), listTable(s)}
+	if plan := a.Screens[screen]; plan != nil {
+		tables = append(tables, sortedKeys(plan.adds)...)
+	}
+	return tables
+}
+
+// writtenBy gives the table whose database the presses of a screen change; "" where it shows none.
+func writtenBy(s *project.Screen) string {
+	if table := s.RecordTable(); table != "" {
+		return table
+	}
+	return listTable(s)
 }
 
 // AsksChosen says whether ways of a screen depend on the chosen rows of its lists.

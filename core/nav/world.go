@@ -23,7 +23,8 @@ type world struct {
 	vars      map[string]cond.Value // what the tab and the place keep
 	varRows   map[string]*Row
 	tags      Tags
-	asks      *Pick // inside a shared gate: the record it is given is asked for first
+	added     map[string]string // table → key of the record that this press added to it
+	asks      *Pick             // inside a shared gate: the record it is given is asked for first
 }
 
 // HasRole says whether the user has a role.

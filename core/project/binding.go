@@ -7,7 +7,7 @@ type Binding struct {
 	Rule   string `json:"rule"`             // see Rules
 	Path   string `json:"path,omitempty"`   // parent: relation ids joined by dots, from the record; child: the field of the child that names it
 	From   string `json:"from,omitempty"`   // parent, child: record (default), row, or the id of an input that is a record
-	Table  string `json:"table,omitempty"`  // child, picked: the table of the record that is found
+	Table  string `json:"table,omitempty"`  // child, picked: the table of the record that is found; saved: the table that the same press adds to
 	Pick   string `json:"pick,omitempty"`   // child: first, last (default), nearest (to now)
 	Order  string `json:"order,omitempty"`  // child: path it is the first or last by; empty: the table's own order
 	While  string `json:"while,omitempty"`  // child: of those that meet this condition, over record and user

@@ -25,6 +25,7 @@ var effectKinds = map[string]func() EffectSpec{
 	"set":     func() EffectSpec { return &Set{} },
 	"write":   func() EffectSpec { return &Write{} },
 	"delete":  func() EffectSpec { return &Delete{} },
+	"add":     func() EffectSpec { return &Add{} },
 	"addRow":  func() EffectSpec { return &AddRow{} },
 	"filter":  func() EffectSpec { return &Narrow{} },
 	"clear":   func() EffectSpec { return &Widen{} },

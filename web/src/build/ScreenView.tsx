@@ -43,8 +43,9 @@ export function ScreenView(props: ScreenViewProps) {
   const [values, setValues] = useState<Record<string, string>>({});
   const screen = work.view?.screen ?? work.ways[0]?.element ?? '';
   const screenId = useScreenId(work, screen);
-  const findings = draft.findings.filter((f) => f.screen === screenId);
+  const findings = useMemo(() => draft.findings.filter((f) => f.screen === screenId), [draft, screenId]);
   const plates = useMemo(() => outPlates(work.ways, findings), [work.ways, findings]);
+  const numbers = useMemo(() => numbersOf(plates), [plates]);
   const place = work.view?.place;
   const choose = useCallback((id: string | undefined, by?: string) => {
     setChosen(id);
@@ -127,7 +128,7 @@ export function ScreenView(props: ScreenViewProps) {
           <Stage
             as={as}
             work={work}
-            numbers={numbersOf(plates)}
+            numbers={numbers}
             practice={practice}
             values={values}
             width={width}

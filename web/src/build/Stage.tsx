@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useRef, useState } from 'react';
+import { useCallback, useMemo, useRef, useState } from 'react';
 import { type AtWork, api, ask } from '../api/client';
-import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
+import { type Arrangement, type Pressed, type ScreenHands, ScreenProvider } from '../screen/context';
 import { RailFrame } from '../screen/rails/RailFrame';
 import type { DrawerHands } from '../screen/rails/useDrawers';
 import { ScreenSheet } from '../screen/ScreenSheet';
 import { Action } from '../ui/controls';
+import { useSteady } from '../ui/useSteady';
 import { QuestionDialog } from '../use/QuestionDialog';
 import { useBuild } from './context';
 import { NewElement } from './NewElement';
@@ -29,35 +30,45 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
   const { project, chosen, choose, pointed, point, setPicker } = useBuild();
   const box = useRef<HTMLDivElement>(null);
   const [cell, setCell] = useState<{ row: number; col: number }>();
-  if (!work.view) return <NotEntered work={work} />;
-  const hands: ScreenHands = {
-    view: work.view,
-    busy: practice.busy,
-    values,
-    errors: practice.errors,
-    base: '',
-    pictures: `/api/project-pictures/${project}/`,
-    onType,
-    onPress: practice.press,
-    onArrange,
-    more: async () => {
-      throw new Error('the stage shows the first page of a list');
-    },
-    titles: (table, q) =>
+  const titles = useCallback(
+    (table: string, q: string) =>
       ask(api.GET('/api/build/{project}/records/{table}', { params: { path: { project, table }, query: { as, q } } })),
-    trend: async () => ({}),
-    drawers,
-    builder: {
-      chosen,
-      numbers,
+    [project, as],
+  );
+  const press = useSteady<Parameters<ScreenHands['onPress']>, Promise<Pressed>>(practice.press);
+  const type = useSteady(onType);
+  const arrange = useSteady(onArrange);
+  const builder = useMemo(
+    () => ({
       onChoose: choose,
       onPoint: point,
-      onEmptyCell: (row, col) => setCell({ row, col }),
-      lit: pointed,
-    },
-  };
+      onEmptyCell: (row: number, col: number) => setCell({ row, col }),
+    }),
+    [choose, point],
+  );
+  const { view } = work;
+  const hands = useMemo(
+    (): ScreenHands | undefined =>
+      view && {
+        view,
+        base: '',
+        pictures: `/api/project-pictures/${project}/`,
+        onType: type,
+        onPress: press,
+        onArrange: arrange,
+        more: firstPageOnly,
+        titles,
+        trend: noSamples,
+        drawers,
+        builder,
+      },
+    [view, project, type, press, arrange, titles, drawers, builder],
+  );
+  const typed = useMemo(() => ({ values, errors: practice.errors }), [values, practice.errors]);
+  const marks = useMemo(() => ({ chosen, lit: pointed, numbers }), [chosen, pointed, numbers]);
+  if (!hands) return <NotEntered work={work} />;
   return (
-    <ScreenProvider value={hands}>
+    <ScreenProvider hands={hands} typed={typed} busy={practice.busy} marks={marks}>
       <Box
         ref={box}
         data-stage
@@ -71,8 +82,8 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
         boxShadow="0 1px 3px rgba(32,38,46,0.12)"
       >
         <Scaled box={box} width={width}>
-          {work.view.rails?.length ? (
-            <RailFrame rails={work.view.rails}>
+          {hands.view.rails?.length ? (
+            <RailFrame rails={hands.view.rails}>
               <ScreenSheet />
             </RailFrame>
           ) : (
@@ -86,7 +97,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
           question={practice.asked.question}
           onAnswer={practice.answer}
           onClose={practice.dismiss}
-          titles={hands.titles}
+          titles={titles}
         />
       )}
       {cell && (
@@ -103,6 +114,11 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
     </ScreenProvider>
   );
 }
+
+const firstPageOnly = async () => {
+  throw new Error('the stage shows the first page of a list');
+};
+const noSamples = async () => ({});
 
 /** Says that nothing is kept, while something was practised. */
 function PracticeLine({ practice }: { practice: ReturnType<typeof usePractice> }) {

@@ -32,12 +32,14 @@ export interface FieldDoc {
   unit?: string;
   nullable: boolean;
   readOnly: boolean;
+  given: boolean; // the database fills it in
 }
 
 export interface TableDoc {
   id: string;
   label: string;
   one: string;
+  view: boolean; // its records can only be read
   fields: FieldDoc[];
 }
 
@@ -99,6 +101,7 @@ export function tablesOf(e: Entities): TableDoc[] {
       id,
       label: text(t, 'label'),
       one: text(t, 'one'),
+      view: at(t, ['view']) === true,
       fields: entries(at(t, ['fields'])).map(([field, f]) => {
         const choices = at(f, ['choices']);
         return {
@@ -111,6 +114,7 @@ export function tablesOf(e: Entities): TableDoc[] {
           unit: text(f, 'unit') || undefined,
           nullable: at(f, ['nullable']) === true,
           readOnly: at(f, ['readOnly']) === true,
+          given: text(f, 'default') !== '',
         };
       }),
     }))

@@ -33,20 +33,22 @@ interface PracticeProps {
 /** What a practised press does not have: a trail, a release. */
 const bare = { trail: '', n: 0, release: 0, values: {}, base: {} };
 
+const none: Record<string, string> = {}; // nothing is wrong
+
 /** Presses of the builder: they act on the screen, nothing is kept and nothing reaches the plant. */
 export function usePractice(props: PracticeProps) {
   const { project, as, place, values, version, onMove, practised, onPractised } = props;
   const { journal, count, returns } = practised;
   const [asked, setAsked] = useState<Asked>();
   const [said, setSaid] = useState<string>();
-  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [errors, setErrors] = useState(none);
   const [busy, setBusy] = useState<string>();
   const send = useCallback(
     async (request: PressRequest, at = place): Promise<Pressed> => {
       if (!at) return { done: false };
       setBusy(request.element);
       setSaid(undefined);
-      setErrors({});
+      setErrors(none);
       try {
         const done = await ask(
           api.POST('/api/build/{project}/practise', {

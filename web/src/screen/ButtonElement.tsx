@@ -1,10 +1,10 @@
 import { Box, chakra } from '@chakra-ui/react';
-import { type ReactNode, useId, useState } from 'react';
+import { memo, type ReactNode, useId, useState } from 'react';
 import type { ButtonView, ElementView } from '../api/client';
 import { Glyph } from '../ui/Glyph';
 import { inkOn } from '../ui/inkOn';
 import { PlateShape } from '../ui/PlateShape';
-import { useScreen } from './context';
+import { useBusy, useScreen } from './context';
 
 const Face = chakra('a', {
   base: {
@@ -84,11 +84,16 @@ const Face = chakra('a', {
 type Tone = 'plain' | 'main' | 'strong' | 'sign' | 'rail' | 'quiet' | 'good' | 'warn' | 'stop' | 'unknown';
 
 /** A button: acts on release, so that sliding off cancels, or on press where the project says so. */
-export function ButtonElement({ element, button: drawn }: { element: ElementView; button: ButtonView }) {
-  const { onPress, busy, base, builder } = useScreen();
+export function ButtonElement(p: { element: ElementView; button: ButtonView }) {
+  const waits = useBusy() === p.element.id;
+  return <DrawnButton {...p} waits={waits} />;
+}
+
+const DrawnButton = memo(function DrawnButton(p: { element: ElementView; button: ButtonView; waits: boolean }) {
+  const { element, button: drawn, waits } = p;
+  const { onPress, base, builder } = useScreen();
   const tipId = useId();
   const shut = element.state !== 'shown';
-  const waits = busy === element.id;
   const { state, watch } = useFaceState(drawn, shut);
   const button = faced(drawn, state);
   const tone = button.tone as Tone;
@@ -130,7 +135,7 @@ export function ButtonElement({ element, button: drawn }: { element: ElementView
       </Face>
     </Reasoned>
   );
-}
+});
 
 /** The state that decides between a button's faces; watched only where it has faces of states. */
 function useFaceState(button: ButtonView, shut: boolean) {

@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import { lazy, type ReactNode, Suspense, useRef } from 'react';
+import { lazy, memo, type ReactNode, Suspense, useRef } from 'react';
 import type { ElementView } from '../api/client';
 import { ButtonElement } from './ButtonElement';
-import { useScreen } from './context';
+import { type BuilderHands, useMarks, useScreen } from './context';
 import { FieldElement } from './form/FieldElement';
 import { ImageElement } from './ImageElement';
 import { ListElement } from './list/ListElement';
@@ -17,10 +17,15 @@ const TrendElement = lazy(() => import('./TrendElement'));
 export function Element({ element }: { element: ElementView }) {
   const { builder } = useScreen();
   const drawn = <Drawn element={element} />;
-  return builder ? <Frame element={element}>{drawn}</Frame> : drawn;
+  if (!builder) return drawn;
+  return (
+    <Frame element={element} builder={builder}>
+      {drawn}
+    </Frame>
+  );
 }
 
-function Drawn({ element: e }: { element: ElementView }) {
+const Drawn = memo(function Drawn({ element: e }: { element: ElementView }) {
   if (e.button) return <ButtonElement element={e} button={e.button} />;
   if (e.text) return <TextElement text={e.text} />;
   if (e.field) return <FieldElement element={e} field={e.field} />;
@@ -36,15 +41,14 @@ function Drawn({ element: e }: { element: ElementView }) {
       {e.trend && <TrendElement element={e} trend={e.trend} />}
     </Suspense>
   );
-}
+});
 
 /** The first click chooses, a second on the chosen one acts. Enter does the same. */
-function Frame({ element, children }: { element: ElementView; children: ReactNode }) {
-  const { builder } = useScreen();
+function Frame({ element, builder, children }: { element: ElementView; builder: BuilderHands; children: ReactNode }) {
+  const marks = useMarks();
   const wasChosen = useRef(false);
-  if (!builder) return children;
-  const chosen = builder.chosen === element.id;
-  const number = builder.numbers[element.id];
+  const chosen = marks.chosen === element.id;
+  const number = marks.numbers[element.id];
   const hold = (event: React.SyntheticEvent) => {
     if (wasChosen.current) return;
     event.preventDefault();
@@ -55,7 +59,7 @@ function Frame({ element, children }: { element: ElementView; children: ReactNod
     <div
       className="frame"
       data-element={element.id}
-      data-lit={chosen || builder.lit === element.id || undefined}
+      data-lit={chosen || marks.lit === element.id || undefined}
       data-hidden={element.state === 'hidden' || undefined}
       onPointerDownCapture={(event) => {
         wasChosen.current = chosen;

@@ -1,7 +1,8 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { ElementView, View } from '../api/client';
 import { ContextChips } from './ContextChips';
-import { useScreen } from './context';
+import { useScreen, useTyped } from './context';
 import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
 import { usedRows } from './layout';
@@ -9,7 +10,7 @@ import { OperatorSheet } from './OperatorSheet';
 import { PositionLine } from './PositionLine';
 
 /** A screen as it is drawn: the same for users and builders. */
-export function ScreenSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
+export const ScreenSheet = memo(function ScreenSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
   const { view } = useScreen();
   if (view.type === 'operator') return <OperatorSheet headingRef={headingRef} />;
   return (
@@ -18,11 +19,9 @@ export function ScreenSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeading
       <SheetGrid view={view} />
     </Box>
   );
-}
+});
 
 function SheetHead({ view, headingRef }: { view: View; headingRef?: React.Ref<HTMLHeadingElement> }) {
-  const { values } = useScreen();
-  const dirty = Object.keys(values).length > 0;
   return (
     <Flex align="center" gap="14px" wrap="wrap" minH="36px" mb="10px">
       <Heading
@@ -38,11 +37,16 @@ function SheetHead({ view, headingRef }: { view: View; headingRef?: React.Ref<HT
       </Heading>
       {view.mode === 'edit' && <ModeMark words="editing" />}
       {view.mode === 'add' && <ModeMark words="not saved yet" />}
-      {view.mode === 'edit' && dirty && <ModeMark words="changed, not saved" />}
+      {view.mode === 'edit' && <UnsavedMark />}
       <PositionLine />
       <ContextChips />
     </Flex>
   );
+}
+
+function UnsavedMark() {
+  const { values } = useTyped();
+  return Object.keys(values).length > 0 && <ModeMark words="changed, not saved" />;
 }
 
 function ModeMark({ words }: { words: string }) {
@@ -64,7 +68,7 @@ function cellOf(e: ElementView, rows: number[]): React.CSSProperties {
 }
 
 /** Elements in their cells: twelve columns, one below the other where it is narrow. */
-function SheetGrid({ view }: { view: View }) {
+const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
   const { builder } = useScreen();
   const shown = [...view.elements].sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col);
   const rows = usedRows(view);
@@ -78,4 +82,4 @@ function SheetGrid({ view }: { view: View }) {
       {builder && <EmptyCells view={view} rows={rows} />}
     </Grid>
   );
-}
+});

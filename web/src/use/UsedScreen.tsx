@@ -9,11 +9,12 @@ import {
   type Title,
   type View,
 } from '../api/client';
-import { type Arrangement, type ScreenHands, ScreenProvider } from '../screen/context';
+import { type Arrangement, type Pressed, type ScreenHands, ScreenProvider } from '../screen/context';
 import { RailFrame } from '../screen/rails/RailFrame';
 import { useDrawers } from '../screen/rails/useDrawers';
 import { ScreenSheet } from '../screen/ScreenSheet';
 import { later } from '../ui/later';
+import { useSteady } from '../ui/useSteady';
 import { calls } from './calls';
 import { DraftNotes } from './DraftNotes';
 import { FormKeys } from './FormKeys';
@@ -144,34 +145,31 @@ export function UsedScreen(props: UsedScreenProps) {
       return undefined;
     }
   };
-  const work = useWork({
-    call,
-    looks,
-    titles,
-    adding,
-    setAdding,
-    onAddParent: (f) => void showing(() => call.addParent(f)),
-    view,
+  const onAddParent = useSteady((f: string) => void showing(() => call.addParent(f)));
+  const onPress = useSteady<Parameters<ScreenHands['onPress']>, Promise<Pressed>>((element, aim) => {
+    onPressed(element.id);
+    return press.press(element, aim);
   });
-  const hands: ScreenHands = {
-    view,
-    busy: press.busy,
-    values,
-    errors: press.errors,
-    base: `/use/${project}`,
-    pictures: `/api/project-pictures/${project}/`,
-    onType: type,
-    onPress: (element, aim) => {
-      onPressed(element.id);
-      return press.press(element, aim);
-    },
-    onArrange: (change: Arrangement) => void showing(() => call.arrange(change)),
-    more: call.more,
-    titles: call.titles,
-    trend: call.trend,
-    drawers,
-    work,
-  };
+  const onArrange = useSteady((change: Arrangement) => void showing(() => call.arrange(change)));
+  const onType = useSteady(type);
+  const work = useWork({ call, keepLook: looks.keep, titles, adding, setAdding, onAddParent, screen: view.screen });
+  const hands = useMemo(
+    (): ScreenHands => ({
+      view,
+      base: `/use/${project}`,
+      pictures: `/api/project-pictures/${project}/`,
+      onType,
+      onPress,
+      onArrange,
+      more: call.more,
+      titles: call.titles,
+      trend: call.trend,
+      drawers,
+      work,
+    }),
+    [view, project, onType, onPress, onArrange, call, drawers, work],
+  );
+  const typed = useMemo(() => ({ values, errors: press.errors }), [values, press.errors]);
   const adopt = async (next: Shown | undefined) => {
     if (!next) return;
     const layer = depth === 0 ? next : next.overlays?.[depth - 1];
@@ -180,7 +178,7 @@ export function UsedScreen(props: UsedScreenProps) {
     restart(layer.view, layer.draft);
   };
   return (
-    <ScreenProvider value={hands}>
+    <ScreenProvider hands={hands} typed={typed} busy={press.busy}>
       <DraftNotes
         draft={draft}
         others={props.others}

@@ -46,11 +46,13 @@ interface PressProps {
   drawer: (rail: string, how: string) => void;
 }
 
+const none: Record<string, string> = {}; // nothing is wrong
+
 /** Sends presses and deals with what they come to. One press has one id, however often it is sent. */
 export function usePress({ project, trail, form, depth, chosen, onSend, onResult, at, drawer }: PressProps) {
   const [busy, setBusy] = useState<string>();
   const [asked, setAsked] = useState<Asked>();
-  const [errors, setErrors] = useState<Record<string, string>>({});
+  const [errors, setErrors] = useState(none);
   const [said, setSaid] = useState<{ words: string; bad?: boolean }>();
   const under = useRef(false);
   const { insist, show, fail, reload } = trail;
@@ -60,7 +62,7 @@ export function usePress({ project, trail, form, depth, chosen, onSend, onResult
       under.current = true;
       setBusy(request.element);
       setSaid(undefined);
-      setErrors({});
+      setErrors(none);
       try {
         const result = await insist(() =>
           ask(api.POST('/api/use/{project}/press', { params: { path: { project } }, body: request })),

@@ -1,13 +1,12 @@
 import { useMemo } from 'react';
-import type { Title, View } from '../api/client';
+import type { Title } from '../api/client';
 import type { WorkHands } from '../screen/context';
 import type { Calls } from './calls';
-import type { useLooks } from './useLooks';
 
 interface WorkProps {
   call: Calls;
-  view: View;
-  looks: ReturnType<typeof useLooks>;
+  screen: string;
+  keepLook: WorkHands['keepLook'];
   titles: Record<string, Title>;
   adding: string | undefined;
   setAdding: (list: string | undefined) => void;
@@ -15,11 +14,10 @@ interface WorkProps {
 }
 
 /** What is kept for a user on one screen, in the form in which elements ask for it. */
-export function useWork({ call, view, looks, titles, adding, setAdding, onAddParent }: WorkProps): WorkHands {
-  const { screen } = view;
+export function useWork({ call, screen, keepLook, titles, adding, setAdding, onAddParent }: WorkProps): WorkHands {
   return useMemo(
     () => ({
-      keepLook: looks.keep,
+      keepLook,
       position: call.position,
       views: (list) => call.views(screen, list),
       keepView: async (list, choice) => void (await call.keepView(screen, list, choice)),
@@ -31,6 +29,6 @@ export function useWork({ call, view, looks, titles, adding, setAdding, onAddPar
       adding,
       onAdding: setAdding,
     }),
-    [call, screen, looks.keep, titles, adding, setAdding, onAddParent],
+    [call, screen, keepLook, titles, adding, setAdding, onAddParent],
   );
 }

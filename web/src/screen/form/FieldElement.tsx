@@ -1,22 +1,32 @@
 import { Box } from '@chakra-ui/react';
-import { useId, useRef } from 'react';
+import { memo, useId, useRef } from 'react';
 import type { ElementView, FieldView } from '../../api/client';
-import { useScreen } from '../context';
+import { useScreen, useTyped } from '../context';
 import { Lead } from '../Lead';
 import { ValueInput } from './ValueInput';
 
 /** One field of the record: its label and value on a line, or its editor. */
 export function FieldElement({ element, field }: { element: ElementView; field: FieldView }) {
-  const { values, errors, onType, onPress, base, builder, work } = useScreen();
+  const { values, errors } = useTyped();
+  return <DrawnField element={element} field={field} typed={values[field.path]} error={errors[field.path]} />;
+}
+
+interface DrawnProps {
+  element: ElementView;
+  field: FieldView;
+  typed: string | undefined; // what was typed into it and is not saved
+  error: string | undefined;
+}
+
+const DrawnField = memo(function DrawnField({ element, field, typed, error }: DrawnProps) {
+  const { onType, onPress, base, builder, work } = useScreen();
   const id = useId();
-  const error = errors[field.path];
   const fired = useRef<string>(undefined);
-  const dirty = field.path in values;
+  const dirty = typed !== undefined;
   if (field.editable) {
     const settle = () => {
-      const value = values[field.path];
-      if (!field.changed || builder || value === undefined || value === fired.current) return;
-      fired.current = value;
+      if (!field.changed || builder || typed === undefined || typed === fired.current) return;
+      fired.current = typed;
       void onPress(element, { trigger: 'changed' });
     };
     return (
@@ -34,7 +44,7 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
         <ValueInput
           id={id}
           field={field}
-          value={values[field.path] ?? field.value}
+          value={typed ?? field.value}
           invalid={!!error}
           given={work?.given[field.path]}
           onType={(v) => onType(field.path, v)}
@@ -63,7 +73,7 @@ export function FieldElement({ element, field }: { element: ElementView; field: 
       </div>
     </div>
   );
-}
+});
 
 function Value({ field }: { field: FieldView }) {
   const { work } = useScreen();

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import type { ColumnView, ElementView, FieldView, ListView, RowView } from '../../api/client';
 import { Action } from '../../ui/controls';
-import { useScreen } from '../context';
+import { useBusy, useScreen } from '../context';
 import { ValueInput } from '../form/ValueInput';
 
 const numbers = ['whole', 'number', 'decimal'];
@@ -16,7 +16,8 @@ interface EditRowProps {
 
 /** A row that is edited where it stands: Enter saves it, Escape gives it up; leaving it saves what was changed. */
 export function EditRow({ element, list, row, onEnd }: EditRowProps) {
-  const { onPress, busy } = useScreen();
+  const { onPress } = useScreen();
+  const busy = useBusy();
   const [values, setValues] = useState<Record<string, string>>({});
   const [errors, setErrors] = useState<Record<string, string>>({});
   const line = useRef<HTMLTableRowElement>(null);

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ElementView, ListView } from '../../api/client';
 import { Action } from '../../ui/controls';
-import { useScreen } from '../context';
+import { useBusy, useScreen } from '../context';
 
 interface SeveralBarProps {
   element: ElementView;
@@ -12,7 +12,8 @@ interface SeveralBarProps {
 
 /** What can be done with the rows that are chosen: with all of them, or with none. */
 export function SeveralBar({ element, list, ticked, onDone }: SeveralBarProps) {
-  const { onPress, busy } = useScreen();
+  const { onPress } = useScreen();
+  const busy = useBusy();
   return (
     <Flex
       role="toolbar"

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
 import type { RailView } from '../../api/client';
 import { Glyph } from '../../ui/Glyph';
-import { useScreen } from '../context';
+import { useMarks, useScreen } from '../context';
 import { RailElement } from './RailElement';
 
 const away = 18; // px that a pull goes before it counts
@@ -10,7 +10,8 @@ const away = 18; // px that a pull goes before it counts
 /** A rail that comes when it is asked for: by a gate, a touch at its edge, or its tab. */
 export function DrawerRail({ rail }: { rail: RailView }) {
   const { drawers, builder } = useScreen();
-  const chosen = rail.elements.some((e) => e.id === builder?.chosen || e.id === builder?.lit);
+  const marks = useMarks();
+  const chosen = rail.elements.some((e) => e.id === marks.chosen || e.id === marks.lit);
   const open = drawers?.open === rail.id || chosen;
   const upright = rail.edge === 'left' || rail.edge === 'right';
   const held = builder ? 'absolute' : 'fixed';

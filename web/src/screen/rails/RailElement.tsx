@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
+import { useMemo } from 'react';
 import type { ElementView } from '../../api/client';
 import { ButtonElement } from '../ButtonElement';
-import { useScreen } from '../context';
+import { useMarks, useScreen } from '../context';
 import { ImageElement } from '../ImageElement';
 import { TextElement } from '../TextElement';
 
@@ -11,14 +12,19 @@ export const wide = 132; // px on a level one
 /** A button, text or picture on a rail. */
 export function RailElement({ element: e, upright }: { element: ElementView; upright: boolean }) {
   const { builder } = useScreen();
+  const marks = useMarks();
+  const button = useMemo(
+    () => e.button && { ...e.button, tone: e.button.tone === 'plain' ? 'rail' : e.button.tone },
+    [e.button],
+  );
   const drawn = e.text ? (
     <TextElement text={e.text} />
   ) : e.image ? (
     <ImageElement element={e} image={e.image} />
-  ) : e.button ? (
-    <ButtonElement element={e} button={{ ...e.button, tone: e.button.tone === 'plain' ? 'rail' : e.button.tone }} />
+  ) : button ? (
+    <ButtonElement element={e} button={button} />
   ) : null;
-  const chosen = builder?.chosen === e.id || builder?.lit === e.id;
+  const chosen = marks.chosen === e.id || marks.lit === e.id;
   return (
     <Box
       w={upright ? undefined : `${wide}px`}
@@ -30,7 +36,7 @@ export function RailElement({ element: e, upright }: { element: ElementView; upr
         outline: chosen ? '2px solid' : undefined,
         outlineColor: 'amber',
         onClickCapture: (event: React.MouseEvent) => {
-          if (builder.chosen === e.id) return;
+          if (marks.chosen === e.id) return;
           event.preventDefault();
           event.stopPropagation();
           builder.onChoose(e.id);

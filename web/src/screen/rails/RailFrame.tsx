@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { type ReactNode, useLayoutEffect, useRef, useState } from 'react';
+import { memo, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { ElementView, EntryView, RailView } from '../../api/client';
 import { Glyph } from '../../ui/Glyph';
 import { later } from '../../ui/later';
+import { useWide } from '../../ui/useWide';
 import { useScreen } from '../context';
 import { plantTones } from '../plantTones';
 import { useEntryMenu } from '../useEntryMenu';
@@ -13,30 +14,20 @@ const DrawerRail = later(async () => (await import('./DrawerRail')).DrawerRail);
 /** A screen between the rails that stand at its edges. They stay where they are while it scrolls. */
 export function RailFrame({ rails: all, children }: { rails: RailView[]; children: ReactNode }) {
   const { builder, view } = useScreen();
-  const rails = all.filter((r) => !r.drawer);
+  const wide = useWide();
+  const rails = useMemo(() => standing(all, wide), [all, wide]);
   const at = (edge: string) => rails.filter((r) => r.edge === edge).map((r) => <Rail key={r.id} rail={r} />);
   return (
     <Flex direction="column" position="relative" minH={builder ? '100%' : 'calc(100dvh - 44px)'}>
       {at('top')}
       <Flex flex="1" minH={0} align="stretch">
-        <Box hideBelow="md" flexShrink={0}>
-          {at('left')}
-        </Box>
+        <Box flexShrink={0}>{at('left')}</Box>
         <Box flex="1" minW={0} bg={view.type === 'operator' ? plantTones.ground : undefined}>
-          <Box hideFrom="md">
-            {rails
-              .filter((r) => r.edge === 'left' || r.edge === 'right')
-              .map((r) => (
-                <Rail key={r.id} rail={{ ...r, edge: 'top' }} />
-              ))}
-          </Box>
           <Box h="full" {...besideTabs(all)}>
             {children}
           </Box>
         </Box>
-        <Box hideBelow="md" flexShrink={0}>
-          {at('right')}
-        </Box>
+        <Box flexShrink={0}>{at('right')}</Box>
       </Flex>
       {at('bottom')}
       {all
@@ -48,6 +39,14 @@ export function RailFrame({ rails: all, children }: { rails: RailView[]; childre
   );
 }
 
+/** The rails that are no drawers. Where it is narrow, those at the sides stand at the top, below what stands there. */
+function standing(all: RailView[], wide: boolean): RailView[] {
+  const rails = all.filter((r) => !r.drawer);
+  if (wide) return rails;
+  const side = (r: RailView) => r.edge === 'left' || r.edge === 'right';
+  return [...rails.filter((r) => !side(r)), ...rails.filter(side).map((r) => ({ ...r, edge: 'top' as const }))];
+}
+
 /** Room for the tabs of drawers, so that they cover nothing. */
 function besideTabs(rails: RailView[]) {
   const tab = (edge: string) => rails.some((r) => r.edge === edge && r.drawer?.pull);
@@ -55,7 +54,7 @@ function besideTabs(rails: RailView[]) {
 }
 
 /** One rail. What does not fit folds into “More”, from the end; what never folds stays. */
-function Rail({ rail }: { rail: RailView }) {
+const Rail = memo(function Rail({ rail }: { rail: RailView }) {
   const { builder } = useScreen();
   const upright = rail.edge === 'left' || rail.edge === 'right';
   const box = useRef<HTMLDivElement>(null);
@@ -91,7 +90,7 @@ function Rail({ rail }: { rail: RailView }) {
       {folded.length > 0 && <More elements={folded} name={rail.name} upright={upright} />}
     </Flex>
   );
-}
+});
 
 /** How many elements a rail has room for. */
 function useFit(box: React.RefObject<HTMLDivElement | null>, upright: boolean, n: number) {

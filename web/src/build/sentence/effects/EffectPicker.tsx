@@ -8,6 +8,7 @@ import { Picker } from '../../Picker';
 import { Pop } from '../../Pop';
 import type { ChipProps } from '../ChipPicker';
 import { caseId, gate, putGate, type WayRef } from '../wiring';
+import { AddForm } from './AddForm';
 import { actionsOf } from './actions';
 import { type Standing, StandingActions } from './EffectFrame';
 import type { FormProps } from './forms';
@@ -78,6 +79,8 @@ function formOf(kind: string, p: FormProps) {
   switch (kind) {
     case 'set':
       return <SetForm {...p} />;
+    case 'add':
+      return <AddForm {...p} />;
     case 'filter':
     case 'sort':
     case 'find':

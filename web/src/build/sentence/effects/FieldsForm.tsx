@@ -1,5 +1,5 @@
 import { Flex } from '@chakra-ui/react';
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Action, Select } from '../../../ui/controls';
 import { useBuild } from '../../context';
 import { tablesOf } from '../../document';
@@ -21,14 +21,19 @@ interface FieldsProps {
   lead: string; // set, with
   table: string | undefined;
   kept: Record<string, Json>; // field → expression
+  needed?: string[]; // fields that are asked for first; none: the first one
+  children?: ReactNode; // what is said before
   own?: string; // what the record is called in expressions; none for one that is not there yet
   standing?: Standing;
   onClose: () => void;
   onDone: (fields: Record<string, Json>) => void;
 }
 
+const unsaid = (field: string): Assigned => ({ field, entry: { how: '', typed: '' } });
+
 /** Fields of a record, and what each gets. */
-export function FieldsForm({ wayRef, label, lead, table, kept, own, standing, onClose, onDone }: FieldsProps) {
+export function FieldsForm(props: FieldsProps) {
+  const { wayRef, label, lead, table, kept, needed, own, standing, children, onClose, onDone } = props;
   const { entities } = useBuild();
   const { problem, entry: read } = useReading(wayRef);
   const fields = (tablesOf(entities).find((t) => t.id === table)?.fields ?? []).filter((f) => !f.readOnly);
@@ -45,7 +50,7 @@ export function FieldsForm({ wayRef, label, lead, table, kept, own, standing, on
   };
   const [lines, setLines] = useState<Assigned[]>(() => {
     const there = Object.entries(kept);
-    if (there.length === 0) return [{ field: fields[0]?.id ?? '', entry: { how: '', typed: '' } }];
+    if (there.length === 0) return (needed ?? fields.slice(0, 1).map((f) => f.id)).map(unsaid);
     return there.map(([field, value]) => ({ field, entry: entryOf(wanted(field), String(value)) }));
   });
   const put = (i: number, line: Assigned) => setLines((old) => old.map((l, k) => (k === i ? line : l)));
@@ -61,14 +66,15 @@ export function FieldsForm({ wayRef, label, lead, table, kept, own, standing, on
   };
   return (
     <EffectFrame label={label} width="540px" problem={problem} onSave={save} onClose={onClose} standing={standing}>
+      {children}
       {lines.map((line, i) => (
         <Flex key={line.field} gap="6px" align="center" wrap="wrap" w="full">
           {i === 0 ? lead : 'and'}
           <Select
             aria-label="Field"
-            autoFocus={i === 0}
+            autoFocus={i === 0 && !children}
             value={line.field}
-            onChange={(e) => put(i, { field: e.target.value, entry: { how: '', typed: '' } })}
+            onChange={(e) => put(i, unsaid(e.target.value))}
           >
             {fields
               .filter((f) => f.id === line.field || free.includes(f))
@@ -85,7 +91,7 @@ export function FieldsForm({ wayRef, label, lead, table, kept, own, standing, on
             entry={line.entry}
             onEntry={(entry) => put(i, { ...line, entry })}
           />
-          {lines.length > 1 && (
+          {(lines.length > 1 || needed) && (
             <Action type="button" tone="quiet" onClick={() => setLines(lines.filter((l) => l !== line))}>
               not this
             </Action>
@@ -93,11 +99,7 @@ export function FieldsForm({ wayRef, label, lead, table, kept, own, standing, on
         </Flex>
       ))}
       {free[0] && (
-        <Action
-          type="button"
-          tone="quiet"
-          onClick={() => setLines([...lines, { field: free[0]?.id ?? '', entry: { how: '', typed: '' } }])}
-        >
+        <Action type="button" tone="quiet" onClick={() => setLines([...lines, unsaid(free[0]?.id ?? '')])}>
           + another field
         </Action>
       )}

@@ -6,7 +6,7 @@ import { variablesOf } from '../../variables';
 /** One thing that a gate can do before it moves; form: what is to be said of it first. */
 export interface Action extends Choice {
   effect?: Record<string, Json>;
-  form?: 'set' | 'filter' | 'sort' | 'find' | 'write' | 'setVar';
+  form?: 'set' | 'add' | 'filter' | 'sort' | 'find' | 'write' | 'setVar';
 }
 
 /** All that can be done on a screen, found by any word of it. */
@@ -22,6 +22,7 @@ export function actionsOf(entities: Entities, screen: string): Action[] {
     add('The record', 'set', `set a field of the ${table.one} …`, { form: 'set' });
     add('The record', 'delete', `delete this ${table.one}`, { effect: { kind: 'delete' } });
   }
+  add('Records', 'add', 'add a record …', { form: 'add', note: 'of any table, without a form' });
   for (const list of childListsOf(entities, screen)) {
     if (list.inPlace)
       add('Rows', `addRow.${list.id}`, `begin a new ${one(list.table)}`, { effect: { kind: 'addRow', list: list.id } });

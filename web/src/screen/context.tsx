@@ -1,4 +1,4 @@
-import { createContext, useContext } from 'react';
+import { createContext, type ReactNode, useContext } from 'react';
 import type {
   ElementView,
   Filter,
@@ -42,14 +42,24 @@ export interface Arrangement {
   clear?: string[];
 }
 
-/** How a builder sees and chooses elements; absent for users. */
+/** How a builder chooses elements; absent for users. */
 export interface BuilderHands {
-  chosen: string | undefined;
-  numbers: Record<string, number>;
   onChoose: (element: string) => void;
   onPoint: (element: string | undefined) => void;
   onEmptyCell: (row: number, col: number) => void;
-  lit: string | undefined;
+}
+
+/** Which elements stand out on the builder's stage. */
+export interface Marks {
+  chosen?: string;
+  lit?: string;
+  numbers: Record<string, number>;
+}
+
+/** What is typed and not saved, and what is wrong with it, by field. */
+export interface Typed {
+  values: Record<string, string>;
+  errors: Record<string, string>;
 }
 
 /** What is kept for a user who works on a screen; absent on the builder's stage. */
@@ -70,12 +80,9 @@ export interface WorkHands {
   onAdding: (list: string | undefined) => void;
 }
 
-/** What the one renderer of screens needs from whoever shows a screen. */
+/** What the one renderer of screens needs from whoever shows a screen. It stays the same as long as the view does. */
 export interface ScreenHands {
   view: View;
-  busy: string | undefined; // element whose press is under way
-  values: Record<string, string>; // typed and not saved
-  errors: Record<string, string>; // beside their fields
   onType: (field: string, value: string) => void;
   onPress: (element: ElementView, aim?: PressAim) => Promise<Pressed>;
   onArrange: (change: Arrangement) => void;
@@ -89,9 +96,34 @@ export interface ScreenHands {
   work?: WorkHands;
 }
 
+// What changes at each key, press or move of the pointer is given apart from what the whole screen is
+// drawn from, so that only what tells of it is drawn anew.
 const ScreenContext = createContext<ScreenHands | null>(null);
+const TypedContext = createContext<Typed>({ values: {}, errors: {} });
+const BusyContext = createContext<string | undefined>(undefined);
+const unmarked: Marks = { numbers: {} };
+const MarksContext = createContext<Marks>(unmarked);
 
-export const ScreenProvider = ScreenContext.Provider;
+interface ScreenProps {
+  hands: ScreenHands;
+  typed: Typed;
+  busy: string | undefined; // element whose press is under way
+  marks?: Marks;
+  children: ReactNode;
+}
+
+/** Gives a screen to the elements inside. */
+export function ScreenProvider({ hands, typed, busy, marks = unmarked, children }: ScreenProps) {
+  return (
+    <ScreenContext.Provider value={hands}>
+      <TypedContext.Provider value={typed}>
+        <BusyContext.Provider value={busy}>
+          <MarksContext.Provider value={marks}>{children}</MarksContext.Provider>
+        </BusyContext.Provider>
+      </TypedContext.Provider>
+    </ScreenContext.Provider>
+  );
+}
 
 /** The hands of the screen around this element. */
 export function useScreen(): ScreenHands {
@@ -99,3 +131,12 @@ export function useScreen(): ScreenHands {
   if (!hands) throw new Error('an element was drawn outside of a screen');
   return hands;
 }
+
+/** What is typed on the screen around this element, and what is wrong with it. */
+export const useTyped = () => useContext(TypedContext);
+
+/** The element whose press is under way. */
+export const useBusy = () => useContext(BusyContext);
+
+/** What stands out on the builder's stage. */
+export const useMarks = () => useContext(MarksContext);

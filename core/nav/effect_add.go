@@ -1,0 +1,171 @@
+package nav
+
+import (
+	"context"
+	"maps"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+// addEffect makes a record of a table without a form, under the user's own grant. What comes after
+// it in the same press knows the record by the rule "saved" with that table.
+type addEffect struct{}
+
+func (addEffect) plan(b *planner, e *EffectPlan) {
+	spec := e.Spec.(*project.Add)
+	t := b.app.Project.Tables[spec.Table]
+	if t == nil {
+		b.broken("table", spec.Table, cond.Problem{Message: "The table it adds to is gone.", Length: 1})
+		return
+	}
+	if own := b.app.Project.Tables[writtenBy(b.plan.Screen)]; own != nil && own.Source != t.Source {
+		b.broken("table", spec.Table, cond.Problem{Message: "“" + t.Label + "” is in another database than what this screen changes: one press changes records of one database.", Length: 1})
+	}
+	b.plan.adds = b.plan.adds.with(t.ID)
+	b.assigns(e, t, spec.Fields)
+}
+
+func (addEffect) words(w *sentenceWriter, e *EffectPlan) string {
+	spec := e.Spec.(*project.Add)
+	t := w.app.Project.Tables[spec.Table]
+	if t == nil {
+		return "add a record of a table that is gone"
+	}
+	words := "add a new " + t.One
+	if parts := w.assigned(e, t, spec.Fields, " = "); len(parts) > 0 {
+		words += " with " + strings.Join(parts, " and ")
+	}
+	return words
+}
+
+func (addEffect) shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
+	t := o.app.Project.Tables[e.Spec.(*project.Add).Table]
+	switch {
+	case t == nil:
+		return Verdict{State: "greyed", By: "broken", Reason: "The table that it adds to is gone."}, true
+	case t.View:
+		return Verdict{State: "greyed", By: "grant", Reason: "These records can only be read."}, true
+	case !o.rights.On(t.ID).Add:
+		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not add " + lowerLabel(t.Label) + "."}, true
+	}
+	return Verdict{}, false
+}
+
+func (addEffect) do(ctx context.Context, r effectRun) (*Question, error) {
+	spec := r.plan.Spec.(*project.Add)
+	if v, closed := (addEffect{}).shut(r.o, r.plan, nil); closed {
+		return nil, refuse("no-grant", v.Reason, "Ask a shift lead or the office if you need to.")
+	}
+	t := r.o.app.Project.Tables[spec.Table]
+	values, err := r.assign(t, spec.Fields)
+	if err != nil {
+		return nil, err
+	}
+	for _, f := range project.Ordered(t.Fields) {
+		if v, given := values[f.ID]; !f.ReadOnly && !f.Nullable && f.Default == "" && (!given || v.IsNull()) {
+			return nil, refuse("bad-value", "The new "+t.One+" would have no “"+f.Label+"”, which it needs.", "Tell the person who builds this application.")
+		}
+	}
+	maps.DeleteFunc(values, func(_ string, v cond.Value) bool { return v.IsNull() })
+	key, err := r.insert(ctx, t, values)
+	if err != nil {
+		return nil, err
+	}
+	added := maps.Clone(r.w.added)
+	if added == nil {
+		added = map[string]string{}
+	}
+	added[t.ID] = key
+	r.w.added = added
+	return nil, nil
+}
+
+// adds says whether a case adds a record to a table.
+func (c *CasePlan) adds(table string) bool {
+	for _, e := range c.Effects {
+		if a, ok := e.Spec.(*project.Add); ok && a.Table == table {
+			return true
+		}
+	}
+	return false
+}
+
+// addedBefore notes where a move leads to a record that its own case never adds.
+func (b *planner) addedBefore(c *CasePlan) {
+	for _, id := range sortedKeys(c.Move.Bind) {
+		if bind := c.Move.Bind[id]; bind.Rule == "saved" && bind.Table != "" && !c.adds(bind.Table) {
+			b.broken("record", bind.Table, cond.Problem{Message: "It leads to a record just added, but adds none.", Length: 1})
+		}
+	}
+}
+
+// assigns compiles what fields of a record are to get; what does not fit is a finding.
+func (b *planner) assigns(e *EffectPlan, t *project.Table, fields map[string]string) {
+	for _, field := range sortedKeys(fields) {
+		f := t.Fields[field]
+		if f == nil {
+			b.broken("field", field, cond.Problem{Message: "A field that it sets is gone.", Length: 1})
+			continue
+		}
+		x := b.expression("new value", fields[field])
+		if x == nil {
+			continue
+		}
+		if want := f.TypeOf(); !Fits(want, x.Root.Type) {
+			b.broken("new value", fields[field], cond.Problem{Message: "“" + f.Label + "” is " + cond.KindWords(want.Kind) + "; this is " + cond.KindWords(x.Root.Type.Kind) + ".", Length: max(1, len([]rune(fields[field])))})
+			continue
+		}
+		e.Exprs[field] = x
+	}
+}
+
+// assigned says what fields of a record are to get: “lift = its lift”.
+func (w *sentenceWriter) assigned(e *EffectPlan, t *project.Table, fields map[string]string, to string) []string {
+	var parts []string
+	for _, field := range sortedKeys(fields) {
+		label, table := "a field that is gone", ""
+		if t != nil && t.Fields[field] != nil {
+			label, table = lowerLabel(t.Fields[field].Label), t.Fields[field].References
+		}
+		value := "“" + fields[field] + "”"
+		if x := e.Exprs[field]; x != nil {
+			value = w.valueWords(x, table)
+		}
+		if strings.HasSuffix(label, " to") {
+			label = "“" + label + "”" // assigned to, to whom
+		}
+		parts = append(parts, label+to+value)
+	}
+	return parts
+}
+
+// assign works out what fields of a record are to get, as far as the user may write them.
+func (r effectRun) assign(t *project.Table, fields map[string]string) (map[string]cond.Value, error) {
+	grant := r.o.rights.On(t.ID)
+	values := map[string]cond.Value{}
+	for _, field := range sortedKeys(fields) {
+		f, x := t.Fields[field], r.plan.Exprs[field]
+		if f == nil || x == nil {
+			return nil, refuse("broken", "A field that this sets is gone, or is of another kind.", "Tell the person who builds this application.")
+		}
+		if grant.ReadOnly[field] || f.ReadOnly {
+			return nil, refuse("no-grant", "Your role may not change “"+f.Label+"”.", "")
+		}
+		v := x.Root.Eval(r.w)
+		if !v.Known() {
+			return nil, refuse("unknown", "“"+f.Label+"” cannot be worked out now: "+v.Why()+".", "Try again in a moment.")
+		}
+		if v.IsNull() { // a text is emptied, not made one of no letters
+			values[field] = cond.NullValue
+			continue
+		}
+		v, err := cond.Parse(f.TypeOf(), v.Wire())
+		if err != nil {
+			return nil, refuse("bad-value", "“"+f.Label+"” would get a value it cannot hold: "+err.Error()+".", "Tell the person who builds this application.")
+		}
+		values[field] = v
+	}
+	return values, nil
+}
