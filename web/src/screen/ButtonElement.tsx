@@ -1,87 +1,9 @@
-import { Box, chakra } from '@chakra-ui/react';
 import { memo, type ReactNode, useId, useState } from 'react';
 import type { ButtonView, ElementView } from '../api/client';
 import { Glyph } from '../ui/Glyph';
 import { inkOn } from '../ui/inkOn';
 import { PlateShape } from '../ui/PlateShape';
 import { useBusy, useScreen } from './context';
-
-const Face = chakra('a', {
-  base: {
-    position: 'relative',
-    display: 'inline-flex',
-    alignItems: 'center',
-    justifyContent: 'center',
-    gap: '8px',
-    w: 'full',
-    minH: '36px',
-    px: '10px',
-    fontWeight: '700',
-    fontSize: 'text',
-    lineHeight: '1.15',
-    textAlign: 'center',
-    borderWidth: '1.5px',
-    borderColor: 'ink',
-    borderRadius: '4px',
-    bg: 'plate',
-    color: 'ink',
-    cursor: 'pointer',
-    userSelect: 'none',
-    _hover: { bg: 'faint' },
-    _active: { transform: 'translateY(1px)' },
-    '&[aria-disabled=true], &[aria-disabled=true]:hover': {
-      color: 'muted',
-      borderStyle: 'dashed',
-      borderColor: 'muted',
-      cursor: 'not-allowed',
-      bg: 'transparent',
-      transform: 'none',
-    },
-  },
-  variants: {
-    tone: {
-      plain: {},
-      main: { bg: 'rail', color: 'white', borderColor: 'rail', _hover: { bg: 'ink', _dark: { bg: 'rail' } } },
-      strong: {
-        bg: 'rail',
-        color: 'white',
-        borderColor: 'rail',
-        minH: '48px',
-        fontSize: 'head',
-        _hover: { bg: 'ink', _dark: { bg: 'rail' } },
-      },
-      sign: {
-        justifyContent: 'flex-start',
-        textAlign: 'left',
-        border: 'none',
-        bg: 'transparent',
-        px: '18px',
-        minH: '72px',
-        _hover: { bg: 'transparent' },
-        '&[aria-disabled=true], &[aria-disabled=true]:hover': { borderStyle: 'none' },
-      },
-      rail: {
-        justifyContent: 'flex-start',
-        textAlign: 'left',
-        minH: '46px',
-        border: 'none',
-        borderRadius: '4px 0 0 4px',
-        bg: 'transparent',
-        lineHeight: '1.1',
-        _hover: { bg: 'plate' },
-        '&[aria-disabled=true], &[aria-disabled=true]:hover': { borderStyle: 'none' },
-        '&[aria-current]': { bg: 'plate', boxShadow: 'inset 4px 0 0 {colors.pine}', color: 'pine' },
-      },
-      quiet: { borderColor: 'transparent', bg: 'transparent' },
-      good: { bg: 'pineSoft', borderColor: 'pine', color: 'pine', _hover: { bg: 'pineSoft' } },
-      warn: { bg: 'amberSoft', borderColor: 'amber', color: 'amberText', _hover: { bg: 'amberSoft' } },
-      stop: { bg: 'brick', borderColor: 'brick', color: 'white', _hover: { bg: 'brick' } },
-      unknown: { borderStyle: 'dashed', borderColor: 'plum', color: 'plum', bg: 'transparent' },
-    },
-  },
-});
-
-type Tone = 'plain' | 'main' | 'strong' | 'sign' | 'rail' | 'quiet' | 'good' | 'warn' | 'stop' | 'unknown';
 
 /** A button: acts on release, so that sliding off cancels, or on press where the project says so. */
 export function ButtonElement(p: { element: ElementView; button: ButtonView }) {
@@ -96,7 +18,7 @@ const DrawnButton = memo(function DrawnButton(p: { element: ElementView; button:
   const shut = element.state !== 'shown';
   const { state, watch } = useFaceState(drawn, shut);
   const button = faced(drawn, state);
-  const tone = button.tone as Tone;
+  const { tone } = button;
   const own = shut ? undefined : button.colour;
   const press = () => {
     if (!shut && !waits) void onPress(element);
@@ -104,12 +26,13 @@ const DrawnButton = memo(function DrawnButton(p: { element: ElementView; button:
   const byPress = button.trigger === 'press';
   const href = shut || builder ? undefined : (button.leave ?? (button.href && base + button.href));
   const tip = shut ? element.reason : button.tip || (button.keys && !button.tip ? button.keys : undefined);
+  const Face = href ? 'a' : 'button';
   return (
     <Reasoned reason={tip} id={tipId}>
       <Face
-        as={href ? 'a' : 'button'}
-        {...(href ? { href } : { type: 'button' })}
-        tone={tone}
+        {...(href ? { href } : { type: 'button' as const })}
+        className="face"
+        data-tone={tone}
         style={
           own ? { color: inkOn(own), ...(tone === 'sign' ? {} : { background: own, borderColor: own }) } : undefined
         }
@@ -177,7 +100,7 @@ function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; wa
   const { pictures } = useScreen();
   const words = waits && button.writes ? 'waiting …' : button.words;
   const picture = button.picture && (
-    <img src={pictures + button.picture.digest} alt="" style={{ maxHeight: sign ? 48 : 30, maxWidth: '100%' }} />
+    <img className="face-picture" data-sign={sign || undefined} src={pictures + button.picture.digest} alt="" />
   );
   if (!sign) {
     return (
@@ -191,19 +114,11 @@ function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; wa
   }
   return (
     <>
-      <Box position="relative" color="pine" display="flex">
-        {picture ?? <Glyph name={button.icon || button.plate || 'none'} size={26} />}
-      </Box>
-      <Box position="relative" pl="6px" pr="20px">
-        <Box fontSize="head" fontWeight="800">
-          {words}
-        </Box>
-        {button.note && (
-          <Box fontSize="note" color="muted" fontWeight="500" mt="2px">
-            {button.note}
-          </Box>
-        )}
-      </Box>
+      <div className="face-glyph">{picture ?? <Glyph name={button.icon || button.plate || 'none'} size={26} />}</div>
+      <div className="face-sign">
+        <div className="face-words">{words}</div>
+        {button.note && <div className="face-note">{button.note}</div>}
+      </div>
     </>
   );
 }
@@ -212,32 +127,11 @@ function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; wa
 export function Reasoned({ reason, id, children }: { reason?: string; id: string; children: ReactNode }) {
   if (!reason) return children;
   return (
-    <Box position="relative" className="group">
+    <div className="reasoned">
       {children}
-      <Box
-        id={id}
-        role="tooltip"
-        position="absolute"
-        top="calc(100% + 4px)"
-        left="0"
-        zIndex="tooltip"
-        maxW="280px"
-        w="max-content"
-        px="10px"
-        py="6px"
-        bg="rail"
-        color="white"
-        fontSize="note"
-        borderRadius="4px"
-        visibility="hidden"
-        opacity={0}
-        transition="opacity 120ms"
-        pointerEvents="none"
-        _groupHover={{ visibility: 'visible', opacity: 1 }}
-        _groupFocusWithin={{ visibility: 'visible', opacity: 1 }}
-      >
+      <div id={id} role="tooltip" className="reason">
         {reason}
-      </Box>
-    </Box>
+      </div>
+    </div>
   );
 }

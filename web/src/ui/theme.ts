@@ -1,5 +1,6 @@
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import { dense } from './dense';
+import { faces } from './faces';
 import { slotRecipes } from './recipes';
 
 /**
@@ -22,6 +23,7 @@ const config = defineConfig({
     'html, body': { bg: 'paper', color: 'ink', fontSize: '15px', lineHeight: '1.4' },
     '#root': { minHeight: '100dvh' },
     ...dense,
+    ...faces,
     'input[type=checkbox]': { accentColor: '{colors.pine}', width: '16px', height: '16px' },
     '*:focus-visible': { outline: '2px solid', outlineColor: 'amber', outlineOffset: '2px' },
     '@media (prefers-reduced-motion: reduce)': {

@@ -1,4 +1,5 @@
 import { Box, chakra, Flex } from '@chakra-ui/react';
+import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Shown } from '../api/client';
 import { Glyph } from '../ui/Glyph';
@@ -32,7 +33,7 @@ interface StripProps {
 }
 
 /** The small fixed strip: back, forward, home, and who is here. */
-export function Strip({ shown, project, builder, onGo }: StripProps) {
+export const Strip = memo(function Strip({ shown, project, builder, onGo }: StripProps) {
   const start = shown.home === shown.view.title;
   return (
     <Flex as="nav" aria-label="Trail" bg="rail" color="white" align="center" px="8px" gap="2px" flexShrink={0}>
@@ -79,4 +80,4 @@ export function Strip({ shown, project, builder, onGo }: StripProps) {
       <SignOut dark />
     </Flex>
   );
-}
+});

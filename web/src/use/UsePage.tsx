@@ -1,10 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { api, ask, type Given, type Shown, type ThenPress, type View } from '../api/client';
 import { later } from '../ui/later';
 import { Message, Waiting, WayOn } from '../ui/Message';
+import { useSteady } from '../ui/useSteady';
 import { useNoteOpened } from './cameFrom';
 import { SignIn } from './StartPage';
 import { Strip } from './Strip';
@@ -37,7 +38,7 @@ function Page({ shown, trail, project }: { shown: Shown; trail: TrailHands; proj
   const arrival = useArrival(shown);
   const from = useMemo(() => ({ trail: shown.trail, n: shown.n }), [shown.trail, shown.n]);
   useNoteOpened(from);
-  const go = useCallback((to: Along, n?: number) => unsaved.leave(0, () => void trail.go(to, n)), [unsaved, trail]);
+  const go = useSteady((to: Along, n?: number) => unsaved.leave(0, () => void trail.go(to, n)));
   useTrailKeys(go);
   useEffect(() => {
     document.title = shown.view.heading;

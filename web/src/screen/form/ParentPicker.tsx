@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useId, useState } from 'react';
+import { useId, useLayoutEffect, useRef, useState } from 'react';
 import type { FieldView, Title } from '../../api/client';
 import { Action } from '../../ui/controls';
 import { useScreen } from '../context';
@@ -19,19 +19,12 @@ interface PickerProps {
 export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria }: PickerProps) {
   const ownId = useId();
   const listId = `${id ?? ownId}-list`;
-  const { titles } = useScreen();
   const [typed, setTyped] = useState<string>();
   const [picked, setPicked] = useState({ key: field.value, title: field.words });
   const [at, setAt] = useState(0);
-  const table = field.table ?? '';
-  const found = useQuery({
-    queryKey: ['titles', table, typed ?? ''],
-    queryFn: () => titles(table, typed ?? ''),
-    enabled: typed !== undefined,
-  });
-  const options = [...(field.required ? [] : [{ key: '', title: '– none –' }]), ...(found.data ?? [])];
+  const options = useRef<Title[]>([]); // those that are offered now
   const seen = [given, picked, { key: field.value, title: field.words }];
-  const known = seen.find((t) => t?.key === value)?.title ?? (found.data?.find((t) => t.key === value)?.title || value);
+  const known = seen.find((t) => t?.key === value)?.title ?? value;
   const choose = (o: { key: string; title: string }) => {
     setPicked(o.key === '' ? { key: '', title: '' } : o);
     setTyped(undefined);
@@ -44,11 +37,12 @@ export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria
       e.preventDefault();
       return;
     }
-    if (e.key === 'ArrowDown') setAt(Math.min(at + 1, options.length - 1));
+    if (e.key === 'ArrowDown') setAt(Math.min(at + 1, options.current.length - 1));
     else if (e.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
     else if (e.key === 'Escape') setTyped(undefined);
     else if (e.key === 'Enter') {
-      if (options[at]) choose(options[at]); // nothing found yet: the form is not saved by it
+      const o = options.current[at];
+      if (o) choose(o); // nothing found yet: the form is not saved by it
     } else return;
     e.preventDefault();
     e.stopPropagation();
@@ -75,63 +69,22 @@ export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria
         onBlur={() => setTyped(undefined)}
       />
       {typed !== undefined && (
-        <Box
+        <Options
           id={listId}
-          role="listbox"
-          position="absolute"
-          zIndex="dropdown"
-          top="100%"
-          left="0"
-          right="0"
-          maxH="260px"
-          overflowY="auto"
-          bg="plate"
-          borderWidth="1px"
-          borderColor="ink"
-          borderRadius="0 0 4px 4px"
-        >
-          {options.map((o, i) => (
-            <Box
-              key={o.key}
-              role="option"
-              aria-selected={i === at}
-              px="10px"
-              py="6px"
-              cursor="pointer"
-              bg={i === at ? 'amberSoft' : undefined}
-              onMouseEnter={() => setAt(i)}
-              onMouseDown={(e) => {
-                e.preventDefault();
-                choose(o);
-              }}
-            >
-              {o.title}
-            </Box>
-          ))}
-          {found.data?.length === 0 && (
-            <Box px="10px" py="6px" color="muted">
-              Nothing is called that.
-            </Box>
-          )}
-          {onAdd && (
-            <Box
-              px="10px"
-              py="8px"
-              borderTopWidth="1px"
-              borderColor="rule"
-              color="pine"
-              fontWeight="700"
-              cursor="pointer"
-              onMouseDown={(e) => {
-                e.preventDefault();
-                setTyped(undefined);
-                onAdd();
-              }}
-            >
-              + Add one that is missing …
-            </Box>
-          )}
-        </Box>
+          field={field}
+          typed={typed}
+          at={at}
+          offered={options}
+          onPoint={setAt}
+          onChoose={choose}
+          onAdd={
+            onAdd &&
+            (() => {
+              setTyped(undefined);
+              onAdd();
+            })
+          }
+        />
       )}
       {onAdd && (
         <Action
@@ -144,5 +97,85 @@ export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria
         </Action>
       )}
     </div>
+  );
+}
+
+interface OptionsProps {
+  id: string;
+  field: FieldView;
+  typed: string;
+  at: number;
+  offered: React.RefObject<Title[]>;
+  onPoint: (at: number) => void;
+  onChoose: (o: Title) => void;
+  onAdd: (() => void) | undefined;
+}
+
+/** The records that fit what is typed so far. */
+function Options({ id, field, typed, at, offered, onPoint, onChoose, onAdd }: OptionsProps) {
+  const { titles } = useScreen();
+  const table = field.table ?? '';
+  const found = useQuery({ queryKey: ['titles', table, typed], queryFn: () => titles(table, typed) });
+  const options = [...(field.required ? [] : [{ key: '', title: '– none –' }]), ...(found.data ?? [])];
+  useLayoutEffect(() => {
+    offered.current = options;
+  });
+  return (
+    <Box
+      id={id}
+      role="listbox"
+      position="absolute"
+      zIndex="dropdown"
+      top="100%"
+      left="0"
+      right="0"
+      maxH="260px"
+      overflowY="auto"
+      bg="plate"
+      borderWidth="1px"
+      borderColor="ink"
+      borderRadius="0 0 4px 4px"
+    >
+      {options.map((o, i) => (
+        <Box
+          key={o.key}
+          role="option"
+          aria-selected={i === at}
+          px="10px"
+          py="6px"
+          cursor="pointer"
+          bg={i === at ? 'amberSoft' : undefined}
+          onMouseEnter={() => onPoint(i)}
+          onMouseDown={(e) => {
+            e.preventDefault();
+            onChoose(o);
+          }}
+        >
+          {o.title}
+        </Box>
+      ))}
+      {!found.data?.length && (
+        <Box px="10px" py="6px" color="muted">
+          {found.isError ? 'This could not be looked up. Type again.' : found.data ? 'Nothing is called that.' : '…'}
+        </Box>
+      )}
+      {onAdd && (
+        <Box
+          px="10px"
+          py="8px"
+          borderTopWidth="1px"
+          borderColor="rule"
+          color="pine"
+          fontWeight="700"
+          cursor="pointer"
+          onMouseDown={(e) => {
+            e.preventDefault();
+            onAdd();
+          }}
+        >
+          + Add one that is missing …
+        </Box>
+      )}
+    </Box>
   );
 }

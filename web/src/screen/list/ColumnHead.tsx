@@ -1,4 +1,3 @@
-import { Box, Flex } from '@chakra-ui/react';
 import { useRef, useState } from 'react';
 import type { ColumnView, Filter, ListView, Sort } from '../../api/client';
 import { useScreen } from '../context';
@@ -32,51 +31,36 @@ export function ColumnHead({ column, list, widths }: HeadProps) {
     else arrange({ sort: [...kept, next] });
   };
   return (
-    <Box
-      as="th"
+    <th
       aria-sort={at === 0 ? (order?.desc ? 'descending' : 'ascending') : undefined}
-      w={`${(widths.share(column.path) / widths.total) * 100}%`}
       className="row-head"
-      textAlign={number ? 'right' : 'left'}
-      fontSize="note"
-      fontWeight="600"
-      color="muted"
-      px="8px"
-      py="4px"
+      data-number={number || undefined}
+      style={{ width: `${(widths.share(column.path) / widths.total) * 100}%` }}
     >
       {list.main ? (
-        <Flex align="center" gap="2px" justify={number ? 'flex-end' : undefined}>
-          <Box
-            as="button"
+        <div className="row-head-tools">
+          <button
+            type="button"
+            className="row-head-sort"
+            data-sorted={order !== undefined || undefined}
             onClick={sort}
             title="Sort by this; with Shift, also by this"
-            cursor="pointer"
-            minH="28px"
-            minW={0}
-            truncate
-            textAlign="left"
-            _hover={{ color: 'ink' }}
-            color={order ? 'ink' : undefined}
           >
             {words}
             {order && <SortMark desc={order.desc} at={list.sort.length > 1 ? at + 1 : 0} />}
-          </Box>
-          <Box
+          </button>
+          <button
             ref={mark}
-            as="button"
+            type="button"
+            className="row-head-mark"
+            data-narrowed={filtered || undefined}
             aria-label={`Filter ${column.label}`}
             aria-expanded={open}
             onClick={() => setOpen(!open)}
-            cursor="pointer"
-            minW="24px"
-            minH="28px"
-            flexShrink={0}
-            color={filtered ? 'plum' : 'muted'}
-            fontWeight="800"
           >
             {filtered ? '▾•' : '▾'}
-          </Box>
-        </Flex>
+          </button>
+        </div>
       ) : (
         words
       )}
@@ -96,20 +80,16 @@ export function ColumnHead({ column, list, widths }: HeadProps) {
           }}
         />
       )}
-    </Box>
+    </th>
   );
 }
 
 function SortMark({ desc, at }: { desc?: boolean; at: number }) {
   return (
-    <Box as="span" aria-hidden pl="3px">
+    <span aria-hidden className="row-head-order">
       {desc ? '↓' : '↑'}
-      {at > 0 && (
-        <Box as="sup" fontSize="10px">
-          {at}
-        </Box>
-      )}
-    </Box>
+      {at > 0 && <sup>{at}</sup>}
+    </span>
   );
 }
 
@@ -120,21 +100,14 @@ function Edge({ column, widths }: { column: ColumnView; widths: Widths }) {
   const from = useRef<{ x: number; share: number; perShare: number }>(undefined);
   const share = widths.share(column.path);
   return (
-    <Box
+    // biome-ignore lint/a11y/useSemanticElements: a rule cannot be pulled
+    <div
+      className="row-head-edge"
       role="separator"
       aria-orientation="vertical"
       aria-label={`Width of ${column.label}`}
       aria-valuenow={Math.round((share / widths.total) * 100)}
       tabIndex={-1}
-      position="absolute"
-      top="4px"
-      bottom="4px"
-      right="-3px"
-      w="6px"
-      zIndex="1"
-      cursor="col-resize"
-      touchAction="none"
-      _hover={{ borderRightWidth: '3px', borderColor: 'amber' }}
       onPointerDown={(e: React.PointerEvent<HTMLElement>) => {
         const table = e.currentTarget.closest('table');
         if (!table) return;

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import type { ListView, RowView } from '../../api/client';
 import { useScreen } from '../context';
 import { Lead } from '../Lead';
@@ -10,18 +11,25 @@ interface RowProps {
   list: ListView;
   row: RowView;
   active: boolean;
-  ticked: boolean | undefined;
-  onTick: (() => void) | undefined;
-  onChoose: () => void;
-  onOpen: () => void;
-  onEdit: (() => void) | undefined;
-  onMenu: ((at: DOMRect) => void) | undefined;
+  ticked: boolean | undefined; // undefined: nothing can be done with several rows
+  edits: boolean;
+  hands: RowHands;
+}
+
+/** What rows do; the same for all of a list, so that only a row that changes is drawn anew. */
+export interface RowHands {
+  tick: (key: string) => void;
+  choose: (key: string) => void;
+  open: (key: string) => void;
+  edit: (key: string) => void;
+  menu: (row: RowView, at: DOMRect) => void;
 }
 
 /** One row: its first cell leads to the record, where it leads anywhere. */
-export function ListRow(p: RowProps) {
-  const { list, row } = p;
+export const ListRow = memo(function ListRow(p: RowProps) {
+  const { list, row, hands } = p;
   const leads = row.open || list.choose;
+  const menu = (row.menu?.length ?? 0) > 0;
   return (
     <tr
       ref={p.measure}
@@ -32,31 +40,38 @@ export function ListRow(p: RowProps) {
       aria-current={p.active || undefined}
       onClick={(e) => {
         if (e.ctrlKey || e.metaKey || e.defaultPrevented) return;
-        p.onChoose();
-        if (row.open) p.onOpen();
+        hands.choose(row.key);
+        if (row.open) hands.open(row.key);
       }}
-      onDoubleClick={() => p.onEdit?.()}
+      onDoubleClick={() => p.edits && hands.edit(row.key)}
       onContextMenu={(e) => {
-        if (!p.onMenu) return;
+        if (!menu) return;
         e.preventDefault();
-        p.onMenu(new DOMRect(e.clientX, e.clientY, 0, 0));
+        hands.menu(row, new DOMRect(e.clientX, e.clientY, 0, 0));
       }}
     >
-      {p.onTick && (
+      {p.ticked !== undefined && (
         // biome-ignore lint/a11y/useKeyWithClickEvents: only keeps a tick from opening the row
         <td style={{ textAlign: 'center' }} onClick={(e) => e.stopPropagation()}>
-          <input type="checkbox" aria-label={`Choose ${row.title}`} checked={p.ticked} onChange={p.onTick} />
+          <input
+            type="checkbox"
+            aria-label={`Choose ${row.title}`}
+            checked={p.ticked}
+            onChange={() => hands.tick(row.key)}
+          />
         </td>
       )}
       {row.cells.map((cell, i) => (
         <Cell key={list.columns[i]?.path} {...p} at={i} words={cell.words} />
       ))}
-      {list.menu && <td className="cell">{p.onMenu && <RowMore title={row.title} onMenu={p.onMenu} />}</td>}
+      {list.menu && (
+        <td className="cell">{menu && <RowMore title={row.title} onMenu={(at) => hands.menu(row, at)} />}</td>
+      )}
     </tr>
   );
-}
+});
 
-function Cell({ list, row, at, words, onChoose, onOpen, onEdit }: RowProps & { at: number; words: string }) {
+function Cell({ list, row, at, words, edits, hands }: RowProps & { at: number; words: string }) {
   const { base, builder } = useScreen();
   const column = list.columns[at];
   const dated = column?.type === 'date' || column?.type === 'moment';
@@ -74,15 +89,15 @@ function Cell({ list, row, at, words, onChoose, onOpen, onEdit }: RowProps & { a
         <Lead
           href={row.href && !builder ? base + row.href : undefined}
           onGo={() => {
-            onChoose();
-            onOpen();
+            hands.choose(row.key);
+            hands.open(row.key);
           }}
         >
           {shown}
         </Lead>
       )}
       {!leads && shown}
-      {at === list.columns.length - 1 && onEdit && <RowChange title={row.title} onEdit={onEdit} />}
+      {at === list.columns.length - 1 && edits && <RowChange title={row.title} onEdit={() => hands.edit(row.key)} />}
     </td>
   );
 }

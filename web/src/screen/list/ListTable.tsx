@@ -1,13 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useRef, useState } from 'react';
-import type { ElementView, ListView } from '../../api/client';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import type { ElementView, ListView, RowView } from '../../api/client';
+import { useSteady } from '../../ui/useSteady';
 import { useScreen } from '../context';
 import { useEntryMenu } from '../useEntryMenu';
 import { ColumnHead } from './ColumnHead';
 import { EditRow } from './EditRow';
 import { Empty, ListFoot } from './ListFoot';
-import { ListRow } from './ListRow';
+import { ListRow, type RowHands } from './ListRow';
 import { TickAll } from './TickAll';
 import type { Stretch } from './useStretch';
 import { useTop } from './useTop';
@@ -93,11 +94,14 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
     choose(to.key);
     if (list.main) virtual.scrollToIndex(rows.indexOf(to));
   };
+  const showMenu = (row: RowView, at: DOMRect) => {
+    const label = `What can be done with ${row.title}`;
+    menu.open({ label, entries: row.menu ?? [], at, aim: { row: row.key } });
+  };
   const menuOf = (key: string | undefined) => {
     const row = rows.find((r) => r.key === key);
     const at = box.current?.querySelector('[aria-current=true]')?.getBoundingClientRect();
-    if (!row?.menu?.length || !at) return;
-    menu.open({ label: `What can be done with ${row.title}`, entries: row.menu, at, aim: { row: row.key } });
+    if (row?.menu?.length && at) showMenu(row, at);
   };
   const onKey = (e: React.KeyboardEvent) => {
     if (e.target !== box.current || e.altKey || e.ctrlKey || e.metaKey) return;
@@ -120,6 +124,13 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
     move();
   };
 
+  const hands = useHands({
+    tick: (key) => ticked && onTick(toggled(ticked, key)),
+    choose,
+    open,
+    edit: setEditing,
+    menu: showMenu,
+  });
   const drawn = list.main
     ? items.map((i) => ({ index: i.index, start: i.start, end: i.end }))
     : rows.map((_, index) => ({ index, start: 0, end: 0 }));
@@ -188,21 +199,8 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
                   row={row}
                   active={row.key !== '' && active === row.key}
                   ticked={ticked?.has(row.key)}
-                  onTick={ticked && (() => onTick(toggled(ticked, row.key)))}
-                  onChoose={() => choose(row.key)}
-                  onOpen={() => open(row.key)}
-                  onMenu={
-                    row.menu?.length
-                      ? (at) =>
-                          menu.open({
-                            label: `What can be done with ${row.title}`,
-                            entries: row.menu ?? [],
-                            at,
-                            aim: { row: row.key },
-                          })
-                      : undefined
-                  }
-                  onEdit={list.inPlace && row.edits && !builder ? () => setEditing(row.key) : undefined}
+                  edits={(list.inPlace && row.edits && !builder) ?? false}
+                  hands={hands}
                 />
               );
             })}
@@ -216,6 +214,16 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
       <ListFoot list={list} stretch={stretch} onJump={(toEnd) => void jump(toEnd)} />
     </>
   );
+}
+
+/** The handlers of the rows, the same from drawing to drawing. */
+function useHands(now: RowHands): RowHands {
+  const tick = useSteady(now.tick);
+  const choose = useSteady(now.choose);
+  const open = useSteady(now.open);
+  const edit = useSteady(now.edit);
+  const menu = useSteady(now.menu);
+  return useMemo(() => ({ tick, choose, open, edit, menu }), [tick, choose, open, edit, menu]);
 }
 
 const leadWidth = 74; // px

@@ -1,4 +1,3 @@
-import { Box } from '@chakra-ui/react';
 import { useMemo } from 'react';
 import type { ElementView } from '../../api/client';
 import { ButtonElement } from '../ButtonElement';
@@ -25,25 +24,22 @@ export function RailElement({ element: e, upright }: { element: ElementView; upr
     <ButtonElement element={e} button={button} />
   ) : null;
   const chosen = marks.chosen === e.id || marks.lit === e.id;
+  const choose = (event: React.MouseEvent) => {
+    if (!builder || marks.chosen === e.id) return;
+    event.preventDefault();
+    event.stopPropagation();
+    builder.onChoose(e.id);
+  };
   return (
-    <Box
-      w={upright ? undefined : `${wide}px`}
-      flexShrink={0}
-      opacity={e.state === 'hidden' ? 0.55 : 1}
-      css={builder ? { '& button, & a': { fontSize: 'note', gap: '5px', paddingInline: '6px' } } : undefined}
-      {...(builder && {
-        'data-element': e.id,
-        outline: chosen ? '2px solid' : undefined,
-        outlineColor: 'amber',
-        onClickCapture: (event: React.MouseEvent) => {
-          if (marks.chosen === e.id) return;
-          event.preventDefault();
-          event.stopPropagation();
-          builder.onChoose(e.id);
-        },
-      })}
+    <div
+      className="rail-cell"
+      style={upright ? undefined : { width: wide }}
+      data-element={builder ? e.id : undefined}
+      data-hidden={e.state === 'hidden' || undefined}
+      data-lit={chosen || undefined}
+      onClickCapture={builder ? choose : undefined}
     >
       {drawn}
-    </Box>
+    </div>
   );
 }

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { memo, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { ElementView, EntryView, RailView } from '../../api/client';
 import { Glyph } from '../../ui/Glyph';
 import { later } from '../../ui/later';
@@ -98,12 +99,12 @@ function useFit(box: React.RefObject<HTMLDivElement | null>, upright: boolean, n
   useLayoutEffect(() => {
     const el = box.current;
     if (!el) return;
-    const measure = () => {
-      const room = upright ? el.clientHeight - 24 : el.clientWidth - 24;
-      if (room > 0) setFits(Math.max(1, Math.floor(room / (upright ? tall + 2 : wide + 4))));
-    };
-    measure();
-    const watch = new ResizeObserver(measure);
+    // It is measured when the browser has laid everything out anyway, and folded before that is painted.
+    const watch = new ResizeObserver(([seen]) => {
+      if (!seen) return;
+      const room = upright ? seen.contentRect.height : seen.contentRect.width;
+      if (room > 0) flushSync(() => setFits(Math.max(1, Math.floor(room / (upright ? tall + 2 : wide + 4)))));
+    });
     watch.observe(el);
     return () => watch.disconnect();
   }, [box, upright]);
