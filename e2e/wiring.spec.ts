@@ -212,3 +212,65 @@ test('a wire is pulled from its notch to a plate; its wiring is copied; all ways
   await undoAll(page);
   await expect(page.getByRole('region', { name: 'Ways in' })).not.toContainText('No way leads here yet.');
 });
+
+test('a record is added without a form, and led to: wired without an expression, practised, undone', async ({ page }) => {
+  await build(page, 's_cabin', 'Mira Holt, technician', '087');
+  await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
+  await page.getByLabel('Words').fill('Log an inspection');
+  await page.getByRole('button', { name: 'Put it here' }).click();
+  await page.keyboard.press('Escape');
+  await stage(page).locator('[data-element]', { hasText: 'Log an inspection' }).click({ force: true });
+  await sentence(page).getByRole('button', { name: '+ do something and stay' }).click();
+  await page.getByRole('combobox', { name: 'First do' }).fill('record add');
+  await page.keyboard.press('Enter');
+  const form = page.getByRole('dialog', { name: 'Add a record' });
+  await form.getByLabel('Of which table').selectOption('inspection');
+  await expect(form.getByLabel('Field')).toHaveCount(3); // what an inspection cannot be without
+  await expect(form.getByLabel('To what').first()).toHaveValue('=record');
+  await form.getByLabel('To what').last().selectOption('passed with remarks');
+  await form.getByRole('button', { name: 'Add', exact: true }).click();
+  await expect(sentence(page)).toContainText('add a new inspection with cabin = this cabin and done = today and result = passed with remarks, and stay here');
+  await sentence(page).getByRole('button', { name: 'stay here' }).click();
+  await page.getByRole('combobox', { name: 'Where it leads' }).fill('inspection form');
+  await page.keyboard.press('Enter');
+  await expect(sentence(page)).toContainText('then open Inspection on the inspection just added');
+  await stage(page).getByRole('button', { name: 'Log an inspection' }).click();
+  await expect(stage(page).getByRole('heading', { level: 1 })).toHaveText('Inspection of cabin 087');
+  await expect(stage(page).getByText('passed with remarks')).toBeVisible();
+  await page.getByRole('button', { name: 'Start afresh' }).click();
+  await undoAll(page);
+});
+
+test('a list is narrowed and ordered at first: wired by its fields, taken away again', async ({ page }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  await stage(page).getByText('My open defects').click();
+  await expect(sentence(page)).toContainText('where state is not closed');
+  await sentence(page).getByRole('button', { name: 'state is not closed' }).click();
+  const form = page.getByRole('dialog', { name: 'Narrowed at first' });
+  await form.getByRole('button', { name: '+ narrow by a field' }).click();
+  await form.getByLabel('Field').last().selectOption('due');
+  await form.getByLabel('How').last().selectOption('in the next … days');
+  await form.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(form.getByRole('alert')).toHaveText('Type how many days.');
+  await form.getByLabel('Value').last().fill('14');
+  await form.getByRole('button', { name: 'Set', exact: true }).click();
+  await expect(sentence(page)).toContainText('where state is not closed and due the next 14 days');
+  await expect(chosen(page)).toContainText('Open now');
+  await undoAll(page);
+  await expect(sentence(page)).not.toContainText('the next 14 days');
+});
+
+test('a stop is logged by one press while the line stands', async ({ page }) => {
+  await use(page, 'jon', '/drive-room?lift=2');
+  const log = page.getByRole('button', { name: 'Log this stop' });
+  await expect(log).toHaveAttribute('aria-disabled', 'true');
+  await page.getByRole('button', { name: 'Stop the line' }).click();
+  await expect(log).not.toHaveAttribute('aria-disabled', 'true', { timeout: 30_000 });
+  await log.click();
+  await expect(heading(page)).toHaveText(/^Stop/);
+  await expect(page.getByRole('combobox', { name: 'Lift' })).not.toHaveValue('');
+  await expect(page.getByRole('combobox', { name: 'Cause' })).toHaveValue('operator');
+  await page.goBack();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await expect(log).toHaveAttribute('aria-disabled', 'true', { timeout: 30_000 });
+});

@@ -3,6 +3,7 @@ package nav
 import (
 	"context"
 	"maps"
+	"slices"
 	"strings"
 
 	"ambergate/core/cond"
@@ -90,6 +91,17 @@ func (c *CasePlan) adds(table string) bool {
 		}
 	}
 	return false
+}
+
+// adds says whether a way adds a record to a table, by a gate of its own or by the shared one it is looked at inside of.
+func (w Way) adds(table string) bool {
+	g := w.Gate
+	if g == nil && w.Element != nil {
+		if g = w.Element.Gates[w.Trigger]; g == nil || g.Shared != nil {
+			return false
+		}
+	}
+	return table != "" && g != nil && slices.ContainsFunc(g.Cases, func(c *CasePlan) bool { return c.adds(table) })
 }
 
 // addedBefore notes where a move leads to a record that its own case never adds.

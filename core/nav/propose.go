@@ -60,13 +60,8 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 	if tables, plain, back := a.Results(w); back && (tables[p.in.Table] && p.in.Table != "" || plain && p.in.Table == "" || len(tables) == 0 && !plain) {
 		p.add(project.Binding{Rule: "result"}, "from "+a.dialogWords(w))
 	}
-	if w.Gate != nil && p.in.Table != "" {
-		for _, c := range w.Gate.Cases {
-			if c.adds(p.in.Table) {
-				p.add(project.Binding{Rule: "saved", Table: p.in.Table}, "by the action before")
-				break
-			}
-		}
+	if w.adds(p.in.Table) {
+		p.add(project.Binding{Rule: "saved", Table: p.in.Table}, "by the action before")
 	}
 	if p.writer.shared == nil {
 		p.fromHere()

@@ -18,7 +18,7 @@ interface Assigned {
 interface FieldsProps {
   wayRef: WayRef;
   label: string;
-  lead: string; // set, with
+  lead: 'set' | 'with';
   table: string | undefined;
   kept: Record<string, Json>; // field → expression
   needed?: string[]; // fields that are asked for first; none: the first one
@@ -84,7 +84,7 @@ export function FieldsForm(props: FieldsProps) {
                 </option>
               ))}
           </Select>
-          to
+          {lead === 'set' ? 'to' : '='}
           <ValueEntry
             wayRef={wayRef}
             wanted={wanted(line.field)}
