@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { chromium, expect, test } from '@playwright/test';
 import { heading, use } from './people';
 
 test('a duplicated tab goes its own way; a new tab knows where it came from', async ({ page, context }) => {
@@ -76,4 +76,35 @@ test('unsaved work in a dialog is asked about, and is still there on coming back
   await expect(dialog).toHaveCount(0);
   await page.getByRole('button', { name: 'Add a missing component' }).click();
   await expect(dialog.getByLabel('Name *')).toHaveValue('');
+});
+
+test('a browser that is opened again finds its tab as it was: the trail, the list behind it, and what was typed', async ({ baseURL, launchOptions }, info) => {
+  const open = async () => {
+    const args = [...(launchOptions.args ?? []), '--restore-last-session'];
+    const context = await chromium.launchPersistentContext(info.outputPath('profile'), { ...launchOptions, args, viewport: { width: 1280, height: 800 }, baseURL });
+    // What a start brings besides the restored tab is empty.
+    const own = () => context.pages().find((p) => p.url().startsWith(baseURL ?? ''));
+    return { context, own };
+  };
+  const first = await open();
+  const page = first.context.pages()[0] ?? (await first.context.newPage());
+  await use(page, 'jon', '/stops?~sort=lift');
+  await page.getByRole('row', { name: /Jon Abeke/ }).first().getByRole('link').click();
+  await page.getByRole('link', { name: 'Edit', exact: true }).click();
+  await page.getByLabel('Report').fill('Typed before the lights went out');
+  const typed = await heading(page).textContent();
+  await page.waitForTimeout(3_000); // the browser writes down its session now and then
+  await first.context.close();
+
+  const again = await open();
+  await expect.poll(() => again.own()?.url()).toContain('/stop?');
+  const tab = again.own();
+  if (!tab) throw new Error('the tab was not restored');
+  await expect(heading(tab)).toHaveText(typed ?? '');
+  await expect(tab.getByLabel('Report')).toHaveValue('Typed before the lights went out');
+  await tab.getByRole('navigation', { name: 'Trail' }).getByRole('button', { name: /^Back to Stops/ }).click();
+  await tab.getByRole('alertdialog', { name: 'Not saved yet' }).getByRole('button', { name: 'Forget it' }).click();
+  await expect(heading(tab)).toHaveText('Stops of the lifts');
+  await expect(tab).toHaveURL(/~sort=lift/);
+  await again.context.close();
 });
