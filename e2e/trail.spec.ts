@@ -108,3 +108,35 @@ test('a browser that is opened again finds its tab as it was: the trail, the lis
   await expect(tab).toHaveURL(/~sort=lift/);
   await again.context.close();
 });
+
+test('tabs inside a drawer: the open one is kept over a reload, and back closes the drawer', async ({ page }) => {
+  await use(page, 'mira', '/inspections');
+  await page.getByRole('row').nth(2).getByRole('link').click();
+  await page.getByRole('link', { name: /^\d{3}$/ }).click();
+  const drawer = page.getByRole('dialog', { name: /^Cabin/ });
+  await expect(drawer.getByRole('region', { name: 'Its defects' })).toBeVisible();
+  await drawer.getByRole('tab', { name: 'Inspections' }).click();
+  await expect(drawer.getByRole('region', { name: 'Its inspections' })).toBeVisible();
+  await expect(drawer.getByRole('region', { name: 'Its defects' })).toHaveCount(0);
+  await page.reload();
+  await expect(drawer.getByRole('tab', { name: 'Inspections' })).toHaveAttribute('aria-selected', 'true');
+  await expect(drawer.getByRole('region', { name: 'Its inspections' })).toBeVisible();
+  await page.goBack();
+  await expect(drawer).toHaveCount(0);
+  await expect(heading(page)).toHaveText(/^Inspection of cabin/);
+});
+
+test('keys along the trail: Alt with the arrows, up, and home', async ({ page }) => {
+  await use(page, 'mira', '/defects');
+  await page.getByRole('row').nth(1).getByRole('link').click();
+  await expect(heading(page)).toHaveText(/^Defect D-/);
+  const defect = (await heading(page).textContent()) ?? '';
+  await page.keyboard.press('Alt+ArrowLeft');
+  await expect(heading(page)).toHaveText('Defects');
+  await page.keyboard.press('Alt+ArrowRight');
+  await expect(heading(page)).toHaveText(defect);
+  await page.keyboard.press('Alt+ArrowUp');
+  await expect(heading(page)).toHaveText('Defects');
+  await page.keyboard.press('Alt+Home');
+  await expect(heading(page)).toHaveText('Workshop board');
+});

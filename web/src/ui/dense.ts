@@ -117,12 +117,14 @@ export const dense = {
   '.entry:hover': { borderColor: 'muted' },
   '.entry[aria-invalid=true]': { borderColor: 'brick' },
   'textarea.entry': { minHeight: '74px', padding: '6px 10px' },
-  'input[type=file]': { fontSize: 'note', color: 'muted' },
+  // Only its button: what was chosen is shown above it.
+  'input[type=file]': { width: 'min-content', color: 'transparent' },
   'input[type=file]::file-selector-button': {
     minHeight: '32px',
     padding: '0 12px',
     marginRight: '10px',
     bg: 'plate',
+    fontSize: 'note',
     color: 'ink',
     border: '1px solid',
     borderColor: 'rule',
