@@ -678,6 +678,28 @@ type TableCell = nav.TableCell
 // TableMay What one may do with one table.
 type TableMay = nav.TableMay
 
+// TableOrder defines model for TableOrder.
+type TableOrder struct {
+	// Index the one that serves it
+	Index *string `json:"index,omitempty"`
+
+	// Of of the records of one parent, the words of the relation to it
+	Of     *string  `json:"of,omitempty"`
+	Places []string `json:"places"`
+	Words  string   `json:"words"`
+
+	// Would the statement that makes an index which serves it; neither this nor an index where none can
+	Would *string `json:"would,omitempty"`
+}
+
+// TableOrders defines model for TableOrders.
+type TableOrders struct {
+	Orders []TableOrder `json:"orders"`
+
+	// Rows about how many records there are
+	Rows int `json:"rows"`
+}
+
 // TableRow What each role may do with one table.
 type TableRow = nav.TableRow
 
@@ -941,6 +963,9 @@ type ServerInterface interface {
 	// GetOffers The screens that other projects offer
 	// (GET /api/build/{project}/offers)
 	GetOffers(c *gin.Context, project string)
+	// GetOrders The orders that a table is read in, and the index that serves each or would
+	// (GET /api/build/{project}/orders/{table})
+	GetOrders(c *gin.Context, project string, table string)
 	// SetRoles Give and take a person’s roles
 	// (PUT /api/build/{project}/people/{person}/roles)
 	SetRoles(c *gin.Context, project string, person string)
@@ -1294,6 +1319,40 @@ func (siw *ServerInterfaceWrapper) GetOffers(c *gin.Context) {
 	}
 
 	siw.Handler.GetOffers(c, project)
+}
+
+// GetOrders operation middleware
+func (siw *ServerInterfaceWrapper) GetOrders(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "table" -------------
+	var table string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "table", c.Param("table"), &table, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter table: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetOrders(c, project, table)
 }
 
 // SetRoles operation middleware
@@ -2617,6 +2676,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/names", wrapper.GetNames)
 	router.POST(options.BaseURL+"/api/build/:project/proposals", wrapper.Propose)
 	router.GET(options.BaseURL+"/api/build/:project/records/:table", wrapper.GetRecords)
+	router.GET(options.BaseURL+"/api/build/:project/orders/:table", wrapper.GetOrders)
 	router.POST(options.BaseURL+"/api/build/:project/releases", wrapper.PutIntoUse)
 	router.GET(options.BaseURL+"/api/build/:project/events", wrapper.GetBuildEvents)
 	router.POST(options.BaseURL+"/api/me/password", wrapper.ChangePassword)

@@ -232,3 +232,14 @@ test('one’s own page: rights, a new password, and the end of all other session
   await page.getByRole('button', { name: 'Sign in' }).click();
   await expect(heading(page)).toHaveText('Workshop board');
 });
+
+test('a table says in which orders it is read, and which index would serve one', async ({ page }) => {
+  await signIn(page, 'arno');
+  await page.goto('/build/tarnhorn/data/t_stops');
+  await expect(page.getByText('About 140 records: any order is quick.')).toBeVisible();
+  await expect(page.getByText('began, the highest first')).toBeVisible();
+  await page.getByRole('button', { name: 'which would?' }).first().click();
+  await expect(page.getByText('create index on "tarnhorn"."stops" ("began_at" desc, "id")')).toBeVisible();
+  await page.goto('/build/tarnhorn/data/t_inspections');
+  await expect(page.getByText(/inspections_cabin_id/)).toBeVisible();
+});

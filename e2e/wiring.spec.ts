@@ -112,7 +112,7 @@ test('a shared gate: whom it touches, made its own again, shared again', async (
   await expect(sentence(page)).toContainText('through “Open the defect” with defect this cabin’s last defect where state is not closed');
   await sentence(page).getByRole('button', { name: '“Open the defect”' }).click();
   const pop = page.getByRole('dialog', { name: 'Shared gate' });
-  await expect(pop).toContainText('Used by 4: a change touches all of them');
+  await expect(pop).toContainText('Used by 5: a change touches all of them');
   await pop.getByRole('button', { name: 'Make it this way’s own again' }).click();
   await expect(sentence(page)).toContainText('When released, for everyone: open Defect on this cabin’s last defect where state is not closed');
   await sentence(page).getByRole('button', { name: '+ share it' }).click();

@@ -61,14 +61,15 @@ func (f *fetch) stretches(cursor []*string, back bool) []probe {
 }
 
 // heads gives the stretches of everything that shares a prefix of the order with the cursor.
-// Empty ones apart, the first part may be read in whichever way an index goes.
+// Empty ones apart, the first part may be read in whichever way an index goes; among the empty ones
+// it stays in the order too, though it decides nothing there: an index is known to serve it by that.
 func (f *fetch) heads(where []string, i int, back bool) []probe {
 	o := f.orders[i]
 	if !o.nullable || !o.desc {
 		return []probe{{where, f.orderFrom(i, back)}}
 	}
 	filled := probe{append(slices.Clone(where), o.sql+" is not null"), f.looseFrom(i, back)}
-	empty := probe{append(slices.Clone(where), o.sql+" is null"), f.orderFrom(i+1, back)}
+	empty := probe{append(slices.Clone(where), o.sql+" is null"), f.looseFrom(i, back)}
 	if back {
 		return []probe{empty, filled}
 	}
@@ -91,7 +92,7 @@ func (f *fetch) beyond(i int, cursor []*string, back bool) []probe {
 	}
 	out := []probe{{append(slices.Clone(where), o.sql+sign+f.arg(*v)), f.looseFrom(i, back)}}
 	if o.nullable && !back {
-		out = append(out, probe{append(where, o.sql+" is null"), f.orderFrom(i+1, back)})
+		out = append(out, probe{append(where, o.sql+" is null"), f.looseFrom(i, back)})
 	}
 	return out
 }

@@ -24,7 +24,7 @@ var errSignedOut = errors.New("not signed in")
 
 // status codes of refusals that are not plainly forbidden.
 var refusalStatus = map[string]int{
-	"no-screen": http.StatusNotFound, "no-record": http.StatusNotFound, "no-element": http.StatusNotFound, "no-project": http.StatusNotFound, "no-place": http.StatusNotFound,
+	"no-screen": http.StatusNotFound, "no-table": http.StatusNotFound, "no-record": http.StatusNotFound, "no-element": http.StatusNotFound, "no-project": http.StatusNotFound, "no-place": http.StatusNotFound,
 	"no-picture": http.StatusNotFound, "no-such-call": http.StatusMethodNotAllowed,
 	"bad-input": http.StatusBadRequest, "missing-input": http.StatusBadRequest, "bad-mode": http.StatusBadRequest, "bad-address": http.StatusBadRequest,
 	"bad-filter": http.StatusBadRequest, "bad-request": http.StatusBadRequest, "bad-cursor": http.StatusBadRequest, "bad-patch": http.StatusBadRequest, "not-accepted": http.StatusUnprocessableEntity,

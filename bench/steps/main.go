@@ -30,14 +30,15 @@ const document = `{
  "t_r": {"kind":"table","source":"so_d","relation":"steps","label":"Rows","one":"row","key":["f_id"],"title":"{record.f_id}","fields":{
    "f_id":{"pos":1,"column":"id","alias":"id","label":"Id","type":"whole"},"f_day":{"pos":2,"column":"day","alias":"day","label":"Day","type":"date"},
    "f_due":{"pos":3,"column":"due","alias":"due","label":"Due","type":"date","nullable":true},"f_rank":{"pos":4,"column":"rank","alias":"rank","label":"Rank","type":"whole"},
+   "f_seen":{"pos":6,"column":"seen","alias":"seen","label":"Seen","type":"date","nullable":true},
    "f_words":{"pos":5,"column":"words","alias":"words","label":"Words","type":"text"}}}
 }`
 
 // day has ties, due is empty for one in seven; the last order has no index.
 const load = `create schema bench; grant usage on schema bench to tarnhorn_app;
-create table bench.steps (id integer primary key, day date not null, due date, rank integer not null, words text not null);
-insert into bench.steps select i, date '2000-01-01' + (i::bigint * 7919 % 9000)::int, case when i % 7 > 0 then date '2000-01-01' + (i::bigint * 104729 % 9000)::int end, i % 5, 'row ' || i from generate_series(1, 1000000) i;
-create index on bench.steps (day, id); create index on bench.steps (due, id); create index on bench.steps (rank, day desc, id); create index on bench.steps (rank, due, id);
+create table bench.steps (id integer primary key, day date not null, due date, rank integer not null, words text not null, seen date);
+insert into bench.steps select i, date '2000-01-01' + (i::bigint * 7919 % 9000)::int, case when i % 7 > 0 then date '2000-01-01' + (i::bigint * 104729 % 9000)::int end, i % 5, 'row ' || i, case when i % 50 > 0 then date '2000-01-01' + (i::bigint * 15485863 % 9000)::int end from generate_series(1, 1000000) i;
+create index on bench.steps (day, id); create index on bench.steps (due, id); create index on bench.steps (rank, day desc, id); create index on bench.steps (rank, due, id); create index on bench.steps (seen desc, day desc, id);
 grant select on all tables in schema bench to tarnhorn_app; analyze;`
 
 func main() {
@@ -78,6 +79,7 @@ func run() error {
 		{"a day that may be empty, newest first", []nav.Sort{{Path: "f_due", Desc: true}}, nil},
 		{"a rank, then the newest day (mixed)", []nav.Sort{{Path: "f_rank"}, {Path: "f_day", Desc: true}}, nil},
 		{"narrowed to one rank, by a day that may be empty", []nav.Sort{{Path: "f_due"}}, []nav.Match{{Path: "f_rank", Compare: "is", Value: cond.Int(3)}}},
+		{"seen last, few never, then the newest day", []nav.Sort{{Path: "f_seen", Desc: true}, {Path: "f_day", Desc: true}}, nil},
 		{"words, without an index", []nav.Sort{{Path: "f_words"}}, nil},
 	} {
 		q := nav.Query{Table: p.Tables["t_r"], Rights: nav.EveryRow, Order: o.order, Match: o.match}

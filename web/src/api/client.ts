@@ -49,6 +49,7 @@ export type Signature = Schemas['Signature'];
 export type Explanation = Schemas['Explanation'];
 export type Judged = Schemas['Judged'];
 export type RightsTable = Schemas['RightsTable'];
+export type TableOrder = Schemas['TableOrder'];
 export type TableRow = Schemas['TableRow'];
 export type TableCell = Schemas['TableCell'];
 export type GrantWords = Schemas['GrantWords'];

@@ -378,6 +378,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/orders/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The orders that a table is read in, and the index that serves each or would */
+        get: operations["getOrders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/releases": {
         parameters: {
             query?: never;
@@ -1574,6 +1591,21 @@ export interface components {
             n: number;
             element: string;
         };
+        TableOrders: {
+            /** @description about how many records there are */
+            rows: number;
+            orders: components["schemas"]["TableOrder"][];
+        };
+        TableOrder: {
+            words: string;
+            /** @description of the records of one parent, the words of the relation to it */
+            of?: string;
+            places: string[];
+            /** @description the one that serves it */
+            index?: string;
+            /** @description the statement that makes an index which serves it; neither this nor an index where none can */
+            would?: string;
+        };
         /** @description A record by its title. */
         Title: {
             key: string;
@@ -2744,6 +2776,38 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Title"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getOrders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                table: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TableOrders"];
                 };
             };
             /** @description a no */

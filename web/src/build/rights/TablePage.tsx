@@ -4,6 +4,7 @@ import { rolesOf, tablesOf, text } from '../document';
 import { at } from '../edit';
 import { useRights } from './context';
 import { GrantLine } from './GrantLine';
+import { OrderList } from './OrderList';
 import { TallyList } from './TallyList';
 import { ViewHead } from './ViewHead';
 
@@ -58,6 +59,9 @@ export function TablePage({ row }: { row: TableRow }) {
           <Box flex="1" minW="340px">
             <Head>Figures counted over other records</Head>
             <TallyList table={row.table} />
+            <Box h="20px" />
+            <Head>Orders that it is read in</Head>
+            <OrderList table={row.table} />
           </Box>
         </Flex>
       </Box>

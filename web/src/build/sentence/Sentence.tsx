@@ -1,4 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useRef } from 'react';
+import { flushSync } from 'react-dom';
 import type { Chunk, WayOut } from '../../api/client';
 import { useBuild } from '../context';
 import { ChipPicker } from './ChipPicker';
@@ -92,15 +94,28 @@ function Chip({ chunk, way, id }: { chunk: Chunk; way: WayOut; id: string }) {
   // What happens when a dialog comes back is a way of its own: one goes there.
   const leads = chunk.part === 'back';
   const go = () => choose(way.element, `${way.trigger}/${chunk.case ?? ''}`);
+  const button = useRef<HTMLButtonElement>(null);
+  const wasOpen = useRef(open);
+  useEffect(() => {
+    // Who closed its picker goes on from the chip.
+    if (wasOpen.current && !open && document.activeElement === document.body) button.current?.focus();
+    wasOpen.current = open;
+  }, [open]);
+  const onKey = (e: React.KeyboardEvent) => {
+    const letter = e.key.length === 1 && e.key !== ' ' && !e.ctrlKey && !e.metaKey && !e.altKey;
+    if (!letter || leads || open || e.target !== e.currentTarget) return alongChips(e);
+    flushSync(() => setPicker(id)); // its search field has the focus by now, and gets the letter
+  };
   const color = chunk.bad ? 'brick' : chunk.tone ? tones[chunk.tone] : 'ink';
   return (
     <Box as="span" position="relative" display="inline-block">
       <Box
         as="button"
+        ref={button}
         data-chip
         {...(leads ? {} : { 'aria-haspopup': 'dialog', 'aria-expanded': open })}
         onClick={leads ? go : () => setPicker(open ? undefined : id)}
-        onKeyDown={alongChips}
+        onKeyDown={onKey}
         color={color}
         fontWeight="700"
         px="2px"

@@ -1,0 +1,51 @@
+package server
+
+import (
+	"context"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/cond"
+	"ambergate/core/nav"
+	"ambergate/core/project"
+)
+
+// GetOrders tells a builder which orders a table is read in, and which index of the database
+// serves each, or would.
+func (s *Server) GetOrders(c *gin.Context, slug, table string) {
+	inBuild(s, c, slug, func(b *building, _ nothing) (api.TableOrders, error) {
+		p := b.draft.app.Project
+		t := p.Tables[table]
+		if t == nil {
+			return api.TableOrders{}, &nav.Refusal{Code: "no-table", What: "This table does not exist any more.", Then: "Choose another."}
+		}
+		return s.ordersOf(c, b.draft.app, t)
+	})
+}
+
+func (s *Server) ordersOf(ctx context.Context, app *nav.App, t *project.Table) (api.TableOrders, error) {
+	db, err := s.sourceOf(app.Project, t.ID)
+	if err != nil {
+		return api.TableOrders{}, err
+	}
+	out := api.TableOrders{Orders: []api.TableOrder{}}
+	if out.Rows, err = db.Size(ctx, app.Project, t); err != nil {
+		return out, err
+	}
+	for _, o := range app.OrdersOf(t.ID) {
+		told := api.TableOrder{Words: o.Words, Places: o.Places}
+		q := nav.Query{Table: t, Order: o.Sort, Limit: 50, Rights: nav.EveryRow}
+		if o.Of != "" {
+			told.Of = orNil(app.PathWords(t.ID, o.Of))
+			q.Match = []nav.Match{{Path: o.Of, Compare: "is", Value: cond.NullValue}}
+		}
+		served, err := db.Served(ctx, app.Project, q)
+		if err != nil {
+			return out, err
+		}
+		told.Index, told.Would = orNil(served.Index), orNil(served.Would)
+		out.Orders = append(out.Orders, told)
+	}
+	return out, nil
+}
