@@ -109,7 +109,7 @@ func pressOf(req api.PressRequest) nav.Press {
 
 func (v *visit) pressReading(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place) (nav.Outcome, error) {
 	src := v.sources()
-	src.Records, src.Now, src.Bare = v.server.reader(app), v.server.localNow(app), true
+	src.Records, src.Now, src.Bare, src.Pressed = v.server.reader(app), v.server.localNow(app), true, req.Element
 	if err := v.newestRights(ctx, app, &src); err != nil {
 		return nav.Outcome{}, err
 	}
@@ -160,7 +160,7 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav
 	var asked nav.Outcome
 	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
 	text, again, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
-		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Others: v.others, Vars: v.vars, Bare: true, Lock: true}
+		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Others: v.others, Vars: v.vars, Bare: true, Pressed: req.Element, Lock: true}
 		if err := v.newestRights(ctx, app, &src); err != nil {
 			return nil, err
 		}
@@ -214,8 +214,7 @@ func (v *visit) mayOpen(ctx context.Context, out nav.Outcome, p *records.Press) 
 		return nil
 	}
 	tab, _ := v.app.Keeping(out.Vars)
-	_, err := v.app.Open(ctx, v.user, *out.To, nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: merged(v.vars, tab), Bare: true})
-	return err
+	return v.app.Enter(ctx, v.user, *out.To, nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: merged(v.vars, tab)})
 }
 
 // digest tells presses with the same id but another content apart.

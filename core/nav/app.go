@@ -46,16 +46,22 @@ type ScreenPlan struct {
 	Elements []*ElementPlan
 	Off      []*ElementPlan // what sets off no element: swipes, entering, time
 	Rails    []*RailPlan
-	record   pathSet            // of the screen's own record
-	inputs   map[string]pathSet // of records given as inputs
-	user     pathSet            // of the user's own record
-	vars     map[string]pathSet // of records that variables hold
-	tags     []*cond.Path       // live values, in order of appearance
-	steps    stepSet            // where its gates step to in the list come from
-	chosen   stepSet            // the lists whose chosen row its ways ask for
-	adds     stepSet            // the tables that its ways add records to
-	children map[string]*childPlan
-	late     []*GatePlan // shared gates that read of records which are found late
+	record   pathSet               // of the screen's own record
+	inputs   map[string]pathSet    // of records given as inputs
+	user     pathSet               // of the user's own record
+	vars     map[string]pathSet    // of records that variables hold
+	tags     []*cond.Path          // live values, in order of appearance
+	needs                          // of all its gates
+	adds     stepSet               // the tables that its ways add records to
+	kin      map[string]*childPlan // by child rule
+	late     []*GatePlan           // shared gates that read of records which are found late
+}
+
+// needs is what gates ask for besides the records that the screen reads anyway.
+type needs struct {
+	steps    stepSet // where they step to in the list come from
+	chosen   stepSet // the lists whose chosen row they ask for
+	children stepSet // the child rules they use
 }
 
 // stepSet is a set of names: of steps, or of lists.
@@ -81,6 +87,7 @@ type ElementPlan struct {
 	Gates      map[string]*GatePlan
 	Broken     []cond.Problem
 	row        pathSet // of a list's rows
+	needs              // of its own gates
 }
 
 // GatePlan is a gate with its conditions compiled.

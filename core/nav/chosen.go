@@ -35,7 +35,7 @@ func (o *Opening) listElement(id string) *ElementPlan {
 
 // fetchChosen gets the chosen rows that ways of the screen ask for, with their neighbours.
 func (o *Opening) fetchChosen(ctx context.Context, src Sources) error {
-	for _, id := range sortedKeys(o.plan.chosen) {
+	for _, id := range sortedKeys(o.needs(src).chosen) {
 		e := o.listElement(id)
 		if e == nil || o.app.Project.Tables[e.Spec.(*project.List).Table] == nil || !o.rights.On(e.Spec.(*project.List).Table).View || e.Spec.(*project.List).Relation != "" && o.world.record == nil {
 			continue

@@ -10,7 +10,7 @@ type deleteEffect struct{}
 
 func (deleteEffect) plan(b *planner, e *EffectPlan) {
 	if list := e.Spec.(*project.Delete).List; list != "" {
-		b.plan.chosen = b.plan.chosen.with(list)
+		b.asks(needs{chosen: stepSet{list: true}})
 	}
 }
 

@@ -117,6 +117,9 @@ func (o *Opening) fetchLate(ctx context.Context, src Sources, g *GatePlan, at ai
 
 // fetchAllLate does so for all shared gates of the screen, as far as it is known what they are given.
 func (o *Opening) fetchAllLate(ctx context.Context, src Sources) error {
+	if src.Pressed != "" {
+		return nil // its own gate asks when it is judged
+	}
 	for _, g := range o.plan.late {
 		if err := o.fetchLate(ctx, src, g, aim{}); err != nil {
 			return err

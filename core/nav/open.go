@@ -17,6 +17,7 @@ type Sources struct {
 	Now     time.Time
 	Ghosts  bool                   // for builders: hidden elements stay in the view, marked
 	Bare    bool                   // for a press: only the screen's own records are fetched, no lists and charts
+	Pressed string                 // for a press: the element, whose gates alone will be judged; "" for all
 	Others  func(slug string) *App // other projects, as released; nil: none can be reached
 	Vars    map[string]string      // what the tab keeps in variables of the project, by id
 	Rights  *Rights                // whose rights count; nil: those that this release gives the user
@@ -82,6 +83,26 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 		}
 	}
 	return o, nil
+}
+
+// Enter judges whether the user may be at the place, as Open does, and fetches no more than that
+// takes. A no is a *Refusal.
+func (a *App) Enter(ctx context.Context, user *User, place Place, src Sources) error {
+	_, err := a.enter(ctx, user, place, src)
+	return err
+}
+
+// needs gives what the gates that will be judged ask for.
+func (o *Opening) needs(src Sources) needs {
+	if src.Pressed == "" {
+		return o.plan.needs
+	}
+	for _, e := range o.elements() {
+		if e.ID == src.Pressed {
+			return e.needs
+		}
+	}
+	return needs{}
 }
 
 // enter judges whether the user may be at the place. With a *Refusal comes the opening as far as it

@@ -16,18 +16,31 @@ func (b *planner) needSteps(m *project.Move) {
 		return
 	}
 	if m.List != "" {
-		b.plan.chosen = b.plan.chosen.with(m.List)
+		b.asks(needs{chosen: stepSet{m.List: true}})
 		return
 	}
-	b.plan.steps = b.plan.steps.with(m.Step)
+	steps := stepSet{m.Step: true}
 	switch {
 	case m.Step == "first":
-		b.plan.steps = b.plan.steps.with("previous")
+		steps["previous"] = true
 	case m.Step == "last":
-		b.plan.steps = b.plan.steps.with("next")
+		steps["next"] = true
 	case m.None == "round":
-		b.plan.steps = b.plan.steps.with("previous", "next", map[string]string{"previous": "last", "next": "first"}[m.Step])
+		steps = steps.with("previous", "next", map[string]string{"previous": "last", "next": "first"}[m.Step])
 	}
+	b.asks(needs{steps: steps})
+}
+
+// asks notes what a gate of the element asks for, for the element and for the whole screen.
+func (b *planner) asks(more needs) {
+	b.plan.needs = b.plan.needs.and(more)
+	if b.element != nil {
+		b.element.needs = b.element.needs.and(more)
+	}
+}
+
+func (n needs) and(m needs) needs {
+	return needs{steps: n.steps.with(sortedKeys(m.steps)...), chosen: n.chosen.with(sortedKeys(m.chosen)...), children: n.children.with(sortedKeys(m.children)...)}
 }
 
 // needTitle adds what the title of a record at a path needs, and the record itself.

@@ -38,10 +38,11 @@ func (childRule) needs(b *planner, bind *project.Binding) {
 		b.broken("binding", bind.Path, cond.Problem{Message: "The relation that it follows is gone.", Length: 1})
 		p.bad = true
 	}
-	if b.plan.children == nil {
-		b.plan.children = map[string]*childPlan{}
+	if b.plan.kin == nil {
+		b.plan.kin = map[string]*childPlan{}
 	}
-	b.plan.children[childKey(bind)] = p
+	b.plan.kin[childKey(bind)] = p
+	b.asks(needs{children: stepSet{childKey(bind): true}})
 }
 
 func (childRule) value(x *binding) cond.Value {
@@ -90,8 +91,8 @@ func (childRule) mayBeNone(*sentenceWriter, *project.Binding) bool { return true
 
 // fetchChildren finds what child rules of the screen ask for, of its own record and of given ones.
 func (o *Opening) fetchChildren(ctx context.Context, src Sources) error {
-	for _, key := range sortedKeys(o.plan.children) {
-		p := o.plan.children[key]
+	for _, key := range sortedKeys(o.needs(src).children) {
+		p := o.plan.kin[key]
 		of := (*Row)(nil)
 		switch p.bind.From {
 		case "", "record":
@@ -113,8 +114,8 @@ func (o *Opening) fetchChildren(ctx context.Context, src Sources) error {
 
 // fetchChildrenOf finds what child rules ask for of the row that is pressed.
 func (o *Opening) fetchChildrenOf(ctx context.Context, records Records, row *Row) error {
-	for _, key := range sortedKeys(o.plan.children) {
-		if p := o.plan.children[key]; p.bind.From == "row" {
+	for _, key := range sortedKeys(o.plan.kin) {
+		if p := o.plan.kin[key]; p.bind.From == "row" {
 			if err := o.fetchChild(ctx, records, key, p, row); err != nil {
 				return err
 			}

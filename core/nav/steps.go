@@ -144,7 +144,7 @@ func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, erro
 // fetchSteps finds the neighbours of the screen's record. The place in the order is the one on
 // arrival, so that stepping goes on from there when the record has changed meanwhile.
 func (o *Opening) fetchSteps(ctx context.Context, src Sources) error {
-	wanted := o.plan.steps
+	wanted := o.needs(src).steps
 	if !src.Bare && o.plan.Screen.Position {
 		wanted = wanted.with("previous", "next")
 	}

@@ -1,5 +1,10 @@
 package project
 
+import (
+	"slices"
+	"strings"
+)
+
 // Grant is what a role may do with a table, and with which of its records. Without a grant a role
 // may do nothing; several for one role and table add up, each with its own row rule.
 type Grant struct {
@@ -37,11 +42,12 @@ func (g *Grant) May(verb string) bool {
 // GrantsOf gives the grants that a set of roles has on a table, by id.
 func (p *Project) GrantsOf(roles map[string]bool, table string) []*Grant {
 	var out []*Grant
-	for _, id := range sortedIDs(p.Grants) {
-		if g := p.Grants[id]; g.Table == table && roles[g.Role] {
+	for _, g := range p.Grants {
+		if g.Table == table && roles[g.Role] {
 			out = append(out, g)
 		}
 	}
+	slices.SortFunc(out, func(a, b *Grant) int { return strings.Compare(a.ID, b.ID) })
 	return out
 }
 
