@@ -75,6 +75,7 @@ test('a button that sets a field, then stays: made without an expression', async
   await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
   await page.getByLabel('Words').fill('Put in store');
   await page.getByRole('button', { name: 'Put it here' }).click();
+  await expect(page.getByRole('combobox', { name: 'Where it leads' })).toBeVisible();
   await page.keyboard.press('Escape');
   await stage(page).locator('[data-element]', { hasText: 'Put in store' }).click({ force: true });
   await sentence(page).getByRole('button', { name: '+ do something and stay' }).click();

@@ -55,8 +55,18 @@ test('what was typed is found again: after a reload, in another tab, after leavi
   await expect(other.getByLabel('Report')).toHaveValue('Half a sentence about the');
   await page.getByLabel('Report').fill('Half a sentence about the wind');
   await expect(page.getByText('Another tab of yours has gone on with what you typed here.')).toBeVisible();
-  await page.getByRole('button', { name: 'Take it back' }).click();
-  await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the');
+  await page.getByRole('button', { name: 'Go on with what stands here' }).click();
+  await expect(page.getByText('Another tab of yours has gone on')).toHaveCount(0);
+  await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
+  await page.waitForTimeout(900);
+  await page.reload();
+  await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
+  await other.getByLabel('Report').fill('Half a sentence about the rain');
+  await other.getByRole('button', { name: 'Take it back as it is there' }).click();
+  await expect(other.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
+  await page.getByLabel('Report').fill('Half a sentence about the snow');
+  await page.getByRole('button', { name: 'Take it back as it is there' }).click();
+  await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
   await other.close();
 
   // Leaving by the strip asks; what waits is there on coming back.

@@ -52,7 +52,7 @@ test('a drawer comes by a touch at its edge and by a pull on its tab', async ({ 
 test('a dialog comes back with the row that was chosen; a list is opened at a row', async ({ page }) => {
   await use(page, 'sela', '/defects?~filter.state=is:open&~sort=code');
   await page.getByRole('row').nth(2).getByRole('link').first().click();
-  await expect(heading(page)).toHaveText(/^Defect/);
+  await expect(heading(page)).toHaveText(/^Defect D-/);
   const name = (await heading(page).textContent()) ?? '';
   await page.getByRole('button', { name: 'Put it on another one …' }).click();
   const dialog = page.getByRole('dialog');
@@ -64,6 +64,7 @@ test('a dialog comes back with the row that was chosen; a list is opened at a ro
   await expect(page.locator('[data-is=e_cab]')).toContainText('021');
   // Closed without a choice, nothing follows.
   await page.getByRole('button', { name: 'Put it on another one …' }).click();
+  await expect(dialog).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog')).toHaveCount(0);
   await expect(page.locator('[data-is=e_cab]')).toContainText('021');

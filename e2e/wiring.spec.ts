@@ -218,6 +218,7 @@ test('a record is added without a form, and led to: wired without an expression,
   await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
   await page.getByLabel('Words').fill('Log an inspection');
   await page.getByRole('button', { name: 'Put it here' }).click();
+  await expect(page.getByRole('combobox', { name: 'Where it leads' })).toBeVisible();
   await page.keyboard.press('Escape');
   await stage(page).locator('[data-element]', { hasText: 'Log an inspection' }).click({ force: true });
   await sentence(page).getByRole('button', { name: '+ do something and stay' }).click();

@@ -22,12 +22,14 @@ func FuzzPress(f *testing.F) {
 	f.Add("s_board", "e_ask", "release", "", "", "i_it", "2", "view")
 	f.Add("s_cabin", "e_last", "release", "", "", "", "", "view")
 	f.Add("s_list", "e_list", "menu.m_open", "3", "", "", "", "view")
+	f.Add("s_cabin", "e_new", "release", "", "", "", "", "view")
 	f.Fuzz(func(t *testing.T, screen, element, trigger, row, point, field, value, mode string) {
 		s := newStand(t, wiredTo("s_board", one(`{"kind":"screen","target":"s_cabin","bind":{"i_c":{"rule":"picked","table":"t_cabins"}}}`), strings.Trim(sharedGate, "[] \n"),
 			`{"op":"add","path":"/s_board/elements/e_out","value":{"kind":"button","pos":9,"cell":{"row":9,"col":1,"w":1},"words":"Out","gate":`+one(`{"kind":"address","address":"https://x.example/{+who}","with":{"who":"user.name"}}`)+`}}`,
 			chooser, kept, over,
 			`{"op":"add","path":"/s_board/elements/e_ask","value":{"kind":"button","pos":9,"cell":{"row":9,"col":3,"w":1},"words":"Ask","gate":{"use":"g_over","give":{"i_it":{"rule":"picked","table":"t_defects"}}}}}`,
 			`{"op":"add","path":"/s_cabin/elements/e_last","value":{"kind":"button","pos":9,"cell":{"row":9,"col":3,"w":1},"words":"Last","gate":{"use":"g_over","give":{"i_it":{"rule":"child","table":"t_defects","path":"f_cabin","pick":"last","none":"grey"}}}}}`,
+			`{"op":"add","path":"/s_cabin/elements/e_new","value":{"kind":"button","pos":9,"cell":{"row":9,"col":5,"w":1},"words":"New","gate":`+adding(door)+`}}`,
 			`{"op":"add","path":"/s_defect/elements/e_put","value":{"kind":"button","pos":9,"cell":{"row":9,"col":1,"w":1},"words":"Put","gate":`+asks(`{"use":"g_put","give":{"i_it":{"rule":"result"}}}`)+`}}`,
 			`{"op":"add","path":"/s_board/elements/e_set","value":{"kind":"button","pos":9,"cell":{"row":9,"col":1,"w":1},"words":"Set","gate":`+does(`"kind":"setVar","variable":"v_count","value":"vars.v_count + 1"`)+`}}`,
 			`{"op":"add","path":"/s_list/elements/e_list/menu","value":{"m_close":{"pos":1,"words":"Close","gate":`+does(`"kind":"set","fields":{"f_state":"\"closed\""}`)+`},"m_open":{"pos":2,"words":"Open","gate":{"use":"g_over","give":{"i_it":{"rule":"row"}}}}}}`))

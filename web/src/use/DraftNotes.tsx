@@ -10,7 +10,7 @@ interface DraftNotesProps {
   taken: boolean;
   onTake: (id: string) => void;
   onForget: (id: string) => void;
-  onTakeBack: () => void;
+  onTakeBack: (as: 'there' | 'here') => void; // with what was typed in the other tab, or in this one
 }
 
 /** Tells of what was typed before and not saved, here or in another tab, and what can be done with it. */
@@ -20,7 +20,8 @@ export function DraftNotes({ draft, others, dirty, taken, onTake, onForget, onTa
   if (taken) {
     return (
       <Note words="Another tab of yours has gone on with what you typed here. What you type now is not kept.">
-        <Action onClick={onTakeBack}>Take it back</Action>
+        <Action onClick={() => onTakeBack('there')}>Take it back as it is there</Action>
+        <Action onClick={() => onTakeBack('here')}>Go on with what stands here</Action>
       </Note>
     );
   }

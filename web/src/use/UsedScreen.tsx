@@ -177,6 +177,12 @@ export function UsedScreen(props: UsedScreenProps) {
     keeper.adopt(layer.draft);
     restart(layer.view, layer.draft);
   };
+  /** Takes over a draft and puts what stands here in its stead. */
+  const keepOwn = async (next: Shown | undefined) => {
+    if (!next) return;
+    keeper.adopt((depth === 0 ? next : next.overlays?.[depth - 1])?.draft);
+    await keeper.flush();
+  };
   return (
     <ScreenProvider hands={hands} typed={typed} busy={press.busy}>
       <DraftNotes
@@ -186,7 +192,9 @@ export function UsedScreen(props: UsedScreenProps) {
         taken={keeper.taken}
         onTake={(id) => void showing(() => call.takeDraft(id)).then(adopt)}
         onForget={(id) => void showing(() => call.forgetDraft(id)).then(adopt)}
-        onTakeBack={() => void showing(() => call.takeDraft(keeper.takeBack() ?? '')).then(adopt)}
+        onTakeBack={(as) =>
+          void showing(() => call.takeDraft(keeper.takeBack() ?? '')).then(as === 'there' ? adopt : keepOwn)
+        }
       />
       <FormKeys dirty={dirty} leave={(go) => unsaved.leave(depth, go)}>
         {depth === 0 && view.rails?.length ? (

@@ -1,15 +1,16 @@
 import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { ElementView, ListView, RowView } from '../../api/client';
-import { useSteady } from '../../ui/useSteady';
 import { useScreen } from '../context';
 import { useEntryMenu } from '../useEntryMenu';
 import { ColumnHead } from './ColumnHead';
 import { EditRow } from './EditRow';
 import { Empty, ListFoot } from './ListFoot';
-import { ListRow, type RowHands } from './ListRow';
+import { ListRow } from './ListRow';
+import { narrowest } from './needs';
 import { TickAll } from './TickAll';
+import { useRowHands } from './useRowHands';
 import type { Stretch } from './useStretch';
 import { useTop } from './useTop';
 import type { Widths } from './useWidths';
@@ -124,7 +125,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
     move();
   };
 
-  const hands = useHands({
+  const hands = useRowHands({
     tick: (key) => ticked && onTick(toggled(ticked, key)),
     choose,
     open,
@@ -214,39 +215,6 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
       <ListFoot list={list} stretch={stretch} onJump={(toEnd) => void jump(toEnd)} />
     </>
   );
-}
-
-/** The handlers of the rows, the same from drawing to drawing. */
-function useHands(now: RowHands): RowHands {
-  const tick = useSteady(now.tick);
-  const choose = useSteady(now.choose);
-  const open = useSteady(now.open);
-  const edit = useSteady(now.edit);
-  const menu = useSteady(now.menu);
-  return useMemo(() => ({ tick, choose, open, edit, menu }), [tick, choose, open, edit, menu]);
-}
-
-const leadWidth = 74; // px
-const leadNumber = 44; // px, of a number
-const dayWidth = 98; // px, of a date on one line
-const momentWidth = 148; // px, of a date with its time
-
-/** The least width of a table in px: no column is cramped, and what stands on one line has room for it. */
-function narrowest(list: ListView, widths: Widths) {
-  const needs = list.columns.map(
-    (c, i) => (needOf(c.type, i === 0, list.main ?? false) * widths.total) / widths.share(c.path),
-  );
-  return Math.max(list.columns.length * 92, ...needs);
-}
-
-/** What a column that does not break its lines needs in px; 0 for one that does. */
-function needOf(type: string, lead: boolean, main: boolean) {
-  if (lead || main) {
-    if (type === 'moment') return momentWidth;
-    if (type === 'date') return dayWidth;
-  }
-  if (!lead) return 0;
-  return type === 'whole' || type === 'decimal' || type === 'number' ? leadNumber : leadWidth;
 }
 
 function toggled(from: Set<string>, key: string): Set<string> {
