@@ -42,6 +42,7 @@ test('closing one and going on to the next, from a list that it leaves by that',
 test('what was typed is found again: after a reload, in another tab, after leaving', async ({ page, context }) => {
   await use(page, 'jon', '/stops');
   await page.getByRole('link', { name: 'Report a stop' }).click();
+  await expect(page.getByLabel('Cause *')).toBeVisible();
   await page.getByLabel('Report').fill('Half a sentence about the');
   await page.waitForTimeout(900);
   await page.reload();

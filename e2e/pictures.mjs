@@ -165,6 +165,7 @@ try {
   });
   await shot('use-draft', 'jon', '/use/tarnhorn/stops', async (p) => {
     await p.getByRole('link', { name: 'Report a stop' }).click();
+    await p.getByLabel('Cause *').waitFor();
     await p.getByLabel('Report').fill('Gusts over the limit at towers 7 and 8; the line was taken to creep and');
     await p.getByLabel('Cause *').selectOption('wind');
     await p.waitForTimeout(1200);
