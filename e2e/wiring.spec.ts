@@ -194,6 +194,20 @@ test('a wire is pulled from its notch to a plate; its wiring is copied; all ways
   await page.mouse.move(plate.x + 40, plate.y + 10, { steps: 6 });
   await page.mouse.up();
   await expect(sentence(page)).toContainText(`open ${to?.replace(/^Go to ([^,]*),.*/, '$1')}`);
+  // From the target in the sentence, too: to the way that comes second.
+  const chip = await sentence(page).locator('[data-pull]').boundingBox();
+  const second = page.getByRole('region', { name: 'Ways in' }).getByRole('button', { name: /^Go to / }).nth(1);
+  const there = await second.boundingBox();
+  const next = (await second.getAttribute('aria-label'))?.replace(/^Go to ([^,]*),.*/, '$1');
+  if (!chip || !there) throw new Error('no chip or plate');
+  await page.mouse.move(chip.x + 5, chip.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(there.x + 40, there.y + 10, { steps: 6 });
+  await page.mouse.up();
+  await expect(sentence(page)).toContainText(`open ${next}`);
+  await expect(page.getByRole('combobox', { name: 'Where it leads' })).toHaveCount(0);
+  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
+  await expect(sentence(page)).toContainText(`open ${to?.replace(/^Go to ([^,]*),.*/, '$1')}`);
   await page.getByRole('button', { name: 'copy, paste, take out' }).click();
   await page.getByRole('button', { name: 'copy both' }).click();
   await stage(page).getByRole('button', { name: 'First', exact: true }).click();

@@ -72,12 +72,12 @@ export function ScreenView(props: ScreenViewProps) {
   );
   const ways = useMemo(() => work.ways.filter((w) => w.element === chosen), [work.ways, chosen]);
   const onTarget = useCallback(
-    async (way: WayOut, target: string) => {
+    async (way: WayOut, target: string, of?: string) => {
       const to = screensOf(entities).find((s) => s.id === target);
       choose(way.element, way.trigger);
       if (!to) return;
       const ref = refOf({ project, entities, screen: screenId }, way);
-      await edit(putMove(ref, await moveTo(ref, to)));
+      await edit(putMove(ref, await moveTo(ref, to), of));
     },
     [entities, project, screenId, edit, choose],
   );

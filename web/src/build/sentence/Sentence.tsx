@@ -114,6 +114,11 @@ function Chip({ chunk, way, id }: { chunk: Chunk; way: WayOut; id: string }) {
         ref={button}
         data-chip
         {...(leads ? {} : { 'aria-haspopup': 'dialog', 'aria-expanded': open })}
+        {...(chunk.part === 'target' && {
+          'data-pull': way.element,
+          'data-pull-trigger': way.trigger,
+          'data-pull-of': chunk.case,
+        })}
         onClick={leads ? go : () => setPicker(open ? undefined : id)}
         onKeyDown={onKey}
         color={color}
