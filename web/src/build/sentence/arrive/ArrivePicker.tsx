@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { Action, Select } from '../../../ui/controls';
+import { Action } from '../../../ui/controls';
 import { useBuild } from '../../context';
 import { tablesOf, text } from '../../document';
 import { at, type Json } from '../../edit';
@@ -10,11 +10,7 @@ import { EffectFrame } from '../effects/EffectFrame';
 import { caseId, gate, putGate, type WayRef } from '../wiring';
 import { NarrowingLine } from './NarrowingLine';
 import { filterOf, howsOf, type Narrowing, narrowingOf } from './narrowing';
-
-interface Ordering {
-  path: string;
-  desc: boolean;
-}
+import { type Ordering, OrderLines } from './OrderLines';
 
 /** What the list that is opened is narrowed and ordered by at first; whoever uses it can change that. */
 export function ArrivePicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: WayRef }) {
@@ -24,12 +20,10 @@ export function ArrivePicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: W
   const fields = tablesOf(entities).find((t) => t.id === table)?.fields ?? [];
   const now = gate(wayRef, ...path, 'arrive');
   const kept = ordered(at(now, ['filters']));
-  const others = kept.filter(([, f]) => !narrowingOf(f as never)); // they stay as they are
+  const said = kept.map(([id, f]) => ({ id, f, n: narrowingOf(docOf(f)) }));
+  const others = said.filter((k) => !k.n); // they stay as they are
   const [lines, setLines] = useState<(Narrowing & { id: string })[]>(() => {
-    const read = kept.flatMap(([id, f]) => {
-      const n = narrowingOf(f as never);
-      return n ? [{ ...n, id }] : [];
-    });
+    const read = said.flatMap(({ id, n }) => (n ? [{ ...n, id }] : []));
     return read.length > 0 || now !== undefined ? read : [fresh(1)];
   });
   const [sorts, setSorts] = useState<Ordering[]>(
@@ -45,7 +39,7 @@ export function ArrivePicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: W
     void edit(putGate(wayRef, [...path, 'arrive'], value));
   };
   const save = () => {
-    const filters: Record<string, Json> = Object.fromEntries(others);
+    const filters: Record<string, Json> = Object.fromEntries(others.map(({ id, f }) => [id, f]));
     for (const [i, line] of lines.entries()) {
       const f = fields.find((x) => x.id === line.path);
       const made = filterOf(line, f, i + 1);
@@ -83,36 +77,7 @@ export function ArrivePicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: W
           and {others.length} more that can be changed as text
         </Box>
       )}
-      {sorts.map((s, i) => (
-        <Flex key={s.path} gap="6px" align="center" w="full">
-          {i === 0 ? 'ordered by' : 'then by'}
-          <Select
-            aria-label="Order"
-            value={s.path}
-            onChange={(e) => setSorts(sorts.map((x) => (x === s ? { ...s, path: e.target.value } : x)))}
-          >
-            {!fields.some((f) => f.id === s.path) && <option value={s.path}>a field further away</option>}
-            {fields
-              .filter((f) => f.id === s.path || !sorts.some((x) => x.path === f.id))
-              .map((f) => (
-                <option key={f.id} value={f.id}>
-                  {f.label.toLowerCase()}
-                </option>
-              ))}
-          </Select>
-          <Flex as="label" gap="6px" align="center">
-            <input
-              type="checkbox"
-              checked={s.desc}
-              onChange={(e) => setSorts(sorts.map((x) => (x === s ? { ...s, desc: e.target.checked } : x)))}
-            />
-            the highest first
-          </Flex>
-          <Action type="button" tone="quiet" onClick={() => setSorts(sorts.filter((x) => x !== s))}>
-            not this
-          </Action>
-        </Flex>
-      ))}
+      <OrderLines fields={fields} sorts={sorts} onSorts={setSorts} />
       <Flex gap="6px" w="full">
         <Action type="button" tone="quiet" onClick={() => setLines([...lines, fresh(lines.length + 1)])}>
           + narrow by a field
@@ -130,6 +95,10 @@ export function ArrivePicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: W
       </Flex>
     </EffectFrame>
   );
+}
+
+function docOf(f: Json) {
+  return { path: text(f, 'path'), compare: text(f, 'compare'), value: text(f, 'value') };
 }
 
 function ordered(v: Json | undefined): [string, Json][] {
