@@ -795,6 +795,16 @@ type WorkRequest struct {
 	Vars    *map[string]string `json:"vars,omitempty"`
 }
 
+// WorkRowsRequest A stretch of a list on a screen at work.
+type WorkRowsRequest struct {
+	Back    *bool   `json:"back,omitempty"`
+	Cursor  *string `json:"cursor,omitempty"`
+	Element string  `json:"element"`
+
+	// Work A screen to be shown at work.
+	Work WorkRequest `json:"work"`
+}
+
 // GetDraftParams defines parameters for GetDraft.
 type GetDraftParams struct {
 	// Since the sequence number of the draft that one has; only entities of later versions are sent
@@ -894,6 +904,9 @@ type ExplainWayJSONRequestBody = WhyRequest
 
 // ShowAtWorkJSONRequestBody defines body for ShowAtWork for application/json ContentType.
 type ShowAtWorkJSONRequestBody = WorkRequest
+
+// MoreRowsAtWorkJSONRequestBody defines body for MoreRowsAtWork for application/json ContentType.
+type MoreRowsAtWorkJSONRequestBody = WorkRowsRequest
 
 // ChangePasswordJSONRequestBody defines body for ChangePassword for application/json ContentType.
 type ChangePasswordJSONRequestBody = PasswordChange
@@ -1002,6 +1015,9 @@ type ServerInterface interface {
 	// ShowAtWork Show a screen at work
 	// (POST /api/build/{project}/work)
 	ShowAtWork(c *gin.Context, project string)
+	// MoreRowsAtWork Further rows of a list at work
+	// (POST /api/build/{project}/work/rows)
+	MoreRowsAtWork(c *gin.Context, project string)
 	// GetMe Who is signed in
 	// (GET /api/me)
 	GetMe(c *gin.Context)
@@ -1735,6 +1751,31 @@ func (siw *ServerInterfaceWrapper) ShowAtWork(c *gin.Context) {
 	}
 
 	siw.Handler.ShowAtWork(c, project)
+}
+
+// MoreRowsAtWork operation middleware
+func (siw *ServerInterfaceWrapper) MoreRowsAtWork(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MoreRowsAtWork(c, project)
 }
 
 // GetMe operation middleware
@@ -2671,6 +2712,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/build/:project/undo", wrapper.Undo)
 	router.POST(options.BaseURL+"/api/build/:project/redo", wrapper.Redo)
 	router.POST(options.BaseURL+"/api/build/:project/work", wrapper.ShowAtWork)
+	router.POST(options.BaseURL+"/api/build/:project/work/rows", wrapper.MoreRowsAtWork)
 	router.POST(options.BaseURL+"/api/build/:project/practise", wrapper.Practise)
 	router.POST(options.BaseURL+"/api/build/:project/condition", wrapper.ReadCondition)
 	router.GET(options.BaseURL+"/api/build/:project/names", wrapper.GetNames)

@@ -45,13 +45,7 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 	t := tags{server: s, project: app.Project}
 	src := nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true}
 	out.WaysIn = app.WaysInCalled(ctx, user, src, screen.ID)
-	place := nav.Place{Screen: screen.ID, Mode: value(req.Mode), Inputs: map[string]string{}, Set: value(req.Set), Filters: value(req.Filters), Sort: value(req.Sort), Tabs: value(req.Tabs), Find: value(req.Find), Spot: value(req.Spot), Vars: value(req.Vars)}
-	if place.Mode == "" {
-		place.Mode = "view"
-	}
-	for id, wire := range value(req.Inputs) {
-		place.Inputs[id] = wire
-	}
+	place := placeAtWork(req)
 	needs, err := s.fillInputs(ctx, app, user, screen, &place, from)
 	if err != nil {
 		return nil, err
@@ -74,6 +68,45 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 	}
 	out.View, out.Ways = o.View(), o.WaysCalled(ctx, src)
 	return out, nil
+}
+
+// placeAtWork reads where a builder looks at a screen.
+func placeAtWork(req api.WorkRequest) nav.Place {
+	place := nav.Place{Screen: req.Screen, Mode: value(req.Mode), Inputs: map[string]string{}, Set: value(req.Set), Filters: value(req.Filters), Sort: value(req.Sort), Tabs: value(req.Tabs), Find: value(req.Find), Spot: value(req.Spot), Vars: value(req.Vars)}
+	if place.Mode == "" {
+		place.Mode = "view"
+	}
+	for id, wire := range value(req.Inputs) {
+		place.Inputs[id] = wire
+	}
+	return place
+}
+
+// MoreRowsAtWork gives a further stretch of a list on the stage, as the walked user would get it.
+func (s *Server) MoreRowsAtWork(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *building, req api.WorkRowsRequest) (out *nav.ListView, err error) {
+		user, err := s.walked(c, b, req.Work.As)
+		if err != nil {
+			return nil, err
+		}
+		more := func(from nav.Records) error {
+			src := nav.Sources{Records: from, Tags: tags{server: s, project: b.draft.app.Project}, Now: s.localNow(b.draft.app), Others: s.others(c), Ghosts: true}
+			bare := src
+			bare.Bare = true // the other lists stand already
+			o, err := b.draft.app.Open(c, user, placeAtWork(req.Work), bare)
+			if err == nil {
+				out, err = o.More(c, src, req.Element, value(req.Cursor), value(req.Back))
+			}
+			return err
+		}
+		journal := s.journals.of(value(req.Work.Journal), b.account.ID)
+		if len(journal) == 0 {
+			err = more(s.reader(b.draft.app))
+		} else {
+			err = s.replayed(c, b, journal, req.Work.Screen, func(p *records.Press) error { return more(p) })
+		}
+		return out, err
+	})
 }
 
 // fillInputs gives required records a first one to stand on, so that the stage is live at once.

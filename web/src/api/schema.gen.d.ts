@@ -293,6 +293,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/work/rows": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Further rows of a list at work */
+        post: operations["moreRowsAtWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/practise": {
         parameters: {
             query?: never;
@@ -1684,6 +1701,13 @@ export interface components {
             filters?: components["schemas"]["Filter"][];
             sort?: components["schemas"]["Sort"][];
         };
+        /** @description A stretch of a list on a screen at work. */
+        WorkRowsRequest: {
+            work: components["schemas"]["WorkRequest"];
+            element: string;
+            cursor?: string;
+            back?: boolean;
+        };
         /** @description A screen at work for the walked user, between its ways in and out. */
         AtWork: {
             screen: string;
@@ -2599,6 +2623,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AtWork"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    moreRowsAtWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkRowsRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListView"];
                 };
             };
             /** @description a no */

@@ -27,7 +27,7 @@ interface StageProps {
 
 /** The screen itself, live: the same components, records and tags as in use. */
 export function Stage({ as, work, numbers, practice, values, onType, onArrange, width, drawers }: StageProps) {
-  const { project, chosen, choose, pointed, point, setPicker } = useBuild();
+  const { project, chosen, choose, pointed, point, setPicker, journal } = useBuild();
   const box = useRef<HTMLDivElement>(null);
   const [cell, setCell] = useState<{ row: number; col: number }>();
   const titles = useCallback(
@@ -35,6 +35,17 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
       ask(api.GET('/api/build/{project}/records/{table}', { params: { path: { project, table }, query: { as, q } } })),
     [project, as],
   );
+  const more = useSteady((element: string, cursor: string, back: boolean) => {
+    const { screen, place } = work.view ?? { screen: '', place: undefined };
+    const { inputs, mode, set, filters, sort, find, tabs, vars } = place ?? {};
+    const body = {
+      work: { screen, as, journal, inputs, mode, set, filters, sort, find, tabs, vars },
+      element,
+      cursor,
+      back,
+    };
+    return ask(api.POST('/api/build/{project}/work/rows', { params: { path: { project } }, body }));
+  });
   const press = useSteady<Parameters<ScreenHands['onPress']>, Promise<Pressed>>(practice.press);
   const type = useSteady(onType);
   const arrange = useSteady(onArrange);
@@ -56,13 +67,13 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
         onType: type,
         onPress: press,
         onArrange: arrange,
-        more: firstPageOnly,
+        more,
         titles,
         trend: noSamples,
         drawers,
         builder,
       },
-    [view, project, type, press, arrange, titles, drawers, builder],
+    [view, project, type, press, arrange, more, titles, drawers, builder],
   );
   const typed = useMemo(() => ({ values, errors: practice.errors }), [values, practice.errors]);
   const marks = useMemo(() => ({ chosen, lit: pointed, numbers }), [chosen, pointed, numbers]);
@@ -115,9 +126,6 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
   );
 }
 
-const firstPageOnly = async () => {
-  throw new Error('the stage shows the first page of a list');
-};
 const noSamples = async () => ({});
 
 /** Says that nothing is kept, while something was practised. */
