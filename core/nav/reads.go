@@ -1,6 +1,7 @@
 package nav
 
 import (
+	"maps"
 	"slices"
 	"strings"
 
@@ -33,14 +34,23 @@ func (b *planner) needSteps(m *project.Move) {
 
 // asks notes what a gate of the element asks for, for the element and for the whole screen.
 func (b *planner) asks(more needs) {
-	b.plan.needs = b.plan.needs.and(more)
+	b.plan.needs.add(more)
 	if b.element != nil {
-		b.element.needs = b.element.needs.and(more)
+		b.element.needs.add(more)
 	}
 }
 
-func (n needs) and(m needs) needs {
-	return needs{steps: n.steps.with(sortedKeys(m.steps)...), chosen: n.chosen.with(sortedKeys(m.chosen)...), children: n.children.with(sortedKeys(m.children)...)}
+func (n *needs) add(m needs) {
+	n.steps.add(m.steps)
+	n.chosen.add(m.chosen)
+	n.children.add(m.children)
+}
+
+func (s *stepSet) add(more stepSet) {
+	if *s == nil && len(more) > 0 {
+		*s = stepSet{}
+	}
+	maps.Copy(*s, more)
 }
 
 // needTitle adds what the title of a record at a path needs, and the record itself.
