@@ -289,3 +289,23 @@ test('a stop is logged by one press while the line stands', async ({ page }) => 
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(log).toHaveAttribute('aria-disabled', 'true', { timeout: 30_000 });
 });
+
+test('another case: a screen made while naming its target is that case’s alone', async ({ page }) => {
+  await build(page, 's_card', 'Mira Holt, technician', '087');
+  await stage(page).getByRole('button', { name: 'Open the whole cabin' }).click();
+  await sentence(page).getByRole('button', { name: '+ or else' }).click();
+  const pop = page.getByRole('dialog', { name: 'Another case' });
+  await pop.getByRole('button', { name: '+ field' }).click();
+  await page.getByRole('combobox', { name: 'Field to compare' }).fill('state');
+  await page.keyboard.press('Enter');
+  await pop.getByRole('combobox', { name: 'Compared with' }).or(pop.getByRole('combobox', { name: 'Value' })).selectOption('on hold');
+  await pop.getByRole('button', { name: 'Set condition' }).click();
+  await sentence(page).getByRole('button', { name: /choose|stay here/ }).first().click();
+  await page.getByRole('combobox', { name: 'Where it leads' }).fill('What a hold means');
+  await page.keyboard.press('Enter');
+  await page.getByRole('dialog', { name: 'A new screen' }).getByRole('button', { name: 'Make it' }).click();
+  await expect(sentence(page)).toContainText('open What a hold means');
+  await expect(sentence(page)).toContainText('open Cabin on this cabin');
+  await undoAll(page);
+  await expect(sentence(page)).not.toContainText('What a hold means');
+});

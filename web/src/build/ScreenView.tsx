@@ -82,9 +82,9 @@ export function ScreenView(props: ScreenViewProps) {
     [entities, project, screenId, edit, choose],
   );
   const onGround = useCallback(
-    (way: WayOut) => {
+    (way: WayOut, of?: string) => {
       choose(way.element, way.trigger);
-      setPicker('+make');
+      setPicker(of ? `+make/${of}` : '+make');
     },
     [choose],
   );

@@ -15,7 +15,7 @@ const least = 8; // px that a wire is pulled before it counts
 export function usePull(
   ways: WayOut[],
   onTarget: (way: WayOut, screen: string, of?: string) => void,
-  onGround: (way: WayOut) => void,
+  onGround: (way: WayOut, of?: string) => void,
 ): Pulled | undefined {
   const [pulled, setPulled] = useState<Pulled>();
   useEffect(() => {
@@ -48,7 +48,7 @@ export function usePull(
       const target = under?.closest('[data-target]')?.getAttribute('data-target');
       if (!way) return;
       if (target) onTarget(way, target, done.of);
-      else if (under?.closest('[data-ground]')) onGround(way);
+      else if (under?.closest('[data-ground]')) onGround(way, done.of);
     };
     const stop = (e: KeyboardEvent) => {
       if (e.key !== 'Escape' || !now) return;

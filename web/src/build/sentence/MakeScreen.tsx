@@ -7,8 +7,15 @@ import { Pop } from '../Pop';
 import { newScreen } from '../screens';
 import { putMove, type WayRef } from './wiring';
 
+interface MakeProps {
+  title: string;
+  wayRef: WayRef;
+  of: string | undefined; // the case that leads there; the first one if none is said
+  onClose: () => void;
+}
+
 /** The kind of a screen that is made while wiring to it. One edit makes the screen and the way. */
-export function MakeScreen({ title: named, wayRef, onClose }: { title: string; wayRef: WayRef; onClose: () => void }) {
+export function MakeScreen({ title: named, wayRef, of, onClose }: MakeProps) {
   const { entities, edit } = useBuild();
   const tables = tablesOf(entities);
   const [title, setTitle] = useState(named);
@@ -23,7 +30,7 @@ export function MakeScreen({ title: named, wayRef, onClose }: { title: string; w
     // The screen is not on the server yet, so its record is bound by the way's own table here.
     const bind = doc?.record ? await bestBinding(wayRef, table, entities) : undefined;
     const move = { kind: 'screen', target: made.id, ...(doc?.record && bind ? { bind: { [doc.record]: bind } } : {}) };
-    await edit([{ op: 'add', path: `/${made.id}`, value: made.body }, ...putMove(wayRef, move)]);
+    await edit([{ op: 'add', path: `/${made.id}`, value: made.body }, ...putMove(wayRef, move, of)]);
   };
   return (
     <Pop label="A new screen" onClose={onClose}>

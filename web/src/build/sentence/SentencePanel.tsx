@@ -63,7 +63,7 @@ export function SentencePanel() {
             {at === 'Why' && way && <WhyTab way={way} />}
           </Box>
           {way && <NowLine />}
-          {way && openPicker === '+make' && <MakeByPull way={way} />}
+          {way && openPicker?.startsWith('+make') && <MakeByPull way={way} of={openPicker.split('/')[1]} />}
         </>
       )}
     </Flex>
@@ -145,7 +145,7 @@ function innermost(p: PartLike): PartLike {
 }
 
 /** A wire was pulled to empty ground: the screen that it leads to is made, by its name. */
-function MakeByPull({ way }: { way: WayOut }) {
+function MakeByPull({ way, of }: { way: WayOut; of: string | undefined }) {
   const build = useBuild();
-  return <MakeScreen title="" wayRef={refOf(build, way)} onClose={() => build.setPicker(undefined)} />;
+  return <MakeScreen title="" wayRef={refOf(build, way)} of={of} onClose={() => build.setPicker(undefined)} />;
 }

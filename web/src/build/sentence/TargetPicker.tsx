@@ -87,7 +87,7 @@ export function TargetPicker(p: ChipProps & { wayRef: WayRef }) {
   });
   const screens = screensOf(entities);
   const id = chunk.case || caseId(wayRef);
-  if (making !== undefined) return <MakeScreen title={making} wayRef={wayRef} onClose={onClose} />;
+  if (making !== undefined) return <MakeScreen title={making} wayRef={wayRef} of={id} onClose={onClose} />;
   if (form === 'address') return <AddressForm {...p} />;
   if (form === 'choice') return <ChoiceForm {...p} />;
   const setMove = (move: Json | undefined) => edit(putMove(wayRef, move, id));
