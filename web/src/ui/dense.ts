@@ -3,6 +3,19 @@
  * since styling each by properties takes most of the time in which a large form is drawn.
  */
 export const dense = {
+  '.rows': { position: 'relative', overflow: 'auto', overflowAnchor: 'none' },
+  '.rows-table': { width: '100%', borderCollapse: 'collapse', tableLayout: 'fixed' },
+  '.rows-name': { margin: '6px 0 4px', fontSize: 'text', fontWeight: '800' },
+  '.rows-foot': {
+    display: 'flex',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    gap: '14px',
+    minHeight: '34px',
+    paddingTop: '8px',
+    fontSize: 'note',
+    color: 'muted',
+  },
   '.row': { borderBottom: '1px solid', borderColor: 'rule' },
   '.row[data-leads]': { cursor: 'pointer' },
   '.row[data-leads]:hover': { bg: 'faint' },

@@ -1,4 +1,4 @@
-import { Box, Heading } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { ElementView, ListView } from '../../api/client';
 import { useScreen } from '../context';
@@ -44,13 +44,9 @@ export function ListElement({ element, list }: { element: ElementView; list: Lis
 
 function ListFrame({ list, children }: { list: ListView; children: React.ReactNode }) {
   return (
-    <Box>
-      {!list.main && (
-        <Heading as="h2" fontSize="text" fontWeight="800" mb="4px" mt="6px">
-          {list.label}
-        </Heading>
-      )}
+    <div>
+      {!list.main && <h2 className="rows-name">{list.label}</h2>}
       {children}
-    </Box>
+    </div>
   );
 }

@@ -1,4 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { ListView } from '../../api/client';
 import { Action } from '../../ui/controls';
 import { useScreen } from '../context';
@@ -15,7 +15,7 @@ export function ListFoot({ list, stretch, onJump }: FootProps) {
   const known = list.more ? `more than ${list.count.toLocaleString('en')}` : list.count.toLocaleString('en');
   if (stretch.rows.length === 0) return null;
   return (
-    <Flex align="center" gap="14px" pt="8px" fontSize="note" color="muted" minH="34px" wrap="wrap">
+    <div className="rows-foot">
       {(list.main || stretch.next) && list.count > 0 && (
         <span>
           {!list.main && stretch.rows.length < list.count ? `${stretch.rows.length} of ` : ''}
@@ -42,7 +42,7 @@ export function ListFoot({ list, stretch, onJump }: FootProps) {
           {stretch.problem}
         </Box>
       )}
-    </Flex>
+    </div>
   );
 }
 

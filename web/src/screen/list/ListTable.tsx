@@ -1,4 +1,3 @@
-import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, useState } from 'react';
 import type { ElementView, ListView, RowView } from '../../api/client';
@@ -141,11 +140,12 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
   const none = rows.length === 0 && !adding;
   return (
     <>
-      <Box
+      <section
         ref={box}
-        overflow="auto"
+        className="rows"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: the list is one stop for the keyboard; arrows go through its rows
         tabIndex={0}
-        maxH={list.main ? `max(300px, calc(100dvh - ${top}px))` : undefined}
+        style={list.main ? { maxHeight: `max(300px, calc(100dvh - ${top}px))` } : undefined}
         onKeyDown={onKey}
         onScroll={(e) => {
           if (!list.main) return;
@@ -153,27 +153,18 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
           scrolled.current = e.currentTarget.scrollTop;
           look(active);
         }}
-        role="region"
         aria-label={list.label}
         aria-busy={stretch.waiting}
-        position="relative"
-        css={{ overflowAnchor: 'none' }}
       >
-        <Box
-          as="table"
-          w="full"
-          minW={`${narrowest(list, widths) + (ticked ? 34 : 0)}px`}
-          borderCollapse="collapse"
-          tableLayout="fixed"
-        >
+        <table className="rows-table" style={{ minWidth: narrowest(list, widths) + (ticked ? 34 : 0) }}>
           <thead>
-            <Box as="tr">
+            <tr>
               {ticked && <TickAll rows={rows.map((r) => r.key)} ticked={ticked} onTick={onTick} label={list.label} />}
               {list.columns.map((c) => (
                 <ColumnHead key={c.path} column={c} list={list} widths={widths} />
               ))}
               {list.menu && <th className="row-head" style={{ width: 38 }} aria-label="More" />}
-            </Box>
+            </tr>
           </thead>
           <tbody>
             {above > 0 && <Gap height={above} span={span} />}
@@ -208,9 +199,9 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
             {adding && <EditRow element={element} list={list} onEnd={() => work?.onAdding(undefined)} />}
             {below > 0 && <Gap height={below} span={span} />}
           </tbody>
-        </Box>
+        </table>
         {none && <Empty />}
-      </Box>
+      </section>
       {menu.menu}
       <ListFoot list={list} stretch={stretch} onJump={(toEnd) => void jump(toEnd)} />
     </>

@@ -1,4 +1,4 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import { memo, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { ElementView, EntryView, RailView } from '../../api/client';
@@ -19,24 +19,22 @@ export function RailFrame({ rails: all, children }: { rails: RailView[]; childre
   const rails = useMemo(() => standing(all, wide), [all, wide]);
   const at = (edge: string) => rails.filter((r) => r.edge === edge).map((r) => <Rail key={r.id} rail={r} />);
   return (
-    <Flex direction="column" position="relative" minH={builder ? '100%' : 'calc(100dvh - 44px)'}>
+    <div className="railed" style={{ minHeight: builder ? '100%' : 'calc(100dvh - 44px)' }}>
       {at('top')}
-      <Flex flex="1" minH={0} align="stretch">
-        <Box flexShrink={0}>{at('left')}</Box>
-        <Box flex="1" minW={0} bg={view.type === 'operator' ? plantTones.ground : undefined}>
-          <Box h="full" {...besideTabs(all)}>
-            {children}
-          </Box>
-        </Box>
-        <Box flexShrink={0}>{at('right')}</Box>
-      </Flex>
+      <div className="railed-middle">
+        <div className="railed-side">{at('left')}</div>
+        <div className="railed-screen" style={{ background: view.type === 'operator' ? plantTones.ground : undefined }}>
+          <div style={{ height: '100%', ...besideTabs(all) }}>{children}</div>
+        </div>
+        <div className="railed-side">{at('right')}</div>
+      </div>
       {at('bottom')}
       {all
         .filter((r) => r.drawer)
         .map((r) => (
           <DrawerRail key={r.id} rail={r} />
         ))}
-    </Flex>
+    </div>
   );
 }
 
@@ -51,50 +49,37 @@ function standing(all: RailView[], wide: boolean): RailView[] {
 /** Room for the tabs of drawers, so that they cover nothing. */
 function besideTabs(rails: RailView[]) {
   const tab = (edge: string) => rails.some((r) => r.edge === edge && r.drawer?.pull);
-  return { pl: tab('left') ? '28px' : undefined, pr: tab('right') ? '28px' : undefined };
+  return { paddingLeft: tab('left') ? 28 : undefined, paddingRight: tab('right') ? 28 : undefined };
 }
 
 /** One rail. What does not fit folds into “More”, from the end; what never folds stays. */
 const Rail = memo(function Rail({ rail }: { rail: RailView }) {
   const { builder } = useScreen();
   const upright = rail.edge === 'left' || rail.edge === 'right';
-  const box = useRef<HTMLDivElement>(null);
+  const box = useRef<HTMLElement>(null);
   const fits = useFit(box, upright, rail.elements.length);
   const never = new Set(rail.never);
   const folded = foldOf(rail.elements, never, fits);
   const shown = rail.elements.filter((e) => !folded.includes(e));
-  const side = { left: 'Right', right: 'Left', top: 'Bottom', bottom: 'Top' }[rail.edge] ?? 'Right';
   return (
-    <Flex
+    <nav
       ref={box}
-      as="nav"
+      className="rail"
       aria-label={rail.name}
       data-rail={rail.id}
-      direction={upright ? 'column' : 'row'}
-      align={upright ? 'stretch' : 'center'}
-      gap={upright ? '2px' : '4px'}
-      w={upright ? (builder ? '112px' : '148px') : 'full'}
-      h={upright ? (builder ? 'full' : 'calc(100dvh - 44px)') : '52px'}
-      flexShrink={0}
-      position="sticky"
-      {...(rail.edge === 'bottom' ? { bottom: 0, mt: 'auto' } : { top: 0 })}
-      p={upright ? '12px 0 12px 10px' : '4px 12px'}
-      bg="faint"
-      borderColor="rule"
-      {...{ [`border${side}Width`]: '1px' }}
-      overflow="hidden"
-      zIndex="docked"
+      data-edge={rail.edge}
+      data-small={builder ? true : undefined}
     >
       {shown.map((e) => (
         <RailElement key={e.id} element={e} upright={upright} />
       ))}
       {folded.length > 0 && <More elements={folded} name={rail.name} upright={upright} />}
-    </Flex>
+    </nav>
   );
 });
 
 /** How many elements a rail has room for. */
-function useFit(box: React.RefObject<HTMLDivElement | null>, upright: boolean, n: number) {
+function useFit(box: React.RefObject<HTMLElement | null>, upright: boolean, n: number) {
   const [fits, setFits] = useState(n);
   useLayoutEffect(() => {
     const el = box.current;
