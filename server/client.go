@@ -13,8 +13,15 @@ import (
 	"ambergate/core/nav"
 )
 
-//go:embed all:client/dist
+// clientFiles is the built client; before it was built only the page that says so.
+//
+//go:embed all:client
 var clientFiles embed.FS
+
+// notBuilt stands in the stead of the client where it was not built.
+//
+//go:embed client/not-built.html
+var notBuilt []byte
 
 // client serves the built web client; every address that is no file gets its first page.
 func (s *Server) client(c *gin.Context) {
@@ -31,7 +38,7 @@ func (s *Server) client(c *gin.Context) {
 	if err != nil {
 		name = "client/dist/index.html"
 		if data, err = fs.ReadFile(clientFiles, name); err != nil {
-			c.String(http.StatusServiceUnavailable, "The web client was not built into this program. Run `make build`.")
+			c.Data(http.StatusServiceUnavailable, "text/html; charset=utf-8", notBuilt)
 			return
 		}
 	}
