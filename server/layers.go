@@ -54,7 +54,7 @@ func (v *visit) arrive(ctx context.Context, trail string, n int, to *nav.Place) 
 		return err
 	}
 	for _, spot := range spots {
-		if from := v.app.ListOf(spot.Place, table); from != nil {
+		if from := nav.ListOf(v.app.Project, spot.Place, table); from != nil {
 			to.From = from
 			return nil
 		}

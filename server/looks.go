@@ -116,6 +116,6 @@ func (v *visit) placeNote(p nav.Place) string {
 	case "add":
 		words = append(words, "new")
 	}
-	words = append(words, v.app.NarrowedWords(p)...)
+	words = append(words, nav.NarrowedWords(v.app.Project, p)...)
 	return strings.Join(words, ", ")
 }

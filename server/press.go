@@ -243,7 +243,7 @@ func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 		result.Out = ptr(true)
 	}
 	if out.As == "tab" && out.To != nil {
-		result.Kind, result.Address = "stayed", ptr(v.app.Address(*out.To))
+		result.Kind, result.Address = "stayed", ptr(out.To.Address(v.app.Project))
 	}
 	result.Given, result.Then = given(value(req.Depth), out), then(value(req.Depth), out)
 	err := v.keepVars(ctx, req, at, out)

@@ -203,7 +203,7 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 	case err == nil:
 		from.N = known.At
 		if at, err := st.Load(ctx, from.Trail, known.At, v.account.ID, v.project); err == nil {
-			if v.app.Address(at.Place) == v.app.Address(place) {
+			if at.Place.Address(v.app.Project) == place.Address(v.app.Project) {
 				return v.show(ctx, at) // the address of where one stands is no new place
 			}
 			from = at
@@ -225,7 +225,7 @@ func (v *visit) place(address string) (nav.Place, error) {
 	if path == "" {
 		return v.home()
 	}
-	return v.app.ParseAddress(path, query)
+	return nav.ParseAddress(v.app.Project, path, query)
 }
 
 // append puts a place that was opened just now behind another on the trail, and shows it.

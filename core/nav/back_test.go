@@ -84,7 +84,7 @@ func TestTheSentenceAndThePlatesSayHowADialogComesBack(t *testing.T) {
 		t.Error(second)
 	}
 	out, err := press(t, s.mustOpen(t, s.mira, "defect?defect=1"), s, Press{Element: "e_try", Trigger: "release/c_1", Result: "7"})
-	if err != nil || out.To == nil || s.app.Address(*out.To) != "/cabin?cabin=7" {
+	if err != nil || out.To == nil || out.To.Address(s.app.Project) != "/cabin?cabin=7" {
 		t.Errorf("%+v %v", out, err)
 	}
 	way, _ := s.app.WayAt("s_defect", "e_try", "release/c_1")
@@ -133,7 +133,7 @@ func TestADialogOfASharedGateComesBackThroughIt(t *testing.T) {
 func TestARowOfAListIsASpot(t *testing.T) {
 	s := newStand(t, wiredTo("s_defect", one(`{"kind":"screen","target":"s_list","spot":"e_list","spotRow":{"rule":"this"}}`)))
 	out, err := press(t, s.mustOpen(t, s.mira, "defect?defect=2"), s, Press{Element: "e_try"})
-	if err != nil || s.app.Address(*out.To) != "/defects?~spot=e_list%2F2" {
+	if err != nil || out.To.Address(s.app.Project) != "/defects?~spot=e_list%2F2" {
 		t.Fatalf("%+v %v", out.To, err)
 	}
 	o := s.mustOpen(t, s.mira, "defects?~spot=e_list/2")

@@ -144,7 +144,7 @@ func (o *Opening) carry(to *Place, m *MovePlan, w *world) {
 			to.Inputs[id] = v.Wire()
 		}
 	}
-	if c := m.Move.Carry; c != nil && c.All && len(o.place.Filters) > 0 && listTable(o.plan.Screen) == listTable(m.Target) {
+	if c := m.Move.Carry; c != nil && c.All && len(o.place.Filters) > 0 && o.plan.Screen.ListTable() == m.Target.ListTable() {
 		to.Filters = append(to.Filters, o.place.Filters...)
 	}
 }

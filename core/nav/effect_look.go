@@ -25,7 +25,7 @@ func (r effectRun) looked() *Place {
 
 // fieldWords says a field of the screen's main list.
 func (w *sentenceWriter) fieldWords(path string) string {
-	if f, _ := w.app.Project.FieldAt(listTable(w.screen), path); f != nil {
+	if f, _ := w.app.Project.FieldAt(w.screen.ListTable(), path); f != nil {
 		return lowerLabel(f.Label)
 	}
 	return "a field that is gone"
@@ -33,7 +33,7 @@ func (w *sentenceWriter) fieldWords(path string) string {
 
 // listField refuses a field that the main list does not have, or that the user may not see.
 func (r effectRun) listField(path string) error {
-	table := listTable(r.o.plan.Screen)
+	table := r.o.plan.Screen.ListTable()
 	if f, _ := r.o.app.Project.FieldAt(table, path); f == nil || !r.o.maySee(table, path) {
 		return refuse("bad-filter", "The field that this looks at is not there.", "Tell the person who builds this application.")
 	}
@@ -44,7 +44,7 @@ type narrowEffect struct{ alwaysOpen }
 
 func (narrowEffect) plan(b *planner, e *EffectPlan) {
 	spec := e.Spec.(*project.Narrow)
-	if f, _ := b.app.Project.FieldAt(listTable(b.plan.Screen), spec.Path); f == nil {
+	if f, _ := b.app.Project.FieldAt(b.plan.Screen.ListTable(), spec.Path); f == nil {
 		b.broken("filter", spec.Path, cond.Problem{Message: "The field it narrows by is gone.", Length: 1})
 	}
 	if spec.Value != "" {

@@ -351,7 +351,7 @@ func (s *stand) sources() Sources {
 func (s *stand) open(t testing.TB, u *User, address string) (*Opening, error) {
 	t.Helper()
 	slug, query, _ := strings.Cut(address, "?")
-	place, err := s.app.ParseAddress(slug, query)
+	place, err := ParseAddress(s.app.Project, slug, query)
 	if err != nil {
 		return nil, err
 	}

@@ -2,7 +2,6 @@ package nav
 
 import (
 	"fmt"
-	"net/url"
 	"strconv"
 	"strings"
 	"time"
@@ -10,11 +9,6 @@ import (
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
-
-// Compares are the comparisons that a list can be filtered by. A filter's value is as the wire writes it;
-// in: values joined by "|", each escaped as in a path; between: two joined by "..", either may be missing;
-// days: two whole numbers of days from today, joined by "..", either may be missing.
-var Compares = []string{"is", "isNot", "contains", "empty", "notEmpty", "atLeast", "atMost", "in", "between", "days"}
 
 // match gives what the screen's inputs and, for its main list, the place's filters narrow a list by.
 func (o *Opening) match(table string, main bool) ([]Match, error) {
@@ -24,7 +18,7 @@ func (o *Opening) match(table string, main bool) ([]Match, error) {
 		if in.Filter == "" || v.IsNull() || !v.Known() {
 			continue
 		}
-		path, c := o.app.narrows(in, table)
+		path, c := o.app.Project.Narrows(in, table)
 		if c == nil || !o.maySee(table, path) {
 			continue
 		}
@@ -61,16 +55,6 @@ func (o *Opening) match(table string, main bool) ([]Match, error) {
 	return out, nil
 }
 
-// narrows gives the field of a table that an input narrows by: the first of its paths that the table has.
-func (a *App) narrows(in *project.Input, table string) (string, *project.Column) {
-	for _, path := range strings.Fields(in.Filter) {
-		if c, _ := a.Project.FieldAt(table, path); c != nil {
-			return path, c
-		}
-	}
-	return "", nil
-}
-
 func (o *Opening) matchesOf(f Filter, c *project.Column) ([]Match, error) {
 	t := c.TypeOf()
 	t.Choices = nil // a filter for a value that is no choice finds nothing, which is true
@@ -79,7 +63,7 @@ func (o *Opening) matchesOf(f Filter, c *project.Column) ([]Match, error) {
 		path := f.Path
 		if c.References != "" {
 			path = o.app.titlePath(c.References, f.Path)
-			if !o.maySee(listTable(o.plan.Screen), path) {
+			if !o.maySee(o.plan.Screen.ListTable(), path) {
 				return nil, fmt.Errorf("its titles are not visible to you")
 			}
 		}
@@ -160,29 +144,6 @@ func (o *Opening) daysOf(text string) (from, to string, err error) {
 	return from, to, err
 }
 
-// JoinValues writes several values as one filter value.
-func JoinValues(values []string) string {
-	out := make([]string, len(values))
-	for i, v := range values {
-		out[i] = url.PathEscape(v)
-	}
-	return strings.Join(out, "|")
-}
-
-// SplitValues reads what JoinValues wrote.
-func SplitValues(text string) []string {
-	if text == "" {
-		return nil
-	}
-	parts := strings.Split(text, "|")
-	for i, p := range parts {
-		if v, err := url.PathUnescape(p); err == nil {
-			parts[i] = v
-		}
-	}
-	return parts
-}
-
 // titlePath gives the path that stands first in the titles of a relation's records: what they are
 // sorted and searched by.
 func (a *App) titlePath(table, relation string) string {
@@ -194,87 +155,4 @@ func (a *App) titlePath(table, relation string) string {
 		}
 	}
 	return relation
-}
-
-// filterWords says what a filter lets through.
-func (o *Opening) filterWords(f Filter, c *project.Column) string {
-	say := func(wire string) string {
-		if v, err := cond.Parse(cond.Type{Kind: c.TypeOf().Kind}, wire); err == nil {
-			return o.world.say(v, c.TypeOf())
-		}
-		return wire
-	}
-	switch f.Compare {
-	case "isNot":
-		return "not " + say(f.Value)
-	case "contains":
-		return "contains “" + f.Value + "”"
-	case "empty":
-		return "empty"
-	case "notEmpty":
-		return "not empty"
-	case "atLeast":
-		return "from " + say(f.Value)
-	case "atMost":
-		return "up to " + say(f.Value)
-	case "in":
-		parts := SplitValues(f.Value)
-		for i := range parts {
-			parts[i] = say(parts[i])
-		}
-		return strings.Join(parts, " or ")
-	case "between":
-		from, to, _ := strings.Cut(f.Value, "..")
-		return rangeWords(say(from), say(to))
-	case "days":
-		return dayWords(f.Value)
-	}
-	return say(f.Value)
-}
-
-func rangeWords(from, to string) string {
-	switch {
-	case from == "":
-		return "up to " + to
-	case to == "":
-		return "from " + from
-	}
-	return from + " to " + to
-}
-
-// dayWords says a range of days counted from today as people do.
-func dayWords(text string) string {
-	known := map[string]string{
-		"0..0": "today", "-1..-1": "yesterday", "1..1": "tomorrow", "..-1": "before today", "1..": "after today", "..0": "until today", "0..": "from today on",
-	}
-	if words, ok := known[text]; ok {
-		return words
-	}
-	from, to, _ := strings.Cut(text, "..")
-	switch {
-	case to == "0" && strings.HasPrefix(from, "-"):
-		return "the last " + from[1:] + " days"
-	case from == "0":
-		return "the next " + to + " days"
-	}
-	return rangeWords(from, to) + " days from today"
-}
-
-// NarrowedWords says what a place's list is narrowed by, as far as the place itself says it.
-func (a *App) NarrowedWords(p Place) []string {
-	s := a.Project.Screens[p.Screen]
-	if s == nil {
-		return nil
-	}
-	o := &Opening{app: a, world: &world{app: a}}
-	var words []string
-	for _, f := range p.Filters {
-		if c, _ := a.Project.FieldAt(listTable(s), f.Path); c != nil && c.References == "" {
-			words = append(words, lowerLabel(c.Label)+" "+o.filterWords(f, c))
-		}
-	}
-	if p.Find != "" {
-		words = append(words, "“"+p.Find+"”")
-	}
-	return words
 }

@@ -55,8 +55,7 @@ func TestFiltersByType(t *testing.T) {
 			t.Errorf("%s %s %s: %s, %v; want %s", tc.path, tc.compare, tc.value, got, err, tc.want)
 		}
 		c, _ := s.app.Project.FieldAt("t_defects", tc.path)
-		o := &Opening{app: s.app, world: &world{app: s.app, now: time.Now()}}
-		if words := o.filterWords(f, c); tc.words != "" && words != tc.words {
+		if words := f.words(c, time.UTC); tc.words != "" && words != tc.words {
 			t.Errorf("%s %s %s is said as %q, want %q", tc.path, tc.compare, tc.value, words, tc.words)
 		}
 	}

@@ -83,7 +83,7 @@ func (buttonKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	into.take(verdict)
 	v.Writes, v.Drops = gate.Writes(), gate.Unsaved == "drop"
 	if p := verdict.plainLink(gate); p != nil {
-		v.Href = o.app.Address(*p)
+		v.Href = p.Address(o.app.Project)
 	} else if verdict.Open() && verdict.Leave != "" && len(verdict.chosen.Effects) == 0 && gate.Confirm == "" {
 		v.Leave = verdict.Leave
 	}

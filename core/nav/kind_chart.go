@@ -153,7 +153,7 @@ func (o *Opening) withoutOwn(e *ElementPlan, spec *project.Chart, match []Match)
 	own := map[string]bool{}
 	for id, b := range gate.Cases[0].Move.Bind {
 		if in := o.plan.Screen.Inputs[id]; in != nil && b.Rule == "point" {
-			if path, _ := o.app.narrows(in, spec.Table); path == spec.By {
+			if path, _ := o.app.Project.Narrows(in, spec.Table); path == spec.By {
 				own[path] = true
 			}
 		}

@@ -93,7 +93,7 @@ func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		fv.Way = verdict.Open()
 		into.By, into.Reason = verdict.By, verdict.Reason
 		if p := verdict.plainLink(gate); p != nil {
-			fv.Href = o.app.Address(*p)
+			fv.Href = p.Address(o.app.Project)
 		}
 	}
 }

@@ -35,7 +35,7 @@ func (imageKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		iv.Way = v.Open()
 		into.By, into.Reason = v.By, v.Reason
 		if p := v.plainLink(gate); p != nil {
-			iv.Href = o.app.Address(*p)
+			iv.Href = p.Address(o.app.Project)
 		}
 	}
 }

@@ -32,7 +32,7 @@ func (listKind) plan(b *planner, e *project.Element) {
 func (o *Opening) listQuery(e *ElementPlan, after string) (Query, []string, error) {
 	spec := e.Spec.(*project.List)
 	t := o.app.Project.Tables[spec.Table]
-	main := mainList(o.plan.Screen)
+	main := o.plan.Screen.MainList()
 	isMain := main != nil && main.ID == e.ID
 	match, err := o.match(spec.Table, isMain)
 	if err != nil {
@@ -250,7 +250,7 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 		lv.Refused = "Your role may not view " + strings.ToLower(t.Label) + "."
 		return
 	}
-	main := mainList(o.plan.Screen)
+	main := o.plan.Screen.MainList()
 	lv.Main = main != nil && main.ID == e.ID
 	lv.Sort = append(lv.Sort, o.shownOrder(spec, lv.Main)...)
 	lv.InPlace, lv.Adds = o.editsInPlace(spec), o.mayAddRow(e) == ""
@@ -299,7 +299,7 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 			row.Open, row.Reason = v.Open(), v.Reason
 			lv.Opens = lv.Opens || v.Open()
 			if p := v.plainLink(gate); p != nil {
-				row.Href = o.app.Address(*p)
+				row.Href = p.Address(o.app.Project)
 			}
 		}
 		row.Menu = o.menuOf(e, spec.Menu, aim{row: r, element: e.ID, several: true})

@@ -25,7 +25,7 @@ func (o *Opening) menuOf(e *ElementPlan, menu map[string]*project.Entry, at aim)
 			ev.State = "greyed"
 		}
 		if p := v.plainLink(gate); p != nil {
-			ev.Href = o.app.Address(*p)
+			ev.Href = p.Address(o.app.Project)
 		}
 		out = append(out, ev)
 	}

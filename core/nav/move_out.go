@@ -153,7 +153,7 @@ func (projectMove) aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
 			to.Inputs[id] = value.Wire()
 		}
 	}
-	v.Leave, v.As = "/use/"+m.Project+other.Address(to), m.As
+	v.Leave, v.As = "/use/"+m.Project+to.Address(other.Project), m.As
 }
 
 func (projectMove) now(v Verdict) string { return "leads to " + v.Leave }

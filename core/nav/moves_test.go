@@ -33,7 +33,7 @@ func TestAlongARailOverWhatIsOpen(t *testing.T) {
 			out, err := press(t, o, s, Press{Element: tc.step})
 			got := "stays " + out.Message
 			if out.To != nil {
-				got = s.app.Address(*out.To)
+				got = out.To.Address(s.app.Project)
 			} else if err != nil {
 				got = "greyed " + err.(*Refusal).Then
 			}
@@ -81,8 +81,8 @@ func TestASpotOpensItsTab(t *testing.T) {
 
 func TestAddressesKeepTheirSpot(t *testing.T) {
 	s := newStand(t, "")
-	p, err := s.app.ParseAddress("defects", "cabin=7&~spot=e_list")
-	if err != nil || p.Spot != "e_list" || s.app.Address(p) != "/defects?cabin=7&~spot=e_list" {
+	p, err := ParseAddress(s.app.Project, "defects", "cabin=7&~spot=e_list")
+	if err != nil || p.Spot != "e_list" || p.Address(s.app.Project) != "/defects?cabin=7&~spot=e_list" {
 		t.Errorf("%+v %v", p, err)
 	}
 }

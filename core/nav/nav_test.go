@@ -23,12 +23,12 @@ func TestAddressesAreCalls(t *testing.T) {
 		"/defect?defect=1&~mode=edit", "/defect?~mode=add&~set.cabin=7",
 	} {
 		slug, query, _ := strings.Cut(address[1:], "?")
-		p, err := s.app.ParseAddress(slug, query)
+		p, err := ParseAddress(s.app.Project, slug, query)
 		if err != nil {
 			t.Errorf("%s: %v", address, err)
 			continue
 		}
-		if got := s.app.Address(p); got != address {
+		if got := p.Address(s.app.Project); got != address {
 			t.Errorf("%s is written as %s", address, got)
 		}
 	}
@@ -131,7 +131,7 @@ func TestMovesAndRecordRules(t *testing.T) {
 			t.Errorf("%s %+v: %v %+v", tc.address, tc.press, err, out)
 			continue
 		}
-		if got := s.app.Address(*out.To); got != tc.want {
+		if got := out.To.Address(s.app.Project); got != tc.want {
 			t.Errorf("%s %s leads to %s, want %s", tc.address, tc.press.Element, got, tc.want)
 		}
 	}
@@ -417,7 +417,7 @@ func FuzzAddress(f *testing.F) {
 	f.Add("defect", "defect=1&~mode=add&~set.cabin=8")
 	s := newStand(f, "")
 	f.Fuzz(func(t *testing.T, slug, query string) {
-		p, err := s.app.ParseAddress(slug, query)
+		p, err := ParseAddress(s.app.Project, slug, query)
 		if err != nil {
 			var r *Refusal
 			if !errors.As(err, &r) || r.What == "" {

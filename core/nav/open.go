@@ -116,7 +116,7 @@ func (a *App) enter(ctx context.Context, user *User, place Place, src Sources) (
 		place.Mode = "view"
 	}
 	place = place.spotted()
-	inputs, err := a.checkPlace(place)
+	inputs, err := place.check(a.Project)
 	if err != nil {
 		return nil, err
 	}

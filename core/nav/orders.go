@@ -48,7 +48,7 @@ func (a *App) OrdersOf(table string) []ListOrder {
 		}
 		for _, w := range plan.Ways() {
 			for _, c := range w.Gate.Cases {
-				if m := c.Move; m != nil && m.Arrive != nil && len(m.Arrive.Sort) > 0 && m.Target != nil && listTable(m.Target) == table {
+				if m := c.Move; m != nil && m.Arrive != nil && len(m.Arrive.Sort) > 0 && m.Target != nil && m.Target.ListTable() == table {
 					var sort []Sort
 					for _, o := range project.Ordered(m.Arrive.Sort) {
 						sort = append(sort, Sort{Path: o.Path, Desc: o.Desc})

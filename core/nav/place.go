@@ -2,7 +2,6 @@ package nav
 
 import (
 	"net/url"
-	"sort"
 	"strings"
 
 	"ambergate/core/cond"
@@ -73,10 +72,32 @@ type Sort struct {
 	Desc bool   `json:"desc,omitempty"`
 }
 
-// Address writes a place as the part of an address after /use/<project>: the call itself.
+// ListOf gives the list of a table that a place shows, as what records are opened from; nil if there is none.
+func ListOf(of *project.Project, p Place, table string) *From {
+	s := of.Screens[p.Screen]
+	if s == nil || table == "" {
+		return nil
+	}
+	e := s.MainList()
+	if e == nil || e.Spec.(*project.List).Table != table {
+		e = nil
+		for _, id := range sortedKeys(s.Elements) {
+			if l, ok := s.Elements[id].Spec.(*project.List); ok && l.Table == table {
+				e = s.Elements[id]
+				break
+			}
+		}
+	}
+	if e == nil {
+		return nil
+	}
+	return &From{Screen: p.Screen, Element: e.ID, Inputs: p.Inputs, Filters: p.Filters, Sort: p.Sort, Find: p.Find}
+}
+
+// Address writes the place as the part of an address after /use/<project>: the call itself.
 // Inputs stand in declared order; what is not an input stands under the reserved prefix ~.
-func (a *App) Address(p Place) string {
-	s := a.Project.Screens[p.Screen]
+func (p Place) Address(of *project.Project) string {
+	s := of.Screens[p.Screen]
 	if s == nil {
 		return "/"
 	}
@@ -91,18 +112,18 @@ func (a *App) Address(p Place) string {
 		add("~mode", p.Mode)
 	}
 	for _, field := range sortedKeys(p.Set) {
-		add("~set."+a.aliasPath(s.RecordTable(), field), p.Set[field])
+		add("~set."+aliasPath(of, s.RecordTable(), field), p.Set[field])
 	}
-	table := listTable(s)
+	table := s.ListTable()
 	for _, f := range p.Filters {
-		add("~filter."+a.aliasPath(table, f.Path), f.Compare+":"+f.Value)
+		add("~filter."+aliasPath(of, table, f.Path), f.Compare+":"+f.Value)
 	}
 	for _, o := range p.Sort {
 		sign := ""
 		if o.Desc {
 			sign = "-"
 		}
-		add("~sort", sign+a.aliasPath(table, o.Path))
+		add("~sort", sign+aliasPath(of, table, o.Path))
 	}
 	if p.Find != "" {
 		add("~find", p.Find)
@@ -121,8 +142,8 @@ func (a *App) Address(p Place) string {
 }
 
 // ParseAddress reads what Address writes, and what people type. Errors are *Refusal.
-func (a *App) ParseAddress(slug, query string) (Place, error) {
-	s := a.Project.ScreenBySlug(slug)
+func ParseAddress(of *project.Project, slug, query string) (Place, error) {
+	s := of.ScreenBySlug(slug)
 	if s == nil {
 		return Place{}, refuse("no-screen", "There is no screen at “"+slug+"”.", "Check the address, or go home.")
 	}
@@ -144,13 +165,13 @@ func (a *App) ParseAddress(slug, query string) (Place, error) {
 			if p.Set == nil {
 				p.Set = map[string]string{}
 			}
-			p.Set[a.idPath(s.RecordTable(), name[len("~set."):])] = value
+			p.Set[idPath(of, s.RecordTable(), name[len("~set."):])] = value
 		case strings.HasPrefix(name, "~filter."):
 			compare, v, _ := strings.Cut(value, ":")
-			p.Filters = append(p.Filters, Filter{Path: a.idPath(listTable(s), name[len("~filter."):]), Compare: compare, Value: v})
+			p.Filters = append(p.Filters, Filter{Path: idPath(of, s.ListTable(), name[len("~filter."):]), Compare: compare, Value: v})
 		case name == "~sort":
 			for _, one := range values[name] {
-				p.Sort = append(p.Sort, Sort{Path: a.idPath(listTable(s), strings.TrimPrefix(one, "-")), Desc: strings.HasPrefix(one, "-")})
+				p.Sort = append(p.Sort, Sort{Path: idPath(of, s.ListTable(), strings.TrimPrefix(one, "-")), Desc: strings.HasPrefix(one, "-")})
 			}
 		case strings.HasPrefix(name, "~tab."):
 			if p.Tabs == nil {
@@ -181,9 +202,9 @@ func inputNames(s *project.Screen) string {
 	return strings.Join(names, ", ")
 }
 
-// checkPlace refuses inputs, modes, filters and sorts that do not fit the screen.
-func (a *App) checkPlace(p Place) (map[string]cond.Value, error) {
-	s := a.Project.Screens[p.Screen]
+// check refuses inputs, modes, filters and sorts that do not fit the screen.
+func (p Place) check(of *project.Project) (map[string]cond.Value, error) {
+	s := of.Screens[p.Screen]
 	switch p.Mode {
 	case "view":
 	case "edit", "add":
@@ -209,14 +230,14 @@ func (a *App) checkPlace(p Place) (map[string]cond.Value, error) {
 		}
 		inputs[id] = v
 	}
-	table := listTable(s)
+	table := s.ListTable()
 	for _, f := range p.Filters {
-		if c, _ := a.Project.FieldAt(table, f.Path); c == nil || !known(Compares, f.Compare) {
+		if c, _ := of.FieldAt(table, f.Path); c == nil || !known(Compares, f.Compare) {
 			return nil, refuse("bad-filter", "This list cannot be filtered like that.", "Take the filter off the address.")
 		}
 	}
 	for _, o := range p.Sort {
-		if c, _ := a.Project.FieldAt(table, o.Path); c == nil {
+		if c, _ := of.FieldAt(table, o.Path); c == nil {
 			return nil, refuse("bad-filter", "This list cannot be sorted like that.", "Take the order off the address.")
 		}
 	}
@@ -232,40 +253,12 @@ func known(words []string, w string) bool {
 	return false
 }
 
-// listTable gives the table of a screen's main list: the topmost.
-func listTable(s *project.Screen) string {
-	if l := mainList(s); l != nil {
-		return l.Spec.(*project.List).Table
-	}
-	return ""
+func aliasPath(of *project.Project, table, path string) string {
+	return swapPath(of, table, path, func(f *project.Column) string { return f.Alias })
 }
 
-// mainList gives the topmost list that is not a child list; nil when there is none.
-func mainList(s *project.Screen) *project.Element {
-	var lists []*project.Element
-	for _, e := range s.Elements {
-		if l, ok := e.Spec.(*project.List); ok && l.Relation == "" {
-			lists = append(lists, e)
-		}
-	}
-	if len(lists) == 0 {
-		return nil
-	}
-	sort.Slice(lists, func(i, j int) bool {
-		if lists[i].Cell.Row != lists[j].Cell.Row {
-			return lists[i].Cell.Row < lists[j].Cell.Row
-		}
-		return lists[i].ID < lists[j].ID
-	})
-	return lists[0]
-}
-
-func (a *App) aliasPath(table, path string) string {
-	return a.swapPath(table, path, func(f *project.Column) string { return f.Alias })
-}
-
-func (a *App) idPath(table, path string) string {
-	t := a.Project.Tables[table]
+func idPath(of *project.Project, table, path string) string {
+	t := of.Tables[table]
 	var out []string
 	for _, part := range strings.Split(path, ".") {
 		if t == nil {
@@ -281,20 +274,20 @@ func (a *App) idPath(table, path string) string {
 			return path
 		}
 		out = append(out, found.ID)
-		t = a.Project.Tables[found.References]
+		t = of.Tables[found.References]
 	}
 	return strings.Join(out, ".")
 }
 
-func (a *App) swapPath(table, path string, name func(*project.Column) string) string {
-	t := a.Project.Tables[table]
+func swapPath(of *project.Project, table, path string, name func(*project.Column) string) string {
+	t := of.Tables[table]
 	var out []string
 	for _, part := range strings.Split(path, ".") {
 		if t == nil || t.Fields[part] == nil {
 			return path
 		}
 		out = append(out, name(t.Fields[part]))
-		t = a.Project.Tables[t.Fields[part].References]
+		t = of.Tables[t.Fields[part].References]
 	}
 	return strings.Join(out, ".")
 }

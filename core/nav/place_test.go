@@ -7,25 +7,25 @@ import (
 
 func TestOldSlugsAndFieldIdsInAddressesStillLead(t *testing.T) {
 	s := newStand(t, `[{"op":"replace","path":"/s_list/slug","value":"faults"},{"op":"add","path":"/s_list/oldSlugs","value":{"defects":true}}]`)
-	p, err := s.app.ParseAddress("defects", "~filter.f_state=is:open")
+	p, err := ParseAddress(s.app.Project, "defects", "~filter.f_state=is:open")
 	if err != nil || p.Screen != "s_list" || p.Filters[0].Path != "f_state" {
 		t.Fatalf("%+v %v", p, err)
 	}
-	if got := s.app.Address(p); got != "/faults?~filter.state=is%3Aopen" {
+	if got := p.Address(s.app.Project); got != "/faults?~filter.state=is%3Aopen" {
 		t.Errorf("it is written as %s", got)
 	}
 }
 
 func TestAnAddressKeepsTheOrderOfItsInputs(t *testing.T) {
 	s := newStand(t, "")
-	p, err := s.app.ParseAddress("defects", "by=1&~sort=what&cabin=7&~sort=-code")
+	p, err := ParseAddress(s.app.Project, "defects", "by=1&~sort=what&cabin=7&~sort=-code")
 	if err != nil {
 		t.Fatal(err)
 	}
-	if got := s.app.Address(p); got != "/defects?cabin=7&by=1&~sort=what&~sort=-code" {
+	if got := p.Address(s.app.Project); got != "/defects?cabin=7&by=1&~sort=what&~sort=-code" {
 		t.Errorf("it is written as %s", got)
 	}
-	if got := s.app.Address(Place{Screen: "s_gone"}); got != "/" {
+	if got := (Place{Screen: "s_gone"}).Address(s.app.Project); got != "/" {
 		t.Errorf("a screen that is gone is at %s", got)
 	}
 }
@@ -34,8 +34,8 @@ func TestOddValuesInAddressesComeBackWhole(t *testing.T) {
 	s := newStand(t, "")
 	for _, value := range []string{"a&b=c", "50 %", "~mode", "ü/ö?", "a+b", strings.Repeat("x", 300), "::"} {
 		p := Place{Screen: "s_list", Mode: "view", Inputs: map[string]string{}, Filters: []Filter{{Path: "f_what", Compare: "contains", Value: value}}}
-		slug, query, _ := strings.Cut(s.app.Address(p)[1:], "?")
-		again, err := s.app.ParseAddress(slug, query)
+		slug, query, _ := strings.Cut(p.Address(s.app.Project)[1:], "?")
+		again, err := ParseAddress(s.app.Project, slug, query)
 		if err != nil || len(again.Filters) != 1 || again.Filters[0].Value != value {
 			t.Errorf("%q comes back as %+v (%v)", value, again.Filters, err)
 		}

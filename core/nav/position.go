@@ -82,7 +82,7 @@ func (o *Opening) narrowedBy(ctx context.Context, src Sources, q Query) string {
 	}
 	for _, f := range from.Filters {
 		if c, _ := o.app.Project.FieldAt(q.Table.ID, f.Path); c != nil && o.maySee(q.Table.ID, f.Path) {
-			words = append(words, o.filterWords(f, c))
+			words = append(words, f.words(c, o.zone()))
 		}
 	}
 	if from.Find != "" {

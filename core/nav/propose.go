@@ -218,7 +218,7 @@ func (a *App) choicesOf(in *project.Input, target *project.Screen) []string {
 		case *project.Chart:
 			table = spec.Table
 		}
-		if _, f := a.narrows(in, table); f != nil && len(f.Choices) > 0 {
+		if _, f := a.Project.Narrows(in, table); f != nil && len(f.Choices) > 0 {
 			return f.Choices
 		}
 	}

@@ -41,7 +41,7 @@ type ConflictField struct {
 
 // question gives what must be asked before anything is done; nil when nothing is.
 func (o *Opening) question(ctx context.Context, g *GatePlan, c *CasePlan, p Press, at aim, src Changer) (*Question, error) {
-	about := o.app.Address(o.place) + "|" + p.Element + "|"
+	about := o.place.Address(o.app.Project) + "|" + p.Element + "|"
 	if o.world.record != nil {
 		about += o.world.record.Version
 	}

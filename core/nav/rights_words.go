@@ -36,7 +36,7 @@ func (a *App) mayEnter(plan *ScreenPlan, roles map[string]bool) May {
 		return May{State: "no", By: "roles", Words: "it is for " + a.roleWords(s.Roles)}
 	}
 	free := May{State: "yes", Words: "may be here"}
-	if l := mainList(s); l != nil {
+	if l := s.MainList(); l != nil {
 		if t := a.Project.Tables[l.Spec.(*project.List).Table]; t != nil && !a.Project.GrantOf(roles, t.ID).View {
 			free = May{State: "yes", By: "list", Words: "may be here, but not view " + lowerLabel(t.Label)}
 		}
@@ -210,7 +210,7 @@ func (a *App) MayDo(user *User) (tables []TableMay, screens []ScreenMay) {
 			m.While = plan.Guard.Root.Phrase()
 		}
 		if !needsInput(plan.Screen) {
-			m.Address = a.Address(Place{Screen: id, Mode: "view", Inputs: map[string]string{}})
+			m.Address = Place{Screen: id, Mode: "view", Inputs: map[string]string{}}.Address(a.Project)
 		}
 		screens = append(screens, m)
 	}

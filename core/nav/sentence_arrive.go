@@ -2,6 +2,7 @@ package nav
 
 import (
 	"strings"
+	"time"
 
 	"ambergate/core/project"
 )
@@ -12,7 +13,7 @@ func (w *sentenceWriter) arrive(c *CasePlan) {
 	if a == nil || c.Move.Target == nil {
 		return
 	}
-	table := listTable(c.Move.Target)
+	table := c.Move.Target.ListTable()
 	var narrowed, ordered []string
 	for _, f := range project.Ordered(a.Filters) {
 		if col, _ := w.app.Project.FieldAt(table, f.Path); col != nil {
@@ -48,12 +49,11 @@ func (w *sentenceWriter) arriveWords(f *project.ArriveFilter, col *project.Colum
 	if title := w.called.of(col.References, f.Value); plain && title != "" {
 		return label + verb + title
 	}
-	o := &Opening{app: w.app, world: &world{app: w.app}}
 	if !plain {
-		return label + " " + o.filterWords(Filter{Path: f.Path, Compare: f.Compare, Value: f.Value}, col)
+		return label + " " + Filter{Path: f.Path, Compare: f.Compare, Value: f.Value}.words(col, time.UTC)
 	}
 	if col.Type == "date" || col.Type == "yesno" {
-		return label + verb + o.filterWords(Filter{Path: f.Path, Compare: "is", Value: f.Value}, col)
+		return label + verb + Filter{Path: f.Path, Compare: "is", Value: f.Value}.words(col, time.UTC)
 	}
 	return label + verb + f.Value
 }

@@ -61,7 +61,7 @@ func (o *Opening) followSeveral(ctx context.Context, p Press, src Changer) (Outc
 
 // askSeveral asks once for all rows.
 func (o *Opening) askSeveral(g *GatePlan, c *CasePlan, t *project.Table, p Press, n int) *Question {
-	q := &Question{Kind: "confirm", about: o.app.Address(o.place) + "|" + p.Element + "|" + p.Trigger}
+	q := &Question{Kind: "confirm", about: o.place.Address(o.app.Project) + "|" + p.Element + "|" + p.Trigger}
 	if g.Question != nil {
 		q.Words = g.Question.Say(o.world, o.world.say)
 	}

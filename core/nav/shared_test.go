@@ -32,7 +32,7 @@ func TestASharedGateSeesOnlyWhatItIsGiven(t *testing.T) {
 		t.Errorf("%+v", e)
 	}
 	out, err := press(t, s.mustOpen(t, s.mira, "defects"), s, Press{Element: "e_list", Trigger: "row", Row: "3"})
-	if err != nil || out.To == nil || s.app.Address(*out.To) != "/defect?defect=3" {
+	if err != nil || out.To == nil || out.To.Address(s.app.Project) != "/defect?defect=3" {
 		t.Errorf("%+v, %v", out, err)
 	}
 	if uses := s.app.UsesOf("g_open"); len(uses) != 3 {
@@ -157,7 +157,7 @@ func TestRailsStandByTheirRule(t *testing.T) {
 		t.Errorf("a lead has %q", got)
 	}
 	o := s.mustOpen(t, s.mira, "defects")
-	if out, err := press(t, o, s, Press{Element: "e_r3"}); err != nil || s.app.Address(*out.To) != "/defects?by=1" {
+	if out, err := press(t, o, s, Press{Element: "e_r3"}); err != nil || out.To.Address(s.app.Project) != "/defects?by=1" {
 		t.Errorf("along: %+v, %v", out, err)
 	}
 	// A button of a rail that does not stand here cannot be pressed.

@@ -29,28 +29,6 @@ type StepView struct {
 	Slow       bool   `json:"slow,omitempty"` // they could not be found in time
 }
 
-// ListOf gives the list of a table that a place shows, as what records are opened from; nil if there is none.
-func (a *App) ListOf(p Place, table string) *From {
-	s := a.Project.Screens[p.Screen]
-	if s == nil || table == "" {
-		return nil
-	}
-	e := mainList(s)
-	if e == nil || e.Spec.(*project.List).Table != table {
-		e = nil
-		for _, id := range sortedKeys(s.Elements) {
-			if l, ok := s.Elements[id].Spec.(*project.List); ok && l.Table == table {
-				e = s.Elements[id]
-				break
-			}
-		}
-	}
-	if e == nil {
-		return nil
-	}
-	return &From{Screen: p.Screen, Element: e.ID, Inputs: p.Inputs, Filters: p.Filters, Sort: p.Sort, Find: p.Find}
-}
-
 // StepsAlong gives the table whose list a place is stepped along, or "" when nothing there asks for it.
 func (a *App) StepsAlong(p Place) string {
 	plan := a.Screens[p.Screen]
@@ -66,7 +44,7 @@ func (a *App) TablesOf(screen string) []string {
 	if s == nil {
 		return nil
 	}
-	tables := []string{s.RecordTable(), listTable(s)}
+	tables := []string{s.RecordTable(), s.ListTable()}
 	if plan := a.Screens[screen]; plan != nil {
 		tables = append(tables, sortedKeys(plan.adds)...)
 	}
@@ -78,7 +56,7 @@ func writtenBy(s *project.Screen) string {
 	if table := s.RecordTable(); table != "" {
 		return table
 	}
-	return listTable(s)
+	return s.ListTable()
 }
 
 // AsksChosen says whether ways of a screen depend on the chosen rows of its lists.
@@ -122,7 +100,7 @@ func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, erro
 		}
 	}
 	place := Place{Screen: from.Screen, Mode: "view", Inputs: from.Inputs, Filters: from.Filters, Sort: from.Sort, Find: from.Find}
-	inputs, err := o.app.checkPlace(place)
+	inputs, err := place.check(o.app.Project)
 	if element == nil || err != nil {
 		return whole, t.Label, nil // the list has changed since: all records then
 	}

@@ -106,14 +106,14 @@ func TestWithoutAListAllRecordsAreSteppedAlong(t *testing.T) {
 
 func TestTheNearestListIsFound(t *testing.T) {
 	s := newStand(t, stepping)
-	list, err := s.app.ParseAddress("defects", "cabin=7&~find=door")
+	list, err := ParseAddress(s.app.Project, "defects", "cabin=7&~find=door")
 	if err != nil {
 		t.Fatal(err)
 	}
-	if from := s.app.ListOf(list, "t_defects"); from == nil || from.Element != "e_list" || from.Find != "door" || from.Inputs["i_cabin"] != "7" {
+	if from := ListOf(s.app.Project, list, "t_defects"); from == nil || from.Element != "e_list" || from.Find != "door" || from.Inputs["i_cabin"] != "7" {
 		t.Errorf("from %+v", from)
 	}
-	if s.app.ListOf(list, "t_cabins") != nil || s.app.ListOf(Place{Screen: "s_gone"}, "t_defects") != nil {
+	if ListOf(s.app.Project, list, "t_cabins") != nil || ListOf(s.app.Project, Place{Screen: "s_gone"}, "t_defects") != nil {
 		t.Error("a list of something else is taken")
 	}
 	if got := s.app.StepsAlong(Place{Screen: "s_defect", Mode: "edit"}); got != "t_defects" {

@@ -30,7 +30,7 @@ func (s *stand) with(t testing.TB, address string, vars map[string]string) *Open
 func (s *stand) place(t testing.TB, address string) Place {
 	t.Helper()
 	slug, query, _ := strings.Cut(address, "?")
-	place, err := s.app.ParseAddress(slug, query)
+	place, err := ParseAddress(s.app.Project, slug, query)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -79,7 +79,7 @@ func TestWhatIsSetHoldsForWhatFollows(t *testing.T) {
 		t.Errorf("without a lift: %+v", e)
 	}
 	out, err := press(t, s.with(t, "board", map[string]string{"v_lift": "1"}), s, Press{Element: "e_try"})
-	if err != nil || out.To == nil || s.app.Address(*out.To) != "/drive?lift=1" || out.Vars["v_count"] != "20" {
+	if err != nil || out.To == nil || out.To.Address(s.app.Project) != "/drive?lift=1" || out.Vars["v_count"] != "20" {
 		t.Errorf("%+v %v", out, err)
 	}
 }

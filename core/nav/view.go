@@ -69,7 +69,7 @@ func (o *Opening) View() *View {
 	s := o.plan.Screen
 	v := &View{
 		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.place.Mode, Bare: s.Bare,
-		Place: o.place, Find: o.place.Find, Address: o.app.Address(o.place), Elements: make([]ElementView, 0, len(o.plan.Elements)), Context: o.chips(),
+		Place: o.place, Find: o.place.Find, Address: o.place.Address(o.app.Project), Elements: make([]ElementView, 0, len(o.plan.Elements)), Context: o.chips(),
 	}
 	if o.place.Mode == "add" {
 		if t := o.app.Project.Tables[s.RecordTable()]; t != nil {
@@ -166,13 +166,13 @@ func (o *Opening) chips() []Chip {
 		}
 		out = append(out, Chip{Input: in.ID, Label: in.Label, Words: words, Clear: !in.Required})
 	}
-	table := listTable(s)
+	table := s.ListTable()
 	for _, f := range o.place.Filters {
 		c, _ := o.app.Project.FieldAt(table, f.Path)
 		if c == nil {
 			continue
 		}
-		out = append(out, Chip{Path: f.Path, Label: c.Label, Words: o.filterWords(f, c), Clear: true})
+		out = append(out, Chip{Path: f.Path, Label: c.Label, Words: f.words(c, o.zone()), Clear: true})
 	}
 	return out
 }

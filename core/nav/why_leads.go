@@ -42,7 +42,7 @@ func (q *asking) leads(ctx context.Context, g *GatePlan, v Verdict) error {
 		return err
 	}
 	target := q.app.Project.Screens[to.Screen]
-	q.out.Leads = &Leads{Screen: to.Screen, Title: target.Title, Mode: to.Mode, As: as, Address: q.app.Address(*to), Judged: judged, Opens: refusal == nil, Inputs: []LedInput{}}
+	q.out.Leads = &Leads{Screen: to.Screen, Title: target.Title, Mode: to.Mode, As: as, Address: to.Address(q.app.Project), Judged: judged, Opens: refusal == nil, Inputs: []LedInput{}}
 	for _, in := range project.Ordered(target.Inputs) {
 		value, given := to.Inputs[in.ID]
 		if !given {

@@ -9,7 +9,7 @@ import (
 func (s *stand) why(t testing.TB, u *User, address string, at Aim) *Explanation {
 	t.Helper()
 	slug, query, _ := strings.Cut(address, "?")
-	place, err := s.app.ParseAddress(slug, query)
+	place, err := ParseAddress(s.app.Project, slug, query)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -80,7 +80,7 @@ func TestEveryRuleFindsItsRecord(t *testing.T) {
 			t.Errorf("%s: %+v, %v", name, out, err)
 			continue
 		}
-		if got := s.app.Address(*out.To); got != tc.to {
+		if got := out.To.Address(s.app.Project); got != tc.to {
 			t.Errorf("%s leads to %s, want %s", name, got, tc.to)
 		}
 		way, _ := s.app.WayAt(tc.screen, "e_try", "release")
@@ -112,7 +112,7 @@ func TestWhereThereIsNoChildThePolicyDecides(t *testing.T) {
 				t.Errorf("%s: pressed all the same: %v", policy, err)
 			}
 		case out.To != nil:
-			got = s.app.Address(*out.To)
+			got = out.To.Address(s.app.Project)
 		default:
 			got = "stays " + out.Message
 		}
@@ -130,7 +130,7 @@ func TestARecordIsAskedForFirst(t *testing.T) {
 		t.Fatalf("%+v, %v", out, err)
 	}
 	out, err = press(t, o, s, Press{Element: "e_try", Picked: map[string]string{"i_c": "7"}})
-	if err != nil || out.To == nil || s.app.Address(*out.To) != "/cabin?cabin=7" {
+	if err != nil || out.To == nil || out.To.Address(s.app.Project) != "/cabin?cabin=7" {
 		t.Errorf("%+v, %v", out, err)
 	}
 }
@@ -159,7 +159,7 @@ func TestEveryMoveLeadsWhereItSays(t *testing.T) {
 		s := newStand(t, wiredTo("s_defect", one(tc.move)))
 		s.data.data["t_defects"]["3"]["f_code"] = cond.String("//elsewhere.example/<x")
 		slug, query, _ := strings.Cut(tc.address, "?")
-		place, err := s.app.ParseAddress(slug, query)
+		place, err := ParseAddress(s.app.Project, slug, query)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -182,7 +182,7 @@ func TestEveryMoveLeadsWhereItSays(t *testing.T) {
 		} else {
 			got = out.Move + " " + out.Leave
 			if out.To != nil {
-				got = out.Move + " " + s.app.Address(*out.To)
+				got = out.Move + " " + out.To.Address(s.app.Project)
 			}
 		}
 		if got != tc.want {
@@ -221,7 +221,7 @@ func TestEffectsOnWhatIsLookedAt(t *testing.T) {
 			t.Errorf("%s: %+v, %v", name, out, err)
 			continue
 		}
-		if got := strings.ReplaceAll(s.app.Address(*out.To), "%3A", ":"); got != tc.want {
+		if got := strings.ReplaceAll(out.To.Address(s.app.Project), "%3A", ":"); got != tc.want {
 			t.Errorf("%s: %s, want %s", name, got, tc.want)
 		}
 		if s.app.Writes("s_list", "e_try") {
@@ -241,11 +241,11 @@ func TestASpanOfTimeIsChosenAndTakenBack(t *testing.T) {
 	s.date(t)
 	week := time.Date(2026, 3, 2, 0, 0, 0, 0, time.UTC).Format(time.DateOnly)
 	out, err := press(t, s.mustOpen(t, s.mira, "chart"), s, Press{Element: "e_weeks", Point: week})
-	if err != nil || out.To == nil || s.app.Address(*out.To) != "/chart?from=2026-03-02&to=2026-03-08" {
+	if err != nil || out.To == nil || out.To.Address(s.app.Project) != "/chart?from=2026-03-02&to=2026-03-08" {
 		t.Fatalf("%+v, %v", out, err)
 	}
 	out, err = press(t, s.mustOpen(t, s.mira, "chart?from=2026-03-02&to=2026-03-08"), s, Press{Element: "e_weeks", Point: week})
-	if err != nil || out.To == nil || s.app.Address(*out.To) != "/chart" {
+	if err != nil || out.To == nil || out.To.Address(s.app.Project) != "/chart" {
 		t.Errorf("chosen again: %+v, %v", out, err)
 	}
 }

@@ -215,42 +215,7 @@ func (w *world) title(row *Row, table, path string) string {
 	return t.Say(prefixed{w, row, path}, func(v cond.Value, typ cond.Type) string { return w.say(v, typ) })
 }
 
-// say writes a value for people: the project's own words are the choices; dates as in 12 Nov 2026.
-func (w *world) say(v cond.Value, t cond.Type) string {
-	switch v.Kind() {
-	case cond.YesNo:
-		if v.True() {
-			return "yes"
-		}
-		return "no"
-	case cond.Date:
-		d, _ := v.Time()
-		return d.Format("2 Jan 2006")
-	case cond.Moment:
-		m, _ := v.Time()
-		return m.In(w.now.Location()).Format("2 Jan 2006 15:04")
-	}
-	text := v.Wire()
-	switch v.Kind() {
-	case cond.Whole:
-		text = grouped(text)
-	}
-	return text
-}
+// say writes a value for people.
+func (w *world) say(v cond.Value, _ cond.Type) string { return v.Say(w.now.Location()) }
 
-// grouped writes a whole number of five digits or more with a comma at each thousand.
-func grouped(digits string) string {
-	sign := ""
-	if strings.HasPrefix(digits, "-") {
-		sign, digits = "-", digits[1:]
-	}
-	if len(digits) < 5 {
-		return sign + digits
-	}
-	var parts []string
-	for len(digits) > 3 {
-		parts = append([]string{digits[len(digits)-3:]}, parts...)
-		digits = digits[:len(digits)-3]
-	}
-	return sign + strings.Join(append([]string{digits}, parts...), ",")
-}
+func (o *Opening) zone() *time.Location { return o.world.now.Location() }

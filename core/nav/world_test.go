@@ -100,7 +100,7 @@ func TestHiddenFieldsAreUnknownEverywhere(t *testing.T) {
 	if _, err := s.open(t, s.mira, "defects?~filter.by=is:1&~sort=by"); err != nil {
 		t.Errorf("what may be seen may be filtered: %v", err)
 	}
-	if _, err := s.app.ParseAddress("defects", "~filter.by.phone=is:210"); err != nil {
+	if _, err := ParseAddress(s.app.Project, "defects", "~filter.by.phone=is:210"); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.open(t, s.mira, "defects?~filter.by.phone=is:210"); err == nil {
