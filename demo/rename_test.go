@@ -1,6 +1,7 @@
 package demo
 
 import (
+	"encoding/json"
 	"fmt"
 	"maps"
 	"slices"
@@ -168,17 +169,13 @@ func TestTheDemoUsesEveryKind(t *testing.T) {
 				continue
 			}
 			used["move "+m.Kind], used["as "+m.As], used["mode "+m.Mode], used["none "+m.None] = true, true, true, true
-			used["spot"], used["carry"] = used["spot"] || m.Spot != "", used["carry"] || m.Carry != nil
-			used["row as a spot"], used["result"] = used["row as a spot"] || m.SpotRow != nil, used["result"] || m.Result != nil
-			binds := []map[string]*project.Binding{m.Bind}
-			for _, a := range m.Among {
-				binds = append(binds, a.Bind)
+			parts := partsOf(t, m)
+			for _, part := range []string{"spot", "carry", "spotRow", "result"} {
+				used[part] = used[part] || parts[part] != nil
 			}
-			for _, bind := range binds {
-				for _, b := range bind {
-					used["rule "+b.Rule], used["none "+b.None], used["pick "+b.Pick] = true, true, true
-				}
-			}
+			bindings(parts, func(b map[string]any) {
+				used["rule "+fmt.Sprint(b["rule"])], used["none "+fmt.Sprint(b["none"])], used["pick "+fmt.Sprint(b["pick"])] = true, true, true
+			})
 		}
 	}
 	for id := range Projects {
@@ -210,14 +207,14 @@ func TestTheDemoUsesEveryKind(t *testing.T) {
 			gates(g.Gate)
 		}
 	}
-	want := []string{"spot", "row as a spot", "result", "carry", "pick first", "pick last", "pick nearest"}
-	for _, m := range project.Moves {
+	want := []string{"spot", "spotRow", "result", "carry", "pick first", "pick last", "pick nearest"}
+	for _, m := range project.Moves.Names() {
 		want = append(want, "move "+m)
 	}
-	for _, r := range project.Rules {
+	for _, r := range project.Rules.Names() {
 		want = append(want, "rule "+r)
 	}
-	for _, e := range project.Effects() {
+	for _, e := range project.Effects.Names() {
 		want = append(want, "effect "+e)
 	}
 	for _, a := range []string{"dialog", "drawer", "replace", "tab"} {
@@ -233,5 +230,34 @@ func TestTheDemoUsesEveryKind(t *testing.T) {
 		if !used[w] {
 			t.Errorf("nothing in the demo uses %s", w)
 		}
+	}
+}
+
+// partsOf gives a part of the document as it is written.
+func partsOf(t *testing.T, part any) map[string]any {
+	t.Helper()
+	text, err := json.Marshal(part)
+	if err != nil {
+		t.Fatal(err)
+	}
+	var out map[string]any
+	if err := json.Unmarshal(text, &out); err != nil {
+		t.Fatal(err)
+	}
+	return out
+}
+
+// bindings calls a function with each binding in a part of the document.
+func bindings(part map[string]any, each func(map[string]any)) {
+	for name, v := range part {
+		object, ok := v.(map[string]any)
+		if !ok || name == "back" { // what follows on a dialog has a gate of its own
+			continue
+		}
+		if _, is := object["rule"]; is {
+			each(object)
+			continue
+		}
+		bindings(object, each)
 	}
 }

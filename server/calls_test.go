@@ -100,8 +100,8 @@ func TestPracticeHasItsLimits(t *testing.T) {
 
 func detail(w api.AtWork) string {
 	for _, e := range w.View.Elements {
-		if e.Field != nil && e.Field.Path == "f_detail" {
-			return e.Field.Words
+		if shows[nav.FieldView](e) && e.View.(*nav.FieldView).Path == "f_detail" {
+			return e.View.(*nav.FieldView).Words
 		}
 	}
 	return ""

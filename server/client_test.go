@@ -18,6 +18,7 @@ import (
 	"github.com/getkin/kin-openapi/routers/gorillamux"
 
 	"ambergate/api"
+	"ambergate/core/nav"
 	"ambergate/demo/stage"
 	"ambergate/demo/stage/stagetest"
 )
@@ -169,11 +170,17 @@ func (p *person) press(shown api.Shown, id, element string, more map[string]any)
 
 func fieldWords(s api.Shown, path string) string {
 	for _, e := range s.View.Elements {
-		if e.Field != nil && e.Field.Path == path {
-			return e.Field.Words
+		if shows[nav.FieldView](e) && e.View.(*nav.FieldView).Path == path {
+			return e.View.(*nav.FieldView).Words
 		}
 	}
 	return ""
 }
 
 func huge() string { return `{"address":"` + strings.Repeat("x", 2<<20) + `"}` }
+
+// shows says whether an element is of the kind that is drawn like that.
+func shows[V any](e nav.ElementView) bool {
+	_, is := e.View.(*V)
+	return is
+}

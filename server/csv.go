@@ -76,7 +76,7 @@ func (v *visit) writeCSV(c *gin.Context, o *nav.Opening, from *records.Reader, e
 // listSource gives the source of a list's table.
 func (s *Server) listSource(app *nav.App, screen, element string) (*records.Source, error) {
 	if isList(app, screen, element) {
-		list := app.Project.Screens[screen].Elements[element].Spec.(*project.List)
+		list := project.ListOf(app.Project.Screens[screen].Elements[element])
 		return s.sourceOf(app.Project, list.Table)
 	}
 	return nil, &nav.Refusal{Code: "no-element", What: "This list is not on the screen any more.", Then: "Load the screen again."}

@@ -135,15 +135,15 @@ func (h *holder) view(shown api.Shown, key string) {
 		if e.State == "hidden" {
 			h.t.Errorf("%s is sent the hidden %s", h.who.login, e.ID)
 		}
-		if f := e.Field; f != nil {
-			h.field(record, key, f)
-		}
-		if l := e.List; l != nil {
-			h.list(shown, e.ID, l)
-		}
-		if c := e.Chart; c != nil && c.Refused == "" {
-			spec := p.Screens[shown.View.Screen].Elements[e.ID].Spec.(*project.Chart)
-			h.chart(spec, c)
+		switch drawn := e.View.(type) {
+		case *nav.FieldView:
+			h.field(record, key, drawn)
+		case *nav.ListView:
+			h.list(shown, e.ID, drawn)
+		case *nav.ChartView:
+			if drawn.Refused == "" {
+				h.chart(p.Screens[shown.View.Screen].Elements[e.ID].Spec.(*nav.Chart), drawn)
+			}
 		}
 	}
 }
@@ -264,7 +264,7 @@ func (h *holder) steps(shown api.Shown, table string) {
 	}
 }
 
-func (h *holder) chart(spec *project.Chart, c *nav.ChartView) {
+func (h *holder) chart(spec *nav.Chart, c *nav.ChartView) {
 	if !h.may(spec.Table, "view") {
 		h.t.Errorf("%s is sent a chart of %s", h.who.login, spec.Table)
 	}
@@ -326,7 +326,7 @@ func (h *holder) presses(shown api.Shown) {
 				continue // those act; they are pressed by tests of their own
 			}
 			aims := []map[string]any{{}}
-			if l, ok := e.Spec.(*project.List); ok && trigger == "row" {
+			if l := project.ListOf(e); l != nil && trigger == "row" {
 				aims = nil
 				for _, key := range h.r.sample(h.seen[l.Table], l.Table) {
 					aims = append(aims, map[string]any{"row": key})
@@ -352,7 +352,7 @@ func (h *holder) landed(from api.Shown, element string, aim map[string]any, stat
 		return
 	}
 	if key, ok := aim["row"].(string); ok {
-		l := h.r.app.Project.Screens[from.View.Screen].Elements[element].Spec.(*project.List)
+		l := project.ListOf(h.r.app.Project.Screens[from.View.Screen].Elements[element])
 		if !h.seen[l.Table][key] {
 			h.t.Errorf("%s opens the hidden row %s of %s", h.who.login, key, l.Table)
 		}
@@ -404,7 +404,7 @@ func (h *holder) hiddenFilters() {
 		h.p.must("POST", usedRuled+"/open", map[string]string{"address": "/" + s.Slug}, &shown)
 		var main *project.List
 		for _, e := range s.Elements {
-			if l, ok := e.Spec.(*project.List); ok {
+			if l := project.ListOf(e); l != nil {
 				main = l
 			}
 		}
@@ -452,16 +452,16 @@ func (h *holder) filter(shown api.Shown, table, path, compare, value string) {
 	}
 	f, _ := h.r.app.Project.FieldAt(table, path)
 	for _, e := range arranged.View.Elements {
-		if e.List == nil || !e.List.Main {
+		if !shows[nav.ListView](e) || !e.View.(*nav.ListView).Main {
 			continue
 		}
-		for _, row := range e.List.Rows {
+		for _, row := range e.View.(*nav.ListView).Rows {
 			if !h.seen[table][row.Key] {
 				h.t.Errorf("%s finds the hidden %s %s by %s", h.who.login, table, row.Key, path)
 			}
 		}
-		if compare == "is" && f.References != "" && !h.seen[f.References][value] && len(e.List.Rows) > 0 {
-			h.t.Errorf("%s finds %d %s by the hidden %s %s", h.who.login, len(e.List.Rows), table, path, value)
+		if compare == "is" && f.References != "" && !h.seen[f.References][value] && len(e.View.(*nav.ListView).Rows) > 0 {
+			h.t.Errorf("%s finds %d %s by the hidden %s %s", h.who.login, len(e.View.(*nav.ListView).Rows), table, path, value)
 		}
 	}
 }

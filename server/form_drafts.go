@@ -128,8 +128,8 @@ func (v *visit) findDrafts(ctx context.Context, at *store.Standing, shown *api.S
 func (v *visit) draftsFor(drafts []store.FormDraft, work, tab string, view *nav.View) (own *api.KeptDraft, others *[]api.KeptDraft) {
 	editable := map[string]string{}
 	for _, e := range view.Elements {
-		if e.Field != nil && e.Field.Editable {
-			editable[e.Field.Path] = e.Field.Value
+		if f, ok := e.View.(*nav.FieldView); ok && f.Editable {
+			editable[f.Path] = f.Value
 		}
 	}
 	var rest []api.KeptDraft

@@ -59,7 +59,7 @@ func TestOtherProjectsOfferScreensAndAreLedTo(t *testing.T) {
 		t.Errorf("%+v", offers)
 	}
 	part := mira.open("/part?part=2")
-	if got := elementOf(part, "e_orders").Button; got == nil || got.Leave != "/use/stores/part-orders?part=P-107" {
+	if got := elementOf(part, "e_orders").View.(*nav.ButtonView); got == nil || got.Leave != "/use/stores/part-orders?part=P-107" {
 		t.Errorf("%+v", got)
 	}
 	status, result, problem := mira.press(part, "to-stores-1", "e_orders", nil)
@@ -130,8 +130,8 @@ func TestEffectsOnWhatIsLookedAtArePlaces(t *testing.T) {
 
 func rowsOf(s api.Shown) []nav.RowView {
 	for _, e := range s.View.Elements {
-		if e.List != nil && e.List.Main {
-			return e.List.Rows
+		if shows[nav.ListView](e) && e.View.(*nav.ListView).Main {
+			return e.View.(*nav.ListView).Rows
 		}
 	}
 	return nil

@@ -10,6 +10,7 @@ import (
 	"testing"
 
 	"ambergate/api"
+	"ambergate/core/nav"
 )
 
 // Random bodies for every call: whatever is sent, the answer is one of the documented form, never a fault.
@@ -67,8 +68,8 @@ func TestHostileBodiesAreRefusedInOrder(t *testing.T) {
 
 func count(s api.Shown) int {
 	for _, e := range s.View.Elements {
-		if e.List != nil {
-			return e.List.Count
+		if shows[nav.ListView](e) {
+			return e.View.(*nav.ListView).Count
 		}
 	}
 	return 0

@@ -87,8 +87,7 @@ func (s *Server) onListView(c *gin.Context, slug, screen, element string, run fu
 
 func isList(app *nav.App, screen, element string) bool {
 	if s := app.Project.Screens[screen]; s != nil && s.Elements[element] != nil {
-		_, ok := s.Elements[element].Spec.(*project.List)
-		return ok
+		return project.ListOf(s.Elements[element]) != nil
 	}
 	return false
 }

@@ -55,7 +55,7 @@ func (v *visit) look(ctx context.Context, req api.LookRequest) (api.Looked, erro
 		return none, err
 	}
 	for _, e := range o.View().Elements {
-		if e.Button != nil {
+		if _, button := e.View.(*nav.ButtonView); button {
 			none.Elements = append(none.Elements, e)
 		}
 	}

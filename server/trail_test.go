@@ -123,10 +123,10 @@ func TestAFilterIsAPlace(t *testing.T) {
 		t.Errorf("%d %s", narrowed.N, narrowed.View.Address)
 	}
 	for _, e := range narrowed.View.Elements {
-		if e.List == nil {
+		if !shows[nav.ListView](e) {
 			continue
 		}
-		for _, r := range e.List.Rows {
+		for _, r := range e.View.(*nav.ListView).Rows {
 			if r.Cells[4].Value != "high" {
 				t.Errorf("row %s is %s", r.Title, r.Cells[4].Value)
 			}
@@ -144,8 +144,8 @@ func TestAFilterIsAPlace(t *testing.T) {
 
 func next(s api.Shown) string {
 	for _, e := range s.View.Elements {
-		if e.List != nil {
-			return e.List.Next
+		if shows[nav.ListView](e) {
+			return e.View.(*nav.ListView).Next
 		}
 	}
 	return ""
@@ -153,8 +153,8 @@ func next(s api.Shown) string {
 
 func firstKey(s api.Shown) string {
 	for _, e := range s.View.Elements {
-		if e.List != nil && len(e.List.Rows) > 0 {
-			return e.List.Rows[0].Key
+		if shows[nav.ListView](e) && len(e.View.(*nav.ListView).Rows) > 0 {
+			return e.View.(*nav.ListView).Rows[0].Key
 		}
 	}
 	return ""

@@ -99,8 +99,8 @@ func TestAPressSentTwiceActsOnce(t *testing.T) {
 
 func listRows(s api.Shown) int {
 	for _, e := range s.View.Elements {
-		if e.List != nil {
-			return len(e.List.Rows)
+		if shows[nav.ListView](e) {
+			return len(e.View.(*nav.ListView).Rows)
 		}
 	}
 	return -1

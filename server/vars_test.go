@@ -6,12 +6,13 @@ import (
 	"testing"
 
 	"ambergate/api"
+	"ambergate/core/nav"
 )
 
 func TestATabKeepsItsVariables(t *testing.T) {
 	jon := as(t, "jon")
 	room := jon.open("/drive-room?lift=1")
-	words := func(s api.Shown) string { return elementOf(s, "e_mine").Button.Words }
+	words := func(s api.Shown) string { return elementOf(s, "e_mine").View.(*nav.ButtonView).Words }
 	if words(room) != "Make it mine" {
 		t.Fatalf("at first: %s", words(room))
 	}
@@ -56,8 +57,8 @@ func railWords(s api.Shown) string {
 	var words []string
 	for _, r := range s.View.Rails {
 		for _, e := range r.Elements {
-			if e.Button != nil {
-				words = append(words, e.Button.Words)
+			if shows[nav.ButtonView](e) {
+				words = append(words, e.View.(*nav.ButtonView).Words)
 			}
 		}
 	}

@@ -114,7 +114,7 @@ func TestListsAreLeftAndFoundAgain(t *testing.T) {
 	}
 
 	form := p.open("/inspection?inspection=" + rows[0].Key)
-	points := elementOf(form, "e_points").List
+	points := elementOf(form, "e_points").View.(*nav.ListView)
 	p.must("POST", used+"/look", at(form, map[string]any{"look": map[string]nav.Look{"e_points": {Row: points.Rows[len(points.Rows)-1].Key}}}), &looked)
 	for _, e := range looked.Elements {
 		if want := map[string]string{"e_pnext": "greyed", "e_pprev": "shown", "e_pdel": "shown"}[e.ID]; want != "" && e.State != want {
@@ -125,8 +125,8 @@ func TestListsAreLeftAndFoundAgain(t *testing.T) {
 
 func mainList(s api.Shown) *nav.ListView {
 	for _, e := range s.View.Elements {
-		if e.List != nil && e.List.Main {
-			return e.List
+		if shows[nav.ListView](e) && e.View.(*nav.ListView).Main {
+			return e.View.(*nav.ListView)
 		}
 	}
 	return nil

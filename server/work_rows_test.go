@@ -13,9 +13,9 @@ func TestTheStageReadsListsToTheirEnd(t *testing.T) {
 	work := map[string]any{"screen": "s_stops", "as": "a_sela"}
 	var at api.AtWork
 	p.must("POST", "/api/build/tarnhorn/work", work, &at)
-	list := at.View.Elements[1].List
+	list := at.View.Elements[1].View.(*nav.ListView)
 	if list == nil {
-		list = at.View.Elements[0].List
+		list = at.View.Elements[0].View.(*nav.ListView)
 	}
 	seen := map[string]bool{}
 	for _, r := range list.Rows {

@@ -53,15 +53,16 @@ func BackButton(s *project.Screen) project.Op {
 	for _, e := range s.Elements {
 		row = max(row, e.Cell.Row+max(1, e.Cell.H))
 	}
-	button := &project.Element{Kind: "button", Pos: float64(row) * 10, Cell: project.Cell{Row: row, Col: 1, W: 2}, Spec: &project.Button{
-		Words: "Back", Gate: &project.Gate{Cases: map[string]*project.Case{"c_1": {Pos: 1, Move: &project.Move{Kind: "back"}}}},
-	}}
+	button := map[string]any{
+		"kind": "button", "pos": row * 10, "cell": project.Cell{Row: row, Col: 1, W: 2}, "words": "Back",
+		"gate": map[string]any{"cases": map[string]any{"c_1": map[string]any{"pos": 1, "move": map[string]any{"kind": "back"}}}},
+	}
 	id := "e_back"
 	for s.Elements[id] != nil {
 		id += "x"
 	}
 	if s.Elements == nil {
-		return project.Op{Op: "add", Path: "/" + s.ID + "/elements", Value: encode(map[string]*project.Element{id: button})}
+		return project.Op{Op: "add", Path: "/" + s.ID + "/elements", Value: encode(map[string]any{id: button})}
 	}
 	return project.Op{Op: "add", Path: "/" + s.ID + "/elements/" + id, Value: encode(button)}
 }
@@ -87,7 +88,7 @@ var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a g
 }}
 
 // refusedTo finds the roles that a way is shown to and its target refuses.
-func (ix *index) refusedTo(w way, m *nav.MovePlan) (Finding, bool) {
+func (ix *index) refusedTo(w way, m *nav.Lead) (Finding, bool) {
 	var refused, names []string
 	why := ""
 	for _, r := range project.Ordered(ix.app.Project.Roles) {
@@ -114,11 +115,10 @@ func (ix *index) refusedTo(w way, m *nav.MovePlan) (Finding, bool) {
 // and see what the way starts from: rows of a list are only there for who may view them.
 func (ix *index) stands(w way, role string) bool {
 	table := ""
-	switch spec := w.element.Spec.(type) {
-	case *project.List:
-		table = spec.Table
-	case *project.Chart:
-		table = spec.Table
+	if l := project.ListOf(w.element.Element); l != nil {
+		table = l.Table
+	} else if p := project.PointsOf(w.element.Element); p != nil {
+		table = p.Table
 	}
 	if table != "" && !ix.grant(role, table).View {
 		return false
@@ -204,7 +204,7 @@ func Presses(app *nav.App, screen string, roles map[string]bool) int {
 	}
 	leads := map[string][]string{}
 	for _, w := range newIndex(app).ways {
-		if !mayUse(w, roles) || w.element.Kind == "way" && w.trigger != "swipe" && w.trigger != "keys" {
+		if !mayUse(w, roles) || w.element.Kind == "way" && !byHand(w.trigger) {
 			continue
 		}
 		for _, m := range w.targets() {
@@ -224,6 +224,13 @@ func Presses(app *nav.App, screen string, roles map[string]bool) int {
 		return d
 	}
 	return -1
+}
+
+// byHand says whether users set a trigger off themselves.
+func byHand(trigger string) bool {
+	kind, _ := project.TriggerOf(trigger)
+	_, does := kind.(interface{ ByHand() })
+	return does
 }
 
 // mayUse says whether a set of roles gets to see a way: its gate, and the rail that it stands on.

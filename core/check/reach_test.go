@@ -145,7 +145,7 @@ func TestABackButtonFindsRoom(t *testing.T) {
 	if err := json.Unmarshal(op.Value, &e); err != nil {
 		t.Fatal(err)
 	}
-	if e.Cell.Row < 2 || e.Spec.(*project.Button).Words != "Back" {
+	if e.Cell.Row < 2 || e.Kind != "button" || e.Spec.Gates()["release"].Cases["c_1"].Move.Kind != "back" {
 		t.Errorf("%+v", e)
 	}
 	if op := BackButton(app.Project.Screens["s_yform"]); !strings.HasSuffix(op.Path, "/elements") {

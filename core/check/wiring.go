@@ -13,20 +13,18 @@ var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing
 	for _, id := range sortedScreens(ix.app) {
 		plan := ix.app.Screens[id]
 		for _, e := range plan.Elements {
-			if e.Kind != "button" {
-				continue
-			}
-			if len(e.Gates) == 0 || emptyGate(e) {
-				report(Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: e.Spec.(*project.Button).TriggerName(), Words: "Nothing is wired to “" + ix.app.ElementWords(plan.Screen, e) + "”.", Mends: []Mend{{Words: "wire it", Chip: "target"}}})
+			trigger := project.UnwiredTrigger(e.Element)
+			if trigger != "" && (len(e.Gates) == 0 || emptyGate(e)) {
+				report(Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: trigger, Words: "Nothing is wired to “" + ix.app.ElementWords(plan.Screen, e) + "”.", Mends: []Mend{{Words: "wire it", Chip: "target"}}})
 			}
 		}
 		for _, e := range plan.Off {
-			way, ok := e.Spec.(*project.Way)
-			if !ok || !emptyGate(e) {
+			way := project.WayOf(e.Element)
+			if way == nil || !emptyGate(e) {
 				continue
 			}
 			f := Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: way.Trigger, Words: "“When " + ix.app.ElementWords(plan.Screen, e) + "” does nothing yet.", Mends: []Mend{{Words: "wire it", Chip: "target"}}}
-			if way.Trigger == "left" {
+			if way.OnLeaving() {
 				f.Mends[0].Chip = "do"
 			}
 			report(f)
@@ -131,7 +129,7 @@ var missingInput = &Check{Name: "missing-input", Doc: "a required input that not
 }}
 
 // lacks finds an input of a target that nothing is bound to, with what could be.
-func (w way) lacks(ix *index, m *nav.MovePlan, in *project.Input) Finding {
+func (w way) lacks(ix *index, m *nav.Lead, in *project.Input) Finding {
 	f := w.finding(Broken, "“"+m.Target.Title+"” needs to know which "+strings.ToLower(in.Label)+"; nothing says which.")
 	if w.gate.Shared == nil {
 		for _, p := range ix.app.Propose(w.Way, m.Target.ID, in.ID) {
@@ -197,25 +195,33 @@ var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, 
 				if in == nil || b.None != "" {
 					continue
 				}
-				if _, _, none := ix.app.BindingTable(w.Way, b, m.Exprs[input]); !none || !in.Required && b.Rule == "input" {
+				if _, _, none := ix.app.BindingTable(w.Way, b, m.Exprs[input]); !none || !in.Required && passesOn(b) {
 					continue
 				}
 				f := w.finding(Doubtful, "There may be no "+strings.ToLower(in.Label)+", and nothing says what then.")
-				with := *b
-				with.None, with.Reason = "grey", "There is no "+strings.ToLower(in.Label)+" here."
-				f.Mends = []Mend{{Words: "grey it, with the reason", Patch: []project.Op{{Op: "replace", Path: w.bindPath(m) + "/" + input, Value: encode(with)}}}}
+				patch := []project.Op{{Op: "add", Path: w.bindPath(m) + "/" + input + "/none", Value: encode("grey")}}
+				if b.Reason == "" {
+					patch = append(patch, project.Op{Op: "add", Path: w.bindPath(m) + "/" + input + "/reason", Value: encode("There is no " + strings.ToLower(in.Label) + " here.")})
+				}
+				f.Mends = []Mend{{Words: "grey it, with the reason", Patch: patch}}
 				report(f)
 			}
 		}
 	}
 }}
 
+// passesOn says whether a binding passes on what was given: then it is missing only where it was.
+func passesOn(b *project.Binding) bool {
+	_, does := b.Spec.(interface{ PassesOn() string })
+	return does
+}
+
 // targets gives the screens of this project that a way may lead to, each with what it brings.
-func (w way) targets() []*nav.MovePlan {
+func (w way) targets() []*nav.Lead {
 	if w.of == nil {
 		return nil
 	}
-	var out []*nav.MovePlan
+	var out []*nav.Lead
 	for _, m := range w.of.Move.Leads() {
 		if m.Target != nil {
 			out = append(out, m)
@@ -225,7 +231,7 @@ func (w way) targets() []*nav.MovePlan {
 }
 
 // bindPath gives where in the document a target's bindings stand.
-func (w way) bindPath(m *nav.MovePlan) string {
+func (w way) bindPath(m *nav.Lead) string {
 	path := w.gatePath() + "/cases/" + w.of.ID + "/move"
 	if m.ID != "" {
 		path += "/among/" + m.ID
@@ -233,7 +239,7 @@ func (w way) bindPath(m *nav.MovePlan) string {
 	return path + "/bind"
 }
 
-func bindPatch(w way, m *nav.MovePlan, input string, b *project.Binding) []project.Op {
+func bindPatch(w way, m *nav.Lead, input string, b *project.Binding) []project.Op {
 	path := w.bindPath(m)
 	if m.Bind == nil {
 		return []project.Op{{Op: "add", Path: path, Value: encode(map[string]*project.Binding{input: b})}}

@@ -9,8 +9,6 @@ import (
 	"sort"
 	"strings"
 
-	"github.com/yosida95/uritemplate/v3"
-
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
@@ -123,20 +121,39 @@ type EffectPlan struct {
 	Exprs map[string]*cond.Expr
 }
 
-// MovePlan is a move with its target and the expressions of its bindings.
+// MovePlan is a move with the screens that it may lead to, and the expressions that its kind names.
 type MovePlan struct {
 	*project.Move
-	Target *project.Screen
-	Exprs  map[string]*cond.Expr // by input, or by variable of an address
-	Set    map[string]*cond.Expr // by field
+	To    []*Lead
+	Exprs map[string]*cond.Expr
+}
 
-	Carried  map[string]string // input of the target → that of this screen which is passed on
-	By       *cond.Expr        // of a choice
-	Choices  []*MovePlan       // of a choice: one for each screen
-	Gives    *cond.Expr        // of a close: what it comes back with, where that is worked out
-	Row      *cond.Expr        // the row that one is led to, where that is worked out
-	ID, Is   string            // of one of a choice: its id, and the value it is for
-	Template *uritemplate.Template
+// Leads gives the screens that a move may lead to: one, those that it chooses from, or none.
+func (m *MovePlan) Leads() []*Lead {
+	if m == nil {
+		return nil
+	}
+	return m.To
+}
+
+// Only gives the one screen that a move can lead to; nil where it is none, or one of several.
+func (m *MovePlan) Only() *Lead {
+	if m == nil || len(m.To) != 1 || m.To[0].ID != "" {
+		return nil
+	}
+	return m.To[0]
+}
+
+// Lead is a screen that a move may lead to, with what is brought there compiled.
+type Lead struct {
+	*project.Lead
+	Mode, As string
+	Target   *project.Screen       // nil: it is gone
+	Exprs    map[string]*cond.Expr // by input
+	Set      map[string]*cond.Expr // by field
+	Carried  map[string]string     // input of the target → that of this screen which is passed on
+	Row      *cond.Expr            // the row that one is led to, where that is worked out
+	ID, Is   string                // of one of a choice: its id, and the value it is for
 }
 
 // pathSet is dotted paths of field ids to fetch from one record.
@@ -218,7 +235,7 @@ func (b *planner) screen() {
 		b.plan.Elements = append(b.plan.Elements, b.planElement(s.Elements[id]))
 	}
 	for _, w := range project.Ordered(s.Ways) {
-		b.element = newElementPlan(&project.Element{ID: w.ID, Kind: "way", Pos: w.Pos, Spec: w})
+		b.element = newElementPlan(w.Element())
 		b.plan.Off = append(b.plan.Off, b.element)
 		b.scope = b.app.Project.Scope(s, "")
 		b.gates()
@@ -236,6 +253,9 @@ func (b *planner) screen() {
 	})
 }
 
+// listing gives the list that the element is; nil when it is none.
+func (e *ElementPlan) listing() *project.List { return project.ListOf(e.Element) }
+
 func newElementPlan(e *project.Element) *ElementPlan {
 	return &ElementPlan{Element: e, Texts: map[string]*cond.Template{}, Exprs: map[string]*cond.Expr{}, Gates: map[string]*GatePlan{}, row: pathSet{}}
 }
@@ -246,7 +266,7 @@ func (b *planner) planElement(e *project.Element) *ElementPlan {
 	if e.Shown != "" {
 		b.element.ShownWhile = b.condition("shown while", e.Shown)
 	}
-	elementKinds[e.Kind].plan(b, e)
+	kindOf[ElementKind](e.Spec).Plan(b)
 	b.gates()
 	return b.element
 }
@@ -287,12 +307,12 @@ func (b *planner) gate(g *project.Gate) *GatePlan {
 		}
 		for _, e := range project.Ordered(c.Do) {
 			ep := &EffectPlan{Effect: e, Exprs: map[string]*cond.Expr{}}
-			effectKinds[e.Kind].plan(b, ep)
+			kindOf[EffectKind](e.Spec).Plan(b, ep)
 			cp.Effects = append(cp.Effects, ep)
 		}
 		if c.Move != nil {
 			cp.Move = &MovePlan{Move: c.Move}
-			moveKinds[c.Move.Kind].plan(b, cp.Move)
+			kindOf[MoveKind](c.Move.Spec).Plan(b, cp.Move)
 			b.addedBefore(cp)
 			if c.Move.Back != nil {
 				cp.Back = b.gate(c.Move.Back)

@@ -8,21 +8,44 @@ import (
 )
 
 // closeMove closes a dialog or drawer, and may say what it comes back with.
-type closeMove struct{ trailMove }
+type closeMove struct {
+	trailMove
+	Result *project.Binding `json:"result,omitempty"`
+}
 
-func (closeMove) plan(b *planner, m *MovePlan) {
-	if m.Result != nil {
-		m.Gives = b.bindNeeds(m.Result)
+// resultRules are the rules by which a dialog can say what it comes back with.
+var resultRules = []string{"this", "row", "saved", "parent", "user", "input", "expression"}
+
+// Validate refuses rules that have nothing to say when a dialog closes.
+func (spec *closeMove) Validate() error {
+	if spec.Result == nil {
+		return nil
+	}
+	if err := project.OneOf("rule for what it comes back with", spec.Result.Rule, resultRules...); err != nil {
+		return err
+	}
+	return spec.Result.Validate()
+}
+
+// Gives says what it comes back with; nil for what was saved.
+func (spec *closeMove) Gives() *project.Binding { return spec.Result }
+
+func (spec *closeMove) Plan(b *planner, m *MovePlan) {
+	if spec.Result == nil {
+		return
+	}
+	if x := ruleOf(spec.Result).Plan(b); x != nil {
+		m.Exprs = map[string]*cond.Expr{"result": x}
 	}
 }
 
-func (k closeMove) words(w *sentenceWriter, c *CasePlan) {
-	k.trailMove.words(w, c)
-	if c.Move.Result == nil {
+func (spec *closeMove) Say(w *sentenceWriter, c *CasePlan) {
+	spec.trailMove.Say(w, c)
+	if spec.Result == nil {
 		return
 	}
 	w.plain(" with ")
-	w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.Result, nil), Part: "result", Tone: "record", Case: c.ID})
+	w.out = append(w.out, Chunk{Text: w.bindingWords(spec.Result, nil), Part: "result", Tone: "record", Case: c.ID})
 }
 
 // backWords says in short what happens when a dialog comes back; false when nothing does yet.
@@ -40,9 +63,9 @@ func (w *sentenceWriter) backWords(g *GatePlan) (string, bool) {
 		parts = append(parts, w.effect(e))
 	}
 	if c.Move != nil {
-		var way WayOut
-		moveKinds[c.Move.Kind].plate(w, &way, c)
-		parts = append(parts, "open "+way.Title)
+		var plate Plate
+		saidMove(c).Plate(w, &plate, c)
+		parts = append(parts, "open "+plate.Title)
 	}
 	if len(parts) == 0 {
 		return "choose what happens", false
@@ -55,12 +78,13 @@ var resultInput = &project.Input{ID: "result", Label: "Result", Type: "text"}
 
 // comesBackWith works out what a dialog comes back with: what its gate says, else what was saved.
 func (o *Opening) comesBackWith(m *MovePlan, w *world, at aim, out *Outcome) error {
-	if m.Result == nil {
+	result := givenBack(m)
+	if result == nil {
 		out.Result = out.Saved
 		return nil
 	}
-	x := binding{o: o, in: resultInput, b: m.Result, expr: m.Gives, w: w, at: at}
-	switch v := ruleKinds[x.b.Rule].value(&x); {
+	x := binding{o: o, in: resultInput, b: result, expr: m.Exprs["result"], w: w, at: at}
+	switch v := x.value(); {
 	case !v.Known():
 		return refuse("unknown", "What this comes back with is not available: "+v.Why()+".", "Try again in a moment.")
 	case v.IsNull():
@@ -82,9 +106,13 @@ func (o *Opening) pressed(p Press) (trigger string, e *ElementPlan) {
 }
 
 // resultRule is what the dialog came back with.
-type resultRule struct{ ruleBase }
+type resultRule struct {
+	project.BindingHead
+	ruleBase
+}
 
-func (resultRule) value(x *binding) cond.Value {
+// Give gives it as the input takes it.
+func (*resultRule) Give(x *binding) cond.Value {
 	if x.at.result == "" {
 		x.later = true
 		return cond.NullValue
@@ -96,8 +124,17 @@ func (resultRule) value(x *binding) cond.Value {
 	return v
 }
 
-func (resultRule) words(*sentenceWriter, *project.Binding, *project.Input) string {
+func (*resultRule) Say(*sentenceWriter, *project.Input) string {
 	return "what it came back with"
+}
+
+// givenBack gives what a move that closes a dialog says it comes back with; nil for what was saved,
+// and for any other move.
+func givenBack(m *MovePlan) *project.Binding {
+	if c, ok := m.Spec.(interface{ Gives() *project.Binding }); ok {
+		return c.Gives()
+	}
+	return nil
 }
 
 // ResultTables gives the tables of the records that a screen, opened as a dialog, can come back
@@ -113,13 +150,13 @@ func (a *App) ResultTables(screen string) (tables map[string]bool, plain bool) {
 			if c.Move == nil || c.Move.Kind != "close" {
 				continue
 			}
-			b := c.Move.Result
+			b := givenBack(c.Move)
 			switch {
 			case b == nil && saves(c):
 				tables[plan.Screen.RecordTable()] = true
 			case b == nil:
 			default:
-				table, known, _ := a.BindingTable(w, b, c.Move.Gives)
+				table, known, _ := a.BindingTable(w, b, c.Move.Exprs["result"])
 				if known && table != "" {
 					tables[table] = true
 				} else {
@@ -148,7 +185,7 @@ func (w Way) opens() []string {
 			continue
 		}
 		for _, m := range c.Move.Leads() {
-			out = append(out, m.Move.Target)
+			out = append(out, m.Lead.Target)
 		}
 	}
 	return out

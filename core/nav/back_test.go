@@ -137,16 +137,16 @@ func TestARowOfAListIsASpot(t *testing.T) {
 		t.Fatalf("%+v %v", out.To, err)
 	}
 	o := s.mustOpen(t, s.mira, "defects?~spot=e_list/2")
-	if l := element(t, o.View(), "e_list").List; l.Chosen != "2" {
+	if l := element(t, o.View(), "e_list").View.(*ListView); l.Chosen != "2" {
 		t.Errorf("chosen is %q", l.Chosen)
 	}
 	place := o.Place()
 	place.Look = map[string]Look{"e_list": {Row: "3"}}
-	if l := element(t, s.at(t, place).View(), "e_list").List; l.Chosen != "3" {
+	if l := element(t, s.at(t, place).View(), "e_list").View.(*ListView); l.Chosen != "3" {
 		t.Errorf("another row was chosen since, and %q is shown", l.Chosen)
 	}
 	for _, gone := range []string{"defects?~spot=e_list/99", "defects?~spot=e_gone/2", "defects?~spot=e_list/"} {
-		if rows := element(t, s.mustOpen(t, s.mira, gone).View(), "e_list").List.Rows; len(rows) != 3 {
+		if rows := element(t, s.mustOpen(t, s.mira, gone).View(), "e_list").View.(*ListView).Rows; len(rows) != 3 {
 			t.Errorf("%s shows %d rows", gone, len(rows))
 		}
 	}
@@ -165,7 +165,7 @@ func TestAListBeginsNearTheRowThatOneIsLedTo(t *testing.T) {
 	for i := 4; i < 40; i++ {
 		s.data.data["t_defects"][strconv.Itoa(i)] = map[string]cond.Value{"f_id": cond.Int(int64(i)), "f_code": cond.String(fmt.Sprintf("D-%03d", i)), "f_state": cond.String("open")}
 	}
-	list := element(t, s.mustOpen(t, s.mira, "defects?~spot=e_list/30").View(), "e_list").List
+	list := element(t, s.mustOpen(t, s.mira, "defects?~spot=e_list/30").View(), "e_list").View.(*ListView)
 	at := -1
 	for i, r := range list.Rows {
 		if r.Key == "30" {
@@ -182,7 +182,7 @@ func TestButtonsHaveColoursOfTheirOwn(t *testing.T) {
 	 "q_1":{"pos":1,"when":"record.f_state == \"closed\"","tone":"warn"},"q_2":{"pos":2,"when":"record.f_code == \"D-3\"","colour":"#003366"},"q_3":{"pos":3,"state":"hover","colour":"#112233"}}}`
 	s := newStand(t, wiredTo("s_defect", one(`{"kind":"back"}`), faces))
 	for address, want := range map[string]string{"defect?defect=1": "#ffcc00", "defect?defect=2": "", "defect?defect=3": "#003366"} {
-		b := element(t, s.mustOpen(t, s.mira, address).View(), "e_try").Button
+		b := element(t, s.mustOpen(t, s.mira, address).View(), "e_try").View.(*ButtonView)
 		if b.Colour != want || b.States["hover"].Colour != "#112233" {
 			t.Errorf("%s: %q, want %q", address, b.Colour, want)
 		}

@@ -7,13 +7,13 @@ import (
 	"ambergate/core/project"
 )
 
-// aimMove works out the place a move leads to; where a record is missing, the binding's policy decides.
-func (o *Opening) aimMove(v *Verdict, m *MovePlan, w *world, at aim) {
+// aimLead works out the place that a screen is opened at; where a record is missing, the binding's policy decides.
+func (o *Opening) aimLead(v *Verdict, m *Lead, w *world, at aim) {
 	if m.Target == nil {
 		*v = Verdict{State: "greyed", By: "broken", Reason: "The screen it led to is gone.", Part: v.Part}
 		return
 	}
-	v.move = m
+	v.lead = m
 	to := Place{Screen: m.Target.ID, Mode: m.Mode, Inputs: map[string]string{}}
 	if to.Mode == "" {
 		to.Mode = "view"
@@ -32,7 +32,7 @@ func (o *Opening) aimMove(v *Verdict, m *MovePlan, w *world, at aim) {
 			continue // the input is gone: a finding, not an error
 		}
 		x := binding{o: o, in: in, b: m.Bind[id], expr: m.Exprs[id], w: w, at: at}
-		value := ruleKinds[x.b.Rule].value(&x)
+		value := x.value()
 		switch {
 		case x.later:
 			v.later = true
@@ -42,7 +42,7 @@ func (o *Opening) aimMove(v *Verdict, m *MovePlan, w *world, at aim) {
 		case !value.Known():
 			*v = Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, chosen: v.chosen}
 			return
-		case value.IsNull() && at.here != nil && x.b.Rule == "point":
+		case value.IsNull() && at.here != nil && choosesPoint(x.b):
 			delete(to.Inputs, id)
 		case value.IsNull() && (in.Required || x.b.None != ""):
 			o.applyNone(v, m, x.b, &to)
@@ -66,7 +66,7 @@ func (o *Opening) aimMove(v *Verdict, m *MovePlan, w *world, at aim) {
 }
 
 // fillFrom fills in fields of a new record.
-func (o *Opening) fillFrom(to *Place, m *MovePlan, w *world) {
+func (o *Opening) fillFrom(to *Place, m *Lead, w *world) {
 	for _, field := range sortedKeys(m.Set) {
 		e := m.Set[field]
 		if e == nil {
@@ -95,7 +95,7 @@ func arrive(to *Place, a *project.Arrive) {
 }
 
 // applyNone does what a binding says for the case that there is no record.
-func (o *Opening) applyNone(v *Verdict, m *MovePlan, b *project.Binding, to *Place) {
+func (o *Opening) applyNone(v *Verdict, m *Lead, b *project.Binding, to *Place) {
 	reason := b.Reason
 	if reason == "" {
 		reason = "There is none."
@@ -117,34 +117,20 @@ func (o *Opening) applyNone(v *Verdict, m *MovePlan, b *project.Binding, to *Pla
 	*v = Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, chosen: v.chosen}
 }
 
-// carried gives what a move passes on by name: input of the target → input of this screen, or
-// of the shared gate.
-func carried(own map[string]*project.Input, m *project.Move, target *project.Screen) map[string]string {
-	out := map[string]string{}
-	if m.Carry == nil || target == nil {
-		return out
-	}
-	for id, in := range target.Inputs {
-		if m.Bind[id] != nil || !m.Carry.All && !m.Carry.Names[id] || id == target.Record && m.Mode == "add" {
-			continue
-		}
-		for _, mine := range project.Ordered(own) {
-			if mine.Alias == in.Alias && mine.Type == in.Type && mine.Table == in.Table {
-				out[id] = mine.ID
-			}
-		}
-	}
-	return out
+// choosesPoint says whether a binding brings what the chosen point stands for.
+func choosesPoint(b *project.Binding) bool {
+	_, point := b.Spec.(interface{ Chooses() bool })
+	return point
 }
 
 // carry passes on what this screen was given, by name, and its filters where both list the same table.
-func (o *Opening) carry(to *Place, m *MovePlan, w *world) {
+func (o *Opening) carry(to *Place, m *Lead, w *world) {
 	for id, mine := range m.Carried {
 		if v, ok := w.inputs[mine]; ok && v.Known() && !v.IsNull() {
 			to.Inputs[id] = v.Wire()
 		}
 	}
-	if c := m.Move.Carry; c != nil && c.All && len(o.place.Filters) > 0 && o.plan.Screen.ListTable() == m.Target.ListTable() {
+	if c := m.Carry; c != nil && c.All && len(o.place.Filters) > 0 && o.plan.Screen.ListTable() == m.Target.ListTable() {
 		to.Filters = append(to.Filters, o.place.Filters...)
 	}
 }

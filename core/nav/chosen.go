@@ -37,7 +37,7 @@ func (o *Opening) listElement(id string) *ElementPlan {
 func (o *Opening) fetchChosen(ctx context.Context, src Sources) error {
 	for _, id := range sortedKeys(o.needs(src).chosen) {
 		e := o.listElement(id)
-		if e == nil || o.app.Project.Tables[e.Spec.(*project.List).Table] == nil || !o.rights.On(e.Spec.(*project.List).Table).View || e.Spec.(*project.List).Relation != "" && o.world.record == nil {
+		if e == nil || o.app.Project.Tables[e.listing().Table] == nil || !o.rights.On(e.listing().Table).View || e.listing().Relation != "" && o.world.record == nil {
 			continue
 		}
 		if err := o.fetchChosenOf(ctx, src, e); err != nil {
@@ -48,7 +48,7 @@ func (o *Opening) fetchChosen(ctx context.Context, src Sources) error {
 }
 
 func (o *Opening) fetchChosenOf(ctx context.Context, src Sources, e *ElementPlan) error {
-	spec := e.Spec.(*project.List)
+	spec := e.listing()
 	c := &chosenRow{to: map[string]*Row{}, list: spec.Label}
 	if c.list == "" {
 		c.list = o.app.Project.Tables[spec.Table].Label
@@ -90,13 +90,12 @@ func isGone(err error) bool {
 }
 
 // aimRowStep works out which row of a list a step chooses.
-func (o *Opening) aimRowStep(v *Verdict, m *MovePlan) {
-	c := o.chosen[m.List]
+func (o *Opening) aimRowStep(v *Verdict, m *project.MoveHead, step, list string) {
+	c := o.chosen[list]
 	if c == nil {
 		*v = Verdict{State: "greyed", By: "broken", Reason: "The list that it steps in is gone.", Part: v.Part, chosen: v.chosen}
 		return
 	}
-	step := m.Step
 	if c.row == nil { // nothing is chosen yet: stepping begins at an end
 		step = map[string]string{"first": "first", "next": "first", "previous": "last", "last": "last"}[step]
 	}
@@ -115,5 +114,5 @@ func (o *Opening) aimRowStep(v *Verdict, m *MovePlan) {
 		o.endOfSteps(v, m, words)
 		return
 	}
-	v.choose = &Choice{List: m.List, Row: row.Key}
+	v.choose = &Choice{List: list, Row: row.Key}
 }

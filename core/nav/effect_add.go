@@ -2,6 +2,7 @@ package nav
 
 import (
 	"context"
+	"fmt"
 	"maps"
 	"slices"
 	"strings"
@@ -10,12 +11,26 @@ import (
 	"ambergate/core/project"
 )
 
-// addEffect makes a record of a table without a form, under the user's own grant. What comes after
-// it in the same press knows the record by the rule "saved" with that table.
-type addEffect struct{}
+// addEffect makes a record of a table without a form.
+type addEffect struct {
+	project.EffectHead
+	project.Changes
+	Table  string            `json:"table"`
+	Fields map[string]string `json:"fields,omitempty"` // field id → expression
+}
 
-func (addEffect) plan(b *planner, e *EffectPlan) {
-	spec := e.Spec.(*project.Add)
+// Validate asks for the table.
+func (spec *addEffect) Validate() error {
+	if spec.Table == "" {
+		return fmt.Errorf("it needs the table that gets a record")
+	}
+	return nil
+}
+
+// AddsTo gives the table that gets a record.
+func (spec *addEffect) AddsTo() string { return spec.Table }
+
+func (spec *addEffect) Plan(b *planner, e *EffectPlan) {
 	t := b.app.Project.Tables[spec.Table]
 	if t == nil {
 		b.broken("table", spec.Table, cond.Problem{Message: "The table it adds to is gone.", Length: 1})
@@ -28,8 +43,7 @@ func (addEffect) plan(b *planner, e *EffectPlan) {
 	b.assigns(e, t, spec.Fields)
 }
 
-func (addEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	spec := e.Spec.(*project.Add)
+func (spec *addEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	t := w.app.Project.Tables[spec.Table]
 	if t == nil {
 		return "add a record of a table that is gone"
@@ -41,8 +55,8 @@ func (addEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	return words
 }
 
-func (addEffect) shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
-	t := o.app.Project.Tables[e.Spec.(*project.Add).Table]
+func (spec *addEffect) Shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
+	t := o.app.Project.Tables[spec.Table]
 	switch {
 	case t == nil:
 		return Verdict{State: "greyed", By: "broken", Reason: "The table that it adds to is gone."}, true
@@ -54,9 +68,8 @@ func (addEffect) shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
 	return Verdict{}, false
 }
 
-func (addEffect) do(ctx context.Context, r effectRun) (*Question, error) {
-	spec := r.plan.Spec.(*project.Add)
-	if v, closed := (addEffect{}).shut(r.o, r.plan, nil); closed {
+func (spec *addEffect) Do(ctx context.Context, r effectRun) (*Question, error) {
+	if v, closed := spec.Shut(r.o, r.plan, nil); closed {
 		return nil, refuse("no-grant", v.Reason, "Ask a shift lead or the office if you need to.")
 	}
 	t := r.o.app.Project.Tables[spec.Table]
@@ -86,7 +99,7 @@ func (addEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 // adds says whether a case adds a record to a table.
 func (c *CasePlan) adds(table string) bool {
 	for _, e := range c.Effects {
-		if a, ok := e.Spec.(*project.Add); ok && a.Table == table {
+		if a, ok := e.Spec.(Adds); ok && a.AddsTo() == table {
 			return true
 		}
 	}
@@ -106,9 +119,11 @@ func (w Way) adds(table string) bool {
 
 // addedBefore notes where a move leads to a record that its own case never adds.
 func (b *planner) addedBefore(c *CasePlan) {
-	for _, id := range sortedKeys(c.Move.Bind) {
-		if bind := c.Move.Bind[id]; bind.Rule == "saved" && bind.Table != "" && !c.adds(bind.Table) {
-			b.broken("record", bind.Table, cond.Problem{Message: "It leads to a record just added, but adds none.", Length: 1})
+	for _, m := range c.Move.Leads() {
+		for _, id := range sortedKeys(m.Bind) {
+			if saved, ok := m.Bind[id].Spec.(interface{ AddedTo() string }); ok && saved.AddedTo() != "" && !c.adds(saved.AddedTo()) {
+				b.broken("record", saved.AddedTo(), cond.Problem{Message: "It leads to a record just added, but adds none.", Length: 1})
+			}
 		}
 	}
 }

@@ -2,27 +2,36 @@ package nav
 
 import (
 	"context"
+	"fmt"
 
 	"ambergate/core/project"
 )
 
-type deleteEffect struct{}
+// deleteEffect removes the screen's record, or the chosen row of one of its lists.
+type deleteEffect struct {
+	project.EffectHead
+	project.Changes
+	List string `json:"list,omitempty"` // element; empty: the screen's record
+}
 
-func (deleteEffect) plan(b *planner, e *EffectPlan) {
-	if list := e.Spec.(*project.Delete).List; list != "" {
+// Validate accepts it as it is.
+func (*deleteEffect) Validate() error { return nil }
+
+func (spec *deleteEffect) Plan(b *planner, e *EffectPlan) {
+	if list := spec.List; list != "" {
 		b.asks(needs{chosen: stepSet{list: true}})
 	}
 }
 
-func (deleteEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	if list := e.Spec.(*project.Delete).List; list != "" {
+func (spec *deleteEffect) Say(w *sentenceWriter, e *EffectPlan) string {
+	if list := spec.List; list != "" {
 		return "delete the chosen " + w.recordWord(list)
 	}
-	return "delete " + thisRule{}.words(w, nil, nil)
+	return "delete " + w.thisRecord()
 }
 
-func (deleteEffect) shut(o *Opening, e *EffectPlan, row *Row) (Verdict, bool) {
-	if list := e.Spec.(*project.Delete).List; list != "" {
+func (spec *deleteEffect) Shut(o *Opening, e *EffectPlan, row *Row) (Verdict, bool) {
+	if list := spec.List; list != "" {
 		c := o.chosen[list]
 		if c == nil || c.row == nil {
 			return Verdict{State: "greyed", By: "record", Reason: "Choose a row of the list first."}, true
@@ -38,10 +47,10 @@ func (deleteEffect) shut(o *Opening, e *EffectPlan, row *Row) (Verdict, bool) {
 	return o.shutTo("delete", "delete", row)
 }
 
-// do deletes the screen's record, the chosen row of a list, or one of several rows.
-func (deleteEffect) do(ctx context.Context, r effectRun) (*Question, error) {
+// Do deletes the screen's record, the chosen row of a list, or one of several rows.
+func (spec *deleteEffect) Do(ctx context.Context, r effectRun) (*Question, error) {
 	row, own := r.subject(), r.row == nil
-	if list := r.plan.Spec.(*project.Delete).List; list != "" {
+	if list := spec.List; list != "" {
 		c := r.o.chosen[list]
 		if c == nil || c.row == nil {
 			return nil, refuse("no-record", "This row is not in the list any more.", "Choose another.")
@@ -64,18 +73,25 @@ func (deleteEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 	return nil, nil
 }
 
+// Deletes is answered by effects that delete a record, which is asked about before.
+type Deletes interface{ Deletes(o *Opening) *Row }
+
+// Deletes gives the record that it deletes; nil for none.
+func (spec *deleteEffect) Deletes(o *Opening) *Row {
+	if spec.List == "" {
+		return o.world.record
+	}
+	if chosen := o.chosen[spec.List]; chosen != nil {
+		return chosen.row
+	}
+	return nil
+}
+
 // deletes gives the record that a case deletes, so that it can be asked about; nil if none.
 func (o *Opening) deletes(c *CasePlan) *Row {
 	for _, e := range c.Effects {
-		d, ok := e.Spec.(*project.Delete)
-		if !ok {
-			continue
-		}
-		if d.List == "" {
-			return o.world.record
-		}
-		if chosen := o.chosen[d.List]; chosen != nil {
-			return chosen.row
+		if d, ok := e.Spec.(Deletes); ok {
+			return d.Deletes(o)
 		}
 	}
 	return nil
@@ -91,16 +107,29 @@ func (o *Opening) askDelete(ctx context.Context, row *Row, words string, src Cha
 	return &Question{Kind: "delete", Words: words, Hanging: hanging}, err
 }
 
-type addRowEffect struct{}
-
-func (addRowEffect) plan(*planner, *EffectPlan) {}
-
-func (addRowEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	return "begin a new " + w.recordWord(e.Spec.(*project.AddRow).List)
+// addRowEffect begins a new row in a list that is edited in place.
+type addRowEffect struct {
+	project.EffectHead
+	project.Changes
+	List string `json:"list"` // element
 }
 
-func (addRowEffect) shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
-	list := o.listElement(e.Spec.(*project.AddRow).List)
+// Validate asks for the list.
+func (spec *addRowEffect) Validate() error {
+	if spec.List == "" {
+		return fmt.Errorf("it needs the list that gets a row")
+	}
+	return nil
+}
+
+func (*addRowEffect) Plan(*planner, *EffectPlan) {}
+
+func (spec *addRowEffect) Say(w *sentenceWriter, e *EffectPlan) string {
+	return "begin a new " + w.recordWord(spec.List)
+}
+
+func (spec *addRowEffect) Shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
+	list := o.listElement(spec.List)
 	if list == nil {
 		return Verdict{State: "greyed", By: "broken", Reason: "The list that it adds to is gone."}, true
 	}
@@ -110,8 +139,8 @@ func (addRowEffect) shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
 	return Verdict{}, false
 }
 
-// do only begins a row: it is written when it is filled in.
-func (addRowEffect) do(_ context.Context, r effectRun) (*Question, error) {
-	r.out.Choose = &Choice{List: r.plan.Spec.(*project.AddRow).List, Adding: true}
+// Do only begins a row: it is written when it is filled in.
+func (spec *addRowEffect) Do(_ context.Context, r effectRun) (*Question, error) {
+	r.out.Choose = &Choice{List: spec.List, Adding: true}
 	return nil, nil
 }

@@ -2,6 +2,7 @@ package nav
 
 import (
 	"context"
+	"fmt"
 	"maps"
 	"slices"
 
@@ -40,10 +41,25 @@ func (r effectRun) listField(path string) error {
 	return nil
 }
 
-type narrowEffect struct{ alwaysOpen }
+// narrowEffect adds a filter to the screen's list, or replaces the one on that field.
+type narrowEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+	Path    string `json:"path"` // field ids joined by dots, of the list's table
+	Compare string `json:"compare"`
+	Value   string `json:"value,omitempty"` // expression
+}
 
-func (narrowEffect) plan(b *planner, e *EffectPlan) {
-	spec := e.Spec.(*project.Narrow)
+// Validate asks for the field and the comparison.
+func (spec *narrowEffect) Validate() error {
+	if spec.Path == "" {
+		return fmt.Errorf("it needs the field to narrow by")
+	}
+	return project.OneOf("comparison", spec.Compare, "is", "isNot", "contains", "empty", "notEmpty", "atLeast", "atMost")
+}
+
+func (spec *narrowEffect) Plan(b *planner, e *EffectPlan) {
 	if f, _ := b.app.Project.FieldAt(b.plan.Screen.ListTable(), spec.Path); f == nil {
 		b.broken("filter", spec.Path, cond.Problem{Message: "The field it narrows by is gone.", Length: 1})
 	}
@@ -52,8 +68,7 @@ func (narrowEffect) plan(b *planner, e *EffectPlan) {
 	}
 }
 
-func (narrowEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	spec := e.Spec.(*project.Narrow)
+func (spec *narrowEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	text := "narrow the list to " + w.fieldWords(spec.Path) + compareWords[spec.Compare]
 	switch {
 	case spec.Value == "":
@@ -68,8 +83,7 @@ func (narrowEffect) words(w *sentenceWriter, e *EffectPlan) string {
 // compareWords says how a filter compares.
 var compareWords = map[string]string{"is": " is ", "isNot": " is not ", "contains": " contains ", "empty": " is empty", "notEmpty": " is not empty", "atLeast": " is at least ", "atMost": " is at most "}
 
-func (narrowEffect) do(_ context.Context, r effectRun) (*Question, error) {
-	spec := r.plan.Spec.(*project.Narrow)
+func (spec *narrowEffect) Do(_ context.Context, r effectRun) (*Question, error) {
 	if err := r.listField(spec.Path); err != nil {
 		return nil, err
 	}
@@ -91,12 +105,22 @@ func (narrowEffect) do(_ context.Context, r effectRun) (*Question, error) {
 	return nil, nil
 }
 
-type widenEffect struct{ alwaysOpen }
+// widenEffect takes filters away: that of a field, or all; with All also what the screen was opened with and what is looked for.
+type widenEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+	Path string `json:"path,omitempty"` // empty: every filter
+	All  bool   `json:"all,omitempty"`
+}
 
-func (widenEffect) plan(*planner, *EffectPlan) {}
+// Validate accepts it as it is.
+func (*widenEffect) Validate() error { return nil }
 
-func (widenEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	switch spec := e.Spec.(*project.Widen); {
+func (*widenEffect) Plan(*planner, *EffectPlan) {}
+
+func (spec *widenEffect) Say(w *sentenceWriter, e *EffectPlan) string {
+	switch {
 	case spec.All:
 		return "show all"
 	case spec.Path == "":
@@ -106,8 +130,8 @@ func (widenEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	}
 }
 
-func (widenEffect) do(_ context.Context, r effectRun) (*Question, error) {
-	spec, p := r.plan.Spec.(*project.Widen), r.looked()
+func (spec *widenEffect) Do(_ context.Context, r effectRun) (*Question, error) {
+	p := r.looked()
 	p.Filters = slices.DeleteFunc(p.Filters, func(f Filter) bool { return spec.All || spec.Path == "" || f.Path == spec.Path })
 	if !spec.All {
 		return nil, nil
@@ -121,17 +145,30 @@ func (widenEffect) do(_ context.Context, r effectRun) (*Question, error) {
 	return nil, nil
 }
 
-type sortEffect struct{ alwaysOpen }
+// sortEffect orders the screen's list.
+type sortEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+	Path string `json:"path"`
+	Desc bool   `json:"desc,omitempty"`
+}
 
-func (sortEffect) plan(*planner, *EffectPlan) {}
+// Validate asks for the field.
+func (spec *sortEffect) Validate() error {
+	if spec.Path == "" {
+		return fmt.Errorf("it needs the field to order by")
+	}
+	return nil
+}
 
-func (sortEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	spec := e.Spec.(*project.Sort)
+func (*sortEffect) Plan(*planner, *EffectPlan) {}
+
+func (spec *sortEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	return "order the list by " + w.fieldWords(spec.Path) + map[bool]string{true: ", the highest first"}[spec.Desc]
 }
 
-func (sortEffect) do(_ context.Context, r effectRun) (*Question, error) {
-	spec := r.plan.Spec.(*project.Sort)
+func (spec *sortEffect) Do(_ context.Context, r effectRun) (*Question, error) {
 	if err := r.listField(spec.Path); err != nil {
 		return nil, err
 	}
@@ -139,20 +176,34 @@ func (sortEffect) do(_ context.Context, r effectRun) (*Question, error) {
 	return nil, nil
 }
 
-type findEffect struct{ alwaysOpen }
-
-func (findEffect) plan(b *planner, e *EffectPlan) {
-	e.Exprs["words"] = b.expression("find", e.Spec.(*project.Find).Words)
+// findEffect looks for words in the screen's list.
+type findEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+	Words string `json:"words"` // expression; empty text looks for nothing
 }
 
-func (findEffect) words(w *sentenceWriter, e *EffectPlan) string {
+// Validate asks for the words.
+func (spec *findEffect) Validate() error {
+	if spec.Words == "" {
+		return fmt.Errorf("it needs the words to look for")
+	}
+	return nil
+}
+
+func (spec *findEffect) Plan(b *planner, e *EffectPlan) {
+	e.Exprs["words"] = b.expression("find", spec.Words)
+}
+
+func (spec *findEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	if e.Exprs["words"] == nil {
-		return "find “" + e.Spec.(*project.Find).Words + "”, which cannot be read"
+		return "find “" + spec.Words + "”, which cannot be read"
 	}
 	return "find " + w.valueWords(e.Exprs["words"], "")
 }
 
-func (findEffect) do(_ context.Context, r effectRun) (*Question, error) {
+func (*findEffect) Do(_ context.Context, r effectRun) (*Question, error) {
 	if r.plan.Exprs["words"] == nil {
 		return nil, refuse("broken", "What this looks for cannot be read.", "Tell the person who builds this application.")
 	}
@@ -167,22 +218,36 @@ func (findEffect) do(_ context.Context, r effectRun) (*Question, error) {
 	return nil, nil
 }
 
-type tabEffect struct{ alwaysOpen }
+// tabEffect opens a tab of a block of tabs.
+type tabEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+	Block string `json:"block"` // element
+	Tab   string `json:"tab"`
+}
 
-func (tabEffect) plan(*planner, *EffectPlan) {}
+// Validate asks for both.
+func (spec *tabEffect) Validate() error {
+	if spec.Block == "" || spec.Tab == "" {
+		return fmt.Errorf("it needs a block of tabs and one of its tabs")
+	}
+	return nil
+}
 
-func (tabEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	spec := e.Spec.(*project.ShowTab)
+func (*tabEffect) Plan(*planner, *EffectPlan) {}
+
+func (spec *tabEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	if block := w.screen.Elements[spec.Block]; block != nil {
-		if tabs, ok := block.Spec.(*project.Tabs); ok && tabs.Tabs[spec.Tab] != nil {
-			return "show the tab “" + tabs.Tabs[spec.Tab].Label + "”"
+		if tab := project.TabsOf(block)[spec.Tab]; tab != nil {
+			return "show the tab “" + tab.Label + "”"
 		}
 	}
 	return "show a tab that is gone"
 }
 
-func (tabEffect) do(_ context.Context, r effectRun) (*Question, error) {
-	spec, p := r.plan.Spec.(*project.ShowTab), r.looked()
+func (spec *tabEffect) Do(_ context.Context, r effectRun) (*Question, error) {
+	p := r.looked()
 	if p.Tabs == nil {
 		p.Tabs = map[string]string{}
 	}
@@ -190,28 +255,50 @@ func (tabEffect) do(_ context.Context, r effectRun) (*Question, error) {
 	return nil, nil
 }
 
-type refreshEffect struct{ alwaysOpen }
+// refreshEffect reads again what the screen shows.
+type refreshEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+}
 
-func (refreshEffect) plan(*planner, *EffectPlan)                {}
-func (refreshEffect) words(*sentenceWriter, *EffectPlan) string { return "read everything again" }
+// Validate accepts it as it is.
+func (*refreshEffect) Validate() error { return nil }
 
-// do has nothing to do: every answer to a press reads the screen again.
-func (refreshEffect) do(context.Context, effectRun) (*Question, error) { return nil, nil }
+func (*refreshEffect) Plan(*planner, *EffectPlan)              {}
+func (*refreshEffect) Say(*sentenceWriter, *EffectPlan) string { return "read everything again" }
 
-type exportEffect struct{ alwaysOpen }
+// Do has nothing to do: every answer to a press reads the screen again.
+func (*refreshEffect) Do(context.Context, effectRun) (*Question, error) { return nil, nil }
 
-func (exportEffect) plan(*planner, *EffectPlan) {}
+// exportEffect saves a list as a file: comma-separated values, as filtered and ordered.
+type exportEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+	List string `json:"list"` // element
+}
 
-func (exportEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	list := e.Spec.(*project.Export).List
+// Validate asks for the list.
+func (spec *exportEffect) Validate() error {
+	if spec.List == "" {
+		return fmt.Errorf("it needs the list to save as a file")
+	}
+	return nil
+}
+
+func (*exportEffect) Plan(*planner, *EffectPlan) {}
+
+func (spec *exportEffect) Say(w *sentenceWriter, e *EffectPlan) string {
+	list := spec.List
 	if w.screen.Elements[list] == nil {
 		return "save a list that is gone as a file"
 	}
 	return "save the list as a file"
 }
 
-func (exportEffect) do(_ context.Context, r effectRun) (*Question, error) {
-	list := r.plan.Spec.(*project.Export).List
+func (spec *exportEffect) Do(_ context.Context, r effectRun) (*Question, error) {
+	list := spec.List
 	if r.o.listElement(list) == nil {
 		return nil, refuse("no-element", "The list that this saves is gone.", "Tell the person who builds this application.")
 	}
@@ -219,12 +306,20 @@ func (exportEffect) do(_ context.Context, r effectRun) (*Question, error) {
 	return nil, nil
 }
 
-type printEffect struct{ alwaysOpen }
+// printEffect puts the screen on paper.
+type printEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+}
 
-func (printEffect) plan(*planner, *EffectPlan)                {}
-func (printEffect) words(*sentenceWriter, *EffectPlan) string { return "print" }
+// Validate accepts it as it is.
+func (*printEffect) Validate() error { return nil }
 
-func (printEffect) do(_ context.Context, r effectRun) (*Question, error) {
+func (*printEffect) Plan(*planner, *EffectPlan)              {}
+func (*printEffect) Say(*sentenceWriter, *EffectPlan) string { return "print" }
+
+func (*printEffect) Do(_ context.Context, r effectRun) (*Question, error) {
 	r.out.Does = append(r.out.Does, Act{What: "print"})
 	return nil, nil
 }

@@ -7,22 +7,32 @@ import (
 	"ambergate/core/project"
 )
 
-type saveEffect struct{}
+// saveEffect keeps what was typed on the form.
+type saveEffect struct {
+	project.EffectHead
+	project.Changes
+}
 
-func (saveEffect) plan(*planner, *EffectPlan) {}
+// Validate accepts it as it is.
+func (*saveEffect) Validate() error { return nil }
 
-func (saveEffect) words(*sentenceWriter, *EffectPlan) string { return "save" }
+// Keeps says that it keeps what was typed.
+func (*saveEffect) Keeps() {}
 
-func (saveEffect) shut(o *Opening, _ *EffectPlan, _ *Row) (Verdict, bool) {
+func (*saveEffect) Plan(*planner, *EffectPlan) {}
+
+func (*saveEffect) Say(*sentenceWriter, *EffectPlan) string { return "save" }
+
+func (*saveEffect) Shut(o *Opening, _ *EffectPlan, _ *Row) (Verdict, bool) {
 	if o.world.record == nil || o.place.Mode != "edit" {
 		return Verdict{}, false
 	}
 	return o.shutToChanges(o.world.record)
 }
 
-// do keeps what was typed. Different fields changed by different people merge; the same
+// Do keeps what was typed. Different fields changed by different people merge; the same
 // field changed by both is put to the user.
-func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
+func (*saveEffect) Do(ctx context.Context, r effectRun) (*Question, error) {
 	t := r.table()
 	if t == nil {
 		return nil, refuse("broken", "There is no table to save to.", "Tell the person who builds this application.")
@@ -30,7 +40,7 @@ func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 	if r.o.place.Mode == "view" {
 		return nil, nil
 	}
-	editable := r.editable(t)
+	editable := r.editable()
 	values, err := r.typed(editable)
 	if err == nil && r.o.place.Mode == "add" {
 		err = r.fillIn(t, editable, values)
@@ -56,16 +66,20 @@ func (saveEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 	return nil, r.reload(ctx, r.o.world.record.Key)
 }
 
+// Edited is answered by elements that edit a field of the screen's record.
+type Edited interface {
+	// Edits gives the field that it edits here; nil where it only shows it.
+	Edits(o *Opening) *project.Column
+}
+
 // editable gives the fields that this screen, mode and user show as editable.
-func (r effectRun) editable(t *project.Table) map[string]*project.Column {
+func (r effectRun) editable() map[string]*project.Column {
 	out := map[string]*project.Column{}
 	for _, e := range r.o.plan.Elements {
-		spec, ok := e.Spec.(*project.Field)
-		if !ok || e.Modes != nil && !e.Modes[r.o.place.Mode] {
-			continue
-		}
-		if f := t.Fields[spec.Path]; f != nil && r.o.editable(spec, f) {
-			out[spec.Path] = f
+		if spec, ok := e.Spec.(Edited); ok {
+			if f := spec.Edits(r.o); f != nil {
+				out[f.ID] = f
+			}
 		}
 	}
 	return out

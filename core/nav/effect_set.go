@@ -2,39 +2,43 @@ package nav
 
 import (
 	"context"
+	"fmt"
 	"strings"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
-type setEffect struct{}
+// setEffect gives fields of the screen's record new values, and saves them.
+type setEffect struct {
+	project.EffectHead
+	project.Changes
+	Fields map[string]string `json:"fields"` // field id → expression
+}
 
-func (setEffect) plan(b *planner, e *EffectPlan) {
-	t := b.app.Project.Tables[b.subjectTable()]
+// Validate asks for a field.
+func (spec *setEffect) Validate() error {
+	if len(spec.Fields) == 0 {
+		return fmt.Errorf("it sets no field")
+	}
+	return nil
+}
+
+func (spec *setEffect) Plan(b *planner, e *EffectPlan) {
+	t := b.app.Project.Tables[b.scene().subjectTable()]
 	if t == nil {
 		b.broken("new value", "", cond.Problem{Message: "There is no record here that it could change.", Length: 1})
 		return
 	}
-	b.assigns(e, t, e.Spec.(*project.Set).Fields)
+	b.assigns(e, t, spec.Fields)
 }
 
-// subjectTable gives the table that effects change: that of a list's rows, else the screen's own.
-func (b *planner) subjectTable() string {
-	if b.element != nil {
-		if l, ok := b.element.Spec.(*project.List); ok {
-			return l.Table
-		}
-	}
-	return b.plan.Screen.RecordTable()
-}
-
-func (setEffect) words(w *sentenceWriter, e *EffectPlan) string {
+func (spec *setEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	t := w.app.Project.Tables[w.subjectTable()]
-	return "set " + strings.Join(w.assigned(e, t, e.Spec.(*project.Set).Fields, " to "), " and set ")
+	return "set " + strings.Join(w.assigned(e, t, spec.Fields, " to "), " and set ")
 }
 
-func (setEffect) shut(o *Opening, _ *EffectPlan, row *Row) (Verdict, bool) {
+func (*setEffect) Shut(o *Opening, _ *EffectPlan, row *Row) (Verdict, bool) {
 	if row == nil {
 		row = o.world.record
 	}
@@ -44,8 +48,8 @@ func (setEffect) shut(o *Opening, _ *EffectPlan, row *Row) (Verdict, bool) {
 	return o.shutToChanges(row)
 }
 
-// do gives fields of the screen's record new values and saves them, under the user's own grant.
-func (setEffect) do(ctx context.Context, r effectRun) (*Question, error) {
+// Do gives fields of the screen's record new values and saves them, under the user's own grant.
+func (spec *setEffect) Do(ctx context.Context, r effectRun) (*Question, error) {
 	row := r.subject()
 	if row == nil {
 		return nil, refuse("no-record", "There is no record here to change.", "")
@@ -54,7 +58,7 @@ func (setEffect) do(ctx context.Context, r effectRun) (*Question, error) {
 	if !grant.Edit {
 		return nil, refuse("no-grant", "Your role may not change "+lowerLabel(t.Label)+".", "Ask a shift lead or the office if you need to.")
 	}
-	values, err := r.assign(t, r.plan.Spec.(*project.Set).Fields)
+	values, err := r.assign(t, spec.Fields)
 	if err != nil {
 		return nil, err
 	}

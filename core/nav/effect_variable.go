@@ -2,17 +2,31 @@ package nav
 
 import (
 	"context"
+	"fmt"
 	"maps"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
-// setVariableEffect gives a variable of the tab or of the place another value.
-type setVariableEffect struct{ alwaysOpen }
+// setVariableEffect gives a variable another value, or, with an empty one, what it begins with.
+type setVariableEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+	Variable string `json:"variable"`
+	Value    string `json:"value,omitempty"` // expression; empty: what it begins with
+}
 
-func (setVariableEffect) plan(b *planner, e *EffectPlan) {
-	spec := e.Spec.(*project.SetVariable)
+// Validate asks for the variable.
+func (spec *setVariableEffect) Validate() error {
+	if spec.Variable == "" {
+		return fmt.Errorf("it needs the variable to set")
+	}
+	return nil
+}
+
+func (spec *setVariableEffect) Plan(b *planner, e *EffectPlan) {
 	v := b.variable(spec.Variable)
 	if v == nil {
 		b.broken("variable", spec.Variable, cond.Problem{Message: "The variable it sets is gone, or is another screen’s.", Length: 1})
@@ -53,8 +67,7 @@ func Fits(want, got cond.Type) bool {
 	return want.Kind == got.Kind && (want.Table == got.Table || want.Kind == cond.Record && got.Table == "")
 }
 
-func (setVariableEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	spec := e.Spec.(*project.SetVariable)
+func (spec *setVariableEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	v := w.app.Project.Variables[spec.Variable]
 	switch {
 	case v == nil:
@@ -76,8 +89,7 @@ func (setVariableEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	return "set " + lowerLabel(v.Label) + " to " + w.valueWords(e.Exprs["value"], v.Table)
 }
 
-func (setVariableEffect) do(_ context.Context, r effectRun) (*Question, error) {
-	spec := r.plan.Spec.(*project.SetVariable)
+func (spec *setVariableEffect) Do(_ context.Context, r effectRun) (*Question, error) {
 	v := r.o.app.Project.Variables[spec.Variable]
 	if v == nil || v.Screen != "" && v.Screen != r.o.place.Screen || spec.Value != "" && r.plan.Exprs["value"] == nil {
 		return nil, refuse("broken", "What this sets cannot be read.", "Tell the person who builds this application.")
@@ -111,11 +123,24 @@ func (setVariableEffect) do(_ context.Context, r effectRun) (*Question, error) {
 	return nil, nil
 }
 
-// drawerEffect opens or closes a rail that is a drawer; the browser does it.
-type drawerEffect struct{ alwaysOpen }
+// drawerEffect opens or closes a rail that is a drawer, or whichever of the two it is not.
+type drawerEffect struct {
+	project.EffectHead
+	project.LooksOnly
+	alwaysOpen
+	Rail string `json:"rail"`
+	How  string `json:"how"` // open, close, toggle
+}
 
-func (drawerEffect) plan(b *planner, e *EffectPlan) {
-	spec := e.Spec.(*project.Drawer)
+// Validate asks for the rail and what is to become of it.
+func (spec *drawerEffect) Validate() error {
+	if spec.Rail == "" {
+		return fmt.Errorf("it needs the drawer")
+	}
+	return project.OneOf("thing to do with a drawer", spec.How, "open", "close", "toggle")
+}
+
+func (spec *drawerEffect) Plan(b *planner, e *EffectPlan) {
 	if r := b.app.Project.Rails[spec.Rail]; r == nil || r.Drawer == nil {
 		b.broken("drawer", spec.Rail, cond.Problem{Message: "The drawer is gone, or is fixed by now.", Length: 1})
 	} else if !r.On(b.plan.Screen) {
@@ -123,8 +148,7 @@ func (drawerEffect) plan(b *planner, e *EffectPlan) {
 	}
 }
 
-func (drawerEffect) words(w *sentenceWriter, e *EffectPlan) string {
-	spec := e.Spec.(*project.Drawer)
+func (spec *drawerEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	name := "a drawer that is gone"
 	if r := w.app.Project.Rails[spec.Rail]; r != nil {
 		name = "the drawer “" + r.Name + "”"
@@ -138,8 +162,7 @@ func (drawerEffect) words(w *sentenceWriter, e *EffectPlan) string {
 	return "open " + name
 }
 
-func (drawerEffect) do(_ context.Context, r effectRun) (*Question, error) {
-	spec := r.plan.Spec.(*project.Drawer)
+func (spec *drawerEffect) Do(_ context.Context, r effectRun) (*Question, error) {
 	for _, rail := range r.o.plan.Rails {
 		if rail.Rail.ID == spec.Rail && r.o.stands(rail) {
 			r.out.Does = append(r.out.Does, Act{What: "drawer", Rail: spec.Rail, How: spec.How})

@@ -9,15 +9,29 @@ import (
 	"ambergate/core/project"
 )
 
-type writeEffect struct{ alwaysOpen }
+// writeEffect sends a value to a tag of the plant.
+type writeEffect struct {
+	project.EffectHead
+	project.Changes
+	alwaysOpen
+	Tag   string `json:"tag"`   // expression: the path of a writable tag
+	Value string `json:"value"` // expression
+}
 
-func (writeEffect) plan(b *planner, e *EffectPlan) {
-	spec := e.Spec.(*project.Write)
+// Validate asks for both.
+func (spec *writeEffect) Validate() error {
+	if spec.Tag == "" || spec.Value == "" {
+		return fmt.Errorf("it needs a tag and a value")
+	}
+	return nil
+}
+
+func (spec *writeEffect) Plan(b *planner, e *EffectPlan) {
 	e.Exprs["tag"] = b.expression("tag", spec.Tag)
 	e.Exprs["value"] = b.expression("value", spec.Value)
 }
 
-func (writeEffect) words(_ *sentenceWriter, e *EffectPlan) string {
+func (*writeEffect) Say(_ *sentenceWriter, e *EffectPlan) string {
 	if e.Exprs["tag"] == nil || e.Exprs["value"] == nil || e.Exprs["tag"].Root.Op != cond.OpPath {
 		return "write to a tag that is gone"
 	}
@@ -27,8 +41,8 @@ func (writeEffect) words(_ *sentenceWriter, e *EffectPlan) string {
 	return "write " + e.Exprs["value"].Root.Phrase() + " to " + e.Exprs["tag"].Root.Path.Words()
 }
 
-// do checks the write and leaves it with the outcome: it is sent after the transaction was committed.
-func (writeEffect) do(_ context.Context, r effectRun) (*Question, error) {
+// Do checks the write and leaves it with the outcome: it is sent after the transaction was committed.
+func (*writeEffect) Do(_ context.Context, r effectRun) (*Question, error) {
 	target, value := r.plan.Exprs["tag"], r.plan.Exprs["value"]
 	if target == nil || value == nil || target.Root.Op != cond.OpPath {
 		return nil, refuse("broken", "What this writes to is gone.", "Tell the person who builds this application.")

@@ -18,10 +18,10 @@ type Streamer interface {
 // spreadsheet would take for a formula are made harmless.
 func (o *Opening) Export(ctx context.Context, from Streamer, element string, write func([]string) error) error {
 	e := o.listElement(element)
-	if e == nil || !o.rights.On(e.Spec.(*project.List).Table).View {
+	if e == nil || !o.rights.On(e.listing().Table).View {
 		return refuse("no-element", "This list is not on the screen any more.", "Load the screen again.")
 	}
-	spec := e.Spec.(*project.List)
+	spec := e.listing()
 	q, hidden, err := o.listQuery(e, "")
 	if err != nil {
 		return err

@@ -21,7 +21,7 @@ type Verdict struct {
 	pick   *Pick      // the user is to be asked for a record first
 	later  bool       // where it leads is only known when it is pressed
 	chosen *CasePlan
-	move   *MovePlan // the one that was taken, of a choice
+	lead   *Lead // the screen that it leads to: of a choice the one that was taken
 }
 
 // Open says whether a press goes through.
@@ -81,13 +81,13 @@ func (o *Opening) judge(g *GatePlan, at aim) Verdict {
 	}
 	v = Verdict{State: "open", Part: part, chosen: chosen}
 	if m := chosen.Move; m != nil {
-		if o.place.Mode == "add" && saves(chosen) && m.Kind != "step" {
+		if o.place.Mode == "add" && saves(chosen) && !isStep(m) {
 			v.later = true
 			return v // "this record" will be the one that the press saves
 		}
-		moveKinds[m.Kind].aim(o, &v, m, w, at)
+		kindOf[AimedMove](m.Spec).Aim(o, &v, m, w, at)
 	}
-	if to, m := v.To, v.move; to != nil && m != nil && to.Mode == "edit" && o.world.record != nil && m.Target != nil && m.Target.RecordTable() == o.world.record.Table && to.Inputs[m.Target.Record] == o.world.record.Key {
+	if to, m := v.To, v.lead; to != nil && m != nil && to.Mode == "edit" && o.world.record != nil && m.Target != nil && m.Target.RecordTable() == o.world.record.Table && to.Inputs[m.Target.Record] == o.world.record.Key {
 		if closed, is := o.shutToChanges(o.world.record); is {
 			return closed
 		}
@@ -117,7 +117,7 @@ func (o *Opening) judgeChanges(c *CasePlan, at aim) (Verdict, bool) {
 		row = nil
 	}
 	for _, e := range c.Effects {
-		if v, closed := effectKinds[e.Kind].shut(o, e, row); closed {
+		if v, closed := kindOf[ShutEffect](e.Spec).Shut(o, e, row); closed {
 			return v, true
 		}
 	}

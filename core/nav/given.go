@@ -26,7 +26,7 @@ func (o *Opening) given(g *GatePlan, w *world, at aim) *world {
 			continue
 		}
 		x := binding{o: o, in: in, b: b, expr: g.Exprs[id], w: w, at: at}
-		v := ruleKinds[b.Rule].value(&x)
+		v := x.value()
 		if x.later {
 			v = cond.UnknownBecause("it is asked for first")
 			if of.asks == nil {
@@ -37,32 +37,11 @@ func (o *Opening) given(g *GatePlan, w *world, at aim) *world {
 		if !v.Known() || v.IsNull() || in.Table == "" {
 			continue
 		}
-		if of.inputRows[id] = x.row(v.KeyOf(), in.Table); of.inputRows[id] == nil {
+		if of.inputRows[id] = kindOf[GivingKind](b.Spec).Row(&x, v.KeyOf(), in.Table); of.inputRows[id] == nil {
 			of.inputRows[id] = o.late[g.lateRef(id, v.KeyOf())]
 		}
 	}
 	return &of
-}
-
-// row gives the record that a binding brings, as far as it was fetched.
-func (x *binding) row(key, table string) *Row {
-	switch x.b.Rule {
-	case "this":
-		return x.w.record
-	case "saved":
-		if x.b.Table == "" {
-			return x.w.record
-		}
-	case "row":
-		return x.at.row
-	case "input":
-		return x.w.inputRows[x.b.Value]
-	case "user":
-		return x.w.userRow
-	case "parent":
-		return x.from().under(x.b.Path, key, table)
-	}
-	return nil
 }
 
 // under sees a record through the row that it was fetched with.
@@ -95,7 +74,7 @@ func (o *Opening) fetchLate(ctx context.Context, src Sources, g *GatePlan, at ai
 	for _, id := range slices.Sorted(maps.Keys(g.Late)) {
 		in := g.Shared.Inputs[id]
 		x := binding{o: o, in: in, b: g.Given[id], expr: g.Exprs[id], w: w, at: at}
-		v := ruleKinds[x.b.Rule].value(&x)
+		v := x.value()
 		if x.later || !v.Known() || v.IsNull() || v.KeyOf() == "" || !o.rights.On(in.Table).View {
 			continue
 		}

@@ -1,6 +1,8 @@
 package nav
 
 import (
+	"fmt"
+
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
@@ -27,6 +29,9 @@ type ButtonView struct {
 	States  map[string]*FaceView `json:"states,omitempty"` // how it looks otherwise: hover, pressed, greyed, focus
 }
 
+// MarkCurrent marks it as the one that leads to where one is.
+func (v *ButtonView) MarkCurrent() { v.Current = true }
+
 // PictureView is a picture of the project on a button.
 type PictureView struct {
 	Digest string `json:"digest"`
@@ -42,10 +47,72 @@ type FaceView struct {
 	Picture *PictureView `json:"picture,omitempty"`
 }
 
-type buttonKind struct{ nothingToFetch }
+// Button is pressed; its gate says what follows.
+type Button struct {
+	project.ElementHead
+	nothingToFetch
+	Words   string        `json:"words"` // template
+	Icon    string        `json:"icon,omitempty"`
+	Tone    string        `json:"tone,omitempty"`    // plain (default), main, strong, sign
+	Colour  string        `json:"colour,omitempty"`  // #rrggbb in the stead of the tone's ground
+	Note    string        `json:"note,omitempty"`    // template: a line under the words, on signs
+	Trigger string        `json:"trigger,omitempty"` // release (default), press
+	Tip     string        `json:"tip,omitempty"`     // template: shown while it is pointed at
+	Keys    string        `json:"keys,omitempty"`    // shortcut, as in Ctrl+E
+	Picture string        `json:"picture,omitempty"` // picture of the project
+	Gate    *project.Gate `json:"gate,omitempty"`
 
-func (buttonKind) plan(b *planner, e *project.Element) {
-	spec := e.Spec.(*project.Button)
+	Faces map[string]*project.Face `json:"faces,omitempty"` // how it looks in one condition or state
+}
+
+// Validate refuses a trigger or tone that does not exist.
+func (spec *Button) Validate() error {
+	if err := project.OneOf("trigger", spec.Trigger, "", "release", "press"); err != nil {
+		return err
+	}
+	for id, f := range spec.Faces {
+		if f == nil {
+			return fmt.Errorf("face %s is empty", id)
+		}
+		f.ID = id
+		if err := f.Validate(); err != nil {
+			return fmt.Errorf("face %s: %w", id, err)
+		}
+	}
+	if err := project.ValidColour(spec.Colour); err != nil {
+		return err
+	}
+	if err := project.ValidKeys(spec.Keys); err != nil {
+		return err
+	}
+	return project.OneOf("tone", spec.Tone, project.Tones...)
+}
+
+// Gates gives the button's one gate.
+func (spec *Button) Gates() map[string]*project.Gate {
+	return project.GatesOn(spec.TriggerName(), spec.Gate)
+}
+
+// TriggerName gives the trigger with its default: what is wired where nothing is yet.
+func (spec *Button) TriggerName() string {
+	if spec.Trigger == "" {
+		return "release"
+	}
+	return spec.Trigger
+}
+
+// FitsRails says that it can stand on rails.
+func (*Button) FitsRails() {}
+
+// Called names it by its words.
+func (spec *Button) Called(_ scene, e *ElementPlan) string {
+	if t := e.Texts["words"]; t != nil {
+		return t.Phrase()
+	}
+	return spec.Words
+}
+
+func (spec *Button) Plan(b *planner) {
 	b.element.Texts["words"] = b.template("words", spec.Words)
 	b.element.Texts["note"] = b.template("note", spec.Note)
 	b.element.Texts["tip"] = b.template("tip", spec.Tip)
@@ -66,10 +133,12 @@ func (b *planner) picture(id string) {
 	}
 }
 
-func (buttonKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	spec := e.Spec.(*project.Button)
+// NewView gives an empty view of it.
+func (*Button) NewView() any { return &ButtonView{} }
+
+func (spec *Button) View(o *Opening, e *ElementPlan, into *ElementView) {
 	v := &ButtonView{Words: o.text(e, "words"), Note: o.text(e, "note"), Tip: o.text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Picture: o.picture(spec.Picture)}
-	into.Button = v
+	into.View = v
 	o.face(e, spec, v)
 	if v.Tone == "" {
 		v.Tone = "plain"
@@ -112,7 +181,7 @@ func (o *Opening) picture(id string) *PictureView {
 
 // face shows the first face whose condition holds. One that cannot be decided shows the face for
 // what is unknown, never the next one.
-func (o *Opening) face(e *ElementPlan, spec *project.Button, v *ButtonView) {
+func (o *Opening) face(e *ElementPlan, spec *Button, v *ButtonView) {
 	unknown, shown := false, (*project.Face)(nil)
 	for _, f := range project.Ordered(spec.Faces) {
 		if f.State != "" || shown != nil || unknown {

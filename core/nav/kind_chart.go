@@ -2,6 +2,7 @@ package nav
 
 import (
 	"context"
+	"fmt"
 	"slices"
 
 	"ambergate/core/cond"
@@ -32,10 +33,55 @@ type PointView struct {
 	Menu   []EntryView        `json:"menu,omitempty"`
 }
 
-type chartKind struct{}
+// Chart counts or sums records by one field.
+type Chart struct {
+	project.ElementHead
+	project.PointSource
+	Label   string        `json:"label,omitempty"`
+	Measure string        `json:"measure,omitempty"` // count (default), sum, mean, most
+	Of      string        `json:"of,omitempty"`      // of the others than count: the field
+	Split   string        `json:"split,omitempty"`   // path: each bar is divided by it
+	Points  int           `json:"points,omitempty"`  // at most; default 12
+	Chosen  *project.Gate `json:"chosen,omitempty"`  // a point is chosen
 
-func (chartKind) plan(b *planner, e *project.Element) {
-	spec := e.Spec.(*project.Chart)
+	Menu map[string]*project.Entry `json:"menu,omitempty"` // what a point's menu offers
+}
+
+// Validate asks for a table and a field to count by.
+func (spec *Chart) Validate() error {
+	if spec.Table == "" || spec.By == "" {
+		return fmt.Errorf("a chart needs a table and a field to count by")
+	}
+	if spec.Points < 0 || spec.Points > 100 {
+		return fmt.Errorf("a chart has 1 to 100 points")
+	}
+	if err := project.OneOf("span", spec.Span, "", "day", "week", "month"); err != nil {
+		return err
+	}
+	if err := project.ValidateMenu(spec.Menu); err != nil {
+		return err
+	}
+	if spec.Split != "" && (spec.Measure == "mean" || spec.Measure == "most") {
+		return fmt.Errorf("only a count or a sum can be divided into parts")
+	}
+	if spec.Measure != "" && spec.Measure != "count" && spec.Of == "" {
+		return fmt.Errorf("a %s needs its field", spec.Measure)
+	}
+	return project.OneOf("measure", spec.Measure, "", "count", "sum", "mean", "most")
+}
+
+// Gates gives the gate of a chosen point, and those of a point's menu.
+func (spec *Chart) Gates() map[string]*project.Gate {
+	return project.WithMenu(project.GatesOn("point", spec.Chosen), spec.Menu)
+}
+
+// MenuEntries gives what a point's menu offers.
+func (spec *Chart) MenuEntries() map[string]*project.Entry { return spec.Menu }
+
+// Called names a point of it.
+func (*Chart) Called(scene, *ElementPlan) string { return "a bar of the chart" }
+
+func (spec *Chart) Plan(b *planner) {
 	for _, path := range []string{spec.By, spec.Split, spec.Of} {
 		if f, _ := b.app.Project.FieldAt(spec.Table, path); f == nil && path != "" {
 			b.broken("chart", path, cond.Problem{Message: "A field that it counts by is gone.", Length: 1})
@@ -43,8 +89,7 @@ func (chartKind) plan(b *planner, e *project.Element) {
 	}
 }
 
-func (chartKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sources) error {
-	spec := e.Spec.(*project.Chart)
+func (spec *Chart) Fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sources) error {
 	if len(e.Broken) > 0 || !o.maySee(spec.Table, spec.By) || spec.Split != "" && !o.maySee(spec.Table, spec.Split) || spec.Of != "" && !o.maySee(spec.Table, spec.Of) {
 		return nil
 	}
@@ -67,8 +112,10 @@ func (chartKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sour
 	return err
 }
 
-func (chartKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	spec := e.Spec.(*project.Chart)
+// NewView gives an empty view of it.
+func (*Chart) NewView() any { return &ChartView{} }
+
+func (spec *Chart) View(o *Opening, e *ElementPlan, into *ElementView) {
 	cv := &ChartView{Label: spec.Label, Measure: spec.Measure, Span: spec.Span, Points: []PointView{}}
 	if cv.Measure == "" {
 		cv.Measure = "count"
@@ -76,7 +123,7 @@ func (chartKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	if of, _ := o.app.Project.FieldAt(spec.Table, spec.Of); of != nil {
 		cv.Unit = of.Unit
 	}
-	into.Chart = cv
+	into.View = cv
 	f, _ := o.app.Project.FieldAt(spec.Table, spec.By)
 	if f == nil || len(e.Broken) > 0 {
 		cv.Refused = "A field that this chart counts by is gone."
@@ -132,12 +179,12 @@ func (o *Opening) ownPoint(gate *GatePlan) string {
 	if gate == nil || len(gate.Cases) == 0 || gate.Shared != nil {
 		return ""
 	}
-	m := gate.Cases[0].Move
+	m := gate.Cases[0].Move.Only()
 	if m == nil || m.Target != o.plan.Screen {
 		return ""
 	}
 	for _, id := range sortedKeys(m.Bind) {
-		if b := m.Bind[id]; b.Rule == "point" && b.Value == "" {
+		if p, point := m.Bind[id].Spec.(interface{ Chooses() bool }); point && p.Chooses() {
 			return id
 		}
 	}
@@ -145,14 +192,14 @@ func (o *Opening) ownPoint(gate *GatePlan) string {
 }
 
 // withoutOwn leaves a chart whole that the screen is narrowed by: its other points stay there to be chosen.
-func (o *Opening) withoutOwn(e *ElementPlan, spec *project.Chart, match []Match) []Match {
+func (o *Opening) withoutOwn(e *ElementPlan, spec *Chart, match []Match) []Match {
 	gate := e.Gates["point"]
 	if o.ownPoint(gate) == "" {
 		return match
 	}
 	own := map[string]bool{}
-	for id, b := range gate.Cases[0].Move.Bind {
-		if in := o.plan.Screen.Inputs[id]; in != nil && b.Rule == "point" {
+	for id, b := range gate.Cases[0].Move.Only().Bind {
+		if in := o.plan.Screen.Inputs[id]; in != nil && choosesPoint(b) {
 			if path, _ := o.app.Project.Narrows(in, spec.Table); path == spec.By {
 				own[path] = true
 			}

@@ -1,6 +1,7 @@
 package nav
 
 import (
+	"fmt"
 	"strings"
 
 	"ambergate/core/cond"
@@ -32,10 +33,66 @@ type FieldView struct {
 	Href     string   `json:"href,omitempty"`    // as a plain link
 }
 
-type fieldKind struct{ nothingToFetch }
+// Field shows, and on a form in edit mode edits, one field of the screen's record.
+type Field struct {
+	project.ElementHead
+	nothingToFetch
+	Path     string        `json:"path"` // field ids joined by dots
+	Label    string        `json:"label,omitempty"`
+	ReadOnly bool          `json:"readOnly,omitempty"`
+	Gate     *project.Gate `json:"gate,omitempty"`    // its value is a way, where it has one
+	Changed  *project.Gate `json:"changed,omitempty"` // set off when another value was given
+	Add      string        `json:"add,omitempty"`     // of a relation: the form that a missing record can be added with, in a dialog
+}
 
-func (fieldKind) plan(b *planner, e *project.Element) {
-	path := e.Spec.(*project.Field).Path
+// Validate asks for a path.
+func (spec *Field) Validate() error {
+	if spec.Path == "" {
+		return fmt.Errorf("a field element needs the path of its field")
+	}
+	return nil
+}
+
+// Gates gives the gate of the field's value, and that of its change.
+func (spec *Field) Gates() map[string]*project.Gate {
+	all := project.GatesOn("release", spec.Gate)
+	if spec.Changed != nil {
+		if all == nil {
+			all = map[string]*project.Gate{}
+		}
+		all["changed"] = spec.Changed
+	}
+	return all
+}
+
+// FieldPath gives the path of the field that it shows.
+func (spec *Field) FieldPath() string { return spec.Path }
+
+// Edits gives the field of the screen's record that it edits here; nil where it only shows it.
+func (spec *Field) Edits(o *Opening) *project.Column {
+	t := o.app.Project.Tables[o.plan.Screen.RecordTable()]
+	if t == nil || spec.Modes != nil && !spec.Modes[o.place.Mode] {
+		return nil
+	}
+	if f := t.Fields[spec.Path]; f != nil && spec.editable(o, f) {
+		return f
+	}
+	return nil
+}
+
+// Called names it by its field.
+func (spec *Field) Called(s scene, _ *ElementPlan) string {
+	if f, _ := s.app.Project.FieldAt(s.screen.RecordTable(), spec.Path); f != nil {
+		return f.Label
+	}
+	return "field"
+}
+
+// Pressed says what sets off the way of its value.
+func (*Field) Pressed() string { return "its value is pressed" }
+
+func (spec *Field) Plan(b *planner) {
+	path := spec.Path
 	table := b.scope["record"]
 	if f, _ := b.app.Project.FieldAt(table, path); f == nil {
 		b.broken("field", path, cond.Problem{Message: "The field it showed is gone.", Length: 1})
@@ -44,12 +101,14 @@ func (fieldKind) plan(b *planner, e *project.Element) {
 	b.needShown(b.plan.record, table, path)
 }
 
-func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	spec := e.Spec.(*project.Field)
+// NewView gives an empty view of it.
+func (*Field) NewView() any { return &FieldView{} }
+
+func (spec *Field) View(o *Opening, e *ElementPlan, into *ElementView) {
 	table := o.plan.Screen.RecordTable()
 	f, _ := o.app.Project.FieldAt(table, spec.Path)
 	if f == nil {
-		into.Field = &FieldView{Path: spec.Path, Label: spec.Label, Type: "text", State: "unknown", Words: "the field is gone"}
+		into.View = &FieldView{Path: spec.Path, Label: spec.Label, Type: "text", State: "unknown", Words: "the field is gone"}
 		return
 	}
 	if !o.maySee(table, spec.Path) {
@@ -57,14 +116,14 @@ func (fieldKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	}
 	fv := &FieldView{
 		Path: spec.Path, Label: spec.Label, Type: f.Type, Choices: f.Choices, Unit: f.Unit,
-		Long: f.Long, Table: f.References, Required: !f.Nullable && f.Default == "", Editable: o.editable(spec, f),
+		Long: f.Long, Table: f.References, Required: !f.Nullable && f.Default == "", Editable: spec.editable(o, f),
 		Min: f.Min, Max: f.Max, Longest: f.Longest, Example: f.Example, Secret: f.Secret,
 	}
-	fv.Add = fv.Editable && o.mayAddParent(spec, f)
+	fv.Add = fv.Editable && spec.mayAddParent(o, f)
 	if fv.Label == "" {
 		fv.Label = f.Label
 	}
-	into.Field = fv
+	into.View = fv
 	v := o.fieldValue(spec.Path, f)
 	fv.State = map[bool]string{true: "known", false: "unknown"}[v.Known()]
 	switch {
@@ -112,7 +171,7 @@ func (o *Opening) fieldValue(path string, f *project.Column) cond.Value {
 }
 
 // mayAddParent says whether a missing record of a relation can be added from here.
-func (o *Opening) mayAddParent(spec *project.Field, f *project.Column) bool {
+func (spec *Field) mayAddParent(o *Opening, f *project.Column) bool {
 	s := o.app.Project.Screens[spec.Add]
 	return s != nil && f.References != "" && s.RecordTable() == f.References && o.rights.On(f.References).Add
 }
@@ -120,11 +179,11 @@ func (o *Opening) mayAddParent(spec *project.Field, f *project.Column) bool {
 // AddParent gives the place of the form that a missing record of a relation is added with.
 func (o *Opening) AddParent(path string) (*Place, error) {
 	for _, e := range o.plan.Elements {
-		spec, ok := e.Spec.(*project.Field)
+		spec, ok := e.Spec.(*Field)
 		if !ok || spec.Path != path {
 			continue
 		}
-		if f, _ := o.app.Project.FieldAt(o.plan.Screen.RecordTable(), path); f != nil && o.editable(spec, f) && o.mayAddParent(spec, f) {
+		if f, _ := o.app.Project.FieldAt(o.plan.Screen.RecordTable(), path); f != nil && spec.editable(o, f) && spec.mayAddParent(o, f) {
 			return &Place{Screen: spec.Add, Mode: "add", Inputs: map[string]string{}}, nil
 		}
 	}
@@ -132,7 +191,7 @@ func (o *Opening) AddParent(path string) (*Place, error) {
 }
 
 // editable says whether this screen, mode and user may change the field here.
-func (o *Opening) editable(spec *project.Field, f *project.Column) bool {
+func (spec *Field) editable(o *Opening, f *project.Column) bool {
 	if o.place.Mode == "view" || spec.ReadOnly || f.ReadOnly || f.Type == "json" || f.Tally != nil || strings.Contains(spec.Path, ".") {
 		return false
 	}

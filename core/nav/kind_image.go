@@ -1,6 +1,8 @@
 package nav
 
 import (
+	"fmt"
+
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
@@ -13,18 +15,52 @@ type ImageView struct {
 	Href   string `json:"href,omitempty"`
 }
 
-type imageKind struct{ nothingToFetch }
+// Image shows a picture of the project on a screen.
+type Image struct {
+	project.ElementHead
+	nothingToFetch
+	Picture string        `json:"picture"`
+	Gate    *project.Gate `json:"gate,omitempty"`
+}
 
-func (imageKind) plan(b *planner, e *project.Element) {
-	if b.app.Project.Pictures[e.Spec.(*project.Image).Picture] == nil {
-		b.broken("picture", e.Spec.(*project.Image).Picture, cond.Problem{Message: "The picture it showed is gone.", Length: 1})
+// Validate asks for the picture.
+func (spec *Image) Validate() error {
+	if spec.Picture == "" {
+		return fmt.Errorf("it needs the picture that it shows")
+	}
+	return nil
+}
+
+// Gates gives the gate of a pressed picture.
+func (spec *Image) Gates() map[string]*project.Gate { return project.GatesOn("release", spec.Gate) }
+
+// FitsRails says that it can stand on rails.
+func (*Image) FitsRails() {}
+
+// Called names it by its picture.
+func (spec *Image) Called(s scene, _ *ElementPlan) string {
+	if p := s.app.Project.Pictures[spec.Picture]; p != nil {
+		return p.Name
+	}
+	return "image"
+}
+
+// Pressed says what sets off its way.
+func (*Image) Pressed() string { return "the picture is pressed" }
+
+func (spec *Image) Plan(b *planner) {
+	if b.app.Project.Pictures[spec.Picture] == nil {
+		b.broken("picture", spec.Picture, cond.Problem{Message: "The picture it showed is gone.", Length: 1})
 	}
 }
 
-func (imageKind) view(o *Opening, e *ElementPlan, into *ElementView) {
+// NewView gives an empty view of it.
+func (*Image) NewView() any { return &ImageView{} }
+
+func (spec *Image) View(o *Opening, e *ElementPlan, into *ElementView) {
 	iv := &ImageView{Words: "the picture is gone"}
-	into.Image = iv
-	if p := o.app.Project.Pictures[e.Spec.(*project.Image).Picture]; p != nil {
+	into.View = iv
+	if p := o.app.Project.Pictures[spec.Picture]; p != nil {
 		iv.Digest, iv.Words = p.Digest, p.Words
 		if iv.Words == "" {
 			iv.Words = p.Name

@@ -2,16 +2,70 @@ package nav
 
 import (
 	"context"
+	"fmt"
 	"strings"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
-type listKind struct{}
+// List shows records of a table: all that the inputs let through, or the children of the screen's record.
+type List struct {
+	project.ElementHead
+	project.List
+}
 
-func (listKind) plan(b *planner, e *project.Element) {
-	spec := e.Spec.(*project.List)
+// Listing gives what it lists.
+func (spec *List) Listing() *project.List { return &spec.List }
+
+// Validate asks for a table and bounds the page.
+func (spec *List) Validate() error {
+	if spec.Table == "" {
+		return fmt.Errorf("a list needs a table")
+	}
+	if spec.Rows < 0 || spec.Rows > 500 {
+		return fmt.Errorf("a page has 1 to 500 rows")
+	}
+	for id, c := range spec.Columns {
+		c.ID = id
+	}
+	for id, o := range spec.Order {
+		o.ID = id
+	}
+	for id, a := range spec.Several {
+		a.ID = id
+		if a.Words == "" || a.Gate == nil {
+			return fmt.Errorf("what is done with several rows needs words and a gate")
+		}
+	}
+	return project.ValidateMenu(spec.Menu)
+}
+
+// Gates gives the gate of an opened row, those of what is done with several, and those of a row's menu.
+func (spec *List) Gates() map[string]*project.Gate {
+	all := project.GatesOn("row", spec.Opened)
+	for id, a := range spec.Several {
+		if all == nil {
+			all = map[string]*project.Gate{}
+		}
+		all[project.SeveralTrigger(id)] = a.Gate
+	}
+	return project.WithMenu(all, spec.Menu)
+}
+
+// MenuEntries gives what a row's menu offers.
+func (spec *List) MenuEntries() map[string]*project.Entry { return spec.Menu }
+
+// Called names a row of it.
+func (spec *List) Called(s scene, _ *ElementPlan) string {
+	if t := s.app.Project.Tables[spec.Table]; t != nil {
+		return "a row of " + lowerLabel(t.Label)
+	}
+	return "list"
+}
+
+// Plan notes its columns, and what the titles of its rows need.
+func (spec *List) Plan(b *planner) {
 	t := b.app.Project.Tables[spec.Table]
 	if t == nil {
 		b.broken("list", spec.Table, cond.Problem{Message: "The table it listed is gone.", Length: 1})
@@ -30,7 +84,7 @@ func (listKind) plan(b *planner, e *project.Element) {
 
 // listQuery gives what the list asks for at this place, page by page.
 func (o *Opening) listQuery(e *ElementPlan, after string) (Query, []string, error) {
-	spec := e.Spec.(*project.List)
+	spec := e.listing()
 	t := o.app.Project.Tables[spec.Table]
 	main := o.plan.Screen.MainList()
 	isMain := main != nil && main.ID == e.ID
@@ -126,8 +180,8 @@ func (o *Opening) sortable(table string, order []Sort) []Sort {
 	return out
 }
 
-func (listKind) fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sources) error {
-	spec := e.Spec.(*project.List)
+// Fetch reads a stretch of it, where it was left or from the beginning, and counts it.
+func (spec *List) Fetch(ctx context.Context, o *Opening, e *ElementPlan, src Sources) error {
 	if o.app.Project.Tables[spec.Table] == nil || !o.rights.On(spec.Table).View {
 		return nil
 	}
@@ -190,7 +244,7 @@ func (o *Opening) fetchList(ctx context.Context, e *ElementPlan, src Sources, cu
 		return err
 	}
 	q.Back = back
-	if spec := e.Spec.(*project.List); spec.InPlace || len(spec.Several)+len(spec.Menu) > 0 {
+	if spec := e.listing(); spec.InPlace || len(spec.Several)+len(spec.Menu) > 0 {
 		q.Ask = o.asks(q.Table.ID)
 	}
 	page, err := src.Records.Fetch(ctx, q)
@@ -223,21 +277,24 @@ func (o *Opening) fetchList(ctx context.Context, e *ElementPlan, src Sources, cu
 // More fetches a further stretch of a list of the screen: after a cursor, or back from it.
 func (o *Opening) More(ctx context.Context, src Sources, element, cursor string, back bool) (*ListView, error) {
 	e := o.listElement(element)
-	if e == nil || !o.rights.On(e.Spec.(*project.List).Table).View {
+	if e == nil || !o.rights.On(e.listing().Table).View {
 		return nil, refuse("no-element", "This list is not on the screen any more.", "Load the screen again.")
 	}
 	if err := o.fetchList(ctx, e, src, cursor, back); err != nil {
 		return nil, err
 	}
 	var ev ElementView
-	listKind{}.view(o, e, &ev)
-	return ev.List, nil
+	kindOf[DrawnElement](e.Spec).View(o, e, &ev)
+	return ev.View.(*ListView), nil
 }
 
-func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	spec := e.Spec.(*project.List)
+// NewView gives an empty view of it.
+func (*List) NewView() any { return &ListView{} }
+
+// View draws it.
+func (spec *List) View(o *Opening, e *ElementPlan, into *ElementView) {
 	lv := &ListView{Table: spec.Table, Label: spec.Label, Columns: []ColumnView{}, Rows: []RowView{}, Sort: []Sort{}}
-	into.List = lv
+	into.View = lv
 	t := o.app.Project.Tables[spec.Table]
 	if t == nil {
 		lv.Refused = "The table of this list is gone."
@@ -252,9 +309,9 @@ func (listKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	}
 	main := o.plan.Screen.MainList()
 	lv.Main = main != nil && main.ID == e.ID
-	lv.Sort = append(lv.Sort, o.shownOrder(spec, lv.Main)...)
-	lv.InPlace, lv.Adds = o.editsInPlace(spec), o.mayAddRow(e) == ""
-	edits, adds := o.rowColumns(spec, false), o.rowColumns(spec, true)
+	lv.Sort = append(lv.Sort, o.shownOrder(&spec.List, lv.Main)...)
+	lv.InPlace, lv.Adds = o.editsInPlace(&spec.List), o.mayAddRow(e) == ""
+	edits, adds := o.rowColumns(&spec.List, false), o.rowColumns(&spec.List, true)
 	lv.Choose = o.plan.chosen[e.ID] || lv.InPlace
 	look := o.place.Look[e.ID]
 	lv.Chosen, lv.Top = look.Row, look.Top
@@ -327,7 +384,7 @@ func (o *Opening) shownOrder(spec *project.List, isMain bool) []Sort {
 // severalViews gives what the user's role can do with chosen rows; the rows themselves are judged
 // when it is pressed.
 func (o *Opening) severalViews(e *ElementPlan) []SeveralView {
-	spec := e.Spec.(*project.List)
+	spec := e.listing()
 	rights := o.rights.On(spec.Table)
 	var out []SeveralView
 	for _, a := range project.Ordered(spec.Several) {

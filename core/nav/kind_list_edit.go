@@ -11,9 +11,6 @@ import (
 	"ambergate/core/project"
 )
 
-// keepRowTrigger is what a row sets off that was edited where it stands, when one leaves it.
-const keepRowTrigger = "keepRow"
-
 // editsInPlace says whether rows of a list can be edited where they stand, here.
 func (o *Opening) editsInPlace(spec *project.List) bool {
 	t := o.app.Project.Tables[spec.Table]
@@ -36,7 +33,7 @@ func (o *Opening) rowColumns(spec *project.List, adding bool) map[string]*projec
 
 // mayAddRow says why no row can be added to a list here, or "".
 func (o *Opening) mayAddRow(e *ElementPlan) string {
-	spec := e.Spec.(*project.List)
+	spec := e.listing()
 	t := o.app.Project.Tables[spec.Table]
 	switch {
 	case t == nil:
@@ -53,13 +50,13 @@ func (o *Opening) mayAddRow(e *ElementPlan) string {
 // fields that were changed. Concurrent changes are treated as on forms.
 func (o *Opening) keepRow(ctx context.Context, p Press, src Changer) (Outcome, error) {
 	e := o.listElement(p.Element)
-	if e == nil || !o.editsInPlace(e.Spec.(*project.List)) {
+	if e == nil || !o.editsInPlace(e.listing()) {
 		return Outcome{}, refuse("no-element", "This list cannot be edited here.", "The screen has been loaded again.")
 	}
 	if ev, shown := o.elementForPress(e); !shown {
 		return Outcome{}, refuse("hidden", "This is not open to you here.", ev.Reason)
 	}
-	spec := e.Spec.(*project.List)
+	spec := e.listing()
 	t := o.app.Project.Tables[spec.Table]
 	w := *o.world
 	out := Outcome{Kind: "stay"}

@@ -1,6 +1,7 @@
 package nav
 
 import (
+	"fmt"
 	"strconv"
 
 	"ambergate/core/cond"
@@ -62,20 +63,51 @@ type MarkView struct {
 	Abnormal bool    `json:"abnormal,omitempty"`
 }
 
-type gaugeKind struct{ nothingToFetch }
+// Gauge shows one live number as a bar, with the band it should be in.
+type Gauge struct {
+	project.ElementHead
+	nothingToFetch
+	Words string  `json:"words"`
+	Value string  `json:"value"`         // expression
+	Set   string  `json:"set,omitempty"` // expression: where it should be
+	Unit  string  `json:"unit,omitempty"`
+	Min   float64 `json:"min"`
+	Max   float64 `json:"max"`
+	Low   float64 `json:"low,omitempty"`
+	High  float64 `json:"high,omitempty"`
+	Digit int     `json:"digits,omitempty"`
+}
 
-func (gaugeKind) plan(b *planner, e *project.Element) {
-	spec := e.Spec.(*project.Gauge)
+// Validate asks for a value and a range.
+func (spec *Gauge) Validate() error {
+	if spec.Value == "" {
+		return fmt.Errorf("a gauge needs a value")
+	}
+	if spec.Max <= spec.Min {
+		return fmt.Errorf("a gauge's range ends above where it begins")
+	}
+	return nil
+}
+
+// Gates gives none.
+func (spec *Gauge) Gates() map[string]*project.Gate { return nil }
+
+// Called names it.
+func (*Gauge) Called(scene, *ElementPlan) string { return "gauge" }
+
+func (spec *Gauge) Plan(b *planner) {
 	b.element.Exprs["value"] = b.expression("value", spec.Value)
 	if spec.Set != "" {
 		b.element.Exprs["set"] = b.expression("set value", spec.Set)
 	}
 }
 
-func (gaugeKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	spec := e.Spec.(*project.Gauge)
+// NewView gives an empty view of it.
+func (*Gauge) NewView() any { return &GaugeView{} }
+
+func (spec *Gauge) View(o *Opening, e *ElementPlan, into *ElementView) {
 	gv := &GaugeView{Words: spec.Words, State: "unknown", Shown: "–", Unit: spec.Unit, Min: spec.Min, Max: spec.Max, Low: spec.Low, High: spec.High}
-	into.Gauge = gv
+	into.View = gv
 	if v := o.number(e, "value"); v != nil {
 		gv.State, gv.Value, gv.Shown = "known", v, strconv.FormatFloat(*v, 'f', spec.Digit, 64)
 		gv.Out = spec.High > spec.Low && (*v < spec.Low || *v > spec.High)
@@ -105,15 +137,41 @@ func (o *Opening) why(e *ElementPlan, name string) string {
 	return e.Exprs[name].Root.Eval(o.world).Why()
 }
 
-type lampKind struct{ nothingToFetch }
-
-func (lampKind) plan(b *planner, e *project.Element) {
-	b.element.Exprs["value"] = b.condition("value", e.Spec.(*project.Lamp).Value)
+// Lamp shows a live yes or no.
+type Lamp struct {
+	project.ElementHead
+	nothingToFetch
+	Words    string `json:"words"`
+	Value    string `json:"value"` // condition
+	On       string `json:"on"`
+	Off      string `json:"off"`
+	Abnormal string `json:"abnormal,omitempty"` // on, off: the state that is to be noticed
 }
 
-func (lampKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	spec := e.Spec.(*project.Lamp)
-	into.Lamp = &LampView{Words: spec.Words, State: "unknown", Shown: "not available"}
+// Validate asks for a value.
+func (spec *Lamp) Validate() error {
+	if spec.Value == "" {
+		return fmt.Errorf("a lamp needs a condition")
+	}
+	return project.OneOf("abnormal state", spec.Abnormal, "", "on", "off")
+}
+
+// Gates gives none.
+func (spec *Lamp) Gates() map[string]*project.Gate { return nil }
+
+// Called names it.
+func (*Lamp) Called(scene, *ElementPlan) string { return "lamp" }
+
+func (spec *Lamp) Plan(b *planner) {
+	b.element.Exprs["value"] = b.condition("value", spec.Value)
+}
+
+// NewView gives an empty view of it.
+func (*Lamp) NewView() any { return &LampView{} }
+
+func (spec *Lamp) View(o *Opening, e *ElementPlan, into *ElementView) {
+	lv := &LampView{Words: spec.Words, State: "unknown", Shown: "not available"}
+	into.View = lv
 	if e.Exprs["value"] == nil {
 		return
 	}
@@ -121,51 +179,127 @@ func (lampKind) view(o *Opening, e *ElementPlan, into *ElementView) {
 	case !v.Known():
 		into.Reason = v.Why()
 	case v.True():
-		into.Lamp.State, into.Lamp.Shown, into.Lamp.Abnormal = "on", spec.On, spec.Abnormal == "on"
+		lv.State, lv.Shown, lv.Abnormal = "on", spec.On, spec.Abnormal == "on"
 	default:
-		into.Lamp.State, into.Lamp.Shown, into.Lamp.Abnormal = "off", spec.Off, spec.Abnormal == "off"
+		lv.State, lv.Shown, lv.Abnormal = "off", spec.Off, spec.Abnormal == "off"
 	}
 }
 
-type trendKind struct{ nothingToFetch }
+// Line is one line of a trend.
+type Line struct {
+	ID    string   `json:"-"`
+	Pos   float64  `json:"pos"`
+	Words string   `json:"words"`
+	Value string   `json:"value"` // expression: the path of a tag
+	Unit  string   `json:"unit,omitempty"`
+	Limit *float64 `json:"limit,omitempty"`
+	Max   float64  `json:"max"` // top of its own scale, from 0
+}
 
-func (trendKind) plan(b *planner, e *project.Element) {
-	for id, l := range e.Spec.(*project.Trend).Lines {
+// Position gives the place among others.
+func (l *Line) Position() float64 { return l.Pos }
+
+// Trend draws live numbers over the last minutes.
+type Trend struct {
+	project.ElementHead
+	nothingToFetch
+	Words   string           `json:"words"`
+	Minutes int              `json:"minutes"`
+	Lines   map[string]*Line `json:"lines"`
+}
+
+// Validate bounds the time and asks for lines.
+func (spec *Trend) Validate() error {
+	if spec.Minutes < 1 || spec.Minutes > 60 {
+		return fmt.Errorf("a trend shows 1 to 60 minutes")
+	}
+	if len(spec.Lines) == 0 || len(spec.Lines) > 6 {
+		return fmt.Errorf("a trend has one to six lines")
+	}
+	for id, l := range spec.Lines {
+		l.ID = id
+	}
+	return nil
+}
+
+// Gates gives none.
+func (spec *Trend) Gates() map[string]*project.Gate { return nil }
+
+// Called names it.
+func (*Trend) Called(scene, *ElementPlan) string { return "trend" }
+
+func (spec *Trend) Plan(b *planner) {
+	for id, l := range spec.Lines {
 		b.element.Exprs[id] = b.expression("line", l.Value)
 	}
 }
 
-func (trendKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	spec := e.Spec.(*project.Trend)
-	into.Trend = &TrendView{Words: spec.Words, Minutes: spec.Minutes, Lines: []LineView{}}
+// NewView gives an empty view of it.
+func (*Trend) NewView() any { return &TrendView{} }
+
+func (spec *Trend) View(o *Opening, e *ElementPlan, into *ElementView) {
+	tv := &TrendView{Words: spec.Words, Minutes: spec.Minutes, Lines: []LineView{}}
+	into.View = tv
 	for _, l := range project.Ordered(spec.Lines) {
-		into.Trend.Lines = append(into.Trend.Lines, LineView{ID: l.ID, Words: l.Words, Unit: l.Unit, Value: o.number(e, l.ID), Limit: l.Limit, Max: l.Max})
+		tv.Lines = append(tv.Lines, LineView{ID: l.ID, Words: l.Words, Unit: l.Unit, Value: o.number(e, l.ID), Limit: l.Limit, Max: l.Max})
 	}
 }
 
-// TrendRefs gives the live value behind each line of a trend on the screen, by line id.
-func (o *Opening) TrendRefs(element string) map[string]TagRef {
+// Samples gives the live value behind each of its lines, by line id.
+func (*Trend) Samples(o *Opening, e *ElementPlan) map[string]TagRef {
 	out := map[string]TagRef{}
-	for _, e := range o.plan.Elements {
-		if e.ID != element || e.Kind != "trend" {
+	for id, expr := range e.Exprs {
+		if expr == nil || expr.Root.Op != cond.OpPath {
 			continue
 		}
-		for id, expr := range e.Exprs {
-			if expr == nil || expr.Root.Op != cond.OpPath {
-				continue
-			}
-			if ref, ok := o.refOf(expr.Root.Path); ok {
-				out[id] = ref
-			}
+		if ref, ok := o.refOf(expr.Root.Path); ok {
+			out[id] = ref
 		}
 	}
 	return out
 }
 
-type figureKind struct{ nothingToFetch }
+// Mark is a live text on a figure, at a place in hundredths of its width and height.
+type Mark struct {
+	ID       string  `json:"-"`
+	Pos      float64 `json:"pos"`
+	X        float64 `json:"x"`
+	Y        float64 `json:"y"`
+	Words    string  `json:"words"`              // template
+	Abnormal string  `json:"abnormal,omitempty"` // condition
+}
 
-func (figureKind) plan(b *planner, e *project.Element) {
-	for id, m := range e.Spec.(*project.Figure).Marks {
+// Position gives the place among others.
+func (m *Mark) Position() float64 { return m.Pos }
+
+// Figure is a picture with live words at places on it.
+type Figure struct {
+	project.ElementHead
+	nothingToFetch
+	Words   string           `json:"words,omitempty"`
+	Picture string           `json:"picture"` // name of a picture that the project brings
+	Marks   map[string]*Mark `json:"marks,omitempty"`
+}
+
+// Validate asks for a picture.
+func (spec *Figure) Validate() error {
+	if spec.Picture == "" {
+		return fmt.Errorf("a figure needs a picture")
+	}
+	for id, m := range spec.Marks {
+		m.ID = id
+	}
+	return nil
+}
+
+// Gates gives none.
+func (spec *Figure) Gates() map[string]*project.Gate { return nil }
+
+// Called names it.
+func (*Figure) Called(scene, *ElementPlan) string { return "figure" }
+
+func (spec *Figure) Plan(b *planner) {
+	for id, m := range spec.Marks {
 		b.element.Texts[id] = b.template("mark", m.Words)
 		if m.Abnormal != "" {
 			b.element.Exprs[id] = b.condition("abnormal", m.Abnormal)
@@ -173,14 +307,17 @@ func (figureKind) plan(b *planner, e *project.Element) {
 	}
 }
 
-func (figureKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	spec := e.Spec.(*project.Figure)
-	into.Figure = &FigureView{Words: spec.Words, Picture: spec.Picture, Marks: []MarkView{}}
+// NewView gives an empty view of it.
+func (*Figure) NewView() any { return &FigureView{} }
+
+func (spec *Figure) View(o *Opening, e *ElementPlan, into *ElementView) {
+	fv := &FigureView{Words: spec.Words, Picture: spec.Picture, Marks: []MarkView{}}
+	into.View = fv
 	for _, m := range project.Ordered(spec.Marks) {
 		mv := MarkView{X: m.X, Y: m.Y, Words: o.text(e, m.ID)}
 		if c := e.Exprs[m.ID]; c != nil {
 			mv.Abnormal = c.Root.Eval(o.world).True()
 		}
-		into.Figure.Marks = append(into.Figure.Marks, mv)
+		fv.Marks = append(fv.Marks, mv)
 	}
 }

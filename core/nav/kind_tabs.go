@@ -1,6 +1,7 @@
 package nav
 
 import (
+	"fmt"
 	"strings"
 
 	"ambergate/core/project"
@@ -18,16 +19,48 @@ type TabView struct {
 	Label string `json:"label"`
 }
 
-type tabsKind struct{ nothingToFetch }
+// Tabs is a block of tabs: of the elements that name one of them, those of the open tab show.
+type Tabs struct {
+	project.ElementHead
+	nothingToFetch
+	Tabs map[string]*project.Tab `json:"tabs"`
+}
 
-func (tabsKind) plan(*planner, *project.Element) {}
+// Validate asks for a tab, and for words on each.
+func (spec *Tabs) Validate() error {
+	if len(spec.Tabs) == 0 {
+		return fmt.Errorf("a block of tabs needs a tab")
+	}
+	for id, tab := range spec.Tabs {
+		if tab == nil || tab.Label == "" {
+			return fmt.Errorf("tab %s needs words", id)
+		}
+		tab.ID = id
+	}
+	return nil
+}
 
-func (tabsKind) view(o *Opening, e *ElementPlan, into *ElementView) {
+// Gates gives none: opening a tab is a place of its own, not a gate.
+func (spec *Tabs) Gates() map[string]*project.Gate { return nil }
+
+// TabList gives its tabs.
+func (spec *Tabs) TabList() map[string]*project.Tab { return spec.Tabs }
+
+// Called names it.
+func (*Tabs) Called(scene, *ElementPlan) string { return "tabs" }
+
+// Plan reads nothing.
+func (*Tabs) Plan(*planner) {}
+
+// NewView gives an empty view of it.
+func (*Tabs) NewView() any { return &TabsView{} }
+
+func (spec *Tabs) View(o *Opening, e *ElementPlan, into *ElementView) {
 	v := &TabsView{Tabs: []TabView{}, Open: o.openTab(e.ID)}
-	for _, t := range project.Ordered(e.Spec.(*project.Tabs).Tabs) {
+	for _, t := range project.Ordered(spec.Tabs) {
 		v.Tabs = append(v.Tabs, TabView{ID: t.ID, Label: t.Label})
 	}
-	into.Tabs = v
+	into.View = v
 }
 
 // openTab gives the open tab of a block: the one that the place says, else the first.
@@ -36,14 +69,11 @@ func (o *Opening) openTab(block string) string {
 	if e == nil {
 		return ""
 	}
-	spec, ok := e.Spec.(*project.Tabs)
-	if !ok {
-		return ""
-	}
-	if open := o.place.Tabs[block]; spec.Tabs[open] != nil {
+	tabs := project.TabsOf(e)
+	if open := o.place.Tabs[block]; tabs[open] != nil {
 		return open
 	}
-	for _, t := range project.Ordered(spec.Tabs) {
+	for _, t := range project.Ordered(tabs) {
 		return t.ID
 	}
 	return ""

@@ -8,15 +8,39 @@ type TextView struct {
 	Style string `json:"style"`
 }
 
-type textKind struct{ nothingToFetch }
-
-func (textKind) plan(b *planner, e *project.Element) {
-	b.element.Texts["words"] = b.template("words", e.Spec.(*project.Words).Words)
+// Text is a text on a screen.
+type Text struct {
+	project.ElementHead
+	nothingToFetch
+	Words string `json:"words"`           // template
+	Style string `json:"style,omitempty"` // plain (default), heading, note
 }
 
-func (textKind) view(o *Opening, e *ElementPlan, into *ElementView) {
-	into.Text = &TextView{Words: o.text(e, "words"), Style: e.Spec.(*project.Words).Style}
-	if into.Text.Style == "" {
-		into.Text.Style = "plain"
+// Validate refuses a style that does not exist.
+func (spec *Text) Validate() error {
+	return project.OneOf("style", spec.Style, "", "plain", "heading", "note")
+}
+
+// Gates gives none.
+func (spec *Text) Gates() map[string]*project.Gate { return nil }
+
+// FitsRails says that it can stand on rails.
+func (*Text) FitsRails() {}
+
+// Called names it.
+func (*Text) Called(scene, *ElementPlan) string { return "text" }
+
+func (spec *Text) Plan(b *planner) {
+	b.element.Texts["words"] = b.template("words", spec.Words)
+}
+
+// NewView gives an empty view of it.
+func (*Text) NewView() any { return &TextView{} }
+
+func (spec *Text) View(o *Opening, e *ElementPlan, into *ElementView) {
+	tv := &TextView{Words: o.text(e, "words"), Style: spec.Style}
+	into.View = tv
+	if tv.Style == "" {
+		tv.Style = "plain"
 	}
 }

@@ -15,16 +15,16 @@ func TestFieldsSayTheirValueAndState(t *testing.T) {
 	s.data.data["t_defects"]["1"]["f_hours"] = mustDecimal(t, "2.50")
 	v := s.mustOpen(t, s.mira, "defect?defect=1").View()
 	for id, want := range map[string]string{"e_what": "Door|known", "e_hours": "2.5|known", "e_code": "D-1|known"} {
-		f := element(t, v, id).Field
+		f := element(t, v, id).View.(*FieldView)
 		if got := f.Words + "|" + f.State; got != want || f.Editable {
 			t.Errorf("%s: %s, editable %v", id, got, f.Editable)
 		}
 	}
-	if f := element(t, s.mustOpen(t, s.mira, "defect?defect=2").View(), "e_hours").Field; f.State != "empty" || f.Value != "" {
+	if f := element(t, s.mustOpen(t, s.mira, "defect?defect=2").View(), "e_hours").View.(*FieldView); f.State != "empty" || f.Value != "" {
 		t.Errorf("an empty field: %+v", f)
 	}
 	v = s.mustOpen(t, s.mira, "defect?defect=1&~mode=edit").View()
-	if !element(t, v, "e_what").Field.Editable || element(t, v, "e_code").Field.Editable || !element(t, v, "e_what").Field.Required {
+	if !element(t, v, "e_what").View.(*FieldView).Editable || element(t, v, "e_code").View.(*FieldView).Editable || !element(t, v, "e_what").View.(*FieldView).Required {
 		t.Error("what may be edited")
 	}
 }
@@ -44,10 +44,10 @@ func TestANewRecordIsFilledIn(t *testing.T) {
 	if v.Heading != "New defect" || v.Record != nil {
 		t.Errorf("heading %q, record %+v", v.Heading, v.Record)
 	}
-	if f := element(t, v, "e_cab").Field; f.Value != "7" || f.Words != "007" || !f.Editable {
+	if f := element(t, v, "e_cab").View.(*FieldView); f.Value != "7" || f.Words != "007" || !f.Editable {
 		t.Errorf("the parent that is filled in: %+v", f)
 	}
-	if f := element(t, v, "e_what").Field; f.Words != "Door" {
+	if f := element(t, v, "e_what").View.(*FieldView); f.Words != "Door" {
 		t.Errorf("the text that is filled in: %+v", f)
 	}
 	if e := element(t, v, "e_save"); e.State != "shown" {
@@ -57,11 +57,11 @@ func TestANewRecordIsFilledIn(t *testing.T) {
 
 func TestAFieldCanBeAWay(t *testing.T) {
 	s := newStand(t, `[{"op":"add","path":"/s_defect/elements/e_cab","value":{"kind":"field","pos":9,"cell":{"row":3,"col":1,"w":4},"path":"f_cabin","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_cabin","bind":{"i_c":{"rule":"parent","path":"f_cabin","none":"grey"}}}}}}}}]`)
-	f := element(t, s.mustOpen(t, s.mira, "defect?defect=1").View(), "e_cab").Field
+	f := element(t, s.mustOpen(t, s.mira, "defect?defect=1").View(), "e_cab").View.(*FieldView)
 	if !f.Way || f.Href != "/cabin?cabin=7" || f.Words != "007" {
 		t.Errorf("%+v", f)
 	}
-	if f := element(t, s.mustOpen(t, s.mira, "defect?defect=3").View(), "e_cab").Field; f.Way {
+	if f := element(t, s.mustOpen(t, s.mira, "defect?defect=3").View(), "e_cab").View.(*FieldView); f.Way {
 		t.Errorf("a value that is not there leads somewhere: %+v", f)
 	}
 	out, err := press(t, s.mustOpen(t, s.mira, "defect?defect=1"), s, Press{Element: "e_cab"})
@@ -78,19 +78,19 @@ func TestGaugesLampsTrendsAndFigures(t *testing.T) {
 	 {"op":"add","path":"/s_drive/elements/e_gauge/low","value":1},{"op":"add","path":"/s_drive/elements/e_gauge/high","value":4},{"op":"add","path":"/s_drive/elements/e_gauge/digits","value":1}]`)
 	o := s.mustOpen(t, s.mira, "drive?lift=1")
 	v := o.View()
-	if g := element(t, v, "e_gauge").Gauge; g.State != "known" || *g.Value != 4.5 || g.Shown != "4.5" || !g.Out {
+	if g := element(t, v, "e_gauge").View.(*GaugeView); g.State != "known" || *g.Value != 4.5 || g.Shown != "4.5" || !g.Out {
 		t.Errorf("gauge %+v", g)
 	}
-	if l := element(t, v, "e_lamp").Lamp; l.State != "on" || l.Shown != "runs" {
+	if l := element(t, v, "e_lamp").View.(*LampView); l.State != "on" || l.Shown != "runs" {
 		t.Errorf("lamp %+v", l)
 	}
-	if tr := element(t, v, "e_trend").Trend; len(tr.Lines) != 2 || *tr.Lines[0].Value != 4.5 || *tr.Lines[1].Value != 5.5 {
+	if tr := element(t, v, "e_trend").View.(*TrendView); len(tr.Lines) != 2 || *tr.Lines[0].Value != 4.5 || *tr.Lines[1].Value != 5.5 {
 		t.Errorf("trend %+v", tr)
 	}
 	if refs := o.TrendRefs("e_trend"); len(refs) != 1 || refs["l_1"].Node != "UT.speed" {
 		t.Errorf("history behind the trend: %+v", refs)
 	}
-	if m := element(t, v, "e_fig").Figure.Marks[0]; m.Words != "4.5 m/s" || !m.Abnormal {
+	if m := element(t, v, "e_fig").View.(*FigureView).Marks[0]; m.Words != "4.5 m/s" || !m.Abnormal {
 		t.Errorf("mark %+v", m)
 	}
 	// Live values change under an open screen; what was fetched stays.
@@ -98,13 +98,13 @@ func TestGaugesLampsTrendsAndFigures(t *testing.T) {
 	delete(s.tags, "UT.running")
 	queries := s.data.queries
 	v = o.View()
-	if g := element(t, v, "e_gauge").Gauge; g.Shown != "2.0" || g.Out {
+	if g := element(t, v, "e_gauge").View.(*GaugeView); g.Shown != "2.0" || g.Out {
 		t.Errorf("gauge afterwards %+v", g)
 	}
-	if e := element(t, v, "e_lamp"); e.Lamp.State != "unknown" || e.Reason == "" {
+	if e := element(t, v, "e_lamp"); e.View.(*LampView).State != "unknown" || e.Reason == "" {
 		t.Errorf("lamp afterwards %+v", e)
 	}
-	if m := element(t, v, "e_fig").Figure.Marks[0]; m.Abnormal {
+	if m := element(t, v, "e_fig").View.(*FigureView).Marks[0]; m.Abnormal {
 		t.Errorf("mark afterwards %+v", m)
 	}
 	if s.data.queries != queries {
@@ -133,7 +133,7 @@ func TestAGuardOverLiveValuesIsJudgedAgain(t *testing.T) {
 
 func TestChartsCountWithTheTitlesOfTheirRecords(t *testing.T) {
 	s := newStand(t, "")
-	c := element(t, s.mustOpen(t, s.mira, "chart").View(), "e_chart").Chart
+	c := element(t, s.mustOpen(t, s.mira, "chart").View(), "e_chart").View.(*ChartView)
 	labels := []string{}
 	for _, p := range c.Points {
 		labels = append(labels, p.Label)
@@ -142,14 +142,14 @@ func TestChartsCountWithTheTitlesOfTheirRecords(t *testing.T) {
 		t.Errorf("%+v", c)
 	}
 	visitor := &User{ID: "v", Name: "V", Roles: map[string]bool{"r_vis": true}}
-	if c := element(t, s.mustOpen(t, visitor, "chart").View(), "e_chart").Chart; c.Refused == "" || len(c.Points) > 0 {
+	if c := element(t, s.mustOpen(t, visitor, "chart").View(), "e_chart").View.(*ChartView); c.Refused == "" || len(c.Points) > 0 {
 		t.Errorf("a visitor is shown %+v", c)
 	}
 }
 
 func TestShownWhileHidesTheElement(t *testing.T) {
 	s := newStand(t, `[{"op":"add","path":"/s_defect/elements/e_note","value":{"kind":"text","pos":9,"cell":{"row":5,"col":1,"w":4},"words":"Open since {record.f_code}","shown":"record.f_state == \"open\""}}]`)
-	if w := element(t, s.mustOpen(t, s.mira, "defect?defect=1").View(), "e_note").Text.Words; w != "Open since D-1" {
+	if w := element(t, s.mustOpen(t, s.mira, "defect?defect=1").View(), "e_note").View.(*TextView).Words; w != "Open since D-1" {
 		t.Errorf("it says %q", w)
 	}
 	for _, e := range s.mustOpen(t, s.mira, "defect?defect=2").View().Elements {
@@ -189,16 +189,16 @@ func TestUpLeadsToWhatTheScreenSays(t *testing.T) {
 func TestButtonsThatOnlyMoveArePlainLinks(t *testing.T) {
 	s := newStand(t, "")
 	v := s.mustOpen(t, s.mira, "defect?defect=1").View()
-	if b := element(t, v, "e_cabin").Button; b.Href != "/cabin?cabin=7" || b.Writes {
+	if b := element(t, v, "e_cabin").View.(*ButtonView); b.Href != "/cabin?cabin=7" || b.Writes {
 		t.Errorf("%+v", b)
 	}
-	if b := element(t, v, "e_close").Button; b.Href != "" || !b.Writes {
+	if b := element(t, v, "e_close").View.(*ButtonView); b.Href != "" || !b.Writes {
 		t.Errorf("%+v", b)
 	}
-	if b := element(t, s.mustOpen(t, s.mira, "cabin?cabin=7").View(), "e_dlg").Button; b.Href != "" {
+	if b := element(t, s.mustOpen(t, s.mira, "cabin?cabin=7").View(), "e_dlg").View.(*ButtonView); b.Href != "" {
 		t.Errorf("a dialog is a plain link: %+v", b)
 	}
-	if b := element(t, s.mustOpen(t, s.mira, "cabin?cabin=7").View(), "e_add").Button; b.Words != "Report on 007" {
+	if b := element(t, s.mustOpen(t, s.mira, "cabin?cabin=7").View(), "e_add").View.(*ButtonView); b.Words != "Report on 007" {
 		t.Errorf("its words are %q", b.Words)
 	}
 }

@@ -1,72 +1,73 @@
 package nav
 
 import (
-	"ambergate/core/cond"
 	"ambergate/core/project"
 )
 
-// moveKind is what nav does with one kind of move. Each kind has its place in a file move_….go.
-type moveKind interface {
-	// plan compiles its expressions and notes what it reads.
-	plan(b *planner, m *MovePlan)
-	// aim works out where it leads now, or closes the way with the reason.
-	aim(o *Opening, v *Verdict, m *MovePlan, w *world, at aim)
-	// words says it in the sentence: "open Defect on this defect".
-	words(w *sentenceWriter, c *CasePlan)
-	// plate fills in how its destination looks.
-	plate(w *sentenceWriter, way *WayOut, c *CasePlan)
-	// now says what it does: "goes back".
-	now(v Verdict) string
-}
-
-// moveKinds is the registry of moves.
-var moveKinds map[string]moveKind
-
-func init() {
-	moveKinds = map[string]moveKind{
-		"screen": screenMove{}, "choice": choiceMove{}, "step": stepMove{}, "along": alongMove{}, "address": addressMove{}, "project": projectMove{},
-		"back": trailMove{"back", "go back", "goes back"}, "forward": trailMove{"forward", "go forward", "goes forward"}, "home": trailMove{"home", "go home", "goes home"},
-		"up": upMove{trailMove{"up", "go up", "goes up"}}, "close": closeMove{trailMove{"close", "close this", "closes"}}, "out": trailMove{"out", "sign out", "signs out"},
-	}
-}
-
 // trailMove leads along the trail, or out of it: where to is known to the trail alone.
-type trailMove struct{ kind, say, does string }
+type trailMove struct{ project.MoveHead }
 
-func (trailMove) plan(*planner, *MovePlan)                       {}
-func (trailMove) aim(*Opening, *Verdict, *MovePlan, *world, aim) {}
-func (m trailMove) now(Verdict) string                           { return m.does }
+// Validate accepts it as it is.
+func (*trailMove) Validate() error { return nil }
 
-func (m trailMove) words(w *sentenceWriter, c *CasePlan) {
-	w.out = append(w.out, Chunk{Text: m.say, Part: "target", Tone: "target", Case: c.ID})
+func (*trailMove) Plan(*planner, *MovePlan) {}
+
+func (*trailMove) Aim(*Opening, *Verdict, *MovePlan, *world, aim) {}
+
+func (spec *trailMove) Now(Verdict) string {
+	return map[string]string{"back": "goes back", "forward": "goes forward", "home": "goes home", "up": "goes up", "close": "closes", "out": "signs out"}[spec.Kind]
 }
 
-func (m trailMove) plate(_ *sentenceWriter, way *WayOut, _ *CasePlan) {
-	way.Title = map[string]string{"back": "Back", "forward": "Forward", "home": "Home", "up": "Up", "close": "Close", "out": "Sign out"}[m.kind]
+func (spec *trailMove) Say(w *sentenceWriter, c *CasePlan) {
+	say := map[string]string{"back": "go back", "forward": "go forward", "home": "go home", "up": "go up", "close": "close this", "out": "sign out"}[spec.Kind]
+	w.out = append(w.out, Chunk{Text: say, Part: "target", Tone: "target", Case: c.ID})
+}
+
+func (spec *trailMove) Plate(_ *sentenceWriter, plate *Plate, _ *CasePlan) {
+	plate.Title = map[string]string{"back": "Back", "forward": "Forward", "home": "Home", "up": "Up", "close": "Close", "out": "Sign out"}[spec.Kind]
 }
 
 // upMove leads to what the screen says is up from it; without that home.
 type upMove struct{ trailMove }
 
-func (upMove) aim(o *Opening, v *Verdict, _ *MovePlan, _ *world, _ aim) {
+func (*upMove) Aim(o *Opening, v *Verdict, _ *MovePlan, _ *world, _ aim) {
 	if up := o.plan.Screen.Up; up != "" && o.app.Project.Screens[up] != nil {
 		v.To = &Place{Screen: up, Mode: "view", Inputs: map[string]string{}}
 	}
 }
 
 // stepMove leads along a list: to the neighbour of the screen's record, or of a list's chosen row.
-type stepMove struct{}
+type stepMove struct {
+	project.MoveHead
+	Step string `json:"step"`           // first, previous, next, last
+	List string `json:"list,omitempty"` // a list of the screen, whose chosen row steps; empty: the screen's record
+}
 
-func (stepMove) plan(b *planner, m *MovePlan) { b.needSteps(m.Move) }
+// Validate asks for the step.
+func (spec *stepMove) Validate() error {
+	if err := project.OneOf("step", spec.Step, project.Steps...); err != nil {
+		return err
+	}
+	return project.OneOf("policy at the end", spec.None, "", "grey", "round", "stay")
+}
 
-func (stepMove) aim(o *Opening, v *Verdict, m *MovePlan, _ *world, _ aim) { o.aimStep(v, m) }
+func (spec *stepMove) Plan(b *planner, _ *MovePlan) {
+	if spec.List != "" {
+		b.asks(needs{chosen: stepSet{spec.List: true}})
+		return
+	}
+	b.needSteps(spec.Step, spec.None)
+}
 
-func (stepMove) now(Verdict) string { return "steps along the list" }
+func (spec *stepMove) Aim(o *Opening, v *Verdict, _ *MovePlan, _ *world, _ aim) {
+	o.aimStep(v, &spec.MoveHead, spec.Step, spec.List)
+}
 
-func (stepMove) words(w *sentenceWriter, c *CasePlan) {
-	m := c.Move
-	text := "go to the " + m.Step + " " + w.recordWord(m.List)
-	if m.List == "" {
+func (*stepMove) Now(Verdict) string { return "steps along the list" }
+
+func (spec *stepMove) Say(w *sentenceWriter, c *CasePlan) {
+	text := "go to the " + spec.Step + " " + w.recordWord(spec.List)
+	if spec.List == "" {
 		text += " of the list come from"
 	}
 	w.out = append(w.out, Chunk{Text: text, Part: "target", Tone: "target", Case: c.ID})
@@ -87,27 +88,15 @@ func endWords(none string) string {
 	return map[string]string{"round": "round at the end", "stay": "saying so at the end"}[none]
 }
 
-func (stepMove) plate(w *sentenceWriter, way *WayOut, c *CasePlan) {
-	way.Title = sentenceWord(c.Move.Step) + " " + w.recordWord(c.Move.List)
-	way.Glyph = map[string]string{"first": "back", "previous": "back", "next": "forward", "last": "forward"}[c.Move.Step]
+func (spec *stepMove) Plate(w *sentenceWriter, plate *Plate, _ *CasePlan) {
+	plate.Title = sentenceWord(spec.Step) + " " + w.recordWord(spec.List)
+	plate.Glyph = map[string]string{"first": "back", "previous": "back", "next": "forward", "last": "forward"}[spec.Step]
 }
 
-// exprs compiles what a move works out, by name.
-func (b *planner) exprs(where string, texts map[string]string) map[string]*cond.Expr {
-	out := map[string]*cond.Expr{}
-	for _, name := range sortedKeys(texts) {
-		out[name] = b.expression(where, texts[name])
+// StepsTo gives the step along the list come from; "" for one in a list of the screen.
+func (spec *stepMove) StepsTo() string {
+	if spec.List != "" {
+		return ""
 	}
-	return out
-}
-
-// bindings compiles what a move brings.
-func (b *planner) bindings(bind map[string]*project.Binding) map[string]*cond.Expr {
-	out := map[string]*cond.Expr{}
-	for _, input := range sortedKeys(bind) {
-		if e := b.bindNeeds(bind[input]); e != nil {
-			out[input] = e
-		}
-	}
-	return out
+	return spec.Step
 }

@@ -1,34 +1,61 @@
 package nav
 
 import (
+	"fmt"
 	"net/url"
+	"slices"
 	"strings"
 
 	"github.com/yosida95/uritemplate/v3"
 
 	"ambergate/core/cond"
+	"ambergate/core/project"
 )
 
 // addressMove leads to a web address, made by a URI Template (RFC 6570).
-type addressMove struct{}
+type addressMove struct {
+	project.MoveHead
+	Address string            `json:"address"`
+	With    map[string]string `json:"with,omitempty"` // variable → expression
 
-func (addressMove) plan(b *planner, m *MovePlan) {
-	m.Exprs = b.exprs("address", m.With)
-	t, err := uritemplate.New(m.Address)
-	if err != nil {
-		b.broken("address", m.Address, cond.Problem{Message: "This is no URI Template: " + err.Error() + ".", Length: len([]rune(m.Address))})
-		return
-	}
-	for _, name := range t.Varnames() {
-		if m.With[name] == "" {
-			b.broken("address", m.Address, cond.Problem{Message: "Nothing says what “" + name + "” is.", Length: len([]rune(m.Address))})
-		}
-	}
-	m.Template = t
+	template *uritemplate.Template // nil where the address is no template
+	wrong    error                 // why it is none
 }
 
-func (addressMove) aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
-	if m.Template == nil {
+// schemes are those of addresses that a gate may lead to.
+var schemes = []string{"https", "http", "mailto", "tel"}
+
+// Validate asks for an address of a known kind that says its host in full. A template that cannot
+// be read is a finding, not an error.
+func (spec *addressMove) Validate() error {
+	scheme, _, ok := strings.Cut(spec.Address, ":")
+	if !ok || !slices.Contains(schemes, scheme) {
+		return fmt.Errorf("a web address begins with https:, http:, mailto: or tel:")
+	}
+	if head, _, _ := strings.Cut(spec.Address, "{"); strings.HasPrefix(scheme, "http") {
+		if u, err := url.Parse(head); err != nil || u.Host == "" || u.Path == "" && strings.Contains(spec.Address, "{") {
+			return fmt.Errorf("a web address says its host in full before anything is filled in: https://host/…")
+		}
+	}
+	spec.template, spec.wrong = uritemplate.New(spec.Address)
+	return nil
+}
+
+func (spec *addressMove) Plan(b *planner, m *MovePlan) {
+	m.Exprs = b.exprs("address", spec.With)
+	if spec.wrong != nil {
+		b.broken("address", spec.Address, cond.Problem{Message: "This is no URI Template: " + spec.wrong.Error() + ".", Length: len([]rune(spec.Address))})
+		return
+	}
+	for _, name := range spec.template.Varnames() {
+		if spec.With[name] == "" {
+			b.broken("address", spec.Address, cond.Problem{Message: "Nothing says what “" + name + "” is.", Length: len([]rune(spec.Address))})
+		}
+	}
+}
+
+func (spec *addressMove) Aim(_ *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
+	if spec.template == nil {
 		*v = Verdict{State: "greyed", By: "broken", Reason: "The address it led to cannot be read.", Part: v.Part}
 		return
 	}
@@ -47,12 +74,12 @@ func (addressMove) aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
 			values.Set(name, uritemplate.String(value.Wire()))
 		}
 	}
-	address, err := m.Template.Expand(values)
-	if err != nil || !sameHost(m.Address, address) {
+	address, err := spec.template.Expand(values)
+	if err != nil || !sameHost(spec.Address, address) {
 		*v = Verdict{State: "greyed", By: "broken", Reason: "No address comes of these values.", Part: v.Part}
 		return
 	}
-	v.Leave, v.As = address, m.As
+	v.Leave, v.As = address, spec.As
 }
 
 // sameHost says whether an address leads where its template says in full: what is filled in
@@ -67,19 +94,19 @@ func sameHost(template, address string) bool {
 	return err == nil && got.Scheme == want.Scheme && got.Host == want.Host && strings.HasPrefix(address, head)
 }
 
-func (addressMove) now(v Verdict) string { return "leads to " + v.Leave }
+func (*addressMove) Now(v Verdict) string { return "leads to " + v.Leave }
 
-func (addressMove) words(w *sentenceWriter, c *CasePlan) {
+func (spec *addressMove) Say(w *sentenceWriter, c *CasePlan) {
 	w.plain("go to ")
-	w.out = append(w.out, Chunk{Text: c.Move.Address, Part: "target", Tone: "target", Case: c.ID, Bad: c.Move.Template == nil})
-	w.with(c)
+	w.out = append(w.out, Chunk{Text: spec.Address, Part: "target", Tone: "target", Case: c.ID, Bad: spec.template == nil})
+	w.with(c, spec.With)
 }
 
 // with says what fills in an address, or the inputs of another project's screen, and how it opens.
-func (w *sentenceWriter) with(c *CasePlan) {
-	for i, name := range sortedKeys(c.Move.With) {
+func (w *sentenceWriter) with(c *CasePlan, with map[string]string) {
+	for i, name := range sortedKeys(with) {
 		w.plain(map[bool]string{true: " with ", false: ", "}[i == 0] + name + " = ")
-		chunk := Chunk{Text: "“" + c.Move.With[name] + "”, which cannot be read", Part: "with", Tone: "record", Case: c.ID, Item: name, Bad: true}
+		chunk := Chunk{Text: "“" + with[name] + "”, which cannot be read", Part: "with", Tone: "record", Case: c.ID, Item: name, Bad: true}
 		if e := c.Move.Exprs[name]; e != nil {
 			chunk.Text, chunk.Bad = w.valueWords(e, ""), false
 		}
@@ -89,20 +116,38 @@ func (w *sentenceWriter) with(c *CasePlan) {
 	w.as(c)
 }
 
-func (addressMove) plate(w *sentenceWriter, way *WayOut, c *CasePlan) {
-	head, _, _ := strings.Cut(c.Move.Address, "{")
-	way.Title, way.Glyph, way.How = strings.TrimSuffix(head, "/"), "web", "web address"
+func (spec *addressMove) Plate(_ *sentenceWriter, plate *Plate, _ *CasePlan) {
+	head, _, _ := strings.Cut(spec.Address, "{")
+	plate.Title, plate.Glyph, plate.How = strings.TrimSuffix(head, "/"), "web", "web address"
 	if u, err := url.Parse(head); err == nil && u.Host != "" {
-		way.Title = u.Host
+		plate.Title = u.Host
 	}
 }
 
 // projectMove opens a screen that another project offers.
-type projectMove struct{}
+type projectMove struct {
+	project.MoveHead
+	Project string            `json:"project"`        // slug
+	Entry   string            `json:"entry"`          // slug of the screen
+	With    map[string]string `json:"with,omitempty"` // input → expression
+}
 
-func (projectMove) plan(b *planner, m *MovePlan) { m.Exprs = b.exprs("binding", m.With) }
+// Validate asks for both.
+func (spec *projectMove) Validate() error {
+	if spec.Project == "" || spec.Entry == "" {
+		return fmt.Errorf("a screen of another project needs that project and one of the screens it offers")
+	}
+	return nil
+}
 
-func (projectMove) aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
+// LeadsOut gives the project, its screen and the texts that its inputs are worked out by.
+func (spec *projectMove) LeadsOut() (slug, entry string, with map[string]string) {
+	return spec.Project, spec.Entry, spec.With
+}
+
+func (spec *projectMove) Plan(b *planner, m *MovePlan) { m.Exprs = b.exprs("binding", spec.With) }
+
+func (spec *projectMove) Aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
 	closed := func(reason string) {
 		*v = Verdict{State: "greyed", By: "broken", Reason: reason, Part: v.Part, chosen: v.chosen}
 	}
@@ -110,22 +155,22 @@ func (projectMove) aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
 		closed("Other projects cannot be reached from here.")
 		return
 	}
-	other := o.others(m.Project)
+	other := o.others(spec.Project)
 	if other == nil {
-		closed("The project “" + m.Project + "” has no release.")
+		closed("The project “" + spec.Project + "” has no release.")
 		return
 	}
-	s := other.Project.ScreenBySlug(m.Entry)
+	s := other.Project.ScreenBySlug(spec.Entry)
 	if s == nil || !s.Offered {
-		closed("“" + other.Project.Settings.Title + "” does not offer “" + m.Entry + "” any more.")
+		closed("“" + other.Project.Settings.Title + "” does not offer “" + spec.Entry + "” any more.")
 		return
 	}
-	to := Place{Screen: s.ID, Mode: m.Mode, Inputs: map[string]string{}}
+	to := Place{Screen: s.ID, Mode: spec.Mode, Inputs: map[string]string{}}
 	if to.Mode == "" {
 		to.Mode = "view"
 	}
 	for id, in := range s.Inputs {
-		if _, given := m.With[in.Alias]; !given {
+		if _, given := spec.With[in.Alias]; !given {
 			if in.Required && !(id == s.Record && to.Mode == "add") {
 				closed("“" + s.Title + "” needs to know which " + lowerLabel(in.Label) + "; nothing says which.")
 				return
@@ -143,7 +188,7 @@ func (projectMove) aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
 			*v = Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, chosen: v.chosen}
 			return
 		case value.IsNull() && in.Required:
-			reason := m.Reason
+			reason := spec.Reason
 			if reason == "" {
 				reason = "There is no " + lowerLabel(in.Label) + " here."
 			}
@@ -153,17 +198,17 @@ func (projectMove) aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ aim) {
 			to.Inputs[id] = value.Wire()
 		}
 	}
-	v.Leave, v.As = "/use/"+m.Project+to.Address(other.Project), m.As
+	v.Leave, v.As = "/use/"+spec.Project+to.Address(other.Project), spec.As
 }
 
-func (projectMove) now(v Verdict) string { return "leads to " + v.Leave }
+func (*projectMove) Now(v Verdict) string { return "leads to " + v.Leave }
 
-func (projectMove) words(w *sentenceWriter, c *CasePlan) {
+func (spec *projectMove) Say(w *sentenceWriter, c *CasePlan) {
 	w.plain("open ")
-	w.out = append(w.out, Chunk{Text: c.Move.Entry + " of the project " + c.Move.Project, Part: "target", Tone: "target", Case: c.ID})
-	w.with(c)
+	w.out = append(w.out, Chunk{Text: spec.Entry + " of the project " + spec.Project, Part: "target", Tone: "target", Case: c.ID})
+	w.with(c, spec.With)
 }
 
-func (projectMove) plate(_ *sentenceWriter, way *WayOut, c *CasePlan) {
-	way.Title, way.Glyph, way.How = c.Move.Entry, "project", "of "+c.Move.Project
+func (spec *projectMove) Plate(_ *sentenceWriter, plate *Plate, _ *CasePlan) {
+	plate.Title, plate.Glyph, plate.How = spec.Entry, "project", "of "+spec.Project
 }

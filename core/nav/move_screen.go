@@ -1,29 +1,33 @@
 package nav
 
-// screenMove opens a screen of this project.
-type screenMove struct{}
+import "ambergate/core/project"
 
-func (screenMove) plan(b *planner, m *MovePlan) {
-	m.Target = b.app.Project.Screens[m.Move.Target]
-	m.Exprs = b.bindings(m.Bind)
-	m.Set = b.exprs("filled in", m.Move.Set)
-	if m.SpotRow != nil {
-		m.Row = b.bindNeeds(m.SpotRow)
-	}
-	m.Carried = carried(b.ownInputs(), m.Move, m.Target)
+// screenMove opens a screen of this project.
+type screenMove struct {
+	project.MoveHead
+	project.Lead
 }
 
-func (screenMove) aim(o *Opening, v *Verdict, m *MovePlan, w *world, at aim) { o.aimMove(v, m, w, at) }
+// Validate refuses what its lead refuses.
+func (spec *screenMove) Validate() error { return spec.Lead.Validate() }
 
-func (screenMove) now(v Verdict) string {
-	if v.move != nil && v.move.Target != nil {
-		return "opens " + v.move.Target.Title
+func (spec *screenMove) Plan(b *planner, m *MovePlan) {
+	m.To = []*Lead{b.lead(&spec.MoveHead, &spec.Lead)}
+}
+
+func (*screenMove) Aim(o *Opening, v *Verdict, m *MovePlan, w *world, at aim) {
+	o.aimLead(v, m.To[0], w, at)
+}
+
+func (*screenMove) Now(v Verdict) string {
+	if v.lead != nil && v.lead.Target != nil {
+		return "opens " + v.lead.Target.Title
 	}
 	return "opens a screen"
 }
 
-func (screenMove) words(w *sentenceWriter, c *CasePlan) {
-	m := c.Move
+func (*screenMove) Say(w *sentenceWriter, c *CasePlan) {
+	m := c.Move.To[0]
 	w.plain("open ")
 	if m.Target == nil {
 		w.out = append(w.out, Chunk{Text: "a screen that is gone", Part: "target", Tone: "target", Case: c.ID, Bad: true})
@@ -36,22 +40,22 @@ func (screenMove) words(w *sentenceWriter, c *CasePlan) {
 	w.opened(c, m.Target.Type == "form" && m.Mode != "add")
 }
 
-func (screenMove) plate(w *sentenceWriter, way *WayOut, c *CasePlan) {
-	m := c.Move
+func (*screenMove) Plate(w *sentenceWriter, plate *Plate, c *CasePlan) {
+	m := c.Move.To[0]
 	if m.Target == nil {
-		way.Title, way.Glyph = "a screen that is gone", "none"
+		plate.Title, plate.Glyph = "a screen that is gone", "none"
 		return
 	}
-	way.Target, way.Title, way.Glyph = m.Target.ID, m.Target.Title, m.Target.Type
-	way.How = m.Mode
-	if way.How == "" {
-		way.How = "view"
+	plate.Target, plate.Title, plate.Glyph = m.Target.ID, m.Target.Title, m.Target.Type
+	plate.How = m.Mode
+	if plate.How == "" {
+		plate.How = "view"
 	}
 	if m.Target.Type != "form" {
-		way.How = m.Target.Type
+		plate.How = m.Target.Type
 	}
 	if as := map[string]string{"dialog": ", dialog", "drawer": ", drawer", "tab": ", new tab"}[m.As]; as != "" {
-		way.How += as
+		plate.How += as
 	}
-	way.Brings = w.brings(m)
+	plate.Brings = w.brings(m)
 }

@@ -69,7 +69,7 @@ func TestGrantsGuardScreensAndModes(t *testing.T) {
 			t.Errorf("%s at %s: %v", tc.user.Name, tc.address, err)
 		}
 	}
-	list := element(t, s.mustOpen(t, visitor, "defects").View(), "e_list").List
+	list := element(t, s.mustOpen(t, visitor, "defects").View(), "e_list").View.(*ListView)
 	if list.Refused == "" || len(list.Rows) > 0 {
 		t.Errorf("a visitor is shown %+v", list)
 	}
@@ -81,7 +81,7 @@ func TestAListIsOneQueryWithItsParents(t *testing.T) {
 	if s.data.queries != 1 {
 		t.Errorf("%d queries for a list with parents two deep", s.data.queries)
 	}
-	list := element(t, o.View(), "e_list").List
+	list := element(t, o.View(), "e_list").View.(*ListView)
 	if len(list.Rows) != 3 || list.Rows[0].Cells[1].Words != "007" || list.Rows[0].Cells[2].Words != "Upper Tarn" {
 		t.Errorf("rows %+v", list.Rows)
 	}
@@ -99,7 +99,7 @@ func TestAListIsOneQueryWithItsParents(t *testing.T) {
 func TestContextNarrowsAndIsSeen(t *testing.T) {
 	s := newStand(t, "")
 	v := s.mustOpen(t, s.mira, "defects?cabin=7&~filter.state=isNot:closed").View()
-	if rows := element(t, v, "e_list").List.Rows; len(rows) != 1 || rows[0].Title != "D-1" {
+	if rows := element(t, v, "e_list").View.(*ListView).Rows; len(rows) != 1 || rows[0].Title != "D-1" {
 		t.Errorf("rows %+v", rows)
 	}
 	if len(v.Context) != 2 || v.Context[0].Words != "007" || !v.Context[0].Clear || v.Context[1].Words != "not closed" {
@@ -287,7 +287,7 @@ func TestStaleValuesEnableNothing(t *testing.T) {
 			t.Errorf("%s: %+v", id, e)
 		}
 	}
-	if lamp := element(t, v, "e_lamp").Lamp; lamp.State != "unknown" {
+	if lamp := element(t, v, "e_lamp").View.(*LampView); lamp.State != "unknown" {
 		t.Errorf("the lamp shows %+v", lamp)
 	}
 	_, err := press(t, s.mustOpen(t, s.mira, "drive?lift=1"), s, Press{Element: "e_idle"})

@@ -78,7 +78,7 @@ func (a *App) Open(ctx context.Context, user *User, place Place, src Sources) (*
 		if o.aside(e) {
 			continue
 		}
-		if err := elementKinds[e.Kind].fetch(ctx, o, e, src); err != nil {
+		if err := kindOf[DrawnElement](e.Spec).Fetch(ctx, o, e, src); err != nil {
 			return nil, fmt.Errorf("fetch %s of screen %s: %w", e.ID, o.plan.Screen.ID, err)
 		}
 	}

@@ -39,7 +39,7 @@ func (a *App) OrdersOf(table string) []ListOrder {
 	for _, id := range sortedKeys(a.Project.Screens) {
 		s, plan := a.Project.Screens[id], a.Screens[id]
 		for _, e := range project.Ordered(s.Elements) {
-			if l, ok := e.Spec.(*project.List); ok && l.Table == table {
+			if l := project.ListOf(e); l != nil && l.Table == table {
 				add(l.Relation, declaredOrder(a, l), "“"+s.Title+"”")
 			}
 		}
@@ -48,7 +48,7 @@ func (a *App) OrdersOf(table string) []ListOrder {
 		}
 		for _, w := range plan.Ways() {
 			for _, c := range w.Gate.Cases {
-				if m := c.Move; m != nil && m.Arrive != nil && len(m.Arrive.Sort) > 0 && m.Target != nil && m.Target.ListTable() == table {
+				if m := c.Move.Only(); m != nil && m.Arrive != nil && len(m.Arrive.Sort) > 0 && m.Target != nil && m.Target.ListTable() == table {
 					var sort []Sort
 					for _, o := range project.Ordered(m.Arrive.Sort) {
 						sort = append(sort, Sort{Path: o.Path, Desc: o.Desc})

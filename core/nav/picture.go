@@ -80,7 +80,7 @@ func (o *Opening) Picture(ctx context.Context, from Pictures, path string) ([]by
 
 func (o *Opening) showsField(path string) bool {
 	for _, e := range o.plan.Elements {
-		if spec, ok := e.Spec.(*project.Field); ok && spec.Path == path {
+		if f, ok := e.Spec.(interface{ FieldPath() string }); ok && f.FieldPath() == path {
 			if _, here := o.elementForPress(e); here {
 				return true
 			}

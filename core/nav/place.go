@@ -79,10 +79,10 @@ func ListOf(of *project.Project, p Place, table string) *From {
 		return nil
 	}
 	e := s.MainList()
-	if e == nil || e.Spec.(*project.List).Table != table {
+	if e == nil || project.ListOf(e).Table != table {
 		e = nil
 		for _, id := range sortedKeys(s.Elements) {
-			if l, ok := s.Elements[id].Spec.(*project.List); ok && l.Table == table {
+			if l := project.ListOf(s.Elements[id]); l != nil && l.Table == table {
 				e = s.Elements[id]
 				break
 			}

@@ -124,7 +124,8 @@ func (e *ElementPlan) gateOn(trigger string) (string, *GatePlan) {
 		return trigger, e.Gates[trigger]
 	}
 	for _, name := range sortedKeys(e.Gates) {
-		if !strings.Contains(name, ".") && !isBack(name) && name != "changed" {
+		kind, _ := project.TriggerOf(name)
+		if _, named := kind.(interface{ ByNameOnly() }); !named && !isBack(name) {
 			return name, e.Gates[name]
 		}
 	}
@@ -143,33 +144,32 @@ func (o *Opening) elementForPress(e *ElementPlan) (ElementView, bool) {
 	return ev, true
 }
 
-// aimAt fetches the clicked row, as the list would: a row the list does not hold cannot be pressed.
+// aimAt finds what a press was set off on.
 func (o *Opening) aimAt(ctx context.Context, e *ElementPlan, trigger string, p Press, src Changer) (aim, error) {
-	at := aim{point: p.Point, picked: p.Picked, result: p.Result}
-	set := e.Gates[trigger]
-	trigger = project.FirstTrigger(trigger)
-	entry := strings.HasPrefix(trigger, "menu.")
-	if c, ok := e.Spec.(*project.Chart); ok {
-		at.span = c.Span
-		return at, nil
+	if kind, _ := project.TriggerOf(trigger); kind != nil {
+		if aimed, ok := kind.(AimedTrigger); ok {
+			return aimed.Aim(ctx, o, e, e.Gates[trigger], p, src)
+		}
 	}
-	if _, list := e.Spec.(*project.List); !list || trigger != "row" && !entry {
-		return at, nil
-	}
+	return aim{point: p.Point, picked: p.Picked, result: p.Result}, nil
+}
+
+// aimRow fetches the row of a press, as the list would: a row the list does not hold cannot be pressed.
+func (o *Opening) aimRow(ctx context.Context, e *ElementPlan, p Press, src Changer, several, lock bool) (aim, error) {
 	if p.Row == "" {
 		return aim{}, refuse("no-record", "No row was named.", "Choose a row of the list.")
 	}
-	row, err := o.rowOf(ctx, e, p.Row, src, entry && set.Writes())
+	row, err := o.rowOf(ctx, e, p.Row, src, lock)
 	if err != nil {
 		return aim{}, err
 	}
-	at.row, at.element, at.several = row, e.ID, entry
+	at := aim{point: p.Point, picked: p.Picked, result: p.Result, row: row, element: e.ID, several: several}
 	return at, o.fetchChildrenOf(ctx, src, row)
 }
 
 // rowOf fetches a row of a list by its key, as the list would, with its place in the list's order.
 func (o *Opening) rowOf(ctx context.Context, e *ElementPlan, key string, records Records, lock bool) (*Row, error) {
-	spec := e.Spec.(*project.List)
+	spec := e.listing()
 	if !o.rights.On(spec.Table).View {
 		return nil, refuse("no-grant", "Your role may not view these records.", "")
 	}
@@ -195,7 +195,7 @@ func (a *App) Writes(screen, element string) bool {
 	if e == nil {
 		return false
 	}
-	if l, ok := e.Spec.(*project.List); ok && l.InPlace {
+	if l := e.listing(); l != nil && l.InPlace {
 		return true
 	}
 	for _, g := range e.Gates {
@@ -213,19 +213,18 @@ func (a *App) OnLeaving(screen, element string) bool {
 	if e == nil {
 		return false
 	}
-	w, ok := e.Spec.(*project.Way)
-	return ok && w.Trigger == "left"
+	w := project.WayOf(e.Element)
+	return w != nil && w.OnLeaving()
 }
 
 // Follow does a press on an open screen: judges the gate, asks what must be asked, does the
 // effects in order through the changer, and works out the move with the new values. Errors
 // are *Refusal, *FieldErrors or the changer's own; after any of them nothing may be kept.
 func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, error) {
-	switch {
-	case p.Trigger == keepRowTrigger:
-		return o.keepRow(ctx, p, src)
-	case strings.HasPrefix(p.Trigger, "several.") && !isBack(p.Trigger):
-		return o.followSeveral(ctx, p, src)
+	if kind, _ := project.TriggerOf(p.Trigger); !isBack(p.Trigger) {
+		if own, ok := kind.(FollowedTrigger); ok {
+			return own.Follow(ctx, o, p, src)
+		}
 	}
 	gate, verdict, at, err := o.gateOf(ctx, p, src)
 	if err != nil {
@@ -249,10 +248,10 @@ func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, er
 	out := Outcome{Kind: "stay", Forget: keeps || saves(c) || p.Unsaved == "drop" || gate.Unsaved == "drop"}
 	effects := c.Effects
 	if keeps && !saves(c) {
-		effects = append([]*EffectPlan{{Effect: &project.Effect{Kind: "save", Spec: &project.Save{}}}}, effects...)
+		effects = append([]*EffectPlan{saving()}, effects...)
 	}
 	for _, e := range effects {
-		q, err := effectKinds[e.Kind].do(ctx, effectRun{o: o, w: &w, plan: e, press: p, records: src, out: &out, row: entryRow(p, at)})
+		q, err := kindOf[DoneEffect](e.Spec).Do(ctx, effectRun{o: o, w: &w, plan: e, press: p, records: src, out: &out, row: entryRow(p, at)})
 		if err != nil {
 			return Outcome{}, err
 		}
@@ -264,6 +263,13 @@ func (o *Opening) Follow(ctx context.Context, p Press, src Changer) (Outcome, er
 	return out, err
 }
 
+// replaces says whether a trigger leads on by itself: going back does not end up there again.
+func replaces(trigger string) bool {
+	kind, _ := project.TriggerOf(trigger)
+	_, does := kind.(interface{ Replaces() })
+	return does
+}
+
 // entryRow is what an entry of a row's menu acts on; nil for the screen's own record.
 func entryRow(p Press, at aim) *Row {
 	if strings.HasPrefix(p.Trigger, "menu.") {
@@ -272,9 +278,19 @@ func entryRow(p Press, at aim) *Row {
 	return nil
 }
 
+// saving is the effect that keeps what was typed.
+func saving() *EffectPlan {
+	spec, err := project.Effects.New("save")
+	if err != nil {
+		panic(err.Error()) // it is added when the program starts
+	}
+	return &EffectPlan{Effect: project.NewEffect(spec)}
+}
+
+// saves says whether a case keeps what was typed.
 func saves(c *CasePlan) bool {
 	for _, e := range c.Effects {
-		if e.Kind == "save" {
+		if _, keeps := e.Spec.(Keeps); keeps {
 			return true
 		}
 	}
@@ -293,7 +309,7 @@ func (o *Opening) followMove(p Press, c *CasePlan, v Verdict, w *world, at aim, 
 		case out.look != nil:
 			out.Kind, out.Move, out.To = "move", "arrange", out.look
 			o.keepVars(out)
-			if p.Trigger == "entered" {
+			if replaces(p.Trigger) {
 				out.As = "replace"
 			}
 		}
@@ -304,10 +320,10 @@ func (o *Opening) followMove(p Press, c *CasePlan, v Verdict, w *world, at aim, 
 		return nil
 	}
 	after := v
-	if len(c.Effects) > 0 && c.Move.Kind != "step" || v.later {
+	if len(c.Effects) > 0 && !isStep(c.Move) || v.later {
 		// Once more, with the values as they are after the effects.
 		after = Verdict{State: "open", chosen: c}
-		moveKinds[c.Move.Kind].aim(o, &after, c.Move, w, at)
+		kindOf[AimedMove](c.Move.Spec).Aim(o, &after, c.Move, w, at)
 		if !after.Open() || after.later {
 			return refuse("greyed", "Where this leads cannot be worked out now.", after.Reason)
 		}
@@ -317,10 +333,10 @@ func (o *Opening) followMove(p Press, c *CasePlan, v Verdict, w *world, at aim, 
 		return nil
 	}
 	out.Kind, out.Move, out.As, out.To, out.Leave = "move", c.Move.Kind, c.Move.As, after.To, after.Leave
-	if at.point != "" || c.Move.Kind == "step" {
+	if at.point != "" || isStep(c.Move) {
 		o.keepVars(out) // one stays on the screen, and looks at it otherwise
 	}
-	if p.Trigger == "entered" && out.As == "" {
+	if replaces(p.Trigger) && out.As == "" {
 		out.As = "replace" // going back does not end up here again
 	}
 	if c.Back != nil && out.To != nil {
@@ -362,29 +378,6 @@ func (r effectRun) subject() *Row {
 	return r.w.record
 }
 
-// effectKind is what nav does with one kind of effect.
-type effectKind interface {
-	plan(b *planner, e *EffectPlan)
-	// shut says why the user may not do it here, if so; row is one of several that it is done with, or nil.
-	shut(o *Opening, e *EffectPlan, row *Row) (Verdict, bool)
-	// words says it in the sentence: "save".
-	words(w *sentenceWriter, e *EffectPlan) string
-	// do makes the change; a question instead of it means that nothing was changed.
-	do(ctx context.Context, r effectRun) (*Question, error)
-}
-
-// effectKinds is the registry of effects.
-var effectKinds map[string]effectKind
-
-func init() {
-	effectKinds = map[string]effectKind{
-		"save": saveEffect{}, "set": setEffect{}, "write": writeEffect{}, "delete": deleteEffect{}, "add": addEffect{}, "addRow": addRowEffect{},
-		"filter": narrowEffect{}, "clear": widenEffect{}, "sort": sortEffect{}, "find": findEffect{}, "tab": tabEffect{},
-		"refresh": refreshEffect{}, "export": exportEffect{}, "print": printEffect{},
-		"setVar": setVariableEffect{}, "drawer": drawerEffect{},
-	}
-}
-
 func (r effectRun) table() *project.Table {
 	return r.o.app.Project.Tables[r.o.plan.Screen.RecordTable()]
 }
@@ -405,10 +398,5 @@ func (r effectRun) reload(ctx context.Context, key string) error {
 	}
 	return nil
 }
-
-// alwaysOpen is for effects that need no right to a record.
-type alwaysOpen struct{}
-
-func (alwaysOpen) shut(*Opening, *EffectPlan, *Row) (Verdict, bool) { return Verdict{}, false }
 
 func lowerLabel(s string) string { return strings.ToLower(s) }

@@ -40,7 +40,7 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 	switch {
 	case screen != nil && strings.HasPrefix(input, "spot."):
 		if e := screen.Elements[input[len("spot."):]]; e != nil {
-			if l, ok := e.Spec.(*project.List); ok {
+			if l := project.ListOf(e); l != nil {
 				p.in = spotInput(l.Table)
 			}
 		}
@@ -58,10 +58,10 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 		return p.out
 	}
 	if tables, plain, back := a.Results(w); back && (tables[p.in.Table] && p.in.Table != "" || plain && p.in.Table == "" || len(tables) == 0 && !plain) {
-		p.add(project.Binding{Rule: "result"}, "from "+a.dialogWords(w))
+		p.add(&resultRule{BindingHead: rule("result")}, "from "+a.dialogWords(w))
 	}
 	if w.adds(p.in.Table) {
-		p.add(project.Binding{Rule: "saved", Table: p.in.Table}, "by the action before")
+		p.add(&savedRule{BindingHead: rule("saved"), Table: p.in.Table}, "by the action before")
 	}
 	if p.writer.shared == nil {
 		p.fromHere()
@@ -75,9 +75,9 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 	p.constants(screen)
 	if p.in.Table != "" {
 		if p.in.Table == a.Project.Settings.UserTable {
-			p.add(project.Binding{Rule: "user", None: "grey", Reason: "You have no record of your own here."}, "")
+			p.add(&userRule{BindingHead: greyed("user", "You have no record of your own here.")}, "")
 		}
-		p.add(project.Binding{Rule: "picked", Table: p.in.Table}, "asked for when it is pressed")
+		p.add(&pickedRule{BindingHead: rule("picked"), Table: p.in.Table}, "asked for when it is pressed")
 	}
 	return p.out
 }
@@ -89,8 +89,16 @@ type proposing struct {
 	out    []Proposal
 }
 
-func (p *proposing) add(b project.Binding, note string) {
-	p.out = append(p.out, Proposal{Words: p.writer.bindingWords(&b, p.in), Note: note, Binding: &b})
+func (p *proposing) add(rule project.RuleSpec, note string) {
+	b := project.NewBinding(rule)
+	p.out = append(p.out, Proposal{Words: p.writer.bindingWords(b, p.in), Note: note, Binding: b})
+}
+
+func rule(name string) project.BindingHead { return project.BindingHead{Rule: name} }
+
+// greyed is the head of a rule that may find none: the way is greyed then, with a reason.
+func greyed(name, reason string) project.BindingHead {
+	return project.BindingHead{Rule: name, None: "grey", Reason: reason}
 }
 
 func (p *proposing) one() string {
@@ -103,11 +111,11 @@ func (p *proposing) one() string {
 // fromHere proposes what the point, the row and the screen's record lead to.
 func (p *proposing) fromHere() {
 	a, w := p.writer.app, &p.writer
-	if c, ok := w.chart(); ok {
+	if c := w.points(); c != nil {
 		if f, _ := a.Project.FieldAt(c.Table, c.By); f != nil && (f.References != "" && f.References == p.in.Table || p.in.Type != "record" && f.Type == p.in.Type) {
-			p.add(project.Binding{Rule: "point"}, "what the bar stands for")
+			p.add(&pointRule{BindingHead: rule("point")}, "what the bar stands for")
 			if c.Span != "" && c.Span != "day" {
-				p.add(project.Binding{Rule: "point", Value: "end"}, "the last day of the "+c.Span)
+				p.add(&pointRule{BindingHead: rule("point"), Value: "end"}, "the last day of the "+c.Span)
 			}
 		}
 	}
@@ -116,10 +124,10 @@ func (p *proposing) fromHere() {
 		return
 	}
 	if row == p.in.Table {
-		p.add(project.Binding{Rule: "row"}, "")
+		p.add(&clickedRule{BindingHead: rule("row")}, "")
 	}
 	if own == p.in.Table {
-		p.add(project.Binding{Rule: "this"}, "")
+		p.add(&thisRule{BindingHead: rule("this")}, "")
 	}
 	if row != "" {
 		p.parents(row, "row")
@@ -138,7 +146,7 @@ func (p *proposing) around() {
 	}
 	if own == p.in.Table {
 		for _, step := range []string{"next", "previous", "first", "last"} {
-			p.add(project.Binding{Rule: step, None: "grey", Reason: "There is no " + step + " " + p.one() + " in the list."}, "of the list come from")
+			p.add(&stepRule{BindingHead: greyed(step, "There is no "+step+" "+p.one()+" in the list.")}, "of the list come from")
 		}
 	}
 	if row != "" {
@@ -157,7 +165,7 @@ func (p *proposing) fromInputs() {
 			continue
 		}
 		if own.Type == p.in.Type && own.Table == p.in.Table {
-			p.add(project.Binding{Rule: "input", Value: own.ID}, "passed on")
+			p.add(&inputRule{BindingHead: rule("input"), Value: own.ID}, "passed on")
 		}
 	}
 	for _, own := range project.Ordered(w.inputs()) {
@@ -178,18 +186,17 @@ func (p *proposing) fromVars(screen string) {
 		if v.Type != p.in.Type || v.Table != p.in.Table {
 			continue
 		}
-		b := project.Binding{Rule: "expression", Value: "vars." + v.ID}
-		note := "kept by the tab"
+		head, note := rule("expression"), "kept by the tab"
 		if v.Start == "" && p.in.Required {
-			b.None, b.Reason, note = "grey", "There is no "+strings.ToLower(v.Label)+" yet.", "kept by the tab; greyed while there is none"
+			head, note = greyed("expression", "There is no "+strings.ToLower(v.Label)+" yet."), "kept by the tab; greyed while there is none"
 		}
-		p.add(b, note)
+		p.add(&expressionRule{BindingHead: head, Value: "vars." + v.ID}, note)
 	}
 }
 
 // constants proposes values that are always the same, where there are few to choose from.
 func (p *proposing) constants(target *project.Screen) {
-	always := func(value string) { p.add(project.Binding{Rule: "value", Value: value}, "always") }
+	always := func(value string) { p.add(&valueRule{BindingHead: rule("value"), Value: value}, "always") }
 	switch p.in.Type {
 	case "yesno":
 		always("true")
@@ -200,7 +207,7 @@ func (p *proposing) constants(target *project.Screen) {
 		}
 	case "date":
 		for _, day := range []string{"today()", "today() - days(7)", "today() - days(30)"} {
-			p.add(project.Binding{Rule: "expression", Value: day}, "on the day it is pressed")
+			p.add(&expressionRule{BindingHead: rule("expression"), Value: day}, "on the day it is pressed")
 		}
 	}
 }
@@ -212,11 +219,10 @@ func (a *App) choicesOf(in *project.Input, target *project.Screen) []string {
 	}
 	for _, e := range project.Ordered(target.Elements) {
 		table := ""
-		switch spec := e.Spec.(type) {
-		case *project.List:
-			table = spec.Table
-		case *project.Chart:
-			table = spec.Table
+		if l := project.ListOf(e); l != nil {
+			table = l.Table
+		} else if c := project.PointsOf(e); c != nil {
+			table = c.Table
 		}
 		if _, f := a.Project.Narrows(in, table); f != nil && len(f.Choices) > 0 {
 			return f.Choices
@@ -233,12 +239,11 @@ func (p *proposing) parents(table, from string) {
 		return
 	}
 	bind := func(path string, nullable bool, one string) {
-		b := project.Binding{Rule: "parent", Path: path, From: from}
-		note := ""
+		head, note := rule("parent"), ""
 		if nullable {
-			b.None, b.Reason, note = "grey", "There is no "+one+" here.", "greyed where there is none"
+			head, note = greyed("parent", "There is no "+one+" here."), "greyed where there is none"
 		}
-		p.add(b, note)
+		p.add(&parentRule{BindingHead: head, Path: path, From: from}, note)
 	}
 	for _, f := range project.Ordered(t.Fields) {
 		if f.References == p.in.Table {
@@ -274,16 +279,16 @@ func (p *proposing) children(table, from string) {
 				date = c
 			}
 		}
-		b := project.Binding{Rule: "child", Table: child.ID, Path: f.ID, From: from, None: "grey", Reason: "There is no " + child.One + " here yet."}
-		note := "in the order of " + strings.ToLower(child.Label)
+		order, note := "", "in the order of "+strings.ToLower(child.Label)
 		if date != nil {
-			b.Order, note = date.ID, "by "+strings.ToLower(date.Label)
+			order, note = date.ID, "by "+strings.ToLower(date.Label)
 		}
 		for _, pick := range []string{"last", "first", "nearest"} {
-			if b.Pick = pick; pick == "nearest" && date == nil {
+			if pick == "nearest" && date == nil {
 				continue
 			}
-			p.add(b, note+"; greyed where there is none")
+			head := greyed("child", "There is no "+child.One+" here yet.")
+			p.add(&childRule{BindingHead: head, Table: child.ID, Path: f.ID, From: from, Pick: pick, Order: order}, note+"; greyed where there is none")
 		}
 	}
 }

@@ -45,7 +45,7 @@ func (o *Opening) question(ctx context.Context, g *GatePlan, c *CasePlan, p Pres
 	if o.world.record != nil {
 		about += o.world.record.Version
 	}
-	leaves := c.Move != nil && c.Move.As != "dialog" && c.Move.As != "drawer" && c.Move.As != "tab" && !(c.Move.Kind == "step" && c.Move.List != "")
+	leaves := c.Move != nil && c.Move.As != "dialog" && c.Move.As != "drawer" && c.Move.As != "tab" && !(isStep(c.Move) && stepOf(c.Move) == "")
 	unsaved := &Question{Kind: "unsaved", Words: "What you typed here is not saved yet.", about: about}
 	if len(p.Values) > 0 && leaves && !saves(c) && g.Unsaved == "" && (p.Unsaved == "" || !p.answered(unsaved)) {
 		return unsaved, nil

@@ -88,7 +88,7 @@ func (o *Opening) markCurrent(r *RailPlan, views []ElementView) {
 			if len(g.Cases) == 0 || isBack(trigger) {
 				continue
 			}
-			if m := g.Cases[0].Move; m != nil && m.Target != nil && len(m.Bind) == 0 && leads[m.Target.ID] == "" {
+			if m := g.Cases[0].Move.Only(); m != nil && m.Target != nil && len(m.Bind) == 0 && leads[m.Target.ID] == "" {
 				leads[m.Target.ID] = e.ID
 			}
 		}
@@ -97,8 +97,8 @@ func (o *Opening) markCurrent(r *RailPlan, views []ElementView) {
 	for s := o.plan.Screen; s != nil && !seen[s.ID]; s = o.app.Project.Screens[s.Up] {
 		seen[s.ID] = true
 		for i := range views {
-			if views[i].ID == leads[s.ID] && views[i].Button != nil {
-				views[i].Button.Current = true
+			if v, marks := views[i].View.(interface{ MarkCurrent() }); marks && views[i].ID == leads[s.ID] {
+				v.MarkCurrent()
 				return
 			}
 		}

@@ -11,23 +11,17 @@ import (
 
 // What a screen reads: each path of its expressions is noted with the record that it is fetched with.
 
-// needSteps notes where a move steps to; whether there is a first or last shows in the neighbours.
-func (b *planner) needSteps(m *project.Move) {
-	if m.Kind != "step" {
-		return
-	}
-	if m.List != "" {
-		b.asks(needs{chosen: stepSet{m.List: true}})
-		return
-	}
-	steps := stepSet{m.Step: true}
+// needSteps notes where in the list come from a step leads; whether there is a first or last shows
+// in the neighbours.
+func (b *planner) needSteps(step, none string) {
+	steps := stepSet{step: true}
 	switch {
-	case m.Step == "first":
+	case step == "first":
 		steps["previous"] = true
-	case m.Step == "last":
+	case step == "last":
 		steps["next"] = true
-	case m.None == "round":
-		steps = steps.with("previous", "next", map[string]string{"previous": "last", "next": "first"}[m.Step])
+	case none == "round":
+		steps = steps.with("previous", "next", map[string]string{"previous": "last", "next": "first"}[step])
 	}
 	b.asks(needs{steps: steps})
 }

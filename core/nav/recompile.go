@@ -71,7 +71,7 @@ func (p *ScreenPlan) refersTo(screens []string) bool {
 	for _, w := range p.Ways() {
 		for _, c := range w.Gate.Cases {
 			for _, m := range c.Move.Leads() {
-				if slices.Contains(screens, m.Move.Target) {
+				if slices.Contains(screens, m.Lead.Target) {
 					return true
 				}
 			}

@@ -51,7 +51,7 @@ func TestARecordThatARowRuleHidesIsNotThere(t *testing.T) {
 
 func TestAHiddenParentIsNotVisibleInListsAndFields(t *testing.T) {
 	s := ruledStand(t)
-	list := element(t, s.mustOpen(t, s.mira, "defects").View(), "e_list").List
+	list := element(t, s.mustOpen(t, s.mira, "defects").View(), "e_list").View.(*ListView)
 	for _, row := range list.Rows {
 		for i, path := range []string{"f_code", "f_cabin", "f_cabin.f_lift.f_name"} {
 			hidden := row.Cells[i].Words == "not visible to you"
@@ -76,7 +76,7 @@ func TestPickersGroupsAndCountsKeepToTheRowRule(t *testing.T) {
 	if err != nil || len(titles) != 1 || titles[0].Title != "007" {
 		t.Errorf("a picker offers %+v, %v", titles, err)
 	}
-	chart := element(t, s.mustOpen(t, s.mira, "chart").View(), "e_chart").Chart
+	chart := element(t, s.mustOpen(t, s.mira, "chart").View(), "e_chart").View.(*ChartView)
 	for _, p := range chart.Points {
 		if p.Value == "8" || p.Label == "008" {
 			t.Errorf("a hidden cabin is a bar: %+v", p)
@@ -174,7 +174,7 @@ func TestNobodyWalkingAsSomebodySeesFurtherThanTheirOwnRights(t *testing.T) {
 	if _, err := s.open(t, &walked, "cabin?cabin=7"); codeOf(err) != "no-record" {
 		t.Errorf("a cabin that the walker may not see: %v", err)
 	}
-	field := element(t, s.mustOpen(t, s.mira, "defect?defect=1").View(), "e_what").Field
+	field := element(t, s.mustOpen(t, s.mira, "defect?defect=1").View(), "e_what").View.(*FieldView)
 	if field.Words != "Door" {
 		t.Errorf("Mira sees %q", field.Words)
 	}

@@ -37,7 +37,7 @@ func (a *App) mayEnter(plan *ScreenPlan, roles map[string]bool) May {
 	}
 	free := May{State: "yes", Words: "may be here"}
 	if l := s.MainList(); l != nil {
-		if t := a.Project.Tables[l.Spec.(*project.List).Table]; t != nil && !a.Project.GrantOf(roles, t.ID).View {
+		if t := a.Project.Tables[project.ListOf(l).Table]; t != nil && !a.Project.GrantOf(roles, t.ID).View {
 			free = May{State: "yes", By: "list", Words: "may be here, but not view " + lowerLabel(t.Label)}
 		}
 	}
@@ -63,7 +63,7 @@ func (a *App) GuardSentence(screen string) []Chunk {
 	if plan == nil {
 		return nil
 	}
-	w := sentenceWriter{app: a}
+	w := sentenceWriter{scene: scene{app: a}}
 	w.chip("roles", a.roleWords(plan.Screen.Roles), "")
 	w.plain(" may be here, ")
 	switch {
@@ -86,7 +86,7 @@ func (a *App) GuardSentence(screen string) []Chunk {
 // GrantSentence says what a role may do with a table, with chips that can be edited: verbs, rows,
 // changes, hidden, readOnly. Without a grant it says that too.
 func (a *App) GrantSentence(role, table string, g *project.Grant) []Chunk {
-	w := sentenceWriter{app: a}
+	w := sentenceWriter{scene: scene{app: a}}
 	w.plain(a.roleName(role) + " may ")
 	verbs := grantVerbs(g)
 	label := a.tableLabel(table)

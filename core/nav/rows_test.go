@@ -62,7 +62,7 @@ func TestRowsAreStepppedInAndRemoved(t *testing.T) {
 
 func TestARowIsKeptWhereItStands(t *testing.T) {
 	s := newStand(t, inPlace)
-	list := element(t, s.cabin(t, "").View(), "e_defects").List
+	list := element(t, s.cabin(t, "").View(), "e_defects").View.(*ListView)
 	if !list.InPlace || !list.Adds || !list.Rows[0].Edits || list.Rows[1].Edits {
 		t.Fatalf("%+v", list)
 	}
@@ -70,7 +70,7 @@ func TestARowIsKeptWhereItStands(t *testing.T) {
 		t.Errorf("a field of the parent can be edited: %+v", c)
 	}
 	keep := func(row string, values map[string]string, more func(*Press)) (Outcome, error) {
-		p := Press{Element: "e_defects", Trigger: keepRowTrigger, Row: row, Values: values, Base: map[string]string{"f_what": "Door"}, Version: list.Rows[0].Version}
+		p := Press{Element: "e_defects", Trigger: "keepRow", Row: row, Values: values, Base: map[string]string{"f_what": "Door"}, Version: list.Rows[0].Version}
 		if more != nil {
 			more(&p)
 		}
@@ -99,7 +99,7 @@ func TestARowIsKeptWhereItStands(t *testing.T) {
 		"a row of elsewhere":            func() (Outcome, error) { return keep("3", map[string]string{"f_what": "x"}, nil) },
 		"a field that is not there":     func() (Outcome, error) { return keep("1", map[string]string{"f_cabin": "8"}, nil) },
 		"a list that is not in place": func() (Outcome, error) {
-			return press(t, s.mustOpen(t, s.mira, "defects"), s, Press{Element: "e_list", Trigger: keepRowTrigger, Row: "1", Values: map[string]string{"f_code": "x"}})
+			return press(t, s.mustOpen(t, s.mira, "defects"), s, Press{Element: "e_list", Trigger: "keepRow", Row: "1", Values: map[string]string{"f_code": "x"}})
 		},
 	} {
 		if out, err := try(); codeOf(err) == "" {
@@ -206,7 +206,7 @@ func TestAListIsExportedAsItIsSeen(t *testing.T) {
 func TestAMissingParentIsAddedWhereThatIsAllowed(t *testing.T) {
 	s := newStand(t, `[{"op":"add","path":"/s_defect/elements/e_cab","value":{"kind":"field","pos":20,"cell":{"row":5,"col":1,"w":4},"path":"f_cabin","add":"s_cabin"}},{"op":"add","path":"/gr_2/add","value":true}]`)
 	o := s.mustOpen(t, s.mira, "defect?defect=1&~mode=edit")
-	if f := element(t, o.View(), "e_cab").Field; !f.Add {
+	if f := element(t, o.View(), "e_cab").View.(*FieldView); !f.Add {
 		t.Errorf("%+v", f)
 	}
 	if p, err := o.AddParent("f_cabin"); err != nil || p.Screen != "s_cabin" || p.Mode != "add" {

@@ -18,47 +18,44 @@ type binding struct {
 	pick  *Pick // the user is to be asked for it
 }
 
-// ruleKind is one way to give an input its value. Each record rule has its place in a file rule_….go.
-type ruleKind interface {
-	// needs notes what is to be read, so that value finds it.
-	needs(b *planner, bind *project.Binding)
-	// value gives the value; null means that there is none.
-	value(x *binding) cond.Value
-	// words says the rule: "this cabin", "its lift".
-	words(w *sentenceWriter, b *project.Binding, in *project.Input) string
-	// table gives the table of the record that comes; false where that is not known.
-	table(w *sentenceWriter, b *project.Binding) (string, bool)
-	// mayBeNone says whether there may be no record.
-	mayBeNone(w *sentenceWriter, b *project.Binding) bool
+// GivingKind is what the users' side asks of a rule.
+type GivingKind interface {
+	// Give gives the value; null means that there is none.
+	Give(x *binding) cond.Value
+	// Row gives the record that it brings, as far as it was fetched; nil if it was not.
+	Row(x *binding, key, table string) *Row
 }
 
-// ruleKinds is the registry of record rules and bindings.
-var ruleKinds map[string]ruleKind
+func (x *binding) value() cond.Value { return kindOf[GivingKind](x.b.Spec).Give(x) }
 
-func init() {
-	ruleKinds = map[string]ruleKind{
-		"this": thisRule{}, "row": clickedRule{}, "saved": savedRule{}, "user": userRule{}, "parent": parentRule{}, "child": childRule{},
-		"first": stepRule{"first"}, "previous": stepRule{"previous"}, "next": stepRule{"next"}, "last": stepRule{"last"},
-		"picked": pickedRule{}, "point": pointRule{}, "value": valueRule{}, "input": inputRule{}, "expression": expressionRule{},
-		"result": resultRule{},
+// from gives the record that a rule starts at; nil if there is none.
+func (x *binding) from(from string) *Row {
+	switch from {
+	case "", "record":
+		return x.w.record
+	case "row":
+		return x.at.row
 	}
+	return x.w.inputRows[from]
 }
 
-// ruleBase is what most rules have in common: nothing to read beforehand, always a record.
+// ruleBase is what most rules have in common: nothing to know, nothing to read beforehand, always a record.
 type ruleBase struct{}
 
-func (ruleBase) needs(*planner, *project.Binding)                       {}
-func (ruleBase) table(*sentenceWriter, *project.Binding) (string, bool) { return "", false }
-func (ruleBase) mayBeNone(*sentenceWriter, *project.Binding) bool       { return false }
+// Validate accepts it as it is.
+func (ruleBase) Validate() error { return nil }
 
-// BindingTable gives the table of the record that a binding of a way brings, and whether it may be
-// missing; known is false where that shows only when it is pressed.
-func (a *App) BindingTable(w Way, b *project.Binding, expr *cond.Expr) (table string, known, mayBeNone bool) {
-	s := w.writer(a)
-	rule := ruleKinds[b.Rule]
-	if b.Rule == "expression" && expr != nil {
-		return expr.Root.Type.Table, true, expr.Root.Type.Nullable
-	}
-	table, known = rule.table(&s, b)
-	return table, known, rule.mayBeNone(&s, b)
-}
+// Plan notes nothing.
+func (ruleBase) Plan(*planner) *cond.Expr { return nil }
+
+// Via knows of no record.
+func (ruleBase) Via(*planner) via { return via{} }
+
+// Finds does not know the table.
+func (ruleBase) Finds(scene, *cond.Expr) (string, bool) { return "", false }
+
+// MayBeNone says that there always is one.
+func (ruleBase) MayBeNone(scene, *cond.Expr) bool { return false }
+
+// Row gives none.
+func (ruleBase) Row(*binding, string, string) *Row { return nil }

@@ -13,9 +13,14 @@ type Pick struct {
 }
 
 // pickedRule asks the user for a record.
-type pickedRule struct{ ruleBase }
+type pickedRule struct {
+	project.BindingHead
+	ruleBase
+	Table string `json:"table,omitempty"`
+}
 
-func (pickedRule) value(x *binding) cond.Value {
+// Give gives what the user picked.
+func (*pickedRule) Give(x *binding) cond.Value {
 	if key := x.at.picked[x.in.ID]; key != "" {
 		return cond.Key(key)
 	}
@@ -28,13 +33,15 @@ func (pickedRule) value(x *binding) cond.Value {
 	return cond.NullValue
 }
 
-func (pickedRule) words(w *sentenceWriter, b *project.Binding, _ *project.Input) string {
-	if t := w.app.Project.Tables[b.Table]; t != nil {
+// Say says it.
+func (spec *pickedRule) Say(w *sentenceWriter, _ *project.Input) string {
+	if t := w.app.Project.Tables[spec.Table]; t != nil {
 		return "a " + t.One + " that the user picks"
 	}
 	return "one that the user picks"
 }
 
-func (pickedRule) table(_ *sentenceWriter, b *project.Binding) (string, bool) {
-	return b.Table, b.Table != ""
+// Finds gives its table.
+func (spec *pickedRule) Finds(scene, *cond.Expr) (string, bool) {
+	return spec.Table, spec.Table != ""
 }

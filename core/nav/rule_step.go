@@ -5,14 +5,21 @@ import (
 	"ambergate/core/project"
 )
 
-// stepRule is a neighbour of the screen's record in the list come from, for another screen to open.
-type stepRule struct{ step string }
-
-func (r stepRule) needs(b *planner, bind *project.Binding) {
-	b.needSteps(&project.Move{Kind: "step", Step: r.step, None: bind.None})
+// stepRule is a neighbour of the screen's record in the list come from, for another screen to open:
+// the rules first, previous, next and last.
+type stepRule struct {
+	project.BindingHead
+	ruleBase
 }
 
-func (r stepRule) value(x *binding) cond.Value {
+// Plan notes where it steps to.
+func (spec *stepRule) Plan(b *planner) *cond.Expr {
+	b.needSteps(spec.Rule, spec.None)
+	return nil
+}
+
+// Give gives the key of the neighbour.
+func (spec *stepRule) Give(x *binding) cond.Value {
 	s := x.o.steps
 	if s == nil {
 		return cond.NullValue
@@ -20,7 +27,7 @@ func (r stepRule) value(x *binding) cond.Value {
 	if s.slow {
 		return cond.UnknownBecause("no index serves the order of “" + s.list + "”")
 	}
-	if row := s.at(r.step, x.b.None); row != nil {
+	if row := s.at(spec.Rule, spec.None); row != nil {
 		return cond.Key(row.Key)
 	}
 	return cond.NullValue
@@ -35,12 +42,13 @@ func (s *steps) at(step, none string) *Row {
 	return row
 }
 
-func (r stepRule) words(w *sentenceWriter, _ *project.Binding, _ *project.Input) string {
-	return "the " + r.step + " " + w.recordWord("")
+// Say says it: “the next cabin”.
+func (spec *stepRule) Say(w *sentenceWriter, _ *project.Input) string {
+	return "the " + spec.Rule + " " + w.recordWord("")
 }
 
-func (r stepRule) table(w *sentenceWriter, _ *project.Binding) (string, bool) {
-	return w.screen.RecordTable(), true
-}
+// Finds gives the table of the screen's record.
+func (*stepRule) Finds(s scene, _ *cond.Expr) (string, bool) { return s.screen.RecordTable(), true }
 
-func (stepRule) mayBeNone(*sentenceWriter, *project.Binding) bool { return true }
+// MayBeNone says that a list has ends.
+func (*stepRule) MayBeNone(scene, *cond.Expr) bool { return true }

@@ -8,11 +8,19 @@ import (
 )
 
 // pointRule is what the chosen point of a chart stands for: its value, or the end of its span of time.
-type pointRule struct{ ruleBase }
+type pointRule struct {
+	project.BindingHead
+	ruleBase
+	Value string `json:"value,omitempty"` // end: of a span of time
+}
 
-func (pointRule) value(x *binding) cond.Value {
+// Chooses says that the point's own value is brought, not the end of its span.
+func (spec *pointRule) Chooses() bool { return spec.Value == "" }
+
+// Give gives its value.
+func (spec *pointRule) Give(x *binding) cond.Value {
 	wire := x.at.point
-	if x.b.Value == "end" && wire != "" {
+	if spec.Value == "end" && wire != "" {
 		day, err := time.Parse(time.DateOnly, wire)
 		if err != nil {
 			return cond.UnknownBecause("this point is no span of time")
@@ -40,16 +48,18 @@ func spanEnd(day time.Time, span string) time.Time {
 	return day
 }
 
-func (pointRule) words(_ *sentenceWriter, b *project.Binding, _ *project.Input) string {
-	if b.Value == "end" {
+// Say says it.
+func (spec *pointRule) Say(*sentenceWriter, *project.Input) string {
+	if spec.Value == "end" {
 		return "the end of the chosen bar"
 	}
 	return "the chosen bar"
 }
 
-func (pointRule) table(w *sentenceWriter, _ *project.Binding) (string, bool) {
-	if c, ok := w.chart(); ok {
-		if f, _ := w.app.Project.FieldAt(c.Table, c.By); f != nil && f.References != "" {
+// Finds gives the table whose records the points stand for.
+func (*pointRule) Finds(s scene, _ *cond.Expr) (string, bool) {
+	if c := s.points(); c != nil {
+		if f, _ := s.app.Project.FieldAt(c.Table, c.By); f != nil && f.References != "" {
 			return f.References, true
 		}
 	}
@@ -57,63 +67,111 @@ func (pointRule) table(w *sentenceWriter, _ *project.Binding) (string, bool) {
 }
 
 // valueRule is always the same value.
-type valueRule struct{ ruleBase }
+type valueRule struct {
+	project.BindingHead
+	ruleBase
+	Value string `json:"value,omitempty"` // as the wire writes it
+}
 
-func (valueRule) value(x *binding) cond.Value {
-	v, err := cond.Parse(x.in.TypeOf(), x.b.Value)
+// Give gives it as the input takes it.
+func (spec *valueRule) Give(x *binding) cond.Value {
+	v, err := cond.Parse(x.in.TypeOf(), spec.Value)
 	if err != nil {
 		return cond.UnknownBecause(err.Error())
 	}
 	return v
 }
 
-func (valueRule) words(w *sentenceWriter, b *project.Binding, in *project.Input) string {
-	return w.constantWords(b.Value, in)
+// Always says that it is the same each time.
+func (*valueRule) Always() bool { return true }
+
+// Say says it.
+func (spec *valueRule) Say(w *sentenceWriter, in *project.Input) string {
+	return w.constantWords(spec.Value, in)
 }
 
 // inputRule passes on what the screen, or the shared gate, was given.
-type inputRule struct{ ruleBase }
+type inputRule struct {
+	project.BindingHead
+	ruleBase
+	Value string `json:"value,omitempty"` // input
+}
 
-func (inputRule) value(x *binding) cond.Value {
-	v, ok := x.w.inputs[x.b.Value]
+// PassesOn gives the input that it passes on.
+func (spec *inputRule) PassesOn() string { return spec.Value }
+
+// Give gives its value.
+func (spec *inputRule) Give(x *binding) cond.Value {
+	v, ok := x.w.inputs[spec.Value]
 	if !ok {
 		return cond.UnknownBecause("the input is gone")
 	}
 	return v
 }
 
-func (inputRule) words(w *sentenceWriter, b *project.Binding, _ *project.Input) string {
-	if in := w.inputs()[b.Value]; in != nil {
+// Row gives its record.
+func (spec *inputRule) Row(x *binding, _, _ string) *Row { return x.w.inputRows[spec.Value] }
+
+// Via reads it with the record that was given.
+func (spec *inputRule) Via(b *planner) via {
+	return via{set: b.plan.inputs[spec.Value], root: "inputs", segs: []string{spec.Value}}
+}
+
+// Say says it: “the cabin given”.
+func (spec *inputRule) Say(w *sentenceWriter, _ *project.Input) string {
+	if in := w.inputs()[spec.Value]; in != nil {
 		return "the " + lowerLabel(in.Label) + " given"
 	}
 	return "an input that is gone"
 }
 
-func (inputRule) table(w *sentenceWriter, b *project.Binding) (string, bool) {
-	if in := w.inputs()[b.Value]; in != nil {
+// Finds gives the table of the input.
+func (spec *inputRule) Finds(s scene, _ *cond.Expr) (string, bool) {
+	if in := s.inputs()[spec.Value]; in != nil {
 		return in.Table, true
 	}
 	return "", true
 }
 
-func (inputRule) mayBeNone(w *sentenceWriter, b *project.Binding) bool {
-	in := w.inputs()[b.Value]
+// MayBeNone says whether the input may be missing.
+func (spec *inputRule) MayBeNone(s scene, _ *cond.Expr) bool {
+	in := s.inputs()[spec.Value]
 	return in != nil && !in.Required
 }
 
 // expressionRule works the value out.
-type expressionRule struct{ ruleBase }
+type expressionRule struct {
+	project.BindingHead
+	ruleBase
+	Value string `json:"value,omitempty"`
+}
 
-func (expressionRule) value(x *binding) cond.Value {
+// Plan compiles it.
+func (spec *expressionRule) Plan(b *planner) *cond.Expr { return b.expression("binding", spec.Value) }
+
+// Give gives what it comes to.
+func (*expressionRule) Give(x *binding) cond.Value {
 	if x.expr == nil {
 		return cond.UnknownBecause("its expression cannot be read")
 	}
 	return x.expr.Root.Eval(x.w)
 }
 
-func (expressionRule) words(w *sentenceWriter, b *project.Binding, in *project.Input) string {
-	if e, problem := w.app.Compiler.Expression(w.scope(), b.Value); problem == nil {
+// Say says it.
+func (spec *expressionRule) Say(w *sentenceWriter, in *project.Input) string {
+	if e, problem := w.app.Compiler.Expression(w.scope(), spec.Value); problem == nil {
 		return w.valueWords(e, tableOf(in))
 	}
-	return "“" + b.Value + "”, which cannot be read"
+	return "“" + spec.Value + "”, which cannot be read"
 }
+
+// Finds gives the table of the record that it comes to.
+func (*expressionRule) Finds(_ scene, x *cond.Expr) (string, bool) {
+	if x == nil {
+		return "", false
+	}
+	return x.Root.Type.Table, true
+}
+
+// MayBeNone says whether it may come to nothing.
+func (*expressionRule) MayBeNone(_ scene, x *cond.Expr) bool { return x != nil && x.Root.Type.Nullable }

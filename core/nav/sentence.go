@@ -21,7 +21,7 @@ type Chunk struct {
 
 // Sentence says a way in words with chips: the one generator for plates, findings and differences too.
 func (a *App) Sentence(s *project.Screen, e *ElementPlan, trigger string) []Chunk {
-	return (&sentenceWriter{app: a, screen: s, element: e}).sentence(trigger)
+	return (&sentenceWriter{scene: scene{app: a, screen: s, element: e}}).sentence(trigger)
 }
 
 func (w *sentenceWriter) sentence(trigger string) []Chunk {
@@ -47,45 +47,6 @@ func SentenceText(chunks []Chunk) string {
 	return b.String()
 }
 
-func triggerWords(trigger string, e *project.Element) string {
-	if isBack(trigger) {
-		return "the dialog comes back"
-	}
-	switch trigger {
-	case "press":
-		return "pressed"
-	case "row":
-		return "a row is opened"
-	case "point":
-		return "a bar is chosen"
-	case "changed":
-		return "its value is changed"
-	}
-	what, id, _ := strings.Cut(trigger, ".")
-	switch spec := e.Spec.(type) {
-	case *project.List:
-		if a := spec.Several[id]; what == "several" && a != nil {
-			return "“" + a.Words + "” is pressed for chosen rows"
-		}
-		if m := spec.Menu[id]; what == "menu" && m != nil {
-			return "“" + m.Words + "” of a row’s menu is chosen"
-		}
-	case *project.Chart:
-		if m := spec.Menu[id]; what == "menu" && m != nil {
-			return "“" + m.Words + "” of a bar’s menu is chosen"
-		}
-	case *project.Way:
-		return wayWords(spec)
-	}
-	switch e.Kind {
-	case "field":
-		return "its value is pressed"
-	case "image":
-		return "the picture is pressed"
-	}
-	return "released"
-}
-
 // nothingYet asks for what happens: what is done when a screen is left leads nowhere.
 func (w *sentenceWriter) nothingYet(caseID string) Chunk {
 	if w.leaves() {
@@ -99,43 +60,14 @@ func (w *sentenceWriter) leaves() bool {
 	if w.element == nil {
 		return false
 	}
-	way, ok := w.element.Spec.(*project.Way)
-	return ok && way.Trigger == "left"
-}
-
-// wayWords says what sets off a way that no element does.
-func wayWords(w *project.Way) string {
-	switch w.Trigger {
-	case "swipe":
-		return "swiped " + w.Side
-	case "entered":
-		return "the screen is entered"
-	case "left":
-		return "the screen is left"
-	case "time":
-		return "open for " + secondsWords(w.After)
-	}
-	return w.Keys + " is pressed"
-}
-
-func secondsWords(s float64) string {
-	switch {
-	case s == 60:
-		return "a minute"
-	case s >= 120 && s == float64(int(s/60))*60:
-		return strconv.Itoa(int(s/60)) + " minutes"
-	}
-	return strconv.FormatFloat(s, 'f', -1, 64) + " seconds"
+	way := project.WayOf(w.element.Element)
+	return way != nil && way.OnLeaving()
 }
 
 type sentenceWriter struct {
-	app     *App
-	screen  *project.Screen
-	element *ElementPlan
-	shared  *project.SharedGate         // inside one
-	given   map[string]*project.Binding // what the way gives it
-	called  *called                     // nil: records stand by their keys
-	out     []Chunk
+	scene
+	called *called // nil: records stand by their keys
+	out    []Chunk
 }
 
 // begin is plain words that stand between two lines, where a sentence is told in lines.
@@ -253,7 +185,7 @@ func (w *sentenceWriter) use(g *GatePlan) {
 	w.shared = g.Shared
 }
 
-func (w *sentenceWriter) move(c *CasePlan) { moveKinds[c.Move.Kind].words(w, c) }
+func (w *sentenceWriter) move(c *CasePlan) { saidMove(c).Say(w, c) }
 
 // opened says in which mode and how a target opens.
 func (w *sentenceWriter) opened(c *CasePlan, modes bool) {
@@ -283,15 +215,16 @@ func (w *sentenceWriter) as(c *CasePlan) {
 
 // spot says where in the target one is led to.
 func (w *sentenceWriter) spot(c *CasePlan) {
-	if c.Move.Spot == "" || c.Move.Target == nil {
+	m := c.Move.Only()
+	if m == nil || m.Spot == "" || m.Target == nil {
 		return
 	}
 	w.plain(" at ")
-	words, ok := w.app.SpotWords(c.Move.Target, c.Move.Spot)
+	words, ok := w.app.SpotWords(m.Target, m.Spot)
 	w.out = append(w.out, Chunk{Text: words, Part: "spot", Case: c.ID, Bad: !ok})
-	if c.Move.SpotRow != nil {
+	if m.SpotRow != nil {
 		w.plain(", at ")
-		w.out = append(w.out, Chunk{Text: w.bindingWords(c.Move.SpotRow, spotInput(spotList(c.Move))), Part: "spotRow", Tone: "record", Case: c.ID})
+		w.out = append(w.out, Chunk{Text: w.bindingWords(m.SpotRow, spotInput(spotList(m))), Part: "spotRow", Tone: "record", Case: c.ID})
 	}
 }
 
@@ -303,12 +236,12 @@ func (a *App) SpotWords(s *project.Screen, spot string) (string, bool) {
 		return "a spot that is gone", false
 	}
 	if isTab {
-		if t, ok := e.Spec.(*project.Tabs); ok && t.Tabs[tab] != nil {
-			return "the tab “" + t.Tabs[tab].Label + "”", true
+		if t := project.TabsOf(e)[tab]; t != nil {
+			return "the tab “" + t.Label + "”", true
 		}
 		return "a tab that is gone", false
 	}
-	if l, ok := e.Spec.(*project.List); ok {
+	if l := project.ListOf(e); l != nil {
 		if t := a.Project.Tables[l.Table]; t != nil {
 			return "the list of " + lowerLabel(t.Label), true
 		}
@@ -321,8 +254,8 @@ func (a *App) SpotWords(s *project.Screen, spot string) (string, bool) {
 
 // carries says what is passed on by name, spelt out.
 func (w *sentenceWriter) carries(c *CasePlan) {
-	m := c.Move
-	if m.Move.Carry == nil {
+	m := c.Move.Only()
+	if m == nil || m.Carry == nil {
 		return
 	}
 	var names []string
@@ -333,9 +266,9 @@ func (w *sentenceWriter) carries(c *CasePlan) {
 	}
 	text := strings.Join(names, ", ")
 	switch {
-	case m.Move.Carry.All && len(names) == 0:
+	case m.Carry.All && len(names) == 0:
 		text = "all that it takes, which is nothing yet"
-	case m.Move.Carry.All:
+	case m.Carry.All:
 		text = "all that it takes: " + text
 	case len(names) == 0:
 		text = "nothing"
@@ -348,7 +281,7 @@ func (w *sentenceWriter) carries(c *CasePlan) {
 func (w *sentenceWriter) recordWord(list string) string {
 	table := w.screen.RecordTable()
 	if e := w.screen.Elements[list]; e != nil {
-		if l, ok := e.Spec.(*project.List); ok {
+		if l := project.ListOf(e); l != nil {
 			table = l.Table
 		}
 	}
@@ -358,7 +291,7 @@ func (w *sentenceWriter) recordWord(list string) string {
 	return "record"
 }
 
-func (w *sentenceWriter) bindings(caseID string, m *MovePlan) {
+func (w *sentenceWriter) bindings(caseID string, m *Lead) {
 	var carried []*project.Input
 	for _, in := range project.Ordered(m.Target.Inputs) {
 		if in.ID != m.Target.Record {
@@ -386,7 +319,7 @@ func (w *sentenceWriter) bindings(caseID string, m *MovePlan) {
 	}
 }
 
-func (w *sentenceWriter) binding(caseID string, m *MovePlan, in *project.Input) {
+func (w *sentenceWriter) binding(caseID string, m *Lead, in *project.Input) {
 	b := m.Bind[in.ID]
 	chunk := Chunk{Part: "record", Tone: "record", Case: caseID, Item: in.ID, Among: m.ID}
 	if b == nil {
@@ -408,7 +341,7 @@ func noneWords(none string) string {
 	return "if none: " + map[string]string{"": "greyed", "grey": "greyed", "list": "open the list", "add": "offer to add", "stay": "say so", "round": "go round"}[none]
 }
 
-func (w *sentenceWriter) newRecord(m *MovePlan) string {
+func (w *sentenceWriter) newRecord(m *Lead) string {
 	t := w.app.Project.Tables[m.Target.RecordTable()]
 	if t == nil {
 		return "a new record"

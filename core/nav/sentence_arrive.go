@@ -9,11 +9,11 @@ import (
 
 // arrive says what the target's list is narrowed and ordered by at first.
 func (w *sentenceWriter) arrive(c *CasePlan) {
-	a := c.Move.Arrive
-	if a == nil || c.Move.Target == nil {
+	m := c.Move.Only()
+	if m == nil || m.Arrive == nil || m.Target == nil {
 		return
 	}
-	table := c.Move.Target.ListTable()
+	a, table := m.Arrive, m.Target.ListTable()
 	var narrowed, ordered []string
 	for _, f := range project.Ordered(a.Filters) {
 		if col, _ := w.app.Project.FieldAt(table, f.Path); col != nil {

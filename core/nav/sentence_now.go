@@ -25,7 +25,7 @@ func (o *Opening) Now(v Verdict) string {
 		return who + ": stays and says “" + v.stay + "”."
 	}
 	var does []string
-	w := sentenceWriter{app: o.app, screen: o.plan.Screen, called: o.called}
+	w := sentenceWriter{scene: scene{app: o.app, screen: o.plan.Screen}, called: o.called}
 	if v.pick != nil {
 		does = append(does, "asks which "+v.pick.One)
 	}
@@ -33,7 +33,7 @@ func (o *Opening) Now(v Verdict) string {
 		does = append(does, w.effect(e))
 	}
 	if m := v.chosen.Move; m != nil {
-		does = append(does, moveKinds[m.Kind].now(v))
+		does = append(does, kindOf[AimedMove](m.Spec).Now(v))
 	}
 	if len(does) == 0 {
 		return who + ": nothing is wired to this case yet."

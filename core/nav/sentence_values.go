@@ -7,21 +7,11 @@ import (
 	"ambergate/core/project"
 )
 
-func (w *sentenceWriter) effect(e *EffectPlan) string { return effectKinds[e.Kind].words(w, e) }
-
-// subjectTable gives the table that effects change: the screen's own, or that of a list's rows.
-func (w *sentenceWriter) subjectTable() string {
-	if w.element != nil {
-		if l, ok := w.element.Spec.(*project.List); ok {
-			return l.Table
-		}
-	}
-	return w.screen.RecordTable()
-}
+func (w *sentenceWriter) effect(e *EffectPlan) string { return kindOf[SaidEffect](e.Spec).Say(w, e) }
 
 // bindingWords says where a value comes from; in is what is to get it, nil where that is not known.
 func (w *sentenceWriter) bindingWords(b *project.Binding, in *project.Input) string {
-	return ruleKinds[b.Rule].words(w, b, in)
+	return kindOf[SaidRule](b.Spec).Say(w, in)
 }
 
 // pathLabels says a path of relations: "cabin’s lift"; "" where a part is gone.
@@ -39,46 +29,6 @@ func (a *App) pathLabels(table, path string) string {
 	return strings.Join(words, "’s ")
 }
 
-// rowTable gives the table of the rows of the element, or "".
-func (w *sentenceWriter) rowTable() string {
-	if w.element != nil {
-		if l, ok := w.element.Spec.(*project.List); ok {
-			return l.Table
-		}
-	}
-	return ""
-}
-
-func (w *sentenceWriter) chart() (*project.Chart, bool) {
-	if w.element == nil {
-		return nil, false
-	}
-	c, ok := w.element.Spec.(*project.Chart)
-	return c, ok
-}
-
-// inputs gives what the way was given: the inputs of the screen, or of the shared gate.
-func (w *sentenceWriter) inputs() map[string]*project.Input {
-	if w.shared != nil {
-		return w.shared.Inputs
-	}
-	return w.screen.Inputs
-}
-
-// fromTable gives the table of the record that a rule starts at.
-func (w *sentenceWriter) fromTable(from string) string {
-	switch from {
-	case "", "record":
-		return w.screen.RecordTable()
-	case "row":
-		return w.rowTable()
-	}
-	if in := w.inputs()[from]; in != nil {
-		return in.Table
-	}
-	return ""
-}
-
 // fromWords says whose the record is that a rule finds.
 func (w *sentenceWriter) fromWords(from string) string {
 	switch from {
@@ -91,14 +41,6 @@ func (w *sentenceWriter) fromWords(from string) string {
 		return "the given " + lowerLabel(in.Label) + "’s"
 	}
 	return "a missing input’s"
-}
-
-// scope gives the names that expressions of the way may start with.
-func (w *sentenceWriter) scope() cond.Scope {
-	if w.shared != nil {
-		return w.app.Project.GateScope(w.shared)
-	}
-	return w.app.Project.Scope(w.screen, w.rowTable())
 }
 
 // roleWords says for whom a gate is.
@@ -121,6 +63,14 @@ func (a *App) roleWords(roles map[string]bool) string {
 	return strings.Join(names[:len(names)-1], ", ") + " or " + names[len(names)-1]
 }
 
+// thisRecord says what the screen's own record is called: “this cabin”.
+func (w *sentenceWriter) thisRecord() string {
+	if t := w.app.Project.Tables[w.screen.RecordTable()]; t != nil {
+		return "this " + t.One
+	}
+	return "this record"
+}
+
 // valueWords says what a field gets: "this cabin", "its lift", "the user", or a plain value.
 // table is that of the record it is to be, "" for none.
 func (w *sentenceWriter) valueWords(x *cond.Expr, table string) string {
@@ -140,7 +90,7 @@ func (w *sentenceWriter) valueWords(x *cond.Expr, table string) string {
 	case p.Root == "user" && p.Key == "record":
 		return "the user"
 	case p.Root == "record" && p.Key == "":
-		return thisRule{}.words(w, nil, nil)
+		return w.thisRecord()
 	case p.Root == "record":
 		return "its " + p.Words()
 	case p.Root == "inputs" && len(p.Segs) == 1:

@@ -20,7 +20,7 @@ func (o *Opening) followSeveral(ctx context.Context, p Press, src Changer) (Outc
 	if ev, shown := o.elementForPress(e); !shown {
 		return Outcome{}, refuse("hidden", "This is not open to you here.", ev.Reason)
 	}
-	gate, t := e.Gates[p.Trigger], o.app.Project.Tables[e.Spec.(*project.List).Table]
+	gate, t := e.Gates[p.Trigger], o.app.Project.Tables[e.listing().Table]
 	keys := slices.Compact(slices.Sorted(slices.Values(p.Rows)))
 	switch {
 	case len(keys) == 0:
@@ -50,7 +50,7 @@ func (o *Opening) followSeveral(ctx context.Context, p Press, src Changer) (Outc
 		w := *o.world
 		w.row = row
 		for _, effect := range chosen[i].Effects {
-			if _, err := effectKinds[effect.Kind].do(ctx, effectRun{o: o, w: &w, plan: effect, press: p, records: src, out: &out, row: row}); err != nil {
+			if _, err := kindOf[DoneEffect](effect.Spec).Do(ctx, effectRun{o: o, w: &w, plan: effect, press: p, records: src, out: &out, row: row}); err != nil {
 				return Outcome{}, err
 			}
 		}

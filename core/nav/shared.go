@@ -34,7 +34,7 @@ func (b *planner) shared(use *project.Gate) *GatePlan {
 		if in == nil {
 			continue
 		}
-		exprs[id] = b.bindNeeds(use.Give[id])
+		exprs[id] = ruleOf(use.Give[id]).Plan(b)
 		vias[id] = b.viaOf(use.Give[id], in)
 		if vias[id].set == nil && in.Table != "" {
 			late[id] = pathSet{}
@@ -67,30 +67,8 @@ func (g *GatePlan) within(shared *project.SharedGate, use *project.Gate, exprs m
 
 // viaOf finds where the fields of a given record are read from.
 func (b *planner) viaOf(bind *project.Binding, in *project.Input) via {
-	v := via{table: in.Table}
-	switch bind.Rule {
-	case "this":
-		v.set, v.root = b.plan.record, "record"
-	case "saved":
-		if bind.Table == "" {
-			v.set, v.root = b.plan.record, "record"
-		}
-	case "row":
-		if b.element != nil {
-			v.set, v.root = b.element.row, "row"
-		}
-	case "input":
-		v.set, v.root, v.segs = b.plan.inputs[bind.Value], "inputs", []string{bind.Value}
-	case "user":
-		v.set, v.root, v.segs = b.plan.user, "user", []string{"record"}
-	case "parent":
-		v.set, v.prefix, _ = b.source(bind.From)
-		v.prefix = join(v.prefix, bind.Path)
-		v.root, v.segs = "record", splitPath(bind.Path)
-		if bind.From != "" && bind.From != "record" {
-			v.root = ""
-		}
-	}
+	v := ruleOf(bind).Via(b)
+	v.table = in.Table
 	return v
 }
 
@@ -140,15 +118,6 @@ func (b *planner) ownInputs() map[string]*project.Input {
 		return b.sharedGate.Inputs
 	}
 	return b.plan.Screen.Inputs
-}
-
-// bindNeeds notes what a binding reads and compiles its expression, if it has one.
-func (b *planner) bindNeeds(bind *project.Binding) *cond.Expr {
-	if bind.Rule == "expression" {
-		return b.expression("binding", bind.Value)
-	}
-	ruleKinds[bind.Rule].needs(b, bind)
-	return nil
 }
 
 // UsesOf gives the ways through a shared gate, in a stable order.

@@ -22,7 +22,7 @@ func TestASharedGateSeesOnlyWhatItIsGiven(t *testing.T) {
 	for _, p := range s.app.Problems {
 		t.Errorf("%+v", p)
 	}
-	list := element(t, s.mustOpen(t, s.mira, "defects").View(), "e_list").List
+	list := element(t, s.mustOpen(t, s.mira, "defects").View(), "e_list").View.(*ListView)
 	for _, row := range list.Rows {
 		if want := row.Key != "2"; row.Open != want || !want && row.Reason != "D-2 is closed." {
 			t.Errorf("row %s: open %v, %q", row.Key, row.Open, row.Reason)
@@ -66,7 +66,7 @@ func TestMenusOfRowsAndTheRowTheyActOn(t *testing.T) {
 	s := newStand(t, `[{"op":"add","path":"/s_list/elements/e_list/menu","value":{
 	  "m_cabin":{"pos":1,"words":"Its cabin","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_cabin","bind":{"i_c":{"rule":"parent","path":"f_cabin","from":"row","none":"grey","reason":"On no cabin."}}}}}}},
 	  "m_close":{"pos":2,"words":"Close","gate":{"while":"row.f_state == \"open\"","cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"set","pos":1,"fields":{"f_state":"\"closed\""}}}}}}}}}]`)
-	list := element(t, s.mustOpen(t, s.mira, "defects").View(), "e_list").List
+	list := element(t, s.mustOpen(t, s.mira, "defects").View(), "e_list").View.(*ListView)
 	var got []string
 	for _, row := range list.Rows {
 		for _, m := range row.Menu {
@@ -114,7 +114,9 @@ func TestFacesByConditionAndState(t *testing.T) {
 	s := newStand(t, `[{"op":"add","path":"/s_drive/elements/e_faced","value":{"kind":"button","pos":9,"cell":{"row":9,"col":1,"w":2},"words":"Drive","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"home"}}}},"faces":{
 	  "q_1":{"pos":1,"when":"record.equip.q_drive.g_run","words":"{record.f_name} runs","tone":"good"},"q_2":{"pos":2,"tone":"stop","words":"stands"},
 	  "q_3":{"pos":3,"state":"unknown","words":"not known"},"q_4":{"pos":4,"state":"hover","icon":"forward"}}}}]`)
-	face := func() *ButtonView { return element(t, s.mustOpen(t, s.mira, "drive?lift=1").View(), "e_faced").Button }
+	face := func() *ButtonView {
+		return element(t, s.mustOpen(t, s.mira, "drive?lift=1").View(), "e_faced").View.(*ButtonView)
+	}
 	if b := face(); b.Words != "Upper Tarn runs" || b.Tone != "good" || b.States["hover"].Icon != "forward" {
 		t.Errorf("%+v", b)
 	}
@@ -141,7 +143,7 @@ func TestRailsStandByTheirRule(t *testing.T) {
 		var out []string
 		for _, r := range s.mustOpen(t, u, address).View().Rails {
 			for _, e := range r.Elements {
-				out = append(out, e.Button.Words+map[bool]string{true: "*"}[e.Button.Current])
+				out = append(out, e.View.(*ButtonView).Words+map[bool]string{true: "*"}[e.View.(*ButtonView).Current])
 			}
 		}
 		return strings.Join(out, " ")

@@ -31,24 +31,24 @@ func (p *Place) land(spot string, target *project.Screen) {
 }
 
 // landOnRow goes on to a row of the list that one is led to; to the list alone where there is none.
-func (o *Opening) landOnRow(to *Place, m *MovePlan, w *world, at aim) {
+func (o *Opening) landOnRow(to *Place, m *Lead, w *world, at aim) {
 	if m.SpotRow == nil || to.Spot == "" {
 		return
 	}
-	l, ok := m.Target.Elements[to.Spot].Spec.(*project.List)
-	if !ok {
+	l := project.ListOf(m.Target.Elements[to.Spot])
+	if l == nil {
 		return // a finding, not an error
 	}
 	x := binding{o: o, in: spotInput(l.Table), b: m.SpotRow, expr: m.Row, w: w, at: at}
-	if v := ruleKinds[x.b.Rule].value(&x); !x.later && v.Known() && v.Kind() == cond.Record {
+	if v := x.value(); !x.later && v.Known() && v.Kind() == cond.Record {
 		to.Spot += "/" + v.KeyOf()
 	}
 }
 
 // spotList gives the table of the list that a move leads to a row of; "" where it is none.
-func spotList(m *MovePlan) string {
+func spotList(m *Lead) string {
 	if e := m.Target.Elements[m.Spot]; e != nil {
-		if l, ok := e.Spec.(*project.List); ok {
+		if l := project.ListOf(e); l != nil {
 			return l.Table
 		}
 	}

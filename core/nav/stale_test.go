@@ -78,12 +78,12 @@ func TestNotOfAStaleValueLetsNobodyIn(t *testing.T) {
 func TestAStaleLampShowsNeitherFace(t *testing.T) {
 	s := newStand(t, `[{"op":"add","path":"/s_drive/elements/e_not","value":{"kind":"lamp","pos":8,"cell":{"row":8,"col":1,"w":3},"words":"Stands","value":"!record.equip.q_drive.g_run","on":"stands","off":"runs"}}]`)
 	s.tags["UT.running"] = cond.Bool(false)
-	if l := element(t, s.mustOpen(t, s.sela, "drive?lift=1").View(), "e_not").Lamp; l.State != "on" {
+	if l := element(t, s.mustOpen(t, s.sela, "drive?lift=1").View(), "e_not").View.(*LampView); l.State != "on" {
 		t.Errorf("a known value: %+v", l)
 	}
 	s.tags["UT.running"] = cond.UnknownBecause("stale")
 	for _, id := range []string{"e_lamp", "e_not"} {
-		if l := element(t, s.mustOpen(t, s.sela, "drive?lift=1").View(), id).Lamp; l.State != "unknown" {
+		if l := element(t, s.mustOpen(t, s.sela, "drive?lift=1").View(), id).View.(*LampView); l.State != "unknown" {
 			t.Errorf("%s with a stale value: %+v", id, l)
 		}
 	}

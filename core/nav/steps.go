@@ -95,7 +95,7 @@ func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, erro
 	}
 	var element *ElementPlan
 	for _, e := range plan.Elements {
-		if l, ok := e.Spec.(*project.List); ok && e.ID == from.Element && l.Table == table {
+		if l := e.listing(); l != nil && e.ID == from.Element && l.Table == table {
 			element = e
 		}
 	}
@@ -112,7 +112,7 @@ func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, erro
 	if err != nil {
 		return whole, t.Label, nil
 	}
-	spec := element.Spec.(*project.List)
+	spec := element.listing()
 	if spec.Relation != "" && spec.Label != "" {
 		return q, spec.Label, nil
 	}
@@ -192,9 +192,9 @@ func (o *Opening) placeInList(ctx context.Context, src Sources, q Query) error {
 }
 
 // aimStep works out where a step leads.
-func (o *Opening) aimStep(v *Verdict, m *MovePlan) {
-	if m.List != "" {
-		o.aimRowStep(v, m)
+func (o *Opening) aimStep(v *Verdict, m *project.MoveHead, step, list string) {
+	if list != "" {
+		o.aimRowStep(v, m, step, list)
 		return
 	}
 	if o.steps == nil {
@@ -205,10 +205,10 @@ func (o *Opening) aimStep(v *Verdict, m *MovePlan) {
 		*v = Verdict{State: "greyed", By: "record", Reason: "The neighbours cannot be found quickly enough: no index serves the order of “" + o.steps.list + "”.", Part: v.Part, chosen: v.chosen}
 		return
 	}
-	row := o.steps.at(m.Step, m.None)
+	row := o.steps.at(step, m.None)
 	if row == nil {
 		end := "first"
-		if m.Step == "next" || m.Step == "last" {
+		if step == "next" || step == "last" {
 			end = "last"
 		}
 		o.endOfSteps(v, m, "This is the "+end+" of “"+o.steps.list+"”.")
@@ -228,7 +228,7 @@ func (o *Opening) aimStep(v *Verdict, m *MovePlan) {
 }
 
 // endOfSteps does what a step says for the end of the list.
-func (o *Opening) endOfSteps(v *Verdict, m *MovePlan, reason string) {
+func (o *Opening) endOfSteps(v *Verdict, m *project.MoveHead, reason string) {
 	if m.Reason != "" {
 		reason = m.Reason
 	}
@@ -262,10 +262,33 @@ func (o *Opening) stepsBy(step string) string {
 				continue
 			}
 			v := o.judge(g, aim{})
-			if v.Open() && v.chosen.Move != nil && v.chosen.Move.Kind == "step" && v.chosen.Move.Step == step && v.chosen.Move.List == "" {
+			if v.Open() && stepOf(v.chosen.Move) == step {
 				return e.ID
 			}
 		}
+	}
+	return ""
+}
+
+// Steps is answered by moves that step along a list.
+type Steps interface {
+	// StepsTo gives the step along the list come from; "" for one in a list of the screen.
+	StepsTo() string
+}
+
+// isStep says whether a move steps along a list.
+func isStep(m *MovePlan) bool {
+	_, is := m.Spec.(Steps)
+	return is
+}
+
+// stepOf gives the step of a move along the list come from; "" for any other.
+func stepOf(m *MovePlan) string {
+	if m == nil {
+		return ""
+	}
+	if s, is := m.Spec.(Steps); is {
+		return s.StepsTo()
 	}
 	return ""
 }

@@ -10,11 +10,11 @@ func TestATabShowsWhatBelongsToIt(t *testing.T) {
 	for address, want := range map[string][2]string{"cabin?cabin=7": {"e_dlg", "b_1"}, "cabin?cabin=7&~tab.e_tabs=b_2": {"e_add", "b_2"}, "cabin?cabin=7&~tab.e_tabs=b_gone": {"e_dlg", "b_1"}} {
 		o := s.mustOpen(t, s.mira, address)
 		v := o.View()
-		if got := element(t, v, "e_tabs").Tabs; got.Open != want[1] || len(got.Tabs) != 2 || got.Tabs[1].Label != "Report" {
+		if got := element(t, v, "e_tabs").View.(*TabsView); got.Open != want[1] || len(got.Tabs) != 2 || got.Tabs[1].Label != "Report" {
 			t.Errorf("%s: %+v", address, got)
 		}
 		for _, e := range v.Elements {
-			if e.Button != nil && e.ID != want[0] {
+			if e.Kind == "button" && e.ID != want[0] {
 				t.Errorf("%s shows %s", address, e.ID)
 			}
 		}

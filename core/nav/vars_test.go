@@ -88,7 +88,7 @@ func TestAVariableHoldsARecordThatTheUserMaySee(t *testing.T) {
 	text := `{"op":"add","path":"/s_board/elements/e_say","value":{"kind":"text","pos":9,"cell":{"row":8,"col":1,"w":4},"words":"Mine is {vars.v_lift}, {vars.v_lift.f_code}."}}`
 	s := newStand(t, "["+kept+","+text+"]")
 	for _, tc := range []struct{ key, want string }{{"1", "Mine is Upper Tarn, UT."}, {"99", "Mine is , ."}, {"", "Mine is , ."}} {
-		if got := element(t, s.with(t, "board", map[string]string{"v_lift": tc.key}).View(), "e_say").Text.Words; got != tc.want {
+		if got := element(t, s.with(t, "board", map[string]string{"v_lift": tc.key}).View(), "e_say").View.(*TextView).Words; got != tc.want {
 			t.Errorf("lift %q: %q, want %q", tc.key, got, tc.want)
 		}
 	}
@@ -99,7 +99,7 @@ func TestAVariableHoldsARecordThatTheUserMaySee(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if got := element(t, o.View(), "e_say").Text.Words; strings.Contains(got, "Tarn") || strings.Contains(got, "UT") {
+	if got := element(t, o.View(), "e_say").View.(*TextView).Words; strings.Contains(got, "Tarn") || strings.Contains(got, "UT") {
 		t.Errorf("a visitor, who may see no lifts, is told %q", got)
 	}
 }
@@ -155,7 +155,7 @@ func TestVariablesAreOffered(t *testing.T) {
 	way, _ := s.app.WayAt("s_board", "e_try", "release")
 	found := false
 	for _, p := range s.app.Propose(way, "s_drive", "i_l") {
-		found = found || p.Words == "my lift" && p.Binding.Value == "vars.v_lift" && p.Binding.None == "grey"
+		found = found || p.Words == "my lift" && p.Binding.Spec.(*expressionRule).Value == "vars.v_lift" && p.Binding.None == "grey"
 	}
 	if !found {
 		t.Error("the lift that the tab keeps is not proposed")

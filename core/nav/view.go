@@ -1,6 +1,8 @@
 package nav
 
 import (
+	"encoding/json"
+
 	"ambergate/core/project"
 )
 
@@ -43,7 +45,8 @@ type Chip struct {
 	Clear bool   `json:"clear"`
 }
 
-// ElementView is one element as it is drawn; the part of its kind is set.
+// ElementView is one element as it is drawn. What its kind shows stands in View; on the wire under
+// the name of the kind.
 type ElementView struct {
 	ID     string       `json:"id"`
 	Kind   string       `json:"kind"`
@@ -51,17 +54,40 @@ type ElementView struct {
 	State  string       `json:"state"`            // shown, greyed, hidden (builders only)
 	Reason string       `json:"reason,omitempty"` // why greyed, or hidden
 	By     string       `json:"by,omitempty"`
-	Button *ButtonView  `json:"button,omitempty"`
-	Text   *TextView    `json:"text,omitempty"`
-	Field  *FieldView   `json:"field,omitempty"`
-	List   *ListView    `json:"list,omitempty"`
-	Chart  *ChartView   `json:"chart,omitempty"`
-	Gauge  *GaugeView   `json:"gauge,omitempty"`
-	Lamp   *LampView    `json:"lamp,omitempty"`
-	Trend  *TrendView   `json:"trend,omitempty"`
-	Figure *FigureView  `json:"figure,omitempty"`
-	Tabs   *TabsView    `json:"tabs,omitempty"`
-	Image  *ImageView   `json:"image,omitempty"`
+	View   any          `json:"-"`
+}
+
+// MarshalJSON writes what the kind shows under its name, beside what every element has.
+func (ev ElementView) MarshalJSON() ([]byte, error) {
+	type head ElementView
+	out, err := json.Marshal(head(ev))
+	if err != nil || ev.View == nil {
+		return out, err
+	}
+	view, err := json.Marshal(ev.View)
+	if err != nil {
+		return nil, err
+	}
+	out = append(out[:len(out)-1], `,"`+ev.Kind+`":`...)
+	return append(append(out, view...), '}'), nil
+}
+
+// UnmarshalJSON reads what MarshalJSON wrote.
+func (ev *ElementView) UnmarshalJSON(data []byte) error {
+	type head ElementView
+	if err := json.Unmarshal(data, (*head)(ev)); err != nil || ev.Kind == "" {
+		return err
+	}
+	spec, err := project.Elements.New(ev.Kind)
+	if err != nil {
+		return err
+	}
+	var parts map[string]json.RawMessage
+	if err := json.Unmarshal(data, &parts); err != nil {
+		return err
+	}
+	ev.View = kindOf[DrawnElement](spec).NewView()
+	return json.Unmarshal(parts[ev.Kind], ev.View)
 }
 
 // View draws the screen from what was fetched and the live values of now.
@@ -105,10 +131,14 @@ type WayView struct {
 func (o *Opening) wayViews() []WayView {
 	var out []WayView
 	for _, e := range o.plan.Off {
-		w := e.Spec.(*project.Way)
+		w := project.WayOf(e.Element)
 		for _, g := range e.Gates {
 			if v := o.judge(g, aim{}); v.Open() && v.stay == "" {
-				out = append(out, WayView{ID: w.ID, Trigger: w.Trigger, Side: w.Side, After: w.After, Keys: w.Keys, Words: o.app.plateTitle(o.plan, e, g)})
+				wv := WayView{ID: w.ID, Trigger: w.Trigger, Words: o.app.plateTitle(o.plan, e, g)}
+				if spec, ok := w.Spec.(DrawnWay); ok {
+					spec.Draw(&wv)
+				}
+				out = append(out, wv)
 			}
 		}
 	}
@@ -135,7 +165,7 @@ func (o *Opening) element(e *ElementPlan) (ElementView, bool) {
 			}
 		}
 	}
-	elementKinds[e.Kind].view(o, e, &ev)
+	kindOf[DrawnElement](e.Spec).View(o, e, &ev)
 	if ev.State == "hidden" && !o.ghosts {
 		return ev, false
 	}
@@ -146,7 +176,7 @@ func (o *Opening) ghost(e *ElementPlan, ev ElementView, by, reason string) (Elem
 	if !o.ghosts {
 		return ev, false
 	}
-	elementKinds[e.Kind].view(o, e, &ev)
+	kindOf[DrawnElement](e.Spec).View(o, e, &ev)
 	ev.State, ev.By, ev.Reason = "hidden", by, reason
 	return ev, true
 }

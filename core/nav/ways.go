@@ -9,15 +9,10 @@ import (
 
 // WayOut is one trigger through one gate of a screen, as a plate of the builder's margin.
 type WayOut struct {
-	Element  string  `json:"element"`
-	Trigger  string  `json:"trigger"`
-	Words    string  `json:"words"`            // of what sets it off
-	Kind     string  `json:"kind"`             // screen, back, forward, home, up, close, stay, none
-	Target   string  `json:"target,omitempty"` // screen
-	Title    string  `json:"title"`            // of the plate
-	Glyph    string  `json:"glyph"`            // kind of the target screen, or the kind of move
-	Brings   string  `json:"brings,omitempty"`
-	How      string  `json:"how"` // mode and presentation
+	Element string `json:"element"`
+	Trigger string `json:"trigger"`
+	Words   string `json:"words"` // of what sets it off
+	Plate
 	State    string  `json:"state"`
 	By       string  `json:"by,omitempty"`
 	Reason   string  `json:"reason,omitempty"`
@@ -101,13 +96,7 @@ func (w Way) owner() string {
 	return "/" + w.Screen.ID + "/elements/" + w.Element.ID
 }
 
-func (w Way) writer(a *App) sentenceWriter {
-	s := sentenceWriter{app: a, screen: w.Screen, element: w.Element}
-	if w.Gate != nil {
-		s.shared, s.given = w.Gate.Shared, w.Gate.Given
-	}
-	return s
-}
+func (w Way) writer(a *App) sentenceWriter { return sentenceWriter{scene: w.scene(a)} }
 
 // WayIn is one way that leads to a screen, as a plate of the builder's margin.
 type WayIn struct {
@@ -132,11 +121,11 @@ func (o *Opening) Ways() []WayOut {
 			continue
 		}
 		ev, _ := o.element(e)
-		if b, ok := e.Spec.(*project.Button); ok && len(e.Gates) == 0 {
-			w := Way{Screen: o.plan.Screen, Plan: o.plan, Element: e, Trigger: b.TriggerName()}
+		if trigger := project.UnwiredTrigger(e.Element); trigger != "" && len(e.Gates) == 0 {
+			w := Way{Screen: o.plan.Screen, Plan: o.plan, Element: e, Trigger: trigger}
 			out = append(out, WayOut{
-				Element: e.ID, Trigger: b.TriggerName(), Words: o.text(e, "words"), Kind: "none", Title: "nothing yet", Glyph: "none", State: "greyed", By: "case", Reason: "nothing is wired to it yet",
-				Now: "Nothing is wired to it yet.", Sentence: o.sentence(e, b.TriggerName()), Gate: w.At(), Wiring: w.At(),
+				Element: e.ID, Trigger: trigger, Words: o.text(e, "words"), Plate: Plate{Kind: "none", Title: "nothing yet", Glyph: "none"}, State: "greyed", By: "case", Reason: "nothing is wired to it yet",
+				Now: "Nothing is wired to it yet.", Sentence: o.sentence(e, trigger), Gate: w.At(), Wiring: w.At(),
 			})
 		}
 		for _, trigger := range sortedKeys(e.Gates) {
@@ -174,7 +163,7 @@ func (a *App) StaticWays(screen string) []WayOut {
 	}
 	for _, w := range plan.Ways() {
 		way := WayOut{Element: w.Element.ID, Trigger: w.Trigger, Words: a.ElementWords(plan.Screen, w.Element), State: "unknown", Sentence: a.Sentence(plan.Screen, w.Element, w.Trigger)}
-		a.plate(&way, w, nil)
+		a.place(&way, w, nil)
 		out = append(out, way)
 	}
 	return out
@@ -183,9 +172,7 @@ func (a *App) StaticWays(screen string) []WayOut {
 // RowTable gives the table of the rows that expressions of an element may speak of, or "".
 func (a *App) RowTable(screen, element string) string {
 	if e := a.element(screen, element); e != nil {
-		if l, ok := e.Spec.(*project.List); ok {
-			return l.Table
-		}
+		return scene{element: e}.rowTable()
 	}
 	return ""
 }
@@ -198,27 +185,19 @@ func (o *Opening) wayOut(w Way, ev ElementView) WayOut {
 		way.State, way.By, way.Reason = "hidden", ev.By, ev.Reason
 		way.Now = "For " + o.world.user.Name + ": " + ev.Reason
 	}
-	o.app.plate(&way, w, o.called)
+	o.app.place(&way, w, o.called)
 	return way
 }
 
 func (o *Opening) sentence(e *ElementPlan, trigger string) []Chunk {
-	return (&sentenceWriter{app: o.app, screen: o.plan.Screen, element: e, called: o.called}).sentence(trigger)
+	return (&sentenceWriter{scene: scene{app: o.app, screen: o.plan.Screen, element: e}, called: o.called}).sentence(trigger)
 }
 
 // sampleAim stands a list's first row, or a chart's first point, for whichever is clicked.
 func (o *Opening) sampleAim(e *ElementPlan, trigger string) aim {
-	trigger = project.FirstTrigger(trigger)
-	several := strings.HasPrefix(trigger, "several.") || strings.HasPrefix(trigger, "menu.")
-	switch {
-	case e.Kind == "list" && (trigger == "row" || several):
-		if rows := o.pages[e.ID].rows; len(rows) > 0 {
-			return aim{row: rows[0], element: e.ID, several: several}
-		}
-	case e.Kind == "chart":
-		if groups := o.groups[e.ID]; len(groups) > 0 {
-			return aim{point: groups[0].Value.Wire(), span: e.Spec.(*project.Chart).Span}
-		}
+	kind, _ := project.TriggerOf(trigger)
+	if s, ok := kind.(SampledTrigger); ok {
+		return s.Sample(o, e)
 	}
 	return aim{}
 }
@@ -232,48 +211,30 @@ func (o *Opening) elementWords(e *ElementPlan) string {
 
 // ElementWords names an element without a record at hand.
 func (a *App) ElementWords(s *project.Screen, e *ElementPlan) string {
-	switch spec := e.Spec.(type) {
-	case *project.Button:
-		if t := e.Texts["words"]; t != nil {
-			return t.Phrase()
-		}
-		return spec.Words
-	case *project.List:
-		if t := a.Project.Tables[spec.Table]; t != nil {
-			return "a row of " + lowerLabel(t.Label)
-		}
-	case *project.Chart:
-		return "a bar of the chart"
-	case *project.Field:
-		if f, _ := a.Project.FieldAt(s.RecordTable(), spec.Path); f != nil {
-			return f.Label
-		}
-	case *project.Image:
-		if p := a.Project.Pictures[spec.Picture]; p != nil {
-			return p.Name
-		}
-	case *project.Way:
-		return wayWords(spec)
+	if w := project.WayOf(e.Element); w != nil {
+		return triggerWords(w.Trigger, e.Element)
 	}
-	return e.Kind
+	return kindOf[SaidElement](e.Spec).Called(scene{app: a, screen: s, element: e}, e)
 }
 
-// plate fills in what a way's plate says of its target, from its first case.
-func (a *App) plate(way *WayOut, at Way, titles *called) {
-	g := at.Gate
+// place says where a way stands in the document, and how its plate looks.
+func (a *App) place(way *WayOut, at Way, titles *called) {
 	way.Gate, way.Wiring = at.At(), at.Wiring()
 	if at.Rail != nil {
 		way.Rail = at.Rail.Name
 	}
-	if g.Shared != nil {
+	if g := at.Gate; g.Shared != nil {
 		way.Shared = &SharedUse{ID: g.Shared.ID, Name: g.Shared.Name, Uses: a.UsesOf(g.Shared.ID)}
 	}
-	way.Kind, way.Title, way.Glyph = "stay", "stays here", "stay"
-	if len(g.Cases) == 0 {
-		way.Kind, way.Title, way.Glyph = "none", "nothing yet", "none"
-		return
+	way.Plate = a.plate(at, titles)
+}
+
+// plate says how a way's destination looks, from its first case.
+func (a *App) plate(at Way, titles *called) Plate {
+	if len(at.Gate.Cases) == 0 {
+		return Plate{Kind: "none", Title: "nothing yet", Glyph: "none"}
 	}
-	c := g.Cases[0]
+	c := at.Gate.Cases[0]
 	w := at.writer(a)
 	w.called = titles
 	if c.Move == nil {
@@ -281,28 +242,28 @@ func (a *App) plate(way *WayOut, at Way, titles *called) {
 		for _, effect := range c.Effects {
 			does = append(does, w.effect(effect))
 		}
-		way.Title, way.How = strings.Join(does, ", "), "and stays here"
 		if len(does) == 0 {
-			way.Kind, way.Title, way.Glyph, way.How = "none", "nothing yet", "none", ""
+			return Plate{Kind: "none", Title: "nothing yet", Glyph: "none"}
 		}
-		return
+		return Plate{Kind: "stay", Title: strings.Join(does, ", "), Glyph: "stay", How: "and stays here"}
 	}
-	way.Kind, way.Glyph = c.Move.Kind, c.Move.Kind
-	moveKinds[c.Move.Kind].plate(&w, way, c)
+	plate := Plate{Kind: c.Move.Kind, Title: "stays here", Glyph: c.Move.Kind}
+	saidMove(c).Plate(&w, &plate, c)
+	return plate
 }
 
 // plateTitle says where a gate of a screen leads, as its plate does.
 func (a *App) plateTitle(p *ScreenPlan, e *ElementPlan, g *GatePlan) string {
-	var way WayOut
+	var plate Plate
 	if len(g.Cases) > 0 && g.Cases[0].Move != nil {
 		w := Way{Screen: p.Screen, Plan: p, Element: e, Gate: g}.writer(a)
-		moveKinds[g.Cases[0].Move.Kind].plate(&w, &way, g.Cases[0])
+		saidMove(g.Cases[0]).Plate(&w, &plate, g.Cases[0])
 	}
-	return way.Title
+	return plate.Title
 }
 
 // brings says what a move brings to its target.
-func (w *sentenceWriter) brings(m *MovePlan) string {
+func (w *sentenceWriter) brings(m *Lead) string {
 	of := *w
 	of.out = nil
 	of.bindings("", m)
@@ -314,8 +275,8 @@ func (w *sentenceWriter) brings(m *MovePlan) string {
 			continue
 		}
 		// What a shared gate only passes on is told as the way gives it.
-		if b := m.Bind[chunk.Item]; b != nil && b.Rule == "input" && w.given[b.Value] != nil {
-			chunk.Text = outer.bindingWords(w.given[b.Value], m.Target.Inputs[chunk.Item])
+		if given := w.given[passedOn(m.Bind[chunk.Item])]; given != nil {
+			chunk.Text = outer.bindingWords(given, m.Target.Inputs[chunk.Item])
 		}
 		parts = append(parts, chunk.Text)
 	}
@@ -325,6 +286,17 @@ func (w *sentenceWriter) brings(m *MovePlan) string {
 		}
 	}
 	return strings.Join(parts, ", ")
+}
+
+// passedOn gives the input that a binding passes on; "" for any other.
+func passedOn(b *project.Binding) string {
+	if b == nil {
+		return ""
+	}
+	if p, ok := b.Spec.(interface{ PassesOn() string }); ok {
+		return p.PassesOn()
+	}
+	return ""
 }
 
 // WaysIn gives every way that leads to a screen, by area and title.
@@ -399,7 +371,7 @@ func (a *App) wayIn(w Way, screen string, roles map[string]bool, titles *called)
 				}
 			}
 			for _, id := range sortedKeys(m.Bind) {
-				if b := m.Bind[id]; ruleKinds[b.Rule].mayBeNone(&writer, b) {
+				if b := m.Bind[id]; ruleOf(b).MayBeNone(writer.scene, m.Exprs[id]) {
 					in.None = map[string]string{"": "none: not said", "grey": "none: greyed", "list": "none: the list", "add": "none: add one", "stay": "none: says so", "round": "none: goes round"}[b.None]
 				}
 			}

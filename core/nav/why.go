@@ -180,11 +180,11 @@ func (q *asking) close(state, reason string) {
 // aim finds the row or point that is asked about; the first of the list or chart if none is named.
 func (q *asking) aim(ctx context.Context, e *ElementPlan, at Aim) (*aim, error) {
 	out := aim{point: at.Point}
-	list, ok := e.Spec.(*project.List)
-	if c, chart := e.Spec.(*project.Chart); chart {
-		out.span = c.Span
+	list := e.listing()
+	if p := project.PointsOf(e.Element); p != nil {
+		out.span = p.Span
 	}
-	if at.Trigger != "row" && !strings.HasPrefix(at.Trigger, "menu.") || !ok || q.out.State == "shut" || !q.open.rights.On(list.Table).View {
+	if at.Trigger != "row" && !strings.HasPrefix(at.Trigger, "menu.") || list == nil || q.out.State == "shut" || !q.open.rights.On(list.Table).View {
 		return &out, nil
 	}
 	query, hidden, err := q.open.listQuery(e, "")

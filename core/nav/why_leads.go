@@ -22,7 +22,7 @@ func (q *asking) leads(ctx context.Context, g *GatePlan, v Verdict) error {
 		}
 		would := Verdict{State: "open", chosen: chosen}
 		at := aim{row: q.world.row}
-		moveKinds[chosen.Move.Kind].aim(q.open, &would, chosen.Move, q.open.given(g, q.world, at), at)
+		kindOf[AimedMove](chosen.Move.Spec).Aim(q.open, &would, chosen.Move, q.open.given(g, q.world, at), at)
 		if would.To == nil {
 			return nil
 		}
@@ -64,7 +64,7 @@ func (q *asking) leads(ctx context.Context, g *GatePlan, v Verdict) error {
 
 // from says how an input of the target gets its value.
 func (q *asking) from(v Verdict, input string) string {
-	m := v.move
+	m := v.lead
 	if m == nil || m.Bind[input] == nil {
 		if m != nil && m.Carried[input] != "" {
 			return "carried on"
@@ -75,10 +75,10 @@ func (q *asking) from(v Verdict, input string) string {
 	if e := m.Exprs[input]; e != nil {
 		return e.Root.Phrase()
 	}
-	if b.Rule == "value" {
+	if _, always := b.Spec.(interface{ Always() bool }); always {
 		return "always this"
 	}
-	w := sentenceWriter{app: q.app, screen: q.open.plan.Screen, element: q.element}
+	w := sentenceWriter{scene: scene{app: q.app, screen: q.open.plan.Screen, element: q.element}}
 	if v.chosen != nil && q.gatePlan != nil {
 		w.shared = q.gatePlan.Shared
 	}

@@ -86,7 +86,7 @@ func TestHiddenFieldsAreUnknownEverywhere(t *testing.T) {
 	  {"op":"add","path":"/s_defect/elements/e_call","value":{"kind":"button","pos":10,"cell":{"row":8,"col":1,"w":4},"words":"Call","gate":{"while":"record.f_by.f_phone == \"210\"","cases":{"c_1":{"pos":1,"move":{"kind":"back"}}}}}},
 	  {"op":"add","path":"/s_defect/elements/e_phone","value":{"kind":"field","pos":11,"cell":{"row":9,"col":1,"w":4},"path":"f_by.f_phone"}}]`)
 	v := s.mustOpen(t, s.mira, "defect?defect=1").View()
-	if w := element(t, v, "e_secret").Text.Words; w != "Call –" {
+	if w := element(t, v, "e_secret").View.(*TextView).Words; w != "Call –" {
 		t.Errorf("the hidden phone is told: %q", w)
 	}
 	if e := element(t, v, "e_call"); e.State != "greyed" || e.Reason != "Value not available: not visible to you." {
@@ -94,7 +94,7 @@ func TestHiddenFieldsAreUnknownEverywhere(t *testing.T) {
 	}
 	for _, e := range v.Elements {
 		if e.ID == "e_phone" {
-			t.Errorf("its field is sent: %+v", e.Field)
+			t.Errorf("its field is sent: %+v", e.View.(*FieldView))
 		}
 	}
 	if _, err := s.open(t, s.mira, "defects?~filter.by=is:1&~sort=by"); err != nil {

@@ -49,21 +49,7 @@ func AllGates(gates map[string]*Gate) map[string]*Gate {
 	return out
 }
 
-// resultRules are the rules by which a dialog can say what it comes back with.
-var resultRules = []string{"this", "row", "saved", "parent", "user", "input", "expression"}
-
 func (m *Move) validateBack() error {
-	if m.Result != nil {
-		if m.Kind != "close" {
-			return fmt.Errorf("only what closes a dialog comes back with something")
-		}
-		if err := oneOf("rule for what it comes back with", m.Result.Rule, resultRules...); err != nil {
-			return err
-		}
-		if err := m.Result.validate(); err != nil {
-			return err
-		}
-	}
 	if m.Back == nil {
 		return nil
 	}

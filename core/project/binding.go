@@ -1,51 +1,69 @@
 package project
 
-import "fmt"
+import (
+	"encoding/json"
+	"fmt"
+)
 
-// Binding says how an input of the target gets its value.
+// Binding says how an input of the target gets its value. What it needs to know stands in Spec, by rule.
 type Binding struct {
-	Rule   string `json:"rule"`             // see Rules
-	Path   string `json:"path,omitempty"`   // parent: relation ids joined by dots, from the record; child: the field of the child that names it
-	From   string `json:"from,omitempty"`   // parent, child: record (default), row, or the id of an input that is a record
-	Table  string `json:"table,omitempty"`  // child, picked: the table of the record that is found; saved: the table that the same press adds to
-	Pick   string `json:"pick,omitempty"`   // child: first, last (default), nearest (to now)
-	Order  string `json:"order,omitempty"`  // child: path it is the first or last by; empty: the table's own order
-	While  string `json:"while,omitempty"`  // child: of those that meet this condition, over record and user
-	Value  string `json:"value,omitempty"`  // value: as the wire writes it; input: its id; expression: its text; point: end (of a span of time)
-	None   string `json:"none,omitempty"`   // what if there is none: grey (default), list, add, stay; of next and previous also round
-	Screen string `json:"screen,omitempty"` // of None list: the screen opened instead
-	Reason string `json:"reason,omitempty"` // of None grey and stay: the words
+	*BindingHead
+	Spec RuleSpec
 }
 
-// Rules are the record rules and bindings that exist.
-var Rules = []string{"this", "row", "parent", "child", "first", "previous", "next", "last", "saved", "picked", "point", "user", "value", "input", "expression", "result"}
+// BindingHead is what bindings of all rules have. Each rule begins with it.
+type BindingHead struct {
+	Rule   string `json:"rule"`
+	None   string `json:"none,omitempty"`   // what if there is none: grey (default), list, add, stay; of next and previous also round
+	Screen string `json:"screen,omitempty"` // of none list: the screen opened instead
+	Reason string `json:"reason,omitempty"` // of none grey and stay: the words
+}
 
-func validateBindings(bind map[string]*Binding) error {
+// Head gives what bindings of all rules have.
+func (h *BindingHead) Head() *BindingHead { return h }
+
+// RuleSpec is what one rule holds.
+type RuleSpec interface {
+	Head() *BindingHead
+	// Validate refuses what cannot be read as this rule at all.
+	Validate() error
+}
+
+// NewBinding makes a binding of what it holds.
+func NewBinding(spec RuleSpec) *Binding { return &Binding{spec.Head(), spec} }
+
+// UnmarshalJSON reads the binding by the rule that it names.
+func (b *Binding) UnmarshalJSON(data []byte) error {
+	spec, err := Rules.decode(data)
+	if err == nil {
+		*b = *NewBinding(spec)
+	}
+	return err
+}
+
+// MarshalJSON writes it as its rule does.
+func (b *Binding) MarshalJSON() ([]byte, error) { return json.Marshal(b.Spec) }
+
+// Validate refuses what cannot be read as a binding at all.
+func (b *Binding) Validate() error {
+	if b.Spec == nil {
+		return fmt.Errorf("its binding is empty")
+	}
+	if err := OneOf("policy", b.None, "", "grey", "list", "add", "stay", "round"); err != nil {
+		return err
+	}
+	return b.Spec.Validate()
+}
+
+// ValidateBindings refuses inputs whose bindings cannot be read.
+func ValidateBindings(bind map[string]*Binding) error {
 	for id, b := range bind {
 		if b == nil {
 			return fmt.Errorf("input %s: its binding is empty", id)
 		}
-		if err := b.validate(); err != nil {
+		if err := b.Validate(); err != nil {
 			return fmt.Errorf("input %s: %w", id, err)
 		}
 	}
 	return nil
-}
-
-func (b *Binding) validate() error {
-	if err := oneOf("rule", b.Rule, Rules...); err != nil {
-		return err
-	}
-	if b.Rule == "child" {
-		if b.Table == "" || b.Path == "" {
-			return fmt.Errorf("a child needs its table and the field that names the record")
-		}
-		if err := oneOf("choice among the children", b.Pick, "", "first", "last", "nearest"); err != nil {
-			return err
-		}
-		if b.Pick == "nearest" && b.Order == "" {
-			return fmt.Errorf("the nearest child needs the date it is near by")
-		}
-	}
-	return oneOf("policy", b.None, "", "grey", "list", "add", "stay", "round")
 }

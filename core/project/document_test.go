@@ -1,4 +1,4 @@
-package project
+package project_test
 
 import (
 	"encoding/json"
@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"ambergate/core/cond"
+	"ambergate/core/project"
 )
 
 // shop is a small document: a table with a parent, equipment, one screen.
@@ -25,13 +26,13 @@ const shop = `{
  "s_other": {"kind":"screen","type":"menu","title":"Other","slug":"other"}
 }`
 
-func decodeShop(t *testing.T) *Project {
+func decodeShop(t *testing.T) *project.Project {
 	t.Helper()
 	var entities map[string]json.RawMessage
 	if err := json.Unmarshal([]byte(shop), &entities); err != nil {
 		t.Fatal(err)
 	}
-	p, err := Decode(entities)
+	p, err := project.Decode(entities)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -41,16 +42,16 @@ func decodeShop(t *testing.T) *Project {
 func TestThingsAreInTheOrderOfTheirPositions(t *testing.T) {
 	p := decodeShop(t)
 	var roles, fields, orders, inputs []string
-	for _, r := range Ordered(p.Roles) {
+	for _, r := range project.Ordered(p.Roles) {
 		roles = append(roles, r.Name)
 	}
-	for _, f := range Ordered(p.Tables["t_things"].Fields) {
+	for _, f := range project.Ordered(p.Tables["t_things"].Fields) {
 		fields = append(fields, f.ID)
 	}
-	for _, o := range Ordered(p.Tables["t_things"].Order) {
+	for _, o := range project.Ordered(p.Tables["t_things"].Order) {
 		orders = append(orders, o.ID+o.Path)
 	}
-	for _, i := range Ordered(p.Screens["s_main"].Inputs) {
+	for _, i := range project.Ordered(p.Screens["s_main"].Inputs) {
 		inputs = append(inputs, i.ID)
 	}
 	for got, want := range map[string]string{
@@ -128,14 +129,14 @@ func TestLegalIds(t *testing.T) {
 		"s_cabin": true, "e_k3d9x2ab": true, "project": true, "gr_tech_cabins": true, "s-cabin": false, "cabin": false, "S_cabin": false, "s_": false, "": false, "s_a b": false, "toolong_x": false,
 		"s_" + strings.Repeat("x", 41): false, "s_ä": false, "../etc": false,
 	} {
-		if LegalID(id) != want {
+		if project.LegalID(id) != want {
 			t.Errorf("%q: %v", id, !want)
 		}
 	}
 }
 
 func TestGatesSayWhetherTheyWrite(t *testing.T) {
-	var moves, writes Gate
+	var moves, writes project.Gate
 	if err := json.Unmarshal([]byte(`{"cases":{"c_1":{"pos":1,"move":{"kind":"back"}}}}`), &moves); err != nil {
 		t.Fatal(err)
 	}
@@ -162,10 +163,10 @@ func TestEveryKindOfElementReadsAndRefuses(t *testing.T) {
 		screen := func(body string) json.RawMessage {
 			return json.RawMessage(`{"kind":"screen","type":"menu","title":"A","slug":"a","elements":{"e_1":{"kind":"` + kind + `","pos":1,"cell":{"row":1,"col":1,"w":2},` + body + `}}}`)
 		}
-		if err := CheckEntity("s_a", screen(tc.good)); err != nil {
+		if err := project.CheckEntity("s_a", screen(tc.good)); err != nil {
 			t.Errorf("%s: %v", kind, err)
 		}
-		if err := CheckEntity("s_a", screen(tc.bad)); err == nil {
+		if err := project.CheckEntity("s_a", screen(tc.bad)); err == nil {
 			t.Errorf("%s: %s was accepted", kind, tc.bad)
 		}
 	}

@@ -5,17 +5,25 @@ import (
 	"fmt"
 )
 
-// Element is a thing on a screen. What it is stands in Spec, by kind.
+// Element is a thing on a screen. What it is stands in Spec, by kind; the head is the spec's own.
 type Element struct {
-	ID    string
-	Kind  string
-	Pos   float64
-	Cell  Cell
-	Shown string          // condition; empty: always
-	Modes map[string]bool // view, edit, add: where it is; absent: everywhere
-	Tab   string          // element id and tab id, joined by a dot: it shows while that tab is open; empty: always
-	Spec  Spec
+	*ElementHead
+	Spec Spec
 }
+
+// ElementHead is what every element has. Each kind begins with it.
+type ElementHead struct {
+	ID    string          `json:"-"`
+	Kind  string          `json:"kind"`
+	Pos   float64         `json:"pos"`
+	Cell  Cell            `json:"cell"`
+	Shown string          `json:"shown,omitempty"` // condition; empty: always
+	Modes map[string]bool `json:"modes,omitempty"` // view, edit, add: where it is; absent: everywhere
+	Tab   string          `json:"tab,omitempty"`   // element id and tab id, joined by a dot: it shows while that tab is open; empty: always
+}
+
+// Head gives what every element has.
+func (h *ElementHead) Head() *ElementHead { return h }
 
 // Cell is the place on the screen's grid: twelve columns, rows of even height from 1.
 type Cell struct {
@@ -27,60 +35,30 @@ type Cell struct {
 
 // Spec is what one kind of element holds.
 type Spec interface {
+	Head() *ElementHead
 	// Validate refuses what cannot be read as this kind at all.
 	Validate() error
 	// Gates gives the ways that start at the element, by trigger.
 	Gates() map[string]*Gate
 }
 
-// elementKinds is the registry: each kind in a file of its own.
-var elementKinds = map[string]func() Spec{
-	"button": func() Spec { return &Button{} },
-	"text":   func() Spec { return &Words{} },
-	"field":  func() Spec { return &Field{} },
-	"list":   func() Spec { return &List{} },
-	"chart":  func() Spec { return &Chart{} },
-	"gauge":  func() Spec { return &Gauge{} },
-	"lamp":   func() Spec { return &Lamp{} },
-	"trend":  func() Spec { return &Trend{} },
-	"figure": func() Spec { return &Figure{} },
-	"tabs":   func() Spec { return &Tabs{} },
-	"image":  func() Spec { return &Image{} },
-}
+// NewElement makes an element of what it holds.
+func NewElement(spec Spec) *Element { return &Element{spec.Head(), spec} }
 
 // Position gives the place among others.
 func (e *Element) Position() float64 { return e.Pos }
 
-type elementHead struct {
-	Kind  string          `json:"kind"`
-	Pos   float64         `json:"pos"`
-	Cell  Cell            `json:"cell"`
-	Shown string          `json:"shown,omitempty"`
-	Modes map[string]bool `json:"modes,omitempty"`
-	Tab   string          `json:"tab,omitempty"`
-}
-
-// UnmarshalJSON reads the common part and then what the kind holds, from the same object.
+// UnmarshalJSON reads the element as the kind that it names.
 func (e *Element) UnmarshalJSON(data []byte) error {
-	var head elementHead
-	spec, err := splitKind(data, &head, []string{"kind", "pos", "cell", "shown", "modes", "tab"}, func() (Spec, error) {
-		make, ok := elementKinds[head.Kind]
-		if !ok {
-			return nil, fmt.Errorf("there is no kind of element %q", head.Kind)
-		}
-		return make(), nil
-	})
-	if err != nil {
-		return err
+	spec, err := Elements.decode(data)
+	if err == nil {
+		*e = *NewElement(spec)
 	}
-	*e = Element{ID: e.ID, Kind: head.Kind, Pos: head.Pos, Cell: head.Cell, Shown: head.Shown, Modes: head.Modes, Tab: head.Tab, Spec: spec}
-	return nil
+	return err
 }
 
-// MarshalJSON writes both parts into one object.
-func (e *Element) MarshalJSON() ([]byte, error) {
-	return joinKind(elementHead{e.Kind, e.Pos, e.Cell, e.Shown, e.Modes, e.Tab}, e.Spec)
-}
+// MarshalJSON writes it as its kind does.
+func (e *Element) MarshalJSON() ([]byte, error) { return json.Marshal(e.Spec) }
 
 func (e *Element) validate() error {
 	if e.Spec == nil {
@@ -100,40 +78,10 @@ func (e *Element) validate() error {
 	return e.Spec.Validate()
 }
 
-// splitKind reads an object whose common fields belong to head and whose others belong to the kind.
-func splitKind[S any](data []byte, head any, common []string, spec func() (S, error)) (S, error) {
-	var none S
-	if err := json.Unmarshal(data, head); err != nil {
-		return none, err
+// GatesOn gives one gate by its trigger; none where it is nil.
+func GatesOn(trigger string, g *Gate) map[string]*Gate {
+	if g == nil {
+		return nil
 	}
-	s, err := spec()
-	if err != nil {
-		return none, err
-	}
-	var fields map[string]json.RawMessage
-	if err := json.Unmarshal(data, &fields); err != nil {
-		return none, err
-	}
-	for _, name := range common {
-		delete(fields, name)
-	}
-	rest, err := json.Marshal(fields)
-	if err != nil {
-		return none, err
-	}
-	return s, strictUnmarshal(rest, s)
-}
-
-func joinKind(head, spec any) ([]byte, error) {
-	all := map[string]json.RawMessage{}
-	for _, part := range []any{head, spec} {
-		text, err := json.Marshal(part)
-		if err != nil {
-			return nil, err
-		}
-		if err := json.Unmarshal(text, &all); err != nil {
-			return nil, err
-		}
-	}
-	return json.Marshal(all)
+	return map[string]*Gate{trigger: g}
 }

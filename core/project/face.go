@@ -25,19 +25,21 @@ type Face struct {
 // Position gives the place among others.
 func (f *Face) Position() float64 { return f.Pos }
 
-func (f *Face) validate() error {
-	if err := oneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "unknown"); err != nil {
+// Validate refuses states, tones and colours that do not exist.
+func (f *Face) Validate() error {
+	if err := OneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "unknown"); err != nil {
 		return err
 	}
-	if err := validColour(f.Colour); err != nil {
+	if err := ValidColour(f.Colour); err != nil {
 		return err
 	}
-	return oneOf("tone", f.Tone, Tones...)
+	return OneOf("tone", f.Tone, Tones...)
 }
 
 var colourForm = regexp.MustCompile(`^#[0-9a-f]{6}$`)
 
-func validColour(c string) error {
+// ValidColour refuses what is no colour.
+func ValidColour(c string) error {
 	if c != "" && !colourForm.MatchString(c) {
 		return fmt.Errorf("a colour is written #rrggbb, in small letters")
 	}

@@ -37,12 +37,12 @@ func (g *Gate) validate() error {
 		if g.Roles != nil || g.While != "" || g.Otherwise != (Otherwise{}) || g.Unsaved != "" || g.Confirm != "" || g.Cases != nil {
 			return fmt.Errorf("it uses a shared gate, so it has no parts of its own")
 		}
-		return validateBindings(g.Give)
+		return ValidateBindings(g.Give)
 	}
 	if g.Give != nil {
 		return fmt.Errorf("it gives inputs, but uses no shared gate")
 	}
-	if err := oneOf("rule for unsaved work", g.Unsaved, "", "ask", "save", "keep", "drop"); err != nil {
+	if err := OneOf("rule for unsaved work", g.Unsaved, "", "ask", "save", "keep", "drop"); err != nil {
 		return err
 	}
 	for id, c := range g.Cases {
@@ -73,7 +73,7 @@ func (g *Gate) validate() error {
 func (g *Gate) Writes() bool {
 	for _, c := range g.Cases {
 		for _, e := range c.Do {
-			if _, looks := e.Spec.(looksOnly); !looks {
+			if e.Spec.Writes() {
 				return true
 			}
 		}

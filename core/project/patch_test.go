@@ -1,4 +1,4 @@
-package project
+package project_test
 
 import (
 	"encoding/json"
@@ -7,20 +7,22 @@ import (
 	"reflect"
 	"strings"
 	"testing"
+
+	"ambergate/core/project"
 )
 
-func bodies(t testing.TB, text string) Bodies {
+func bodies(t testing.TB, text string) project.Bodies {
 	t.Helper()
-	var b Bodies
+	var b project.Bodies
 	if err := json.Unmarshal([]byte(text), &b); err != nil {
 		t.Fatal(err)
 	}
 	return b
 }
 
-func ops(t testing.TB, text string) []Op {
+func ops(t testing.TB, text string) []project.Op {
 	t.Helper()
-	var o []Op
+	var o []project.Op
 	if err := json.Unmarshal([]byte(text), &o); err != nil {
 		t.Fatal(err)
 	}
@@ -40,7 +42,7 @@ func TestApplyAndItsInverse(t *testing.T) {
 		`[{"op":"add","path":"/s_a/note~1with~0signs","value":1}]`,
 	} {
 		before := bodies(t, small)
-		touched, inverse, err := Apply(before, ops(t, patch))
+		touched, inverse, err := project.Apply(before, ops(t, patch))
 		if err != nil {
 			t.Errorf("%s: %v", patch, err)
 			continue
@@ -50,7 +52,7 @@ func TestApplyAndItsInverse(t *testing.T) {
 		}
 		after := bodies(t, small)
 		merge(after, touched)
-		back, _, err := Apply(after, inverse)
+		back, _, err := project.Apply(after, inverse)
 		if err != nil {
 			t.Errorf("%s: its inverse: %v", patch, err)
 			continue
@@ -62,7 +64,7 @@ func TestApplyAndItsInverse(t *testing.T) {
 	}
 }
 
-func merge(into, touched Bodies) {
+func merge(into, touched project.Bodies) {
 	for id, body := range touched {
 		if body == nil {
 			delete(into, id)
@@ -89,8 +91,8 @@ func TestPatchesThatDoNotFit(t *testing.T) {
 		{`[{"op":"add","path":"/s_a//x","value":1}]`, false, "empty"},
 		{`[{"op":"add","path":"/s_a/x"}]`, false, "needs a value"},
 	} {
-		_, _, err := Apply(bodies(t, small), ops(t, tc.patch))
-		var wrong *PatchError
+		_, _, err := project.Apply(bodies(t, small), ops(t, tc.patch))
+		var wrong *project.PatchError
 		if !errors.As(err, &wrong) || wrong.Stale != tc.stale || !strings.Contains(wrong.Reason, tc.words) {
 			t.Errorf("%s: %v, want stale %v and %q", tc.patch, err, tc.stale, tc.words)
 		}
@@ -109,15 +111,15 @@ func TestRandomPatchesAreTakenBack(t *testing.T) {
 			path += "/" + names[r.IntN(3)]
 		}
 		value := json.RawMessage([]string{`1`, `"x"`, `{"a":{"b":1}}`, `null`, `[1,2]`}[r.IntN(5)])
-		op := Op{Op: []string{"add", "replace", "remove"}[r.IntN(3)], Path: path, Value: value}
-		touched, inverse, err := Apply(state, []Op{op})
+		op := project.Op{Op: []string{"add", "replace", "remove"}[r.IntN(3)], Path: path, Value: value}
+		touched, inverse, err := project.Apply(state, []project.Op{op})
 		if err != nil {
 			continue
 		}
 		applied++
 		next := bodies(t, encode(t, state))
 		merge(next, touched)
-		back, _, err := Apply(next, inverse)
+		back, _, err := project.Apply(next, inverse)
 		if err != nil {
 			t.Fatalf("%+v: inverse %+v: %v", op, inverse, err)
 		}
@@ -146,18 +148,18 @@ func FuzzApply(f *testing.F) {
 	f.Add(`[{"op":"add","path":"/s_a/x","value":{"y":1}}]`)
 	f.Add(`[{"op":"remove","path":"/s_a"},{"op":"test","path":"/s_a","value":null}]`)
 	f.Fuzz(func(t *testing.T, text string) {
-		var patch []Op
+		var patch []project.Op
 		if json.Unmarshal([]byte(text), &patch) != nil {
 			return
 		}
-		touched, _, err := Apply(bodies(t, small), patch)
-		var wrong *PatchError
+		touched, _, err := project.Apply(bodies(t, small), patch)
+		var wrong *project.PatchError
 		if err != nil && !errors.As(err, &wrong) {
 			t.Fatalf("%v is no PatchError", err)
 		}
 		for id, body := range touched {
 			if body != nil {
-				_ = CheckEntity(id, json.RawMessage(encode(t, body)))
+				_ = project.CheckEntity(id, json.RawMessage(encode(t, body)))
 			}
 		}
 	})

@@ -21,20 +21,3 @@ func (p *Picture) validate() error {
 	}
 	return nil
 }
-
-// Image shows a picture of the project on a screen.
-type Image struct {
-	Picture string `json:"picture"`
-	Gate    *Gate  `json:"gate,omitempty"`
-}
-
-// Validate asks for the picture.
-func (i *Image) Validate() error {
-	if i.Picture == "" {
-		return fmt.Errorf("it needs the picture that it shows")
-	}
-	return nil
-}
-
-// Gates gives the gate of a pressed picture.
-func (i *Image) Gates() map[string]*Gate { return gates("release", i.Gate) }

@@ -1,9 +1,11 @@
-package project
+package project_test
 
 import (
 	"encoding/json"
 	"strings"
 	"testing"
+
+	"ambergate/core/project"
 )
 
 func TestStructureErrorsNameTheirPlace(t *testing.T) {
@@ -20,7 +22,7 @@ func TestStructureErrorsNameTheirPlace(t *testing.T) {
 		`{"kind":"screen","type":"menu","title":"A","slug":"a","elements":{"e_1":{"kind":"trend","minutes":500,"words":"x","lines":{}}}}`:                                                "1 to 60 minutes",
 		`[]`: "array",
 	} {
-		err := CheckEntity("s_a", json.RawMessage(body))
+		err := project.CheckEntity("s_a", json.RawMessage(body))
 		if err == nil || !strings.Contains(err.Error(), words) || !strings.Contains(err.Error(), "s_a") {
 			t.Errorf("%s: %v, want %q", body, err, words)
 		}
@@ -29,7 +31,7 @@ func TestStructureErrorsNameTheirPlace(t *testing.T) {
 
 func TestElementsReadBackAsWritten(t *testing.T) {
 	text := `{"kind":"button","pos":3,"cell":{"row":1,"col":2,"w":3},"modes":{"view":true},"words":"Go","gate":{"roles":{"r_a":true},"while":"true","otherwise":{"grey":"no"},"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"save","pos":1}},"move":{"kind":"back"}}}}}`
-	var e Element
+	var e project.Element
 	if err := json.Unmarshal([]byte(text), &e); err != nil {
 		t.Fatal(err)
 	}
@@ -37,7 +39,7 @@ func TestElementsReadBackAsWritten(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	var again Element
+	var again project.Element
 	if err := json.Unmarshal(out, &again); err != nil {
 		t.Fatal(err)
 	}
@@ -45,13 +47,13 @@ func TestElementsReadBackAsWritten(t *testing.T) {
 	if err != nil || string(second) != string(out) {
 		t.Errorf("%s reads back as %s (%v)", out, second, err)
 	}
-	if b := again.Spec.(*Button); b.Words != "Go" || !b.Gate.Roles["r_a"] || b.Gate.Cases["c_1"].Move.Kind != "back" {
+	if g := again.Spec.Gates()["release"]; !strings.Contains(string(out), `"words":"Go"`) || !g.Roles["r_a"] || g.Cases["c_1"].Move.Kind != "back" {
 		t.Errorf("lost something: %s", second)
 	}
 }
 
 func TestGrantsAddUp(t *testing.T) {
-	p := &Project{Grants: map[string]*Grant{
+	p := &project.Project{Grants: map[string]*project.Grant{
 		"g1": {Role: "a", Table: "t", View: true, Hidden: map[string]bool{"x": true, "y": true}},
 		"g2": {Role: "b", Table: "t", View: true, Edit: true, Hidden: map[string]bool{"y": true}, ReadOnly: map[string]bool{"z": true}},
 		"g3": {Role: "a", Table: "u", View: true},
@@ -70,7 +72,7 @@ func TestGrantsAddUp(t *testing.T) {
 }
 
 func TestOldSlugsStillLead(t *testing.T) {
-	p := &Project{Screens: map[string]*Screen{"s_1": {ID: "s_1", Slug: "new", OldSlugs: map[string]bool{"old": true}}, "s_2": {ID: "s_2", Slug: "other"}}}
+	p := &project.Project{Screens: map[string]*project.Screen{"s_1": {ID: "s_1", Slug: "new", OldSlugs: map[string]bool{"old": true}}, "s_2": {ID: "s_2", Slug: "other"}}}
 	if s := p.ScreenBySlug("old"); s == nil || s.ID != "s_1" {
 		t.Error("the old slug leads nowhere")
 	}

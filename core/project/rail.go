@@ -49,7 +49,7 @@ func (r *Rail) validate() error {
 	if r.Name == "" {
 		return fmt.Errorf("a rail needs a name")
 	}
-	if err := oneOf("edge", r.Edge, "left", "right", "top", "bottom"); err != nil {
+	if err := OneOf("edge", r.Edge, "left", "right", "top", "bottom"); err != nil {
 		return err
 	}
 	if d := r.Drawer; d != nil && (d.Size < 0 || d.Size > 1_200) {
@@ -64,8 +64,8 @@ func (r *Rail) validate() error {
 		if e == nil {
 			return fmt.Errorf("element %s is empty", id)
 		}
-		if err := oneOf("element of a rail", e.Kind, "button", "text", "image"); err != nil {
-			return err
+		if _, fits := e.Spec.(interface{ FitsRails() }); !fits {
+			return fmt.Errorf("there is no element of a rail %q", e.Kind)
 		}
 		if err := e.validate(); err != nil {
 			return fmt.Errorf("element %s: %w", id, err)

@@ -59,10 +59,14 @@ func (i *Input) TypeOf() cond.Type {
 func (s *Screen) name(id string) {
 	s.ID = id
 	for inputID, in := range s.Inputs {
-		in.ID = inputID
+		if in != nil {
+			in.ID = inputID
+		}
 	}
 	for elementID, e := range s.Elements {
-		e.ID = elementID
+		if e != nil {
+			e.ID = elementID
+		}
 	}
 	for wayID, w := range s.Ways {
 		if w != nil {
@@ -87,15 +91,18 @@ func (s *Screen) validate() error {
 		return fmt.Errorf("a screen needs a title and a slug")
 	}
 	for id, e := range s.Elements {
+		if e == nil {
+			return fmt.Errorf("element %s is empty", id)
+		}
 		if err := e.validate(); err != nil {
 			return fmt.Errorf("element %s: %w", id, err)
 		}
 	}
 	for id, w := range s.Ways {
-		if w == nil {
+		if w == nil || w.Spec == nil {
 			return fmt.Errorf("way %s is empty", id)
 		}
-		if err := w.Validate(); err != nil {
+		if err := w.validate(); err != nil {
 			return fmt.Errorf("way %s: %w", id, err)
 		}
 	}
@@ -103,7 +110,7 @@ func (s *Screen) validate() error {
 		if in == nil {
 			return fmt.Errorf("input %s is empty", id)
 		}
-		if err := oneOf("comparison", in.Compare, "", "is", "atLeast", "atMost"); err != nil {
+		if err := OneOf("comparison", in.Compare, "", "is", "atLeast", "atMost"); err != nil {
 			return fmt.Errorf("input %s: %w", id, err)
 		}
 	}

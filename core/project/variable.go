@@ -45,7 +45,7 @@ func (v *Variable) validate() error {
 	if v.Label == "" || !aliasForm.MatchString(v.Alias) {
 		return fmt.Errorf("a variable needs a label, and a name of small letters, digits and underscores")
 	}
-	if err := oneOf("type of variable", v.Type, VariableTypes...); err != nil {
+	if err := OneOf("type of variable", v.Type, VariableTypes...); err != nil {
 		return err
 	}
 	if (v.Type == "record") != (v.Table != "") {

@@ -1,60 +1,63 @@
 package project
 
 import (
+	"encoding/json"
 	"fmt"
 	"strings"
 )
 
 // Way is a trigger that no element of the screen sets off: a swipe, entering, a time after
-// entering, a key. It goes through a gate like any other.
+// entering, a key. It goes through a gate like any other. What it needs to know stands in Spec, by trigger.
 type Way struct {
+	*WayHead
+	Spec WaySpec
+}
+
+// WayHead is what every way has. Each trigger begins with it.
+type WayHead struct {
 	ID      string  `json:"-"`
 	Pos     float64 `json:"pos"`
-	Trigger string  `json:"trigger"`         // swipe, entered, left, time, keys
-	Side    string  `json:"side,omitempty"`  // of a swipe, where the finger goes: left, right, up, down
-	After   float64 `json:"after,omitempty"` // of a time: seconds
-	Keys    string  `json:"keys,omitempty"`  // of keys: as in Ctrl+E
+	Trigger string  `json:"trigger"`
 	Gate    *Gate   `json:"gate,omitempty"`
 }
+
+// Head gives what every way has.
+func (h *WayHead) Head() *WayHead { return h }
+
+// WaySpec is what one trigger holds.
+type WaySpec interface {
+	Head() *WayHead
+	// Validate refuses what cannot be read as this trigger at all.
+	Validate() error
+}
+
+// NewWay makes a way of what it holds.
+func NewWay(spec WaySpec) *Way { return &Way{spec.Head(), spec} }
 
 // Position gives the place among others.
 func (w *Way) Position() float64 { return w.Pos }
 
-// Validate refuses triggers that do not exist, or lack what they need.
-func (w *Way) Validate() error {
-	if err := oneOf("trigger", w.Trigger, "swipe", "entered", "left", "time", "keys"); err != nil {
+// UnmarshalJSON reads the way by the trigger that it names.
+func (w *Way) UnmarshalJSON(data []byte) error {
+	spec, err := Ways.decode(data)
+	if err == nil {
+		*w = *NewWay(spec)
+	}
+	return err
+}
+
+// MarshalJSON writes it as its trigger does.
+func (w *Way) MarshalJSON() ([]byte, error) { return json.Marshal(w.Spec) }
+
+func (w *Way) validate() error {
+	if err := w.Spec.Validate(); err != nil || w.Gate == nil {
 		return err
-	}
-	switch w.Trigger {
-	case "swipe":
-		if err := oneOf("direction", w.Side, "left", "right", "up", "down"); err != nil {
-			return err
-		}
-	case "time":
-		if w.After < 1 || w.After > 86400 {
-			return fmt.Errorf("a time is 1 second to a day")
-		}
-	case "keys":
-		if w.Keys == "" {
-			return fmt.Errorf("it needs its keys")
-		}
-	}
-	if err := ValidKeys(w.Keys); err != nil {
-		return err
-	}
-	if w.Gate == nil {
-		return nil
-	}
-	for _, c := range w.Gate.Cases {
-		if w.Trigger == "left" && c != nil && c.Move != nil {
-			return fmt.Errorf("what is done when a screen is left cannot lead anywhere")
-		}
 	}
 	return w.Gate.validate()
 }
 
 // Gates gives the one gate, by the trigger.
-func (w *Way) Gates() map[string]*Gate { return gates(w.Trigger, w.Gate) }
+func (w *Way) Gates() map[string]*Gate { return GatesOn(w.Trigger, w.Gate) }
 
 // ValidKeys refuses a shortcut that is no key with Ctrl, Alt or Shift before it, or a single
 // character alone, which typing would set off.
@@ -66,7 +69,7 @@ func ValidKeys(keys string) error {
 	key := parts[len(parts)-1]
 	held := false
 	for _, p := range parts[:len(parts)-1] {
-		if err := oneOf("key to hold", p, "Ctrl", "Alt", "Shift"); err != nil {
+		if err := OneOf("key to hold", p, "Ctrl", "Alt", "Shift"); err != nil {
 			return err
 		}
 		held = held || p != "Shift"
@@ -77,16 +80,30 @@ func ValidKeys(keys string) error {
 	return nil
 }
 
-// GatePlace gives where in its element, or way, the gate of a trigger stands: the end of a JSON Pointer.
-func GatePlace(trigger string) string {
-	if opened, back := OpenedBy(trigger); back {
-		return GatePlace(opened) + "/cases/" + trigger[len(opened)+1:] + "/move/back"
+// OnLeaving says whether it is set off when the screen is left: then it leads nowhere.
+func (w *Way) OnLeaving() bool { return w.Trigger == "left" }
+
+// wayElement is a way where elements are spoken of: it has an id and gates as they do.
+type wayElement struct {
+	ElementHead
+	way *Way
+}
+
+// Validate was done with the way.
+func (*wayElement) Validate() error { return nil }
+
+// Gates gives the gate of the way.
+func (e *wayElement) Gates() map[string]*Gate { return e.way.Gates() }
+
+// Element gives the way in the form of an element of kind way.
+func (w *Way) Element() *Element {
+	return NewElement(&wayElement{ElementHead{ID: w.ID, Kind: "way", Pos: w.Pos}, w})
+}
+
+// WayOf gives the way that an element stands for; nil for an element of the screen.
+func WayOf(e *Element) *Way {
+	if w, ok := e.Spec.(*wayElement); ok {
+		return w.way
 	}
-	if what, id, ok := strings.Cut(trigger, "."); ok && (what == "several" || what == "menu") {
-		return what + "/" + id + "/gate"
-	}
-	if name := map[string]string{"row": "opened", "point": "chosen", "changed": "changed"}[trigger]; name != "" {
-		return name
-	}
-	return "gate"
+	return nil
 }

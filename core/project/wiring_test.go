@@ -1,10 +1,14 @@
-package project
+package project_test
 
 import (
 	"encoding/json"
 	"fmt"
 	"strings"
 	"testing"
+
+	_ "ambergate/core/nav"
+
+	"ambergate/core/project"
 )
 
 // screenWith is a screen whose one button has a gate.
@@ -47,12 +51,12 @@ func TestGatesThatCannotBeReadAreRefused(t *testing.T) {
 		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"drawer","pos":1,"rail":"ra_x","how":"slam"}}}}}`:       "slam",
 		move(`{"kind":"screen","target":"s_y","back":{}}`):                                                    "only a dialog or a drawer comes back",
 		move(`{"kind":"screen","target":"s_y","as":"dialog","back":{"unsaved":"later"}}`):                     "when it comes back",
-		move(`{"kind":"back","result":{"rule":"row"}}`):                                                       "only what closes a dialog",
+		move(`{"kind":"back","result":{"rule":"row"}}`):                                                       "knows nothing called",
 		move(`{"kind":"close","result":{"rule":"picked"}}`):                                                   "picked",
 		move(`{"kind":"screen","target":"s_y","spotRow":{"rule":"this"}}`):                                    "needs the list that it is in",
 		move(`{"kind":"screen","target":"s_y","spot":"e_l","spotRow":{"rule":"nobody's"}}`):                   "nobody's",
 	} {
-		err := CheckEntity("s_x", screenWith(gate))
+		err := project.CheckEntity("s_x", screenWith(gate))
 		if err == nil || !strings.Contains(err.Error(), want) {
 			t.Errorf("%s: %v, want %q", gate, err, want)
 		}
@@ -69,7 +73,7 @@ func TestGatesThatAreSoundAreRead(t *testing.T) {
 		`{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_y","as":"drawer","back":{"use":"g_x","give":{"i_x":{"rule":"result"}}}}}}}`,
 		`{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"clear","pos":1,"all":true},"d_2":{"kind":"refresh","pos":2}}}}}`,
 	} {
-		if err := CheckEntity("s_x", screenWith(gate)); err != nil {
+		if err := project.CheckEntity("s_x", screenWith(gate)); err != nil {
 			t.Errorf("%s: %v", gate, err)
 		}
 	}
@@ -94,7 +98,7 @@ func TestWaysOfAScreen(t *testing.T) {
 		`{"trigger":"entered","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"home"}}}}}`:            "",
 		`{"trigger":"left","gate":{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"save","pos":1}}}}}}`: "",
 	} {
-		err := CheckEntity("s_x", fmt.Appendf(nil, `{"kind":"screen","type":"menu","title":"x","slug":"x","ways":{"w_1":%s}}`, way))
+		err := project.CheckEntity("s_x", fmt.Appendf(nil, `{"kind":"screen","type":"menu","title":"x","slug":"x","ways":{"w_1":%s}}`, way))
 		if want == "" && err != nil || want != "" && (err == nil || !strings.Contains(err.Error(), want)) {
 			t.Errorf("%s: %v, want %q", way, err, want)
 		}
@@ -121,7 +125,7 @@ func TestSharedGatesRailsAndPictures(t *testing.T) {
 		if err := json.Unmarshal([]byte(body), &head); err != nil {
 			t.Fatal(err)
 		}
-		err := CheckEntity("x_1", []byte(body))
+		err := project.CheckEntity("x_1", []byte(body))
 		if want == "" && err != nil || want != "" && (err == nil || !strings.Contains(err.Error(), want)) {
 			t.Errorf("%s: %v, want %q", body, err, want)
 		}
@@ -130,28 +134,28 @@ func TestSharedGatesRailsAndPictures(t *testing.T) {
 
 func TestWhereAGateStands(t *testing.T) {
 	for trigger, want := range map[string]string{"release": "gate", "press": "gate", "row": "opened", "point": "chosen", "changed": "changed", "menu.m_1": "menu/m_1/gate", "several.v_2": "several/v_2/gate", "swipe": "gate"} {
-		if got := GatePlace(trigger); got != want {
+		if got := project.GatePlace(trigger); got != want {
 			t.Errorf("%s stands at %s, want %s", trigger, got, want)
 		}
 	}
 }
 
 func TestARailStandsOnlyWhereAllOfItsRuleHolds(t *testing.T) {
-	form := &Screen{ID: "s_f", Type: "form", Record: "i_r", Inputs: map[string]*Input{"i_r": {ID: "i_r", Type: "record", Table: "t_x"}}}
-	menu := &Screen{ID: "s_m", Type: "menu"}
+	form := &project.Screen{ID: "s_f", Type: "form", Record: "i_r", Inputs: map[string]*project.Input{"i_r": {ID: "i_r", Type: "record", Table: "t_x"}}}
+	menu := &project.Screen{ID: "s_m", Type: "menu"}
 	for name, tc := range map[string]struct {
-		placed     Placement
+		placed     project.Placement
 		form, menu bool
 	}{
-		"nothing said":   {Placement{}, true, true},
-		"kinds":          {Placement{Kinds: map[string]bool{"form": true}}, true, false},
-		"tables":         {Placement{Tables: map[string]string{"t_x": ""}}, true, false},
-		"another table":  {Placement{Tables: map[string]string{"t_y": ""}}, false, false},
-		"only":           {Placement{Only: map[string]bool{"s_m": true}}, false, true},
-		"except":         {Placement{Except: map[string]bool{"s_m": true}}, true, false},
-		"kind and table": {Placement{Kinds: map[string]bool{"menu": true}, Tables: map[string]string{"t_x": ""}}, false, false},
+		"nothing said":   {project.Placement{}, true, true},
+		"kinds":          {project.Placement{Kinds: map[string]bool{"form": true}}, true, false},
+		"tables":         {project.Placement{Tables: map[string]string{"t_x": ""}}, true, false},
+		"another table":  {project.Placement{Tables: map[string]string{"t_y": ""}}, false, false},
+		"only":           {project.Placement{Only: map[string]bool{"s_m": true}}, false, true},
+		"except":         {project.Placement{Except: map[string]bool{"s_m": true}}, true, false},
+		"kind and table": {project.Placement{Kinds: map[string]bool{"menu": true}, Tables: map[string]string{"t_x": ""}}, false, false},
 	} {
-		r := &Rail{Placed: tc.placed}
+		r := &project.Rail{Placed: tc.placed}
 		if r.On(form) != tc.form || r.On(menu) != tc.menu {
 			t.Errorf("%s: on the form %v, on the menu %v", name, r.On(form), r.On(menu))
 		}
@@ -160,23 +164,23 @@ func TestARailStandsOnlyWhereAllOfItsRuleHolds(t *testing.T) {
 
 // Decoding side by side comes to the same, and tells what is wrong.
 func TestManyEntitiesAreDecodedSideBySide(t *testing.T) {
-	entities := map[string]json.RawMessage{SettingsID: json.RawMessage(`{"kind":"project","title":"x","slug":"x","zone":"UTC"}`)}
-	for i := range 3 * manyEntities {
+	entities := map[string]json.RawMessage{project.SettingsID: json.RawMessage(`{"kind":"project","title":"x","slug":"x","zone":"UTC"}`)}
+	for i := range 3 * 300 {
 		entities[fmt.Sprintf("s_%d", i)] = fmt.Appendf(nil, `{"kind":"screen","type":"menu","title":"Screen %d","slug":"s%d"}`, i, i)
 	}
-	p, err := Decode(entities)
-	if err != nil || len(p.Screens) != 3*manyEntities || p.Screens["s_7"].Title != "Screen 7" || p.Settings == nil {
+	p, err := project.Decode(entities)
+	if err != nil || len(p.Screens) != 3*300 || p.Screens["s_7"].Title != "Screen 7" || p.Settings == nil {
 		t.Fatalf("%v", err)
 	}
 	entities["s_9"] = json.RawMessage(`{"kind":"screen","type":"poem","title":"x","slug":"x"}`)
-	if _, err := Decode(entities); err == nil || !strings.Contains(err.Error(), "poem") {
+	if _, err := project.Decode(entities); err == nil || !strings.Contains(err.Error(), "poem") {
 		t.Errorf("%v", err)
 	}
-	again, err := Redecode(p, map[string]json.RawMessage{"s_7": json.RawMessage(`{"kind":"screen","type":"menu","title":"Other","slug":"o"}`), "s_8": nil})
+	again, err := project.Redecode(p, map[string]json.RawMessage{"s_7": json.RawMessage(`{"kind":"screen","type":"menu","title":"Other","slug":"o"}`), "s_8": nil})
 	if err != nil || again.Screens["s_7"].Title != "Other" || again.Screens["s_8"] != nil || p.Screens["s_7"].Title != "Screen 7" || p.Screens["s_8"] == nil {
 		t.Errorf("%v", err)
 	}
-	if _, err := Redecode(p, map[string]json.RawMessage{"s_7": json.RawMessage(`{"kind":"screen","type":"poem","title":"x","slug":"x"}`)}); err == nil {
+	if _, err := project.Redecode(p, map[string]json.RawMessage{"s_7": json.RawMessage(`{"kind":"screen","type":"poem","title":"x","slug":"x"}`)}); err == nil {
 		t.Error("what cannot be read is taken")
 	}
 }
@@ -194,7 +198,7 @@ func TestVariablesThatCannotBeReadAreRefused(t *testing.T) {
 		`"alias":"x","label":"X","type":"whole","start":"many"`:                "what it begins with",
 		`"alias":"x","label":"X","type":"text","colour":"red"`:                 "colour",
 	} {
-		err := CheckEntity("v_x", []byte(`{"kind":"variable","pos":1,`+body+`}`))
+		err := project.CheckEntity("v_x", []byte(`{"kind":"variable","pos":1,`+body+`}`))
 		if want == "" && err != nil || want != "" && (err == nil || !strings.Contains(err.Error(), want)) {
 			t.Errorf("%s: %v, want %q", body, err, want)
 		}
@@ -206,14 +210,16 @@ func TestTheGateOfATriggerHasItsPlace(t *testing.T) {
 		"release": "gate", "row": "opened", "menu.m_1": "menu/m_1/gate", "several.n_1": "several/n_1/gate",
 		"release/c_1": "gate/cases/c_1/move/back", "row/c_1/c_2": "opened/cases/c_1/move/back/cases/c_2/move/back",
 	} {
-		if got := GatePlace(trigger); got != want {
+		if got := project.GatePlace(trigger); got != want {
 			t.Errorf("%s stands at %s, want %s", trigger, got, want)
 		}
 	}
-	inner := &Gate{}
-	outer := &Gate{Cases: map[string]*Case{"c_1": {Move: &Move{Kind: "screen", As: "dialog", Back: inner}}}}
-	all := AllGates(map[string]*Gate{"row": outer, "menu.m_1": nil})
-	if len(all) != 2 || all["row"] != outer || all["row/c_1"] != inner {
+	var outer *project.Gate
+	if err := json.Unmarshal([]byte(`{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_x","as":"dialog","back":{}}}}}`), &outer); err != nil {
+		t.Fatal(err)
+	}
+	all := project.AllGates(map[string]*project.Gate{"row": outer, "menu.m_1": nil})
+	if len(all) != 2 || all["row"] != outer || all["row/c_1"] != outer.Cases["c_1"].Move.Back {
 		t.Errorf("%v", all)
 	}
 }

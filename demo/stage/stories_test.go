@@ -73,8 +73,8 @@ func (readOnly) Hanging(context.Context, *project.Table, string, nav.RowRules) (
 func list(t *testing.T, v *nav.View) *nav.ListView {
 	t.Helper()
 	for _, e := range v.Elements {
-		if e.List != nil && e.List.Main {
-			return e.List
+		if l, ok := e.View.(*nav.ListView); ok && l.Main {
+			return l
 		}
 	}
 	t.Fatal("there is no list")

@@ -1,0 +1,96 @@
+package project
+
+import (
+	"sort"
+	"strings"
+)
+
+// List is what an element that lists records of a table holds: all that the inputs let through, or
+// the children of the screen's record. Places, steps and presses speak of it, so it stands here
+// and not with its kind.
+type List struct {
+	Table    string                 `json:"table"`
+	Relation string                 `json:"relation,omitempty"` // field of the table that names the screen's record
+	Label    string                 `json:"label,omitempty"`
+	Columns  map[string]*ListColumn `json:"columns"`
+	Order    map[string]*Order      `json:"order,omitempty"`
+	Opened   *Gate                  `json:"opened,omitempty"`  // a row is opened
+	Rows     int                    `json:"rows,omitempty"`    // on one page; default 50
+	InPlace  bool                   `json:"inPlace,omitempty"` // rows are edited where they stand
+	Several  map[string]*Several    `json:"several,omitempty"` // what can be done with chosen rows
+	Menu     map[string]*Entry      `json:"menu,omitempty"`    // what a row's menu offers
+}
+
+// ListColumn is one column of a list.
+type ListColumn struct {
+	ID    string  `json:"-"`
+	Pos   float64 `json:"pos"`
+	Path  string  `json:"path"` // field ids joined by dots
+	Label string  `json:"label,omitempty"`
+	Width float64 `json:"width,omitempty"` // share of the width; default 1
+}
+
+// Position gives the place among others.
+func (c *ListColumn) Position() float64 { return c.Pos }
+
+// Several is something that is done with each of the rows that were chosen, all or none.
+type Several struct {
+	ID    string  `json:"-"`
+	Pos   float64 `json:"pos"`
+	Words string  `json:"words"`
+	Gate  *Gate   `json:"gate"`
+}
+
+// Position gives the place among others.
+func (s *Several) Position() float64 { return s.Pos }
+
+// SeveralTrigger names the trigger of what is done with chosen rows.
+func SeveralTrigger(id string) string { return "several." + id }
+
+// ListOf gives the list that an element is; nil when it is none.
+func ListOf(e *Element) *List {
+	if l, ok := e.Spec.(interface{ Listing() *List }); ok {
+		return l.Listing()
+	}
+	return nil
+}
+
+// MainList gives the topmost list of the screen that is not a child list; nil when there is none.
+// The filters, the order and what is looked for at a place are this list's.
+func (s *Screen) MainList() *Element {
+	var lists []*Element
+	for _, e := range s.Elements {
+		if l := ListOf(e); l != nil && l.Relation == "" {
+			lists = append(lists, e)
+		}
+	}
+	if len(lists) == 0 {
+		return nil
+	}
+	sort.Slice(lists, func(i, j int) bool {
+		if lists[i].Cell.Row != lists[j].Cell.Row {
+			return lists[i].Cell.Row < lists[j].Cell.Row
+		}
+		return lists[i].ID < lists[j].ID
+	})
+	return lists[0]
+}
+
+// ListTable gives the table of the screen's main list, or "".
+func (s *Screen) ListTable() string {
+	if l := s.MainList(); l != nil {
+		return ListOf(l).Table
+	}
+	return ""
+}
+
+// Narrows gives the field of a table that an input narrows by: the first of its paths that the
+// table has; nil when it has none.
+func (p *Project) Narrows(in *Input, table string) (string, *Column) {
+	for _, path := range strings.Fields(in.Filter) {
+		if c, _ := p.FieldAt(table, path); c != nil {
+			return path, c
+		}
+	}
+	return "", nil
+}

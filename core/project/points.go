@@ -1,0 +1,28 @@
+package project
+
+// PointSource is what the points of an element, the marks of a chart, stand for.
+type PointSource struct {
+	Table string `json:"table"`
+	By    string `json:"by"`             // path of the field that the points are made by
+	Span  string `json:"span,omitempty"` // of a date or moment: day, week, month
+}
+
+// PointsBy gives it.
+func (p *PointSource) PointsBy() *PointSource { return p }
+
+// PointsOf gives what the points of an element stand for; nil when it has none.
+func PointsOf(e *Element) *PointSource {
+	if p, ok := e.Spec.(interface{ PointsBy() *PointSource }); ok {
+		return p.PointsBy()
+	}
+	return nil
+}
+
+// UnwiredTrigger gives what a way of an element will be set off by where it has none yet; "" for an
+// element that is complete without one.
+func UnwiredTrigger(e *Element) string {
+	if t, ok := e.Spec.(interface{ TriggerName() string }); ok {
+		return t.TriggerName()
+	}
+	return ""
+}
