@@ -86,11 +86,11 @@ func (s *Server) AddParent(c *gin.Context, slug string) {
 			return nil, err
 		}
 		depth := value(req.Depth)
-		place, err := layer(at, depth)
+		below, err := layer(at, depth)
 		if err != nil {
 			return nil, err
 		}
-		o, err := v.open(c, *place)
+		o, err := v.open(c, *below)
 		if err != nil {
 			return nil, err
 		}

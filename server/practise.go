@@ -102,13 +102,13 @@ func (s *Server) practise(ctx context.Context, b *building, user *nav.User, req 
 	return answer, nil
 }
 
-func (s *Server) practisePress(ctx context.Context, b *building, press practised, p *records.Press) (nav.Outcome, error) {
+func (s *Server) practisePress(ctx context.Context, b *building, done practised, p *records.Press) (nav.Outcome, error) {
 	app := b.draft.app
-	o, err := app.Open(ctx, press.user, press.place, nav.Sources{Records: p, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(ctx), Bare: true, Lock: true})
+	o, err := app.Open(ctx, done.user, done.place, nav.Sources{Records: p, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(ctx), Bare: true, Lock: true})
 	if err != nil {
 		return nav.Outcome{}, err
 	}
-	return o.Follow(ctx, press.press, p)
+	return o.Follow(ctx, done.press, p)
 }
 
 // replayed does the presses of a journal, then what is asked, and rolls everything back.

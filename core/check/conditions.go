@@ -1,10 +1,12 @@
 package check
 
 import (
+	"maps"
+	"slices"
 	"sort"
-	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -55,7 +57,7 @@ func (ix *index) findConditions() []stated {
 func (ix *index) rowRules() []stated {
 	var out []stated
 	p := ix.app.Project
-	for _, id := range sortedKeys(p.Grants) {
+	for _, id := range slices.Sorted(maps.Keys(p.Grants)) {
 		g := p.Grants[id]
 		role, table := p.Roles[g.Role], p.Tables[g.Table]
 		if role == nil || table == nil {
@@ -143,7 +145,7 @@ var alwaysShown = &Check{Name: "always-shown", Doc: "a condition that holds what
 		f.Severity, f.Evidence = Note, s.node.Phrase()
 		f.Words = "The condition of " + s.words + " always holds."
 		if s.what == "guard" || s.what == "row rule" {
-			f.Words = upperFirst(s.words) + " always holds: it keeps nobody out."
+			f.Words = english.Capital(s.words) + " always holds: it keeps nobody out."
 		}
 		f.Mends = []Mend{{Words: "do without it", Patch: []project.Op{{Op: "remove", Path: s.path}}}}
 		report(f)
@@ -158,7 +160,7 @@ var emptyEqualsEmpty = &Check{Name: "empty-equals-empty", Doc: "both sides of an
 		for _, both := range s.node.EmptyOnBothSides() {
 			f := s.finding
 			f.Severity, f.Evidence = Doubtful, both.Phrase()
-			f.Words = upperFirst(s.words) + " also holds where both sides are empty: " + both.Phrase() + "."
+			f.Words = english.Capital(s.words) + " also holds where both sides are empty: " + both.Phrase() + "."
 			report(f)
 		}
 	}
@@ -232,5 +234,3 @@ func (ix *index) findHidden(s stated, role string, scope cond.Scope) string {
 	}
 	return ""
 }
-
-func upperFirst(s string) string { return strings.ToUpper(s[:1]) + s[1:] }

@@ -1,6 +1,9 @@
 package check
 
 import (
+	"maps"
+	"slices"
+
 	"ambergate/core/nav"
 	"ambergate/core/project"
 )
@@ -25,7 +28,7 @@ var comesBack = &Check{Name: "comes-back", Doc: "a dialog that comes back with n
 			}
 		}
 		for _, m := range w.targets() {
-			for _, input := range sortedKeys(m.Bind) {
+			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
 				if in := m.Target.Inputs[input]; in != nil {
 					w.takes(ix, in, m.Bind[input], tables, plain, back, report)
 				}
@@ -44,7 +47,7 @@ func (w way) takes(ix *index, in *project.Input, b *project.Binding, tables map[
 		report(f)
 	case in.Table != "" && len(tables) > 0 && !tables[in.Table] && !plain:
 		got := ""
-		for _, t := range sortedKeys(tables) {
+		for _, t := range slices.Sorted(maps.Keys(tables)) {
 			got = label(ix.app.Project, t)
 		}
 		report(w.finding(Broken, "It takes a record of "+label(ix.app.Project, in.Table)+"; the dialog comes back with one of "+got+"."))
@@ -96,7 +99,7 @@ func Offers(app *nav.App, others func(slug string) *nav.App) []Finding {
 				add("“" + s.Title + "” of “" + title + "” takes " + in.Alias + " as another kind of value than this brings.")
 			}
 		}
-		for _, name := range sortedKeys(with) {
+		for _, name := range slices.Sorted(maps.Keys(with)) {
 			if !taken[name] {
 				add("“" + s.Title + "” of “" + title + "” takes nothing called “" + name + "” any more.")
 			}

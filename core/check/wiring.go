@@ -2,7 +2,8 @@ package check
 
 import (
 	"encoding/json"
-	"sort"
+	"maps"
+	"slices"
 	"strings"
 
 	"ambergate/core/nav"
@@ -68,7 +69,7 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 			if m.Target == nil {
 				continue
 			}
-			for _, input := range sortedKeys(m.Bind) {
+			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
 				if m.Target.Inputs[input] == nil {
 					f := w.finding(Broken, "“"+m.Target.Title+"” no longer takes what this way brings.")
 					f.Mends = []Mend{{Words: "bring it no more", Patch: []project.Op{{Op: "remove", Path: w.bindPath(m) + "/" + input}}}}
@@ -145,7 +146,7 @@ func (w way) lacks(ix *index, m *nav.Lead, in *project.Input) Finding {
 var wrongRecord = &Check{Name: "wrong-record", Doc: "a record of another table than the target takes", run: func(ix *index, report func(Finding)) {
 	for _, w := range ix.ways {
 		for _, m := range w.targets() {
-			for _, input := range sortedKeys(m.Bind) {
+			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
 				in := m.Target.Inputs[input]
 				if in == nil || in.Table == "" {
 					continue
@@ -170,7 +171,7 @@ func (w way) misfits(ix *index, report func(Finding)) {
 	}
 	outer := w.Way
 	outer.Gate = nil // what is given is said on the screen, not inside the gate
-	for _, input := range sortedKeys(w.gate.Given) {
+	for _, input := range slices.Sorted(maps.Keys(w.gate.Given)) {
 		in := g.Inputs[input]
 		if in == nil {
 			f := w.finding(Broken, "“"+g.Name+"” no longer takes what this way gives it.")
@@ -190,7 +191,7 @@ func (w way) misfits(ix *index, report func(Finding)) {
 var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, and nothing says what then", run: func(ix *index, report func(Finding)) {
 	for _, w := range ix.ways {
 		for _, m := range w.targets() {
-			for _, input := range sortedKeys(m.Bind) {
+			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
 				b, in := m.Bind[input], m.Target.Inputs[input]
 				if in == nil || b.None != "" {
 					continue
@@ -263,13 +264,4 @@ func encode(v any) json.RawMessage {
 	return text
 }
 
-func sortedKeys[T any](m map[string]T) []string {
-	keys := make([]string, 0, len(m))
-	for k := range m {
-		keys = append(keys, k)
-	}
-	sort.Strings(keys)
-	return keys
-}
-
-func sortedScreens(app *nav.App) []string { return sortedKeys(app.Screens) }
+func sortedScreens(app *nav.App) []string { return slices.Sorted(maps.Keys(app.Screens)) }

@@ -106,6 +106,22 @@ func (n *Node) RolesAsked() []string {
 	return out
 }
 
+// First gives the id of the field that the path begins with, or of what its root groups; "" for a bare root.
+func (p *Path) First() string {
+	if len(p.Segs) == 0 {
+		return ""
+	}
+	return p.Segs[0]
+}
+
+// Rest gives what follows after the first.
+func (p *Path) Rest() []string {
+	if len(p.Segs) == 0 {
+		return nil
+	}
+	return p.Segs[1:]
+}
+
 // last gives the field a path ends at; nil for a bare root.
 func (p *Path) last() *Field {
 	if len(p.hops) == 0 {

@@ -186,21 +186,12 @@ func Compile(p *project.Project) (*App, error) {
 		a.titles[id] = title
 	}
 	a.compileRules()
-	for _, id := range sortedKeys(p.Screens) {
+	for _, id := range slices.Sorted(maps.Keys(p.Screens)) {
 		b := planner{app: a, plan: &ScreenPlan{Screen: p.Screens[id], record: pathSet{}, inputs: map[string]pathSet{}, user: pathSet{}}}
 		b.screen()
 		a.Screens[id] = b.plan
 	}
 	return a, nil
-}
-
-func sortedKeys[T any](m map[string]T) []string {
-	keys := make([]string, 0, len(m))
-	for k := range m {
-		keys = append(keys, k)
-	}
-	sort.Strings(keys)
-	return keys
 }
 
 // planner compiles one screen and collects what it reads.
@@ -222,7 +213,7 @@ func (b *planner) screen() {
 		b.plan.Guard = b.condition("guard", s.Guard)
 		b.plan.BadGuard = b.plan.Guard == nil
 	}
-	for _, id := range sortedKeys(s.Inputs) {
+	for _, id := range slices.Sorted(maps.Keys(s.Inputs)) {
 		if in := s.Inputs[id]; in.Type == "record" {
 			b.plan.inputs[id] = pathSet{}
 			b.needTitle(b.plan.inputs[id], in.Table, "")
@@ -231,7 +222,7 @@ func (b *planner) screen() {
 	if t := s.RecordTable(); t != "" {
 		b.needTitle(b.plan.record, t, "")
 	}
-	for _, id := range sortedKeys(s.Elements) {
+	for _, id := range slices.Sorted(maps.Keys(s.Elements)) {
 		b.plan.Elements = append(b.plan.Elements, b.planElement(s.Elements[id]))
 	}
 	for _, w := range project.Ordered(s.Ways) {
@@ -273,7 +264,7 @@ func (b *planner) planElement(e *project.Element) *ElementPlan {
 
 func (b *planner) gates() {
 	gates := b.element.Spec.Gates()
-	for _, trigger := range sortedKeys(gates) {
+	for _, trigger := range slices.Sorted(maps.Keys(gates)) {
 		b.putGate(trigger, b.gate(gates[trigger]))
 	}
 }
@@ -343,7 +334,7 @@ func (b *planner) keep(where, text string, e *cond.Expr, problem *cond.Problem) 
 	return e
 }
 
-// at says where the planner stands, for people.
+// at says where the planner stands. What an element is called is said by who tells of it.
 func (b *planner) at(where string) Use {
 	if b.plan == nil {
 		return Use{Words: where}
@@ -354,7 +345,6 @@ func (b *planner) at(where string) Use {
 	use := Use{Screen: b.plan.Screen.ID, Words: where + " of “" + b.plan.Screen.Title + "”"}
 	if b.element != nil {
 		use.Element = b.element.ID
-		use.Words = "“" + b.app.ElementWords(b.plan.Screen, b.element) + "” on “" + b.plan.Screen.Title + "”"
 	}
 	return use
 }
@@ -382,18 +372,4 @@ func (b *planner) broken(where, text string, problem cond.Problem) {
 		b.element.Broken = append(b.element.Broken, problem)
 	}
 	b.app.Problems = append(b.app.Problems, p)
-}
-
-func first(segs []string) string {
-	if len(segs) == 0 {
-		return ""
-	}
-	return segs[0]
-}
-
-func rest(segs []string) []string {
-	if len(segs) == 0 {
-		return nil
-	}
-	return segs[1:]
 }

@@ -1,9 +1,12 @@
 package nav
 
 import (
+	"maps"
+	"slices"
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -11,7 +14,7 @@ import (
 
 // assigns compiles what fields of a record are to get; what does not fit is a finding.
 func (b *planner) assigns(e *EffectPlan, t *project.Table, fields map[string]string) {
-	for _, field := range sortedKeys(fields) {
+	for _, field := range slices.Sorted(maps.Keys(fields)) {
 		f := t.Fields[field]
 		if f == nil {
 			b.broken("field", field, cond.Problem{Message: "A field that it sets is gone.", Length: 1})
@@ -32,10 +35,10 @@ func (b *planner) assigns(e *EffectPlan, t *project.Table, fields map[string]str
 // assigned says what fields of a record are to get: “lift = its lift”.
 func (w *sentenceWriter) assigned(e *EffectPlan, t *project.Table, fields map[string]string, to string) []string {
 	var parts []string
-	for _, field := range sortedKeys(fields) {
+	for _, field := range slices.Sorted(maps.Keys(fields)) {
 		label, table := "a field that is gone", ""
 		if t != nil && t.Fields[field] != nil {
-			label, table = lowerLabel(t.Fields[field].Label), t.Fields[field].References
+			label, table = english.Lower(t.Fields[field].Label), t.Fields[field].References
 		}
 		value := "“" + fields[field] + "”"
 		if x := e.Exprs[field]; x != nil {
@@ -53,7 +56,7 @@ func (w *sentenceWriter) assigned(e *EffectPlan, t *project.Table, fields map[st
 func (r effectRun) assign(t *project.Table, fields map[string]string) (map[string]cond.Value, error) {
 	grant := r.o.rights.On(t.ID)
 	values := map[string]cond.Value{}
-	for _, field := range sortedKeys(fields) {
+	for _, field := range slices.Sorted(maps.Keys(fields)) {
 		f, x := t.Fields[field], r.plan.Exprs[field]
 		if f == nil || x == nil {
 			return nil, refuse("broken", "A field that this sets is gone, or is of another kind.", "Tell the person who builds this application.")

@@ -2,7 +2,7 @@ package nav
 
 import (
 	"maps"
-	"strings"
+	"slices"
 
 	"ambergate/core/project"
 )
@@ -26,7 +26,7 @@ func (o *Opening) aimLead(v *Verdict, m *Lead, w *world, at aim) {
 		}
 	}
 	o.carry(&to, m, w)
-	for _, id := range sortedKeys(m.Bind) {
+	for _, id := range slices.Sorted(maps.Keys(m.Bind)) {
 		in := m.Target.Inputs[id]
 		if in == nil {
 			continue // the input is gone: a finding, not an error
@@ -67,7 +67,7 @@ func (o *Opening) aimLead(v *Verdict, m *Lead, w *world, at aim) {
 
 // fillFrom fills in fields of a new record.
 func (o *Opening) fillFrom(to *Place, m *Lead, w *world) {
-	for _, field := range sortedKeys(m.Set) {
+	for _, field := range slices.Sorted(maps.Keys(m.Set)) {
 		e := m.Set[field]
 		if e == nil {
 			continue
@@ -134,5 +134,3 @@ func (o *Opening) carry(to *Place, m *Lead, w *world) {
 		to.Filters = append(to.Filters, o.place.Filters...)
 	}
 }
-
-func splitPath(path string) []string { return strings.Split(path, ".") }

@@ -2,6 +2,8 @@ package nav
 
 import (
 	"context"
+	"maps"
+	"slices"
 	"time"
 
 	"ambergate/core/cond"
@@ -9,7 +11,7 @@ import (
 
 // fetchChildren finds what child rules of the screen ask for, of its own record and of given ones.
 func (o *Opening) fetchChildren(ctx context.Context, src Sources) error {
-	for _, key := range sortedKeys(o.needs(src).children) {
+	for _, key := range slices.Sorted(maps.Keys(o.needs(src).children)) {
 		p := o.plan.kin[key]
 		of := (*Row)(nil)
 		switch p.From {
@@ -32,7 +34,7 @@ func (o *Opening) fetchChildren(ctx context.Context, src Sources) error {
 
 // fetchChildrenOf finds what child rules ask for of the row that is pressed.
 func (o *Opening) fetchChildrenOf(ctx context.Context, records Records, row *Row) error {
-	for _, key := range sortedKeys(o.plan.kin) {
+	for _, key := range slices.Sorted(maps.Keys(o.plan.kin)) {
 		if p := o.plan.kin[key]; p.From == "row" {
 			if err := o.fetchChild(ctx, records, key, p, row); err != nil {
 				return err

@@ -2,6 +2,8 @@ package nav
 
 import (
 	"context"
+	"maps"
+	"slices"
 
 	"ambergate/core/project"
 )
@@ -35,7 +37,7 @@ func (o *Opening) listElement(id string) *ElementPlan {
 
 // fetchChosen gets the chosen rows that ways of the screen ask for, with their neighbours.
 func (o *Opening) fetchChosen(ctx context.Context, src Sources) error {
-	for _, id := range sortedKeys(o.needs(src).chosen) {
+	for _, id := range slices.Sorted(maps.Keys(o.needs(src).chosen)) {
 		e := o.listElement(id)
 		if e == nil || o.app.Project.Tables[e.listing().Table] == nil || !o.rights.On(e.listing().Table).View || e.listing().Relation != "" && o.world.record == nil {
 			continue

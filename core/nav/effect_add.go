@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -63,7 +64,7 @@ func (spec *addEffect) Shut(o *Opening, e *EffectPlan, _ *Row) (Verdict, bool) {
 	case t.View:
 		return Verdict{State: "greyed", By: "grant", Reason: "These records can only be read."}, true
 	case !o.rights.On(t.ID).Add:
-		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not add " + lowerLabel(t.Label) + "."}, true
+		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not add " + english.Lower(t.Label) + "."}, true
 	}
 	return Verdict{}, false
 }
@@ -120,7 +121,7 @@ func (w Way) adds(table string) bool {
 // addedBefore notes where a move leads to a record that its own case never adds.
 func (b *planner) addedBefore(c *CasePlan) {
 	for _, m := range c.Move.Leads() {
-		for _, id := range sortedKeys(m.Bind) {
+		for _, id := range slices.Sorted(maps.Keys(m.Bind)) {
 			if saved, ok := m.Bind[id].Spec.(interface{ AddedTo() string }); ok && saved.AddedTo() != "" && !c.adds(saved.AddedTo()) {
 				b.broken("record", saved.AddedTo(), cond.Problem{Message: "It leads to a record just added, but adds none.", Length: 1})
 			}

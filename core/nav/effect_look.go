@@ -7,6 +7,7 @@ import (
 	"slices"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -27,7 +28,7 @@ func (r effectRun) looked() *Place {
 // fieldWords says a field of the screen's main list.
 func (w *sentenceWriter) fieldWords(path string) string {
 	if f, _ := w.app.Project.FieldAt(w.screen.ListTable(), path); f != nil {
-		return lowerLabel(f.Label)
+		return english.Lower(f.Label)
 	}
 	return "a field that is gone"
 }

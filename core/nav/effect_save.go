@@ -2,6 +2,8 @@ package nav
 
 import (
 	"context"
+	"maps"
+	"slices"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -90,7 +92,7 @@ func (r effectRun) editable() map[string]*project.Column {
 func (r effectRun) typed(editable map[string]*project.Column) (map[string]cond.Value, error) {
 	values := map[string]cond.Value{}
 	wrong := map[string]string{}
-	for _, field := range sortedKeys(r.press.Values) {
+	for _, field := range slices.Sorted(maps.Keys(r.press.Values)) {
 		f := editable[field]
 		if f == nil {
 			return nil, refuse("no-grant", "One of the fields sent may not be changed here.", "Load the screen again.")
@@ -142,7 +144,7 @@ func (r effectRun) conflict(t *project.Table, row *Row, values map[string]cond.V
 		return nil
 	}
 	q := &Question{Kind: "conflict", Words: "Somebody changed this " + t.One + " while you were editing it.", about: row.Table + "|" + row.Key + "|" + row.Version}
-	for _, field := range sortedKeys(values) {
+	for _, field := range slices.Sorted(maps.Keys(values)) {
 		f := t.Fields[field]
 		theirs, mine := row.Values[field], values[field]
 		base, wrong := before(f, r.press.Base[field], r.w.now.Location())
@@ -166,8 +168,4 @@ func (r effectRun) conflict(t *project.Table, row *Row, values map[string]cond.V
 		}
 	}
 	return nil
-}
-
-func sentence(s string) string {
-	return sentenceWord(s) + "."
 }

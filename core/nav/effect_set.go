@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -56,7 +57,7 @@ func (spec *setEffect) Do(ctx context.Context, r effectRun) (*Question, error) {
 	}
 	t, grant := r.o.app.Project.Tables[row.Table], r.o.rights.On(row.Table)
 	if !grant.Edit {
-		return nil, refuse("no-grant", "Your role may not change "+lowerLabel(t.Label)+".", "Ask a shift lead or the office if you need to.")
+		return nil, refuse("no-grant", "Your role may not change "+english.Lower(t.Label)+".", "Ask a shift lead or the office if you need to.")
 	}
 	values, err := r.assign(t, spec.Fields)
 	if err != nil {

@@ -6,6 +6,7 @@ import (
 	"maps"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -73,20 +74,20 @@ func (spec *setVariableEffect) Say(w *sentenceWriter, e *EffectPlan) string {
 	case v == nil:
 		return "set a variable that is gone"
 	case spec.Value == "" && v.Start == "":
-		return "forget " + lowerLabel(v.Label)
+		return "forget " + english.Lower(v.Label)
 	case spec.Value == "":
 		start := v.Start
 		if title := w.called.of(v.Table, v.Start); title != "" {
 			start = title
 		}
-		return "put " + lowerLabel(v.Label) + " back to " + start
+		return "put " + english.Lower(v.Label) + " back to " + start
 	case e.Exprs["value"] == nil:
-		return "set " + lowerLabel(v.Label) + " to “" + spec.Value + "”, which does not fit"
+		return "set " + english.Lower(v.Label) + " to “" + spec.Value + "”, which does not fit"
 	}
-	if n := e.Exprs["value"].Root; n.Op == cond.OpNot && n.Args[0].Op == cond.OpPath && first(n.Args[0].Path.Segs) == v.ID {
-		return "switch " + lowerLabel(v.Label) + " between yes and no"
+	if n := e.Exprs["value"].Root; n.Op == cond.OpNot && n.Args[0].Op == cond.OpPath && n.Args[0].Path.First() == v.ID {
+		return "switch " + english.Lower(v.Label) + " between yes and no"
 	}
-	return "set " + lowerLabel(v.Label) + " to " + w.valueWords(e.Exprs["value"], v.Table)
+	return "set " + english.Lower(v.Label) + " to " + w.valueWords(e.Exprs["value"], v.Table)
 }
 
 func (spec *setVariableEffect) Do(_ context.Context, r effectRun) (*Question, error) {

@@ -10,6 +10,7 @@ import (
 	"unicode/utf8"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -21,7 +22,7 @@ func entered(f *project.Column, wire string, zone *time.Location) (cond.Value, s
 	}
 	if f.Type == PictureType && wire != "" {
 		if _, _, err := PictureOf(wire); err != nil {
-			return cond.NullValue, sentence(err.Error())
+			return cond.NullValue, english.Sentence(err.Error())
 		}
 		return cond.String(wire), ""
 	}
@@ -39,7 +40,7 @@ func entered(f *project.Column, wire string, zone *time.Location) (cond.Value, s
 	}
 	switch {
 	case err != nil:
-		return v, sentence(err.Error())
+		return v, english.Sentence(err.Error())
 	case v.IsNull() && !f.Nullable:
 		return v, f.Label + " is needed."
 	case v.IsNull():

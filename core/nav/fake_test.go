@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"maps"
 	"slices"
 	"sort"
 	"strings"
@@ -89,7 +90,7 @@ func (f *fake) matches(q Query, key string) bool {
 func (f *fake) Fetch(_ context.Context, q Query) (Page, error) {
 	f.queries++
 	var page Page
-	keys := sortedKeys(f.data[q.Table.ID])
+	keys := slices.Sorted(maps.Keys(f.data[q.Table.ID]))
 	for _, key := range keys {
 		if !f.matches(q, key) {
 			continue
@@ -151,7 +152,7 @@ func (f *fake) Delete(_ context.Context, t *project.Table, key string) error {
 
 func (f *fake) Hanging(_ context.Context, t *project.Table, key string, rights RowRules) ([]Hanging, error) {
 	var out []Hanging
-	for _, id := range sortedKeys(f.project.Tables) {
+	for _, id := range slices.Sorted(maps.Keys(f.project.Tables)) {
 		for _, field := range f.project.Tables[id].Fields {
 			n := 0
 			for child := range f.data[id] {
@@ -176,7 +177,7 @@ func (f *fake) Count(_ context.Context, q Query) (Count, error) {
 
 func (f *fake) Group(_ context.Context, q GroupQuery) ([]Group, error) {
 	counts := map[string]*Group{}
-	for _, key := range sortedKeys(f.data[q.Table.ID]) {
+	for _, key := range slices.Sorted(maps.Keys(f.data[q.Table.ID])) {
 		if !f.meets(q.Table.ID, key, q.Rights.Visible(q.Table.ID)) {
 			continue
 		}
@@ -192,7 +193,7 @@ func (f *fake) Group(_ context.Context, q GroupQuery) ([]Group, error) {
 		g.N++
 	}
 	var out []Group
-	for _, k := range sortedKeys(counts) {
+	for _, k := range slices.Sorted(maps.Keys(counts)) {
 		out = append(out, *counts[k])
 	}
 	return out, nil

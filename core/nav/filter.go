@@ -150,7 +150,7 @@ func (a *App) titlePath(table, relation string) string {
 	if title := a.titles[table]; title != nil {
 		for _, p := range title.Paths() {
 			if f, _ := a.Project.FieldAt(table, p.Key); f != nil && f.References == "" {
-				return join(relation, p.Key)
+				return project.JoinPath(relation, p.Key)
 			}
 		}
 	}

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -110,7 +111,7 @@ func NarrowedWords(of *project.Project, p Place) []string {
 	var words []string
 	for _, f := range p.Filters {
 		if c, _ := of.FieldAt(s.ListTable(), f.Path); c != nil && c.References == "" {
-			words = append(words, lowerLabel(c.Label)+" "+f.words(c, time.UTC))
+			words = append(words, english.Lower(c.Label)+" "+f.words(c, time.UTC))
 		}
 	}
 	if p.Find != "" {

@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -136,7 +137,7 @@ func (o *Opening) shutTo(right, verb string, row *Row) (Verdict, bool) {
 	case t.View && len(t.Key) == 0:
 		return Verdict{State: "greyed", By: "grant", Reason: "These records can only be read."}, true
 	case !rights.May(right):
-		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not " + verb + " " + lowerLabel(t.Label) + "."}, true
+		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not " + verb + " " + english.Lower(t.Label) + "."}, true
 	case !row.May[right]:
 		return Verdict{State: "greyed", By: "row-rule", Reason: "You may view this " + t.One + ", but not " + verb + " it."}, true
 	}

@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 )
 
 // given is the world as a shared gate sees it: its inputs instead of the screen's.
@@ -21,7 +22,7 @@ func (o *Opening) given(g *GatePlan, w *world, at aim) *world {
 		b := g.Given[id]
 		if b == nil {
 			if in.Required {
-				of.inputs[id] = cond.UnknownBecause("nothing says which " + lowerLabel(in.Label))
+				of.inputs[id] = cond.UnknownBecause("nothing says which " + english.Lower(in.Label))
 			}
 			continue
 		}

@@ -3,6 +3,8 @@ package nav
 import (
 	"context"
 	"fmt"
+	"maps"
+	"slices"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -61,7 +63,7 @@ func (r effectRun) within(ctx context.Context, t *project.Table, key, verb strin
 // that are used for one that does not exist.
 func (r effectRun) parentsAreThere(ctx context.Context, t *project.Table, before *Row, values map[string]cond.Value) error {
 	wrong := map[string]string{}
-	for _, field := range sortedKeys(values) {
+	for _, field := range slices.Sorted(maps.Keys(values)) {
 		f, key := t.Fields[field], values[field]
 		parent := r.o.app.Project.Tables[f.References]
 		if parent == nil || key.IsNull() || before != nil && cond.Equal(before.Values[field], key) {

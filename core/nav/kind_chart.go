@@ -3,6 +3,7 @@ package nav
 import (
 	"context"
 	"fmt"
+	"maps"
 	"slices"
 
 	"ambergate/core/cond"
@@ -183,7 +184,7 @@ func (o *Opening) ownPoint(gate *GatePlan) string {
 	if m == nil || m.Target != o.plan.Screen {
 		return ""
 	}
-	for _, id := range sortedKeys(m.Bind) {
+	for _, id := range slices.Sorted(maps.Keys(m.Bind)) {
 		if p, point := m.Bind[id].Spec.(interface{ Chooses() bool }); point && p.Chooses() {
 			return id
 		}

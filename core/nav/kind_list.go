@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -59,7 +60,7 @@ func (spec *List) MenuEntries() map[string]*project.Entry { return spec.Menu }
 // Called names a row of it.
 func (spec *List) Called(s scene, _ *ElementPlan) string {
 	if t := s.app.Project.Tables[spec.Table]; t != nil {
-		return "a row of " + lowerLabel(t.Label)
+		return "a row of " + english.Lower(t.Label)
 	}
 	return "list"
 }
@@ -396,7 +397,7 @@ func (o *Opening) severalViews(e *ElementPlan) []SeveralView {
 		for _, c := range gate.Cases {
 			for _, effect := range c.Effects {
 				if effect.Kind == "set" && !rights.Edit || effect.Kind == "delete" && !rights.Delete {
-					v.State, v.Reason = "greyed", "Your role may not do this with "+lowerLabel(o.app.Project.Tables[spec.Table].Label)+"."
+					v.State, v.Reason = "greyed", "Your role may not do this with "+english.Lower(o.app.Project.Tables[spec.Table].Label)+"."
 				}
 			}
 		}

@@ -4,10 +4,9 @@ import (
 	"context"
 	"fmt"
 	"strings"
-	"unicode"
-	"unicode/utf8"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -41,7 +40,7 @@ func (o *Opening) mayAddRow(e *ElementPlan) string {
 	case !o.editsInPlace(spec):
 		return "Rows cannot be added here."
 	case !o.rights.On(spec.Table).Add:
-		return "Your role may not add " + lowerLabel(t.Label) + "."
+		return "Your role may not add " + english.Lower(t.Label) + "."
 	}
 	return ""
 }
@@ -98,15 +97,6 @@ func (o *Opening) keepRow(ctx context.Context, p Press, src Changer) (Outcome, e
 		}
 	}
 	out.Choose = &Choice{List: e.ID, Row: key}
-	out.Message = fmt.Sprintf("%s saved.", sentenceWord(t.One))
+	out.Message = fmt.Sprintf("%s saved.", english.Capital(t.One))
 	return out, nil
-}
-
-// sentenceWord begins a sentence with a word.
-func sentenceWord(s string) string {
-	r, n := utf8.DecodeRuneInString(s)
-	if n == 0 {
-		return s
-	}
-	return string(unicode.ToUpper(r)) + s[n:]
 }

@@ -1,6 +1,7 @@
 package nav
 
 import (
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -89,7 +90,7 @@ func endWords(none string) string {
 }
 
 func (spec *stepMove) Plate(w *sentenceWriter, plate *Plate, _ *CasePlan) {
-	plate.Title = sentenceWord(spec.Step) + " " + w.recordWord(spec.List)
+	plate.Title = english.Capital(spec.Step) + " " + w.recordWord(spec.List)
 	plate.Glyph = map[string]string{"first": "back", "previous": "back", "next": "forward", "last": "forward"}[spec.Step]
 }
 

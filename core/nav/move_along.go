@@ -1,6 +1,12 @@
 package nav
 
-import "ambergate/core/project"
+import (
+	"maps"
+	"slices"
+
+	"ambergate/core/english"
+	"ambergate/core/project"
+)
 
 // alongMove leads to the neighbour of this screen in the order of a rail.
 type alongMove struct {
@@ -33,7 +39,7 @@ func (spec *alongMove) Aim(o *Opening, v *Verdict, _ *MovePlan, _ *world, _ aim)
 	var stops []Verdict
 	here := -1
 	for _, e := range rail.Elements {
-		for _, trigger := range sortedKeys(e.Gates) {
+		for _, trigger := range slices.Sorted(maps.Keys(e.Gates)) {
 			g := e.Gates[trigger]
 			if isBack(trigger) || len(g.Cases) == 0 || g.Cases[0].Move.Only() == nil {
 				continue
@@ -77,7 +83,7 @@ func (spec *alongMove) Say(w *sentenceWriter, c *CasePlan) {
 }
 
 func (spec *alongMove) Plate(w *sentenceWriter, plate *Plate, _ *CasePlan) {
-	plate.Title, plate.Glyph = sentenceWord(spec.Step)+" along", map[string]string{"previous": "back", "next": "forward"}[spec.Step]
+	plate.Title, plate.Glyph = english.Capital(spec.Step)+" along", map[string]string{"previous": "back", "next": "forward"}[spec.Step]
 	if r := w.app.Project.Rails[spec.Rail]; r != nil {
 		plate.How = r.Name
 	}

@@ -2,6 +2,7 @@ package nav
 
 import (
 	"fmt"
+	"maps"
 	"net/url"
 	"slices"
 	"strings"
@@ -9,6 +10,7 @@ import (
 	"github.com/yosida95/uritemplate/v3"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -60,7 +62,7 @@ func (spec *addressMove) Aim(_ *Opening, v *Verdict, m *MovePlan, w *world, _ ai
 		return
 	}
 	values := uritemplate.Values{}
-	for _, name := range sortedKeys(m.Exprs) {
+	for _, name := range slices.Sorted(maps.Keys(m.Exprs)) {
 		if m.Exprs[name] == nil {
 			*v = Verdict{State: "greyed", By: "broken", Reason: "A part of the address it led to cannot be read.", Part: v.Part}
 			return
@@ -104,7 +106,7 @@ func (spec *addressMove) Say(w *sentenceWriter, c *CasePlan) {
 
 // with says what fills in an address, or the inputs of another project's screen, and how it opens.
 func (w *sentenceWriter) with(c *CasePlan, with map[string]string) {
-	for i, name := range sortedKeys(with) {
+	for i, name := range slices.Sorted(maps.Keys(with)) {
 		w.plain(map[bool]string{true: " with ", false: ", "}[i == 0] + name + " = ")
 		chunk := Chunk{Text: "“" + with[name] + "”, which cannot be read", Part: "with", Tone: "record", Case: c.ID, Item: name, Bad: true}
 		if e := c.Move.Exprs[name]; e != nil {
@@ -172,7 +174,7 @@ func (spec *projectMove) Aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ ai
 	for id, in := range s.Inputs {
 		if _, given := spec.With[in.Alias]; !given {
 			if in.Required && !(id == s.Record && to.Mode == "add") {
-				closed("“" + s.Title + "” needs to know which " + lowerLabel(in.Label) + "; nothing says which.")
+				closed("“" + s.Title + "” needs to know which " + english.Lower(in.Label) + "; nothing says which.")
 				return
 			}
 			continue
@@ -190,7 +192,7 @@ func (spec *projectMove) Aim(o *Opening, v *Verdict, m *MovePlan, w *world, _ ai
 		case value.IsNull() && in.Required:
 			reason := spec.Reason
 			if reason == "" {
-				reason = "There is no " + lowerLabel(in.Label) + " here."
+				reason = "There is no " + english.Lower(in.Label) + " here."
 			}
 			*v = Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, chosen: v.chosen}
 			return

@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -63,11 +64,11 @@ func (l *nameList) table(prefix, of, table string) {
 		return
 	}
 	for _, f := range project.Ordered(t.Fields) {
-		l.add(NameInfo{Path: prefix + "." + f.Alias, Words: lowerLabel(f.Label), Type: f.Type, Choices: f.Choices, Unit: f.Unit, Table: f.References, Of: of, Kind: "field", In: table + "." + f.ID})
+		l.add(NameInfo{Path: prefix + "." + f.Alias, Words: english.Lower(f.Label), Type: f.Type, Choices: f.Choices, Unit: f.Unit, Table: f.References, Of: of, Kind: "field", In: table + "." + f.ID})
 	}
 	for _, tally := range project.Ordered(t.Tallies) {
 		f, _ := p.FieldAt(table, tally.ID)
-		l.add(NameInfo{Path: prefix + "." + f.Alias, Words: lowerLabel(f.Label), Type: f.Type, Choices: f.Choices, Unit: f.Unit, Of: of, Kind: "figure"})
+		l.add(NameInfo{Path: prefix + "." + f.Alias, Words: english.Lower(f.Label), Type: f.Type, Choices: f.Choices, Unit: f.Unit, Of: of, Kind: "figure"})
 	}
 	for _, c := range project.Ordered(p.Conditions) {
 		if c.Table == table {
@@ -89,7 +90,7 @@ func (l *nameList) table(prefix, of, table string) {
 func (l *nameList) parents(prefix, table string) {
 	for _, f := range project.Ordered(l.app.Project.Tables[table].Fields) {
 		if f.References != "" {
-			l.table(prefix+"."+f.Alias, "its "+lowerLabel(f.Label), f.References)
+			l.table(prefix+"."+f.Alias, "its "+english.Lower(f.Label), f.References)
 		}
 	}
 }
@@ -104,9 +105,9 @@ func (l *nameList) inputs(group string) {
 				continue
 			}
 			of := "what the screen was opened with"
-			l.add(NameInfo{Path: "inputs." + in.Alias, Words: lowerLabel(in.Label), Type: in.Type, Table: in.Table, Of: of, Kind: "field"})
+			l.add(NameInfo{Path: "inputs." + in.Alias, Words: english.Lower(in.Label), Type: in.Type, Table: in.Table, Of: of, Kind: "field"})
 			if in.Table != "" {
-				l.table("inputs."+in.Alias, "the "+lowerLabel(in.Label)+" it was opened with", in.Table)
+				l.table("inputs."+in.Alias, "the "+english.Lower(in.Label)+" it was opened with", in.Table)
 			}
 		}
 	}
@@ -118,9 +119,9 @@ func (l *nameList) vars(group string) {
 		if group == "" || v.Screen != "" && group != p.VarsGroup(v.Screen) {
 			continue
 		}
-		l.add(NameInfo{Path: "vars." + v.Alias, Words: lowerLabel(v.Label), Type: v.Type, Choices: v.Choices, Unit: v.Unit, Table: v.Table, Of: "what the tab keeps", Kind: "variable"})
+		l.add(NameInfo{Path: "vars." + v.Alias, Words: english.Lower(v.Label), Type: v.Type, Choices: v.Choices, Unit: v.Unit, Table: v.Table, Of: "what the tab keeps", Kind: "variable"})
 		if v.Table != "" {
-			l.table("vars."+v.Alias, lowerLabel(v.Label)+", kept by the tab", v.Table)
+			l.table("vars."+v.Alias, english.Lower(v.Label)+", kept by the tab", v.Table)
 		}
 	}
 }

@@ -3,6 +3,8 @@ package nav
 import (
 	"context"
 	"fmt"
+	"maps"
+	"slices"
 	"strings"
 	"time"
 
@@ -177,7 +179,7 @@ func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
 		}
 		w.userRow = row
 	}
-	for _, id := range sortedKeys(o.plan.inputs) {
+	for _, id := range slices.Sorted(maps.Keys(o.plan.inputs)) {
 		in := o.plan.Screen.Inputs[id]
 		key := w.inputs[id]
 		if key.IsNull() || in.Table == "" {
@@ -226,7 +228,7 @@ func (o *Opening) fetchFilled(ctx context.Context, src Sources) error {
 		return nil
 	}
 	o.filled = map[string]*Row{}
-	for _, field := range sortedKeys(o.place.Set) {
+	for _, field := range slices.Sorted(maps.Keys(o.place.Set)) {
 		f, _ := o.app.Project.FieldAt(o.plan.Screen.RecordTable(), field)
 		if f == nil || f.References == "" || !o.maySee(o.plan.Screen.RecordTable(), field) {
 			continue

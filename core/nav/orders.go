@@ -2,6 +2,7 @@ package nav
 
 import (
 	"fmt"
+	"maps"
 	"slices"
 	"strings"
 
@@ -36,17 +37,17 @@ func (a *App) OrdersOf(table string) []ListOrder {
 		out = append(out, ListOrder{Of: of, Sort: sort, Words: a.orderWords(table, sort), Places: []string{place}})
 	}
 	add("", declaredOrder(a, &project.List{Table: table}), "the table itself")
-	for _, id := range sortedKeys(a.Project.Screens) {
-		s, plan := a.Project.Screens[id], a.Screens[id]
+	for _, id := range slices.Sorted(maps.Keys(a.Project.Screens)) {
+		s, compiled := a.Project.Screens[id], a.Screens[id]
 		for _, e := range project.Ordered(s.Elements) {
 			if l := project.ListOf(e); l != nil && l.Table == table {
 				add(l.Relation, declaredOrder(a, l), "“"+s.Title+"”")
 			}
 		}
-		if plan == nil {
+		if compiled == nil {
 			continue
 		}
-		for _, w := range plan.Ways() {
+		for _, w := range compiled.Ways() {
 			for _, c := range w.Gate.Cases {
 				if m := c.Move.Only(); m != nil && m.Arrive != nil && len(m.Arrive.Sort) > 0 && m.Target != nil && m.Target.ListTable() == table {
 					var sort []Sort

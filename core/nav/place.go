@@ -1,7 +1,9 @@
 package nav
 
 import (
+	"maps"
 	"net/url"
+	"slices"
 	"strings"
 
 	"ambergate/core/cond"
@@ -81,7 +83,7 @@ func ListOf(of *project.Project, p Place, table string) *From {
 	e := s.MainList()
 	if e == nil || project.ListOf(e).Table != table {
 		e = nil
-		for _, id := range sortedKeys(s.Elements) {
+		for _, id := range slices.Sorted(maps.Keys(s.Elements)) {
 			if l := project.ListOf(s.Elements[id]); l != nil && l.Table == table {
 				e = s.Elements[id]
 				break
@@ -111,7 +113,7 @@ func (p Place) Address(of *project.Project) string {
 	if p.Mode != "" && p.Mode != "view" {
 		add("~mode", p.Mode)
 	}
-	for _, field := range sortedKeys(p.Set) {
+	for _, field := range slices.Sorted(maps.Keys(p.Set)) {
 		add("~set."+aliasPath(of, s.RecordTable(), field), p.Set[field])
 	}
 	table := s.ListTable()
@@ -128,7 +130,7 @@ func (p Place) Address(of *project.Project) string {
 	if p.Find != "" {
 		add("~find", p.Find)
 	}
-	for _, block := range sortedKeys(p.Tabs) {
+	for _, block := range slices.Sorted(maps.Keys(p.Tabs)) {
 		add("~tab."+block, p.Tabs[block])
 	}
 	if p.Spot != "" {
@@ -156,7 +158,7 @@ func ParseAddress(of *project.Project, slug, query string) (Place, error) {
 	for _, in := range s.Inputs {
 		byAlias[in.Alias] = in
 	}
-	for _, name := range sortedKeys(values) {
+	for _, name := range slices.Sorted(maps.Keys(values)) {
 		value := values[name][0]
 		switch {
 		case name == "~mode":
@@ -232,7 +234,7 @@ func (p Place) check(of *project.Project) (map[string]cond.Value, error) {
 	}
 	table := s.ListTable()
 	for _, f := range p.Filters {
-		if c, _ := of.FieldAt(table, f.Path); c == nil || !known(Compares, f.Compare) {
+		if c, _ := of.FieldAt(table, f.Path); c == nil || !slices.Contains(Compares, f.Compare) {
 			return nil, refuse("bad-filter", "This list cannot be filtered like that.", "Take the filter off the address.")
 		}
 	}
@@ -242,15 +244,6 @@ func (p Place) check(of *project.Project) (map[string]cond.Value, error) {
 		}
 	}
 	return inputs, nil
-}
-
-func known(words []string, w string) bool {
-	for _, x := range words {
-		if x == w {
-			return true
-		}
-	}
-	return false
 }
 
 func aliasPath(of *project.Project, table, path string) string {

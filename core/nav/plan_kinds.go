@@ -2,6 +2,8 @@ package nav
 
 import (
 	"fmt"
+	"maps"
+	"slices"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -67,7 +69,7 @@ func (a *App) BindingTable(w Way, b *project.Binding, expr *cond.Expr) (table st
 // exprs compiles what a move works out, by name.
 func (b *planner) exprs(where string, texts map[string]string) map[string]*cond.Expr {
 	out := map[string]*cond.Expr{}
-	for _, name := range sortedKeys(texts) {
+	for _, name := range slices.Sorted(maps.Keys(texts)) {
 		out[name] = b.expression(where, texts[name])
 	}
 	return out
@@ -76,7 +78,7 @@ func (b *planner) exprs(where string, texts map[string]string) map[string]*cond.
 // bindings compiles what a move brings.
 func (b *planner) bindings(bind map[string]*project.Binding) map[string]*cond.Expr {
 	out := map[string]*cond.Expr{}
-	for _, input := range sortedKeys(bind) {
+	for _, input := range slices.Sorted(maps.Keys(bind)) {
 		if e := ruleOf(bind[input]).Plan(b); e != nil {
 			out[input] = e
 		}

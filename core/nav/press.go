@@ -3,6 +3,8 @@ package nav
 import (
 	"context"
 	"fmt"
+	"maps"
+	"slices"
 	"strings"
 
 	"ambergate/core/cond"
@@ -123,7 +125,7 @@ func (e *ElementPlan) gateOn(trigger string) (string, *GatePlan) {
 	if trigger != "" {
 		return trigger, e.Gates[trigger]
 	}
-	for _, name := range sortedKeys(e.Gates) {
+	for _, name := range slices.Sorted(maps.Keys(e.Gates)) {
 		kind, _ := project.TriggerOf(name)
 		if _, named := kind.(interface{ ByNameOnly() }); !named && !isBack(name) {
 			return name, e.Gates[name]
@@ -398,5 +400,3 @@ func (r effectRun) reload(ctx context.Context, key string) error {
 	}
 	return nil
 }
-
-func lowerLabel(s string) string { return strings.ToLower(s) }

@@ -58,10 +58,10 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 		return p.out
 	}
 	if tables, plain, back := a.Results(w); back && (tables[p.in.Table] && p.in.Table != "" || plain && p.in.Table == "" || len(tables) == 0 && !plain) {
-		p.add(&resultRule{BindingHead: rule("result")}, "from "+a.dialogWords(w))
+		p.add(&resultRule{BindingHead: by("result")}, "from "+a.dialogWords(w))
 	}
 	if w.adds(p.in.Table) {
-		p.add(&savedRule{BindingHead: rule("saved"), Table: p.in.Table}, "by the action before")
+		p.add(&savedRule{BindingHead: by("saved"), Table: p.in.Table}, "by the action before")
 	}
 	if p.writer.shared == nil {
 		p.fromHere()
@@ -77,7 +77,7 @@ func (a *App) Propose(w Way, target, input string) []Proposal {
 		if p.in.Table == a.Project.Settings.UserTable {
 			p.add(&userRule{BindingHead: greyed("user", "You have no record of your own here.")}, "")
 		}
-		p.add(&pickedRule{BindingHead: rule("picked"), Table: p.in.Table}, "asked for when it is pressed")
+		p.add(&pickedRule{BindingHead: by("picked"), Table: p.in.Table}, "asked for when it is pressed")
 	}
 	return p.out
 }
@@ -94,7 +94,7 @@ func (p *proposing) add(rule project.RuleSpec, note string) {
 	p.out = append(p.out, Proposal{Words: p.writer.bindingWords(b, p.in), Note: note, Binding: b})
 }
 
-func rule(name string) project.BindingHead { return project.BindingHead{Rule: name} }
+func by(name string) project.BindingHead { return project.BindingHead{Rule: name} }
 
 // greyed is the head of a rule that may find none: the way is greyed then, with a reason.
 func greyed(name, reason string) project.BindingHead {
@@ -113,9 +113,9 @@ func (p *proposing) fromHere() {
 	a, w := p.writer.app, &p.writer
 	if c := w.points(); c != nil {
 		if f, _ := a.Project.FieldAt(c.Table, c.By); f != nil && (f.References != "" && f.References == p.in.Table || p.in.Type != "record" && f.Type == p.in.Type) {
-			p.add(&pointRule{BindingHead: rule("point")}, "what the bar stands for")
+			p.add(&pointRule{BindingHead: by("point")}, "what the bar stands for")
 			if c.Span != "" && c.Span != "day" {
-				p.add(&pointRule{BindingHead: rule("point"), Value: "end"}, "the last day of the "+c.Span)
+				p.add(&pointRule{BindingHead: by("point"), Value: "end"}, "the last day of the "+c.Span)
 			}
 		}
 	}
@@ -124,10 +124,10 @@ func (p *proposing) fromHere() {
 		return
 	}
 	if row == p.in.Table {
-		p.add(&clickedRule{BindingHead: rule("row")}, "")
+		p.add(&clickedRule{BindingHead: by("row")}, "")
 	}
 	if own == p.in.Table {
-		p.add(&thisRule{BindingHead: rule("this")}, "")
+		p.add(&thisRule{BindingHead: by("this")}, "")
 	}
 	if row != "" {
 		p.parents(row, "row")
@@ -165,7 +165,7 @@ func (p *proposing) fromInputs() {
 			continue
 		}
 		if own.Type == p.in.Type && own.Table == p.in.Table {
-			p.add(&inputRule{BindingHead: rule("input"), Value: own.ID}, "passed on")
+			p.add(&inputRule{BindingHead: by("input"), Value: own.ID}, "passed on")
 		}
 	}
 	for _, own := range project.Ordered(w.inputs()) {
@@ -186,7 +186,7 @@ func (p *proposing) fromVars(screen string) {
 		if v.Type != p.in.Type || v.Table != p.in.Table {
 			continue
 		}
-		head, note := rule("expression"), "kept by the tab"
+		head, note := by("expression"), "kept by the tab"
 		if v.Start == "" && p.in.Required {
 			head, note = greyed("expression", "There is no "+strings.ToLower(v.Label)+" yet."), "kept by the tab; greyed while there is none"
 		}
@@ -196,7 +196,7 @@ func (p *proposing) fromVars(screen string) {
 
 // constants proposes values that are always the same, where there are few to choose from.
 func (p *proposing) constants(target *project.Screen) {
-	always := func(value string) { p.add(&valueRule{BindingHead: rule("value"), Value: value}, "always") }
+	always := func(value string) { p.add(&valueRule{BindingHead: by("value"), Value: value}, "always") }
 	switch p.in.Type {
 	case "yesno":
 		always("true")
@@ -207,7 +207,7 @@ func (p *proposing) constants(target *project.Screen) {
 		}
 	case "date":
 		for _, day := range []string{"today()", "today() - days(7)", "today() - days(30)"} {
-			p.add(&expressionRule{BindingHead: rule("expression"), Value: day}, "on the day it is pressed")
+			p.add(&expressionRule{BindingHead: by("expression"), Value: day}, "on the day it is pressed")
 		}
 	}
 }
@@ -239,7 +239,7 @@ func (p *proposing) parents(table, from string) {
 		return
 	}
 	bind := func(path string, nullable bool, one string) {
-		head, note := rule("parent"), ""
+		head, note := by("parent"), ""
 		if nullable {
 			head, note = greyed("parent", "There is no "+one+" here."), "greyed where there is none"
 		}

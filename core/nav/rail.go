@@ -1,6 +1,9 @@
 package nav
 
 import (
+	"maps"
+	"slices"
+
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
@@ -65,7 +68,7 @@ func (o *Opening) railViews() []RailView {
 		if !o.stands(r) {
 			continue
 		}
-		v := RailView{ID: r.Rail.ID, Name: r.Rail.Name, Edge: r.Rail.Edge, Elements: []ElementView{}, Never: sortedKeys(r.Rail.Never), Drawer: r.Rail.Drawer}
+		v := RailView{ID: r.Rail.ID, Name: r.Rail.Name, Edge: r.Rail.Edge, Elements: []ElementView{}, Never: slices.Sorted(maps.Keys(r.Rail.Never)), Drawer: r.Rail.Drawer}
 		for _, e := range r.Elements {
 			if ev, ok := o.element(e); ok {
 				v.Elements = append(v.Elements, ev)

@@ -54,16 +54,16 @@ func (b *planner) needTitle(set pathSet, table, path string) {
 	}
 	if title := b.app.titles[table]; title != nil {
 		for _, p := range title.Paths() {
-			set[join(path, p.Key)] = true
+			set[project.JoinPath(path, p.Key)] = true
 		}
 	}
 }
 
 // needShownAt adds a path from a record that is itself read at a prefix.
 func (b *planner) needShownAt(set pathSet, prefix, table, path string) {
-	set[join(prefix, path)] = true
+	set[project.JoinPath(prefix, path)] = true
 	if f, _ := b.app.Project.FieldAt(table, path); f != nil && f.References != "" {
-		b.needTitle(set, f.References, join(prefix, path))
+		b.needTitle(set, f.References, project.JoinPath(prefix, path))
 	}
 }
 
@@ -73,16 +73,6 @@ func (b *planner) needShown(set pathSet, table, path string) {
 	if f, _ := b.app.Project.FieldAt(table, path); f != nil && f.References != "" {
 		b.needTitle(set, f.References, path)
 	}
-}
-
-func join(prefix, path string) string {
-	if prefix == "" {
-		return path
-	}
-	if path == "" {
-		return prefix
-	}
-	return prefix + "." + path
 }
 
 // reads notes the paths of an expression with the record that each is to be fetched with.
@@ -103,19 +93,19 @@ func (b *planner) reads(paths []*cond.Path) {
 				b.readsGiven(p)
 				continue
 			}
-			set = b.plan.inputs[first(segs)]
-			segs = rest(segs)
+			set = b.plan.inputs[p.First()]
+			segs = p.Rest()
 		case "vars":
 			if set = b.varSet(p); set == nil {
 				continue
 			}
-			segs = rest(segs)
+			segs = p.Rest()
 		case "user":
-			if first(segs) != "record" {
+			if p.First() != "record" {
 				continue
 			}
 			set = b.plan.user
-			segs = rest(segs)
+			segs = p.Rest()
 		}
 		if set == nil || len(segs) == 0 {
 			continue
@@ -131,7 +121,7 @@ func (b *planner) reads(paths []*cond.Path) {
 
 // varSet gives where the paths of the record that a variable holds are noted; nil where it holds none.
 func (b *planner) varSet(p *cond.Path) pathSet {
-	id := first(p.Segs)
+	id := p.First()
 	v := b.app.Project.Variables[id]
 	if v == nil || v.Table == "" || b.plan == nil {
 		return nil
@@ -151,11 +141,11 @@ func (b *planner) tableOf(p *cond.Path) string {
 	case "record", "row":
 		return b.scope[p.Root]
 	case "inputs":
-		if in := b.ownInputs()[first(p.Segs)]; in != nil {
+		if in := b.ownInputs()[p.First()]; in != nil {
 			return in.Table
 		}
 	case "vars":
-		if v := b.app.Project.Variables[first(p.Segs)]; v != nil {
+		if v := b.app.Project.Variables[p.First()]; v != nil {
 			return v.Table
 		}
 	case "user":
@@ -187,7 +177,7 @@ func (b *planner) needNodeAt(set pathSet, at, table string, prefix []string) {
 		for _, part := range e.Parts {
 			for _, tag := range part.Tags {
 				if strings.Contains(tag.Node, "{"+f.ID+"}") || strings.Contains(tag.Node, "{"+f.Alias+"}") {
-					set[join(at, join(strings.Join(prefix, "."), f.ID))] = true
+					set[project.JoinPath(at, project.JoinPath(strings.Join(prefix, "."), f.ID))] = true
 				}
 			}
 		}

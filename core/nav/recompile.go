@@ -1,6 +1,7 @@
 package nav
 
 import (
+	"maps"
 	"reflect"
 	"slices"
 
@@ -37,7 +38,7 @@ func Recompile(old *App, p *project.Project, changed []string) (*App, error) {
 	for condition, uses := range old.uses {
 		a.uses[condition] = slices.DeleteFunc(slices.Clone(uses), func(u Use) bool { return redo[u.Screen] })
 	}
-	for _, id := range sortedKeys(redo) {
+	for _, id := range slices.Sorted(maps.Keys(redo)) {
 		s := p.Screens[id]
 		if s == nil {
 			continue // it was removed

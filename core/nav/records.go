@@ -144,3 +144,20 @@ type User struct {
 	Record string // key of the user's own record, or ""
 	Within *User  // who walks as this user, and sees no further than their own rights go; nil in use
 }
+
+// value gives what a path of the user leads to; of asks for what the user's own record holds.
+func (u *User) value(p *cond.Path, of func(segs []string) cond.Value) cond.Value {
+	switch p.First() {
+	case "name":
+		return cond.String(u.Name)
+	case "login":
+		return cond.String(u.Login)
+	}
+	if u.Record == "" {
+		return cond.NullValue
+	}
+	if len(p.Segs) == 1 {
+		return cond.Key(u.Record)
+	}
+	return of(p.Segs[1:])
+}

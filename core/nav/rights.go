@@ -3,10 +3,14 @@ package nav
 import (
 	"context"
 	"fmt"
+	"maps"
+	"slices"
+	"strconv"
 	"strings"
 	"time"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -39,7 +43,7 @@ type rowRule struct {
 // compileRules compiles row rules, and the conditions of figures.
 func (a *App) compileRules() {
 	a.rules, a.tallies, a.ruleUser = map[string]rowRule{}, map[string]rowRule{}, pathSet{}
-	for _, id := range sortedKeys(a.Project.Grants) {
+	for _, id := range slices.Sorted(maps.Keys(a.Project.Grants)) {
 		g := a.Project.Grants[id]
 		words := "row rule of " + a.roleName(g.Role) + " on " + a.tableLabel(g.Table)
 		var r rowRule
@@ -47,7 +51,7 @@ func (a *App) compileRules() {
 		r.changes = a.rule(&r, id, g.Table, words, g.Changes)
 		a.rules[id] = r
 	}
-	for _, id := range sortedKeys(a.Project.Tables) {
+	for _, id := range slices.Sorted(maps.Keys(a.Project.Tables)) {
 		for _, tally := range project.Ordered(a.Project.Tables[id].Tallies) {
 			var r rowRule
 			r.rows = a.rule(&r, id, tally.Of, "figure “"+tally.Label+"” of "+a.tableLabel(id), tally.While)
@@ -112,7 +116,7 @@ func (a *App) roleName(id string) string {
 
 func (a *App) tableLabel(id string) string {
 	if t := a.Project.Tables[id]; t != nil {
-		return lowerLabel(t.Label)
+		return english.Lower(t.Label)
 	}
 	return "a table that is gone"
 }
@@ -121,10 +125,42 @@ func (a *App) tableLabel(id string) string {
 type Rights struct {
 	app    *App
 	user   *User
-	world  *world // the user and the day: all that rules ask for besides the record
+	asker  *Asker
 	tables map[string]*TableRights
 	within *Rights // nobody sees further than these: those of a builder who walks as somebody real
 }
+
+// Asker is all that row rules ask for besides the record: the user, with their own record, and the day.
+type Asker struct {
+	User *User
+	Own  *Row // the user's own record; nil where there is none, or no rule asks of it
+	Day  time.Time
+}
+
+// HasRole says whether the user has a role.
+func (a *Asker) HasRole(role string) bool { return a.User.Roles[role] }
+
+// Now is the moment of the request.
+func (a *Asker) Now() time.Time { return a.Day }
+
+// Value gives what a path of the user leads to; nothing else is known here.
+func (a *Asker) Value(p *cond.Path) cond.Value {
+	if p.Root != "user" {
+		return cond.UnknownBecause(p.Root + " is not available here")
+	}
+	return a.User.value(p, func(segs []string) cond.Value {
+		if a.Own == nil {
+			return cond.UnknownBecause("there is no record")
+		}
+		if v, ok := a.Own.Values[strings.Join(segs, ".")]; ok {
+			return v
+		}
+		return cond.UnknownBecause("this value was not fetched")
+	})
+}
+
+// Asker gives what rules ask for of the user.
+func (r *Rights) Asker() *Asker { return r.asker }
 
 // TableRights is what the user may do with one table: the grants added up, and for each verb the
 // records it holds for; nil for all.
@@ -138,14 +174,14 @@ func (t *TableRights) Rows(verb string) *cond.Pred { return t.rows[verb] }
 
 // RightsOf works out a user's rights; what row rules ask of the user's own record is fetched here.
 func (a *App) RightsOf(ctx context.Context, user *User, records Records, now time.Time) (*Rights, error) {
-	r := &Rights{app: a, user: user, world: &world{app: a, user: user, now: now}, tables: map[string]*TableRights{}}
+	r := &Rights{app: a, user: user, asker: &Asker{User: user, Day: now}, tables: map[string]*TableRights{}}
 	if t := a.Project.Tables[a.Project.Settings.UserTable]; user.Record != "" && t != nil && len(a.ruleUser) > 0 {
 		page, err := records.Fetch(ctx, Query{Table: t, Paths: a.ruleUser.sorted(), Key: user.Record, Limit: 1, Rights: EveryRow})
 		if err != nil {
 			return nil, fmt.Errorf("read what the row rules ask of the user: %w", err)
 		}
 		if len(page.Rows) > 0 {
-			r.world.userRow = page.Rows[0]
+			r.asker.Own = page.Rows[0]
 		}
 	}
 	if user.Within != nil {
@@ -201,7 +237,7 @@ func (r *Rights) bind(e *cond.Expr) *cond.Pred {
 	if e == nil {
 		return nil
 	}
-	if p := e.Root.Bind(r.world); p.Op != cond.PredYes {
+	if p := e.Root.Bind(r.asker); p.Op != cond.PredYes {
 		return p
 	}
 	return nil
@@ -265,10 +301,10 @@ func (r *Rights) mayCount(t *project.Tally) bool {
 
 // findParentsWithoutKey notes relations to tables whose records one field cannot name.
 func (a *App) findParentsWithoutKey() {
-	for _, id := range sortedKeys(a.Project.Tables) {
+	for _, id := range slices.Sorted(maps.Keys(a.Project.Tables)) {
 		for _, f := range project.Ordered(a.Project.Tables[id].Fields) {
 			if parent := a.Project.Tables[f.References]; parent != nil && len(parent.Key) != 1 {
-				words := "A record of " + parent.Label + " cannot be named by one field: its key has " + number(float64(len(parent.Key))) + "."
+				words := "A record of " + parent.Label + " cannot be named by one field: its key has " + strconv.Itoa(len(parent.Key)) + "."
 				a.Problems = append(a.Problems, Problem{Entity: id, Where: "field “" + f.Label + "”", Text: f.Alias, Problem: cond.Problem{Message: words, Length: 1}})
 			}
 		}

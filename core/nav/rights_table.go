@@ -1,6 +1,9 @@
 package nav
 
 import (
+	"maps"
+	"slices"
+
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
@@ -69,14 +72,14 @@ type Use struct {
 // RightsTable gives everybody's rights, tables and screens in a stable order.
 func (a *App) RightsTable() RightsTable {
 	out := RightsTable{Tables: []TableRow{}, Screens: []ScreenRow{}, Conditions: []SharedCondition{}}
-	for _, id := range sortedKeys(a.Project.Tables) {
+	for _, id := range slices.Sorted(maps.Keys(a.Project.Tables)) {
 		row := TableRow{Table: id, Label: a.Project.Tables[id].Label, Cells: []TableCell{}}
 		for _, r := range project.Ordered(a.Project.Roles) {
 			row.Cells = append(row.Cells, TableCell{Role: r.ID, Grants: a.grantsInWords(r.ID, id)})
 		}
 		out.Tables = append(out.Tables, row)
 	}
-	for _, id := range sortedKeys(a.Screens) {
+	for _, id := range slices.Sorted(maps.Keys(a.Screens)) {
 		s := a.Screens[id].Screen
 		out.Screens = append(out.Screens, ScreenRow{Screen: id, Title: s.Title, Area: s.Area, Type: s.Type, Sentence: a.GuardSentence(id), Cells: a.MayEnter(id)})
 	}
@@ -114,10 +117,7 @@ func ruleWords(text string, e *cond.Expr) string {
 }
 
 func (a *App) sharedCondition(c *project.Condition) SharedCondition {
-	out := SharedCondition{ID: c.ID, Name: c.Name, Alias: c.Alias, Table: c.Table, Shown: c.Text, Uses: a.uses[c.ID]}
-	if out.Uses == nil {
-		out.Uses = []Use{}
-	}
+	out := SharedCondition{ID: c.ID, Name: c.Name, Alias: c.Alias, Table: c.Table, Shown: c.Text, Uses: a.said(a.uses[c.ID])}
 	e, problem := a.Compiler.Condition(a.Project.RowScope(c.Table), c.Text)
 	if problem != nil {
 		out.Problem = problem.Message

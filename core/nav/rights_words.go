@@ -1,9 +1,12 @@
 package nav
 
 import (
+	"maps"
+	"slices"
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -27,10 +30,10 @@ func (a *App) MayEnter(screen string) []May {
 }
 
 // mayEnter says it of a set of roles together.
-func (a *App) mayEnter(plan *ScreenPlan, roles map[string]bool) May {
-	s := plan.Screen
+func (a *App) mayEnter(of *ScreenPlan, roles map[string]bool) May {
+	s := of.Screen
 	if t := a.Project.Tables[s.RecordTable()]; t != nil && !a.Project.GrantOf(roles, t.ID).View {
-		return May{State: "no", By: "grant", Words: "may not view " + lowerLabel(t.Label)}
+		return May{State: "no", By: "grant", Words: "may not view " + english.Lower(t.Label)}
 	}
 	if s.Roles != nil && !shared(s.Roles, roles) {
 		return May{State: "no", By: "roles", Words: "it is for " + a.roleWords(s.Roles)}
@@ -38,46 +41,46 @@ func (a *App) mayEnter(plan *ScreenPlan, roles map[string]bool) May {
 	free := May{State: "yes", Words: "may be here"}
 	if l := s.MainList(); l != nil {
 		if t := a.Project.Tables[project.ListOf(l).Table]; t != nil && !a.Project.GrantOf(roles, t.ID).View {
-			free = May{State: "yes", By: "list", Words: "may be here, but not view " + lowerLabel(t.Label)}
+			free = May{State: "yes", By: "list", Words: "may be here, but not view " + english.Lower(t.Label)}
 		}
 	}
 	switch {
-	case plan.BadGuard:
+	case of.BadGuard:
 		return May{State: "no", By: "guard", Words: "the guard cannot be read"}
-	case plan.Guard == nil:
+	case of.Guard == nil:
 		return free
 	}
-	guard := plan.Guard.Root.WithRoles(roles)
+	guard := of.Guard.Root.WithRoles(roles)
 	switch {
 	case guard.CanHold() == cond.No:
-		return May{State: "no", By: "guard", Words: "only while " + plan.Guard.Root.Phrase()}
+		return May{State: "no", By: "guard", Words: "only while " + of.Guard.Root.Phrase()}
 	case guard.CanFail() == cond.No && len(guard.Paths()) == 0:
 		return free
 	}
-	return May{State: "depends", By: "guard", Words: "while " + plan.Guard.Root.Phrase()}
+	return May{State: "depends", By: "guard", Words: "while " + of.Guard.Root.Phrase()}
 }
 
 // GuardSentence says who may be on a screen, with chips that can be edited: roles, guard.
 func (a *App) GuardSentence(screen string) []Chunk {
-	plan := a.Screens[screen]
-	if plan == nil {
+	of := a.Screens[screen]
+	if of == nil {
 		return nil
 	}
 	w := sentenceWriter{scene: scene{app: a}}
-	w.chip("roles", a.roleWords(plan.Screen.Roles), "")
+	w.chip("roles", a.roleWords(of.Screen.Roles), "")
 	w.plain(" may be here, ")
 	switch {
-	case plan.BadGuard:
-		w.out = append(w.out, Chunk{Text: "while “" + plan.Screen.Guard + "”, which cannot be read", Part: "guard", Bad: true})
-	case plan.Guard != nil:
+	case of.BadGuard:
+		w.out = append(w.out, Chunk{Text: "while “" + of.Screen.Guard + "”, which cannot be read", Part: "guard", Bad: true})
+	case of.Guard != nil:
 		w.plain("while ")
-		w.chip("guard", plan.Guard.Root.Phrase(), "")
+		w.chip("guard", of.Guard.Root.Phrase(), "")
 	default:
 		w.chip("guard", "whatever the record", "")
 	}
-	if t := a.Project.Tables[plan.Screen.RecordTable()]; t != nil {
+	if t := a.Project.Tables[of.Screen.RecordTable()]; t != nil {
 		w.plain(", if they may view ")
-		w.chip("table", lowerLabel(t.Label), "")
+		w.chip("table", english.Lower(t.Label), "")
 	}
 	w.plain(".")
 	return w.out
@@ -95,7 +98,7 @@ func (a *App) GrantSentence(role, table string, g *project.Grant) []Chunk {
 		w.plain(" with " + label + ".")
 		return w.out
 	}
-	w.chip("verbs", words(verbs, "and"), "")
+	w.chip("verbs", english.List(verbs, "and"), "")
 	w.plain(" " + label + ": ")
 	rule := a.rules[g.ID]
 	w.rule("rows", "all of them", "those where ", g.Rows, rule.rows)
@@ -131,7 +134,7 @@ func (w *sentenceWriter) fields(part, lead string, fields map[string]bool, table
 	}
 	for _, f := range project.Ordered(t.Fields) {
 		if fields[f.ID] {
-			names = append(names, lowerLabel(f.Label))
+			names = append(names, english.Lower(f.Label))
 		}
 	}
 	w.plain("; " + lead)
@@ -152,14 +155,6 @@ func grantVerbs(g *project.Grant) []string {
 		}
 	}
 	return verbs
-}
-
-// words joins words as English does: a, b and c.
-func words(list []string, last string) string {
-	if len(list) < 2 {
-		return strings.Join(list, "")
-	}
-	return strings.Join(list[:len(list)-1], ", ") + " " + last + " " + list[len(list)-1]
 }
 
 // TableMay is what a user may do with one table, in words: for the users themselves.
@@ -184,7 +179,7 @@ type ScreenMay struct {
 // MayDo tells users what they may do: tables and screens, by name.
 func (a *App) MayDo(user *User) (tables []TableMay, screens []ScreenMay) {
 	tables, screens = []TableMay{}, []ScreenMay{}
-	for _, id := range sortedKeys(a.Project.Tables) {
+	for _, id := range slices.Sorted(maps.Keys(a.Project.Tables)) {
 		t := a.Project.Tables[id]
 		sum := a.Project.GrantOf(user.Roles, id)
 		m := TableMay{Table: id, Label: t.Label, Verbs: grantVerbs(&sum)}
@@ -199,7 +194,7 @@ func (a *App) MayDo(user *User) (tables []TableMay, screens []ScreenMay) {
 		}
 		tables = append(tables, m)
 	}
-	for _, id := range sortedKeys(a.Screens) {
+	for _, id := range slices.Sorted(maps.Keys(a.Screens)) {
 		plan := a.Screens[id]
 		may := a.mayEnter(plan, user.Roles)
 		if may.State == "no" {

@@ -1,6 +1,8 @@
 package nav
 
 import (
+	"strings"
+
 	"ambergate/core/cond"
 	"ambergate/core/project"
 )
@@ -174,7 +176,7 @@ func (spec *parentRule) Plan(b *planner) *cond.Expr {
 
 // Give gives the key that the relation holds.
 func (spec *parentRule) Give(x *binding) cond.Value {
-	return x.w.from(x.from(spec.From), splitPath(spec.Path), spec.Path)
+	return x.w.from(x.from(spec.From), strings.Split(spec.Path, "."), spec.Path)
 }
 
 // Row sees the record through the one that it was fetched with.
@@ -185,7 +187,7 @@ func (spec *parentRule) Row(x *binding, key, table string) *Row {
 // Via reads it through the record that the relation starts at.
 func (spec *parentRule) Via(b *planner) via {
 	set, prefix, _ := b.source(spec.From)
-	v := via{set: set, prefix: join(prefix, spec.Path), root: "record", segs: splitPath(spec.Path)}
+	v := via{set: set, prefix: project.JoinPath(prefix, spec.Path), root: "record", segs: strings.Split(spec.Path, ".")}
 	if spec.From != "" && spec.From != "record" {
 		v.root = ""
 	}
@@ -213,8 +215,8 @@ func (spec *parentRule) Finds(s scene, _ *cond.Expr) (string, bool) {
 // MayBeNone says whether a relation along the path may be empty.
 func (spec *parentRule) MayBeNone(s scene, _ *cond.Expr) bool {
 	path := ""
-	for _, part := range splitPath(spec.Path) {
-		path = join(path, part)
+	for _, part := range strings.Split(spec.Path, ".") {
+		path = project.JoinPath(path, part)
 		if f, _ := s.app.Project.FieldAt(s.fromTable(spec.From), path); f != nil && f.Nullable {
 			return true
 		}

@@ -4,6 +4,7 @@ import (
 	"time"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -120,7 +121,7 @@ func (spec *inputRule) Via(b *planner) via {
 // Say says it: “the cabin given”.
 func (spec *inputRule) Say(w *sentenceWriter, _ *project.Input) string {
 	if in := w.inputs()[spec.Value]; in != nil {
-		return "the " + lowerLabel(in.Label) + " given"
+		return "the " + english.Lower(in.Label) + " given"
 	}
 	return "an input that is gone"
 }

@@ -1,9 +1,12 @@
 package nav
 
 import (
+	"maps"
+	"slices"
 	"strconv"
 	"strings"
 
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -173,10 +176,10 @@ func (w *sentenceWriter) use(g *GatePlan) {
 		if b == nil && !in.Required {
 			continue
 		}
-		w.plain(map[bool]string{true: " with ", false: ", "}[i == 0] + lowerLabel(in.Label) + " ")
+		w.plain(map[bool]string{true: " with ", false: ", "}[i == 0] + english.Lower(in.Label) + " ")
 		chunk := Chunk{Part: "give", Tone: "record", Item: in.ID}
 		if b == nil {
-			chunk.Text, chunk.Bad = "choose which "+lowerLabel(in.Label), true
+			chunk.Text, chunk.Bad = "choose which "+english.Lower(in.Label), true
 		} else {
 			chunk.Text = w.bindingWords(b, in)
 		}
@@ -243,7 +246,7 @@ func (a *App) SpotWords(s *project.Screen, spot string) (string, bool) {
 	}
 	if l := project.ListOf(e); l != nil {
 		if t := a.Project.Tables[l.Table]; t != nil {
-			return "the list of " + lowerLabel(t.Label), true
+			return "the list of " + english.Lower(t.Label), true
 		}
 	}
 	if plan := a.element(s.ID, element); plan != nil {
@@ -261,7 +264,7 @@ func (w *sentenceWriter) carries(c *CasePlan) {
 	var names []string
 	for _, in := range project.Ordered(m.Target.Inputs) {
 		if _, ok := m.Carried[in.ID]; ok {
-			names = append(names, lowerLabel(in.Label))
+			names = append(names, english.Lower(in.Label))
 		}
 	}
 	text := strings.Join(names, ", ")
@@ -313,7 +316,7 @@ func (w *sentenceWriter) bindings(caseID string, m *Lead) {
 		if m.Bind[in.ID] == nil && (!in.Required || m.Carried[in.ID] != "") {
 			continue
 		}
-		w.plain(map[bool]string{false: " with ", true: ", "}[said] + lowerLabel(in.Label) + " ")
+		w.plain(map[bool]string{false: " with ", true: ", "}[said] + english.Lower(in.Label) + " ")
 		said = true
 		w.binding(caseID, m, in)
 	}
@@ -323,7 +326,7 @@ func (w *sentenceWriter) binding(caseID string, m *Lead, in *project.Input) {
 	b := m.Bind[in.ID]
 	chunk := Chunk{Part: "record", Tone: "record", Case: caseID, Item: in.ID, Among: m.ID}
 	if b == nil {
-		chunk.Text, chunk.Bad = "choose which "+lowerLabel(in.Label), true
+		chunk.Text, chunk.Bad = "choose which "+english.Lower(in.Label), true
 		w.out = append(w.out, chunk)
 		return
 	}
@@ -348,12 +351,12 @@ func (w *sentenceWriter) newRecord(m *Lead) string {
 	}
 	text := "a new " + t.One
 	var fills []string
-	for _, field := range sortedKeys(m.Set) {
+	for _, field := range slices.Sorted(maps.Keys(m.Set)) {
 		f := t.Fields[field]
 		if f == nil || m.Set[field] == nil {
 			continue
 		}
-		fills = append(fills, lowerLabel(f.Label)+" = "+w.valueWords(m.Set[field], f.References))
+		fills = append(fills, english.Lower(f.Label)+" = "+w.valueWords(m.Set[field], f.References))
 	}
 	if len(fills) > 0 {
 		text += ", with " + strings.Join(fills, ", ")

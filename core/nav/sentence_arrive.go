@@ -4,6 +4,7 @@ import (
 	"strings"
 	"time"
 
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -22,7 +23,7 @@ func (w *sentenceWriter) arrive(c *CasePlan) {
 	}
 	for _, s := range project.Ordered(a.Sort) {
 		if col, _ := w.app.Project.FieldAt(table, s.Path); col != nil {
-			words := lowerLabel(col.Label)
+			words := english.Lower(col.Label)
 			if s.Desc {
 				words += ", the highest first"
 			}
@@ -41,7 +42,7 @@ func (w *sentenceWriter) arrive(c *CasePlan) {
 
 // arriveWords says one filter: “state is not closed”, “due the last 7 days”.
 func (w *sentenceWriter) arriveWords(f *project.ArriveFilter, col *project.Column) string {
-	label := lowerLabel(col.Label)
+	label := english.Lower(col.Label)
 	verb, plain := compareWords[f.Compare]
 	if plain && f.Value == "" {
 		return label + strings.TrimRight(verb, " ")

@@ -2,10 +2,13 @@ package nav
 
 import (
 	"fmt"
+	"maps"
+	"slices"
 	"sort"
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -57,12 +60,12 @@ func (o *Opening) placeWords(p Place) string {
 		} else if v, err := cond.Parse(in.TypeOf(), wire); err == nil {
 			words = o.world.say(v, in.TypeOf())
 		}
-		with = append(with, lowerLabel(in.Label)+" "+words)
+		with = append(with, english.Lower(in.Label)+" "+words)
 	}
 	if p.Mode == "add" {
 		text += ", a new one"
 	}
-	for _, field := range sortedKeys(p.Set) {
+	for _, field := range slices.Sorted(maps.Keys(p.Set)) {
 		if f, _ := o.app.Project.FieldAt(s.RecordTable(), field); f != nil {
 			value := p.Set[field]
 			if f.References != "" {
@@ -70,7 +73,7 @@ func (o *Opening) placeWords(p Place) string {
 			} else if v, err := cond.Parse(f.TypeOf(), value); err == nil {
 				value = o.world.say(v, f.TypeOf())
 			}
-			with = append(with, lowerLabel(f.Label)+" "+value+" filled in")
+			with = append(with, english.Lower(f.Label)+" "+value+" filled in")
 		}
 	}
 	if len(with) > 0 {

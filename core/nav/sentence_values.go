@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -18,13 +19,13 @@ func (w *sentenceWriter) bindingWords(b *project.Binding, in *project.Input) str
 func (a *App) pathLabels(table, path string) string {
 	var words []string
 	at := ""
-	for _, part := range splitPath(path) {
-		at = join(at, part)
+	for _, part := range strings.Split(path, ".") {
+		at = project.JoinPath(at, part)
 		f, _ := a.Project.FieldAt(table, at)
 		if f == nil {
 			return ""
 		}
-		words = append(words, lowerLabel(f.Label))
+		words = append(words, english.Lower(f.Label))
 	}
 	return strings.Join(words, "’s ")
 }
@@ -38,7 +39,7 @@ func (w *sentenceWriter) fromWords(from string) string {
 		return "the row’s"
 	}
 	if in := w.inputs()[from]; in != nil {
-		return "the given " + lowerLabel(in.Label) + "’s"
+		return "the given " + english.Lower(in.Label) + "’s"
 	}
 	return "a missing input’s"
 }

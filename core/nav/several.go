@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"slices"
 
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -83,5 +84,5 @@ func countWord(t *project.Table, n int) string {
 	if n == 1 {
 		return t.One
 	}
-	return lowerLabel(t.Label)
+	return english.Lower(t.Label)
 }

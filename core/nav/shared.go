@@ -29,7 +29,7 @@ func (b *planner) shared(use *project.Gate) *GatePlan {
 	exprs := map[string]*cond.Expr{}
 	vias := map[string]via{}
 	late := map[string]pathSet{}
-	for _, id := range sortedKeys(use.Give) {
+	for _, id := range slices.Sorted(maps.Keys(use.Give)) {
 		in := g.Inputs[id]
 		if in == nil {
 			continue
@@ -74,8 +74,8 @@ func (b *planner) viaOf(bind *project.Binding, in *project.Input) via {
 
 // readsGiven notes what an expression of a shared gate reads of a given record.
 func (b *planner) readsGiven(p *cond.Path) {
-	v := b.via[first(p.Segs)]
-	segs := rest(p.Segs)
+	v := b.via[p.First()]
+	segs := p.Rest()
 	if v.set == nil || len(segs) == 0 {
 		return
 	}
@@ -120,14 +120,27 @@ func (b *planner) ownInputs() map[string]*project.Input {
 	return b.plan.Screen.Inputs
 }
 
+// said gives uses with the words of the elements that they are of.
+func (a *App) said(uses []Use) []Use {
+	out := make([]Use, len(uses))
+	for i, u := range uses {
+		if e := a.element(u.Screen, u.Element); e != nil {
+			s := a.Project.Screens[u.Screen]
+			u.Words = "“" + a.ElementWords(s, e) + "” on “" + s.Title + "”"
+		}
+		out[i] = u
+	}
+	return out
+}
+
 // UsesOf gives the ways through a shared gate, in a stable order.
 func (a *App) UsesOf(gate string) []Use {
 	out := []Use{}
-	for _, id := range sortedKeys(a.Screens) {
-		plan := a.Screens[id]
-		for _, w := range plan.Ways() {
+	for _, id := range slices.Sorted(maps.Keys(a.Screens)) {
+		of := a.Screens[id]
+		for _, w := range of.Ways() {
 			if w.Gate.Shared != nil && w.Gate.Shared.ID == gate && w.Rail == nil && !w.Gate.inner {
-				out = append(out, Use{Screen: id, Element: w.Element.ID, Words: "“" + a.ElementWords(plan.Screen, w.Element) + "” on “" + plan.Screen.Title + "”"})
+				out = append(out, Use{Screen: id, Element: w.Element.ID, Words: "“" + a.ElementWords(of.Screen, w.Element) + "” on “" + of.Screen.Title + "”"})
 			}
 		}
 	}

@@ -3,6 +3,7 @@ package nav
 import (
 	"context"
 	"maps"
+	"slices"
 	"time"
 
 	"ambergate/core/cond"
@@ -46,7 +47,7 @@ func (a *App) TablesOf(screen string) []string {
 	}
 	tables := []string{s.RecordTable(), s.ListTable()}
 	if plan := a.Screens[screen]; plan != nil {
-		tables = append(tables, sortedKeys(plan.adds)...)
+		tables = append(tables, slices.Sorted(maps.Keys(plan.adds))...)
 	}
 	return tables
 }
@@ -86,15 +87,15 @@ func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, erro
 	t := o.app.Project.Tables[table]
 	whole := Query{Table: t, Order: o.order(table, t.Order), Rights: o.rights}
 	from := o.place.From
-	plan := (*ScreenPlan)(nil)
+	shown := (*ScreenPlan)(nil)
 	if from != nil {
-		plan = o.app.Screens[from.Screen]
+		shown = o.app.Screens[from.Screen]
 	}
-	if plan == nil {
+	if shown == nil {
 		return whole, t.Label, nil
 	}
 	var element *ElementPlan
-	for _, e := range plan.Elements {
+	for _, e := range shown.Elements {
 		if l := e.listing(); l != nil && e.ID == from.Element && l.Table == table {
 			element = e
 		}
@@ -104,9 +105,9 @@ func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, erro
 	if element == nil || err != nil {
 		return whole, t.Label, nil // the list has changed since: all records then
 	}
-	l := &Opening{app: o.app, plan: plan, place: place, rights: o.rights, world: &world{app: o.app, user: o.world.user, now: o.world.now, inputs: inputs, inputRows: map[string]*Row{}}}
-	if key := inputs[plan.Screen.Record]; !key.IsNull() && key.Known() {
-		l.world.record = &Row{Table: plan.Screen.RecordTable(), Key: key.KeyOf(), Values: map[string]cond.Value{}}
+	l := &Opening{app: o.app, plan: shown, place: place, rights: o.rights, world: &world{app: o.app, user: o.world.user, now: o.world.now, inputs: inputs, inputRows: map[string]*Row{}}}
+	if key := inputs[shown.Screen.Record]; !key.IsNull() && key.Known() {
+		l.world.record = &Row{Table: shown.Screen.RecordTable(), Key: key.KeyOf(), Values: map[string]cond.Value{}}
 	}
 	q, _, err := l.listQuery(element, "")
 	if err != nil {
@@ -116,7 +117,7 @@ func (o *Opening) listing(ctx context.Context, src Sources) (Query, string, erro
 	if spec.Relation != "" && spec.Label != "" {
 		return q, spec.Label, nil
 	}
-	return q, plan.Screen.Title, nil
+	return q, shown.Screen.Title, nil
 }
 
 // fetchSteps finds the neighbours of the screen's record. The place in the order is the one on

@@ -22,8 +22,8 @@ type TitleQuery struct {
 
 // Titles gives records of a table by title, in the table's order, for pickers: only what the
 // user may view.
-func (a *App) Titles(ctx context.Context, user *User, records Records, now time.Time, ask TitleQuery) ([]RecordTitle, error) {
-	table := ask.Table
+func (a *App) Titles(ctx context.Context, user *User, records Records, now time.Time, wanted TitleQuery) ([]RecordTitle, error) {
+	table := wanted.Table
 	t := a.Project.Tables[table]
 	rights, err := a.RightsOf(ctx, user, records, now)
 	if err != nil {
@@ -36,13 +36,13 @@ func (a *App) Titles(ctx context.Context, user *User, records Records, now time.
 	set := pathSet{}
 	(&planner{app: a}).needTitle(set, table, "")
 	paths, hidden := o.visible(table, set.sorted())
-	q := Query{Table: t, Paths: paths, Key: ask.Key, Limit: ask.Limit, Rights: rights}
+	q := Query{Table: t, Paths: paths, Key: wanted.Key, Limit: wanted.Limit, Rights: rights}
 	for _, s := range project.Ordered(t.Order) {
 		if o.maySee(table, s.Path) {
 			q.Order = append(q.Order, Sort{Path: s.Path, Desc: s.Desc})
 		}
 	}
-	if find := strings.TrimSpace(ask.Find); find != "" && len(paths) > 0 {
+	if find := strings.TrimSpace(wanted.Find); find != "" && len(paths) > 0 {
 		q.Match = append(q.Match, Match{Path: paths[0], Compare: "contains", Value: cond.String(find)})
 	}
 	page, err := records.Fetch(ctx, q)

@@ -2,6 +2,7 @@ package nav
 
 import (
 	"context"
+	"slices"
 
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -47,7 +48,7 @@ func startOf(v *project.Variable) cond.Value {
 }
 
 func isChoice(v *project.Variable, wire string) bool {
-	return len(v.Choices) == 0 || known(v.Choices, wire)
+	return len(v.Choices) == 0 || slices.Contains(v.Choices, wire)
 }
 
 // fetchVars gets the records that variables hold, as far as anything here reads of them. One that

@@ -1,9 +1,12 @@
 package nav
 
 import (
+	"maps"
+	"slices"
 	"sort"
 	"strings"
 
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -47,7 +50,7 @@ type Way struct {
 func (p *ScreenPlan) Ways() []Way {
 	var out []Way
 	add := func(e *ElementPlan, rail *project.Rail) {
-		for _, trigger := range sortedKeys(e.Gates) {
+		for _, trigger := range slices.Sorted(maps.Keys(e.Gates)) {
 			out = append(out, Way{Screen: p.Screen, Plan: p, Element: e, Trigger: trigger, Gate: e.Gates[trigger], Rail: rail})
 		}
 	}
@@ -128,7 +131,7 @@ func (o *Opening) Ways() []WayOut {
 				Now: "Nothing is wired to it yet.", Sentence: o.sentence(e, trigger), Gate: w.At(), Wiring: w.At(),
 			})
 		}
-		for _, trigger := range sortedKeys(e.Gates) {
+		for _, trigger := range slices.Sorted(maps.Keys(e.Gates)) {
 			out = append(out, o.wayOut(Way{Screen: o.plan.Screen, Plan: o.plan, Element: e, Trigger: trigger, Gate: e.Gates[trigger]}, ev))
 		}
 	}
@@ -282,7 +285,7 @@ func (w *sentenceWriter) brings(m *Lead) string {
 	}
 	for _, in := range project.Ordered(m.Target.Inputs) {
 		if m.Carried[in.ID] != "" {
-			parts = append(parts, "the "+lowerLabel(in.Label)+" given")
+			parts = append(parts, "the "+english.Lower(in.Label)+" given")
 		}
 	}
 	return strings.Join(parts, ", ")
@@ -307,7 +310,7 @@ func (a *App) WaysIn(screen string, roles map[string]bool) []WayIn {
 func (a *App) waysIn(screen string, roles map[string]bool, titles *called) []WayIn {
 	out := []WayIn{}
 	rails := map[string]bool{}
-	for _, id := range sortedKeys(a.Screens) {
+	for _, id := range slices.Sorted(maps.Keys(a.Screens)) {
 		if id == screen {
 			continue
 		}
@@ -370,7 +373,7 @@ func (a *App) wayIn(w Way, screen string, roles map[string]bool, titles *called)
 					in.Roles = a.roleWords(w.Rail.Placed.Roles)
 				}
 			}
-			for _, id := range sortedKeys(m.Bind) {
+			for _, id := range slices.Sorted(maps.Keys(m.Bind)) {
 				if b := m.Bind[id]; ruleOf(b).MayBeNone(writer.scene, m.Exprs[id]) {
 					in.None = map[string]string{"": "none: not said", "grey": "none: greyed", "list": "none: the list", "add": "none: add one", "stay": "none: says so", "round": "none: goes round"}[b.None]
 				}

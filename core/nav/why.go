@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -221,7 +222,7 @@ func (q *asking) shown(e *ElementPlan) {
 	}
 	q.ask(e.ShownWhile.Root)
 	if j := q.condition("shown", "it shows while ", e.ShownWhile.Root); j.State != "passes" {
-		q.close("hidden", upperFirst(j.Words)+".")
+		q.close("hidden", english.Capital(j.Words)+".")
 	}
 }
 
@@ -263,24 +264,10 @@ func (q *asking) gate(g *GatePlan) {
 func (q *asking) closedBy(v Verdict) {
 	switch v.By {
 	case "record", "broken", "row-rule", "grant":
-		q.out.Judged = append(q.out.Judged, Judged{What: "target", State: "refuses", Words: lowerFirst(strings.TrimSuffix(v.Reason, "."))})
+		q.out.Judged = append(q.out.Judged, Judged{What: "target", State: "refuses", Words: english.Small(strings.TrimSuffix(v.Reason, "."))})
 	case "unknown":
 		if v.Part == nil {
-			q.out.Judged = append(q.out.Judged, Judged{What: "target", State: "unknown", Words: lowerFirst(strings.TrimSuffix(v.Reason, "."))})
+			q.out.Judged = append(q.out.Judged, Judged{What: "target", State: "unknown", Words: english.Small(strings.TrimSuffix(v.Reason, "."))})
 		}
 	}
-}
-
-func lowerFirst(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToLower(s[:1]) + s[1:]
-}
-
-func upperFirst(s string) string {
-	if s == "" {
-		return s
-	}
-	return strings.ToUpper(s[:1]) + s[1:]
 }

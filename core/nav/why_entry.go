@@ -6,6 +6,7 @@ import (
 	"fmt"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -26,7 +27,7 @@ func (o *Opening) entry(ctx context.Context, src Sources, err error) ([]Judged, 
 		if verb == "" {
 			verb = "view"
 		}
-		j := Judged{What: "grant", State: "passes", Words: fmt.Sprintf("%s may %s %s", o.world.user.Name, verb, lowerLabel(t.Label))}
+		j := Judged{What: "grant", State: "passes", Words: fmt.Sprintf("%s may %s %s", o.world.user.Name, verb, english.Lower(t.Label))}
 		if code == "no-grant" || code == "broken" {
 			j.State, j.Words = "refuses", refusal.What
 			return append(out, j), refusal, nil
@@ -56,7 +57,7 @@ func (o *Opening) judgedRows(ctx context.Context, src Sources, t *project.Table,
 		verb = "edit"
 	}
 	rule := o.app.ruleNode(o.world.user.Roles, t.ID, verb)
-	words := "no row rule on " + lowerLabel(t.Label) + " for " + o.world.user.Name
+	words := "no row rule on " + english.Lower(t.Label) + " for " + o.world.user.Name
 	if rule != nil {
 		words = map[string]string{"view": "to be viewed: ", "edit": "to be changed: "}[verb] + rule.Phrase()
 	}
@@ -98,9 +99,8 @@ func (o *Opening) ruleWorld(ctx context.Context, src Sources, t *project.Table, 
 	if row == nil {
 		return nil, err
 	}
-	w := *o.rights.world
-	w.record = row
-	return &w, nil
+	of := o.rights.Asker()
+	return &world{app: o.app, user: of.User, now: of.Day, userRow: of.Own, record: row}, nil
 }
 
 // ruleNode gives what row rules ask of a record for a verb, for a set of roles; nil for nothing.

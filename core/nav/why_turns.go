@@ -4,12 +4,13 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
 // askGuard notes what a screen's guard asks for.
-func (q *asking) askGuard(plan *ScreenPlan) {
-	q.ask(q.app.rolesNode(plan.Screen.Roles), rootOf(plan.Guard))
+func (q *asking) askGuard(screen *ScreenPlan) {
+	q.ask(q.app.rolesNode(screen.Screen.Roles), rootOf(screen.Guard))
 }
 
 func (q *asking) ask(parts ...*cond.Node) {
@@ -52,7 +53,7 @@ func (q *asking) turnsOf(judged []Judged, guards bool) {
 		switch {
 		case j.State == "passes":
 		case j.What == "grant":
-			q.out.Turns = append(q.out.Turns, cond.Turn{Words: "a grant for one of their roles (" + lowerFirst(strings.TrimSuffix(j.Words, ".")) + ")", Is: "no"})
+			q.out.Turns = append(q.out.Turns, cond.Turn{Words: "a grant for one of their roles (" + english.Small(strings.TrimSuffix(j.Words, ".")) + ")", Is: "no"})
 		case j.What == "row-rule" && len(j.turns) == 0:
 			q.out.Turns = append(q.out.Turns, cond.Turn{Words: j.Words, Is: "no"})
 		case j.What == "row-rule" || j.What == "guard" && guards:

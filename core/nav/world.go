@@ -41,7 +41,7 @@ func (w *world) Value(p *cond.Path) cond.Value {
 	case "row":
 		return w.from(w.row, p.Segs, p.Key)
 	case "inputs":
-		v, ok := w.inputs[first(p.Segs)]
+		v, ok := w.inputs[p.First()]
 		if !ok {
 			return cond.UnknownBecause("this input is not given")
 		}
@@ -50,7 +50,7 @@ func (w *world) Value(p *cond.Path) cond.Value {
 		}
 		return w.from(w.inputRows[p.Segs[0]], p.Segs[1:], strings.Join(p.Segs[1:], "."))
 	case "vars":
-		v, ok := w.vars[first(p.Segs)]
+		v, ok := w.vars[p.First()]
 		if !ok {
 			return cond.UnknownBecause("this variable is not kept here")
 		}
@@ -59,25 +59,9 @@ func (w *world) Value(p *cond.Path) cond.Value {
 		}
 		return w.from(w.varRows[p.Segs[0]], p.Segs[1:], strings.Join(p.Segs[1:], "."))
 	case "user":
-		return w.userValue(p)
+		return w.user.value(p, func(segs []string) cond.Value { return w.from(w.userRow, segs, strings.Join(segs, ".")) })
 	}
 	return cond.UnknownBecause(p.Root + " is not available here")
-}
-
-func (w *world) userValue(p *cond.Path) cond.Value {
-	switch first(p.Segs) {
-	case "name":
-		return cond.String(w.user.Name)
-	case "login":
-		return cond.String(w.user.Login)
-	}
-	if w.user.Record == "" {
-		return cond.NullValue
-	}
-	if len(p.Segs) == 1 {
-		return cond.Key(w.user.Record)
-	}
-	return w.from(w.userRow, p.Segs[1:], strings.Join(p.Segs[1:], "."))
 }
 
 func (w *world) from(row *Row, segs []string, key string) cond.Value {
@@ -132,7 +116,7 @@ func (a *App) tagRef(row *Row, prefix, names []string) (TagRef, *project.Tag, st
 		if !strings.Contains(node, name) {
 			continue
 		}
-		v, ok := row.Values[join(strings.Join(prefix, "."), f.ID)]
+		v, ok := row.Values[project.JoinPath(strings.Join(prefix, "."), f.ID)]
 		if !ok || !v.Known() || v.IsNull() {
 			return TagRef{}, nil, "the record does not say which equipment it is"
 		}
@@ -167,11 +151,11 @@ func (w *world) source(p *cond.Path) (*Row, []string) {
 	case "record":
 		return w.record, p.Segs
 	case "inputs":
-		return w.inputRows[first(p.Segs)], rest(p.Segs)
+		return w.inputRows[p.First()], p.Rest()
 	case "vars":
-		return w.varRows[first(p.Segs)], rest(p.Segs)
+		return w.varRows[p.First()], p.Rest()
 	case "user":
-		return w.userRow, rest(p.Segs)
+		return w.userRow, p.Rest()
 	}
 	return nil, p.Segs
 }
@@ -200,7 +184,7 @@ func (p prefixed) Value(path *cond.Path) cond.Value {
 	if path.Root != "record" {
 		return p.world.Value(path)
 	}
-	if v, ok := p.of.Values[join(p.prefix, path.Key)]; ok {
+	if v, ok := p.of.Values[project.JoinPath(p.prefix, path.Key)]; ok {
 		return v
 	}
 	return cond.UnknownBecause("not fetched")

@@ -10,6 +10,7 @@ import (
 	"maps"
 	"regexp"
 	"runtime"
+	"slices"
 	"sort"
 	"sync"
 )
@@ -81,7 +82,7 @@ func (e *StructureError) Error() string { return fmt.Sprintf("%s: %s", e.Entity,
 // Decode reads entities by id, each with its kind, into a project. The error is a *StructureError.
 func Decode(entities map[string]json.RawMessage) (*Project, error) {
 	p := emptyProject()
-	ids := sortedIDs(entities)
+	ids := slices.Sorted(maps.Keys(entities))
 	parts := make([]*Project, 1)
 	if len(ids) > manyEntities {
 		parts = make([]*Project, runtime.GOMAXPROCS(0))
@@ -235,15 +236,6 @@ type Positioned interface{ Position() float64 }
 
 // Position gives the place among others.
 func (r *Role) Position() float64 { return r.Pos }
-
-func sortedIDs[T any](m map[string]T) []string {
-	ids := make([]string, 0, len(m))
-	for id := range m {
-		ids = append(ids, id)
-	}
-	sort.Strings(ids)
-	return ids
-}
 
 // Ordered gives the values of a map by id in the order of their positions; equal ones by id.
 func Ordered[T Positioned](m map[string]T) []T {

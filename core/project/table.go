@@ -108,3 +108,14 @@ func (p *Project) FieldAt(table, path string) (*Column, *Table) {
 	}
 	return nil, nil
 }
+
+// JoinPath puts a dotted path behind another; either may be empty.
+func JoinPath(prefix, path string) string {
+	if prefix == "" {
+		return path
+	}
+	if path == "" {
+		return prefix
+	}
+	return prefix + "." + path
+}

@@ -2,7 +2,9 @@ package project
 
 import (
 	"fmt"
+	"maps"
 	"regexp"
+	"slices"
 
 	"ambergate/core/cond"
 )
@@ -89,7 +91,7 @@ func (p *Project) varsGroups() []*cond.Group {
 		screens[v.Screen] = true
 	}
 	var out []*cond.Group
-	for _, screen := range sortedIDs(screens) {
+	for _, screen := range slices.Sorted(maps.Keys(screens)) {
 		g := &cond.Group{ID: p.VarsGroup(screen), Label: "variables"}
 		for _, v := range p.VariablesOn(screen) {
 			g.Fields = append(g.Fields, cond.Field{ID: v.ID, Alias: v.Alias, Label: v.Label, Type: v.TypeOf()})

@@ -1,0 +1,36 @@
+// Package english is how words are put together for people: their case, and lists of them.
+package english
+
+import (
+	"strings"
+	"unicode"
+	"unicode/utf8"
+)
+
+// Lower writes a label as it stands inside a sentence: “Due date” is “due date”.
+func Lower(label string) string { return strings.ToLower(label) }
+
+// Capital lets a text begin a sentence, or stand as a label.
+func Capital(text string) string { return first(text, unicode.ToUpper) }
+
+// Small lets a text that begins a sentence stand inside another.
+func Small(text string) string { return first(text, unicode.ToLower) }
+
+func first(text string, change func(rune) rune) string {
+	r, n := utf8.DecodeRuneInString(text)
+	if n == 0 {
+		return text
+	}
+	return string(change(r)) + text[n:]
+}
+
+// Sentence makes a sentence of a text that has no full stop.
+func Sentence(text string) string { return Capital(text) + "." }
+
+// List joins words: “a, b and c”, “a, b or c”, by the word before the last.
+func List(words []string, last string) string {
+	if len(words) < 2 {
+		return strings.Join(words, "")
+	}
+	return strings.Join(words[:len(words)-1], ", ") + " " + last + " " + words[len(words)-1]
+}
