@@ -206,8 +206,8 @@ func TestAQueryWithoutRightsIsRefused(t *testing.T) {
 func TestAskedRightsAreToldOfEachRecord(t *testing.T) {
 	s := sampled(t)
 	rights := rules{t: t, stand: s}
-	ask := map[string]*cond.Pred{"edit": rights.bind("t_s", "record.n > 2 || record.parent.up.name == \"a\""), "delete": nil, "never": cond.Nothing()}
-	page := fetch(t, up.Records.Reader(s.app.Project), nav.Query{Table: s.app.Project.Tables["t_s"], Paths: []string{"f_n", "f_parent.f_up.f_name"}, Rights: nav.EveryRow, Ask: ask})
+	asked := map[string]*cond.Pred{"edit": rights.bind("t_s", "record.n > 2 || record.parent.up.name == \"a\""), "delete": nil, "never": cond.Nothing()}
+	page := fetch(t, up.Records.Reader(s.app.Project), nav.Query{Table: s.app.Project.Tables["t_s"], Paths: []string{"f_n", "f_parent.f_up.f_name"}, Rights: nav.EveryRow, Ask: asked})
 	yes := 0
 	for _, row := range page.Rows {
 		n, _ := row.Values["f_n"].Float64()

@@ -53,7 +53,7 @@ func TestOrdersThatNoIndexServesAndChildrenThatOneFinds(t *testing.T) {
 	p := tarnhorn(t)
 	ctx := context.Background()
 	defects := p.Tables["t_defects"]
-	ask := func(q nav.Query) string {
+	served := func(q nav.Query) string {
 		t.Helper()
 		q.Rights, q.Limit = nav.EveryRow, 20
 		s, err := up.Records.Served(ctx, p, q)
@@ -62,18 +62,18 @@ func TestOrdersThatNoIndexServesAndChildrenThatOneFinds(t *testing.T) {
 		}
 		return s.Index + "|" + s.Would
 	}
-	if got := ask(nav.Query{Table: defects, Order: []nav.Sort{{Path: "f_cabin.f_number"}}}); got != "|" {
+	if got := served(nav.Query{Table: defects, Order: []nav.Sort{{Path: "f_cabin.f_number"}}}); got != "|" {
 		t.Errorf("by a parent: %s", got)
 	}
-	if got := ask(nav.Query{Table: defects}); got != "defects_pkey|" {
+	if got := served(nav.Query{Table: defects}); got != "defects_pkey|" {
 		t.Errorf("by the key: %s", got)
 	}
 	child := nav.Query{Table: defects, Match: []nav.Match{{Path: "f_cabin", Compare: "is", Value: cond.Key("7")}}, Order: []nav.Sort{{Path: "f_due", Desc: true}}}
-	if got := ask(child); !strings.HasPrefix(got, "defects_") || !strings.HasSuffix(got, "|") {
+	if got := served(child); !strings.HasPrefix(got, "defects_") || !strings.HasSuffix(got, "|") {
 		t.Errorf("of a cabin: %s", got)
 	}
 	child.Match[0].Path, child.Match[0].Value = "f_hours", cond.Int(3)
-	if got := ask(child); got != `|create index on "tarnhorn"."defects" ("hours", "due_on" desc nulls last, "id")` {
+	if got := served(child); got != `|create index on "tarnhorn"."defects" ("hours", "due_on" desc nulls last, "id")` {
 		t.Errorf("by a field that no index finds: %s", got)
 	}
 	if n, err := up.Records.Size(ctx, p, p.Tables["t_lifts"]); err != nil || n < 0 || n > 3 {

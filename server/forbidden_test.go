@@ -183,7 +183,7 @@ func (h *holder) parent(table, path string, row *nav.Row, words, value string) {
 	}
 }
 
-func (h *holder) list(shown api.Shown, element string, l *nav.ListView) {
+func (h *holder) list(shown api.Shown, id string, l *nav.ListView) {
 	if !h.may(l.Table, "view") {
 		if len(l.Rows) > 0 || l.Refused == "" {
 			h.t.Errorf("%s is sent rows of %s", h.who.login, l.Table)
@@ -209,12 +209,12 @@ func (h *holder) list(shown api.Shown, element string, l *nav.ListView) {
 		if l.Next == "" || page == 3 {
 			break
 		}
-		body := map[string]any{"trail": shown.Trail, "n": shown.N, "element": element, "cursor": l.Next}
+		body := map[string]any{"trail": shown.Trail, "n": shown.N, "element": id, "cursor": l.Next}
 		next := &nav.ListView{}
 		h.p.must("POST", usedRuled+"/rows", body, next)
 		l = next
 	}
-	h.whole(shown, element, l)
+	h.whole(shown, id, l)
 	if l.Main && len(shown.View.Place.Filters) == 0 && len(shown.View.Context) == 0 && !l.More && l.Count > 0 && l.Count != len(h.seen[l.Table]) {
 		h.t.Errorf("%s is told of %d %s, and may see %d", h.who.login, l.Count, l.Table, len(h.seen[l.Table]))
 	}

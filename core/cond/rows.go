@@ -2,7 +2,6 @@ package cond
 
 import (
 	"fmt"
-	"slices"
 	"strconv"
 	"strings"
 )
@@ -273,9 +272,6 @@ func relativeText(days, value string) string {
 	}
 	return fmt.Sprintf("today() + days(%d)", n)
 }
-
-// KnowsCompare says whether rows know a comparison by this name.
-func KnowsCompare(name string) bool { return slices.Contains(Compares, name) }
 
 // Shown writes the path over aliases.
 func (p *Path) Shown() string {

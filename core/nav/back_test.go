@@ -75,11 +75,11 @@ func TestTheSentenceAndThePlatesSayHowADialogComesBack(t *testing.T) {
 	s := newStand(t, wiredTo("s_defect", asks(move), chooser))
 	e := s.app.element("s_defect", "e_try")
 	screen := s.app.Project.Screens["s_defect"]
-	first := SentenceText(s.app.Sentence(screen, e, "release"))
+	first := sentenceText(s.app.Sentence(screen, e, "release"))
 	if !strings.Contains(first, "open Choose, as a dialog, and when it comes back open Cabin.") {
 		t.Error(first)
 	}
-	second := SentenceText(s.app.Sentence(screen, e, "release/c_1"))
+	second := sentenceText(s.app.Sentence(screen, e, "release/c_1"))
 	if second != "When the dialog comes back, for everyone: open Cabin on what it came back with to view, in full." {
 		t.Error(second)
 	}
@@ -101,7 +101,7 @@ func TestTheSentenceAndThePlatesSayHowADialogComesBack(t *testing.T) {
 	if in["e_try release/c_1"] != "the dialog comes back" {
 		t.Errorf("ways in: %v", in)
 	}
-	closes := SentenceText(s.app.Sentence(s.app.Project.Screens["s_choose"], s.app.element("s_choose", "e_list"), "row"))
+	closes := sentenceText(s.app.Sentence(s.app.Project.Screens["s_choose"], s.app.element("s_choose", "e_list"), "row"))
 	if closes != "When a row is opened, for everyone: close this with the clicked row." {
 		t.Error(closes)
 	}
@@ -140,9 +140,9 @@ func TestARowOfAListIsASpot(t *testing.T) {
 	if l := element(t, o.View(), "e_list").View.(*ListView); l.Chosen != "2" {
 		t.Errorf("chosen is %q", l.Chosen)
 	}
-	place := o.Place()
-	place.Look = map[string]Look{"e_list": {Row: "3"}}
-	if l := element(t, s.at(t, place).View(), "e_list").View.(*ListView); l.Chosen != "3" {
+	again := o.Place()
+	again.Look = map[string]Look{"e_list": {Row: "3"}}
+	if l := element(t, s.at(t, again).View(), "e_list").View.(*ListView); l.Chosen != "3" {
 		t.Errorf("another row was chosen since, and %q is shown", l.Chosen)
 	}
 	for _, gone := range []string{"defects?~spot=e_list/99", "defects?~spot=e_gone/2", "defects?~spot=e_list/"} {
@@ -150,7 +150,7 @@ func TestARowOfAListIsASpot(t *testing.T) {
 			t.Errorf("%s shows %d rows", gone, len(rows))
 		}
 	}
-	text := SentenceText(s.app.Sentence(s.app.Project.Screens["s_defect"], s.app.element("s_defect", "e_try"), "release"))
+	text := sentenceText(s.app.Sentence(s.app.Project.Screens["s_defect"], s.app.element("s_defect", "e_try"), "release"))
 	if !strings.Contains(text, "open Defects at the list of defects, at this defect, in full") {
 		t.Error(text)
 	}
@@ -172,8 +172,8 @@ func TestAListBeginsNearTheRowThatOneIsLedTo(t *testing.T) {
 			at = i
 		}
 	}
-	if at != rowsAbove {
-		t.Errorf("it is row %d of %d from the top, want %d", at, len(list.Rows), rowsAbove)
+	if at != 4 {
+		t.Errorf("it is row %d of %d from the top, want %d", at, len(list.Rows), 4)
 	}
 }
 

@@ -43,7 +43,7 @@ func TestRecordsWrittenByKeyAreCalledByTheirTitles(t *testing.T) {
 	} {
 		s := newStand(t, wiredTo(tc.screen, tc.gate, kept))
 		w := s.called(t, s.mira, tc.address)
-		text := SentenceText(w.Sentence) + "\n" + w.Now
+		text := sentenceText(w.Sentence) + "\n" + w.Now
 		found := false
 		for _, want := range tc.want {
 			found = found || strings.Contains(text, want)

@@ -383,3 +383,12 @@ func element(t testing.TB, v *View, id string) ElementView {
 func (s *stand) scope(screen, element string) cond.Scope {
 	return s.app.Project.Scope(s.app.Project.Screens[screen], s.app.RowTable(screen, element))
 }
+
+// sentenceText joins a sentence's chunks.
+func sentenceText(chunks []Chunk) string {
+	var b strings.Builder
+	for _, c := range chunks {
+		b.WriteString(c.Text)
+	}
+	return b.String()
+}

@@ -12,14 +12,14 @@ import (
 // matchesOf gives what filters of the list of defects ask of its records, in short.
 func (s *stand) matches(t *testing.T, zone *time.Location, f Filter) (string, error) {
 	t.Helper()
-	o := &Opening{app: s.app, plan: s.app.Screens["s_list"], world: &world{app: s.app, user: s.mira, now: time.Date(2026, 11, 24, 1, 0, 0, 0, zone)}}
-	c, _ := s.app.Project.FieldAt("t_defects", f.Path)
-	rights, err := s.app.RightsOf(t.Context(), s.mira, s.data, o.world.now)
+	src := s.sources()
+	src.Now, src.Bare = time.Date(2026, 11, 24, 1, 0, 0, 0, zone), true
+	o, err := s.app.Open(t.Context(), s.mira, Place{Screen: "s_list", Filters: []Filter{f}}, src)
 	if err != nil {
 		t.Fatal(err)
 	}
-	o.rights = rights
-	matches, err := o.matchesOf(f, c)
+	q, _, err := o.listQuery(o.listElement("e_list"), "")
+	matches := q.Match
 	var out []string
 	for _, m := range matches {
 		words := m.Path + " " + m.Compare + " " + m.Value.Wire()
@@ -67,9 +67,9 @@ func TestFiltersByType(t *testing.T) {
 }
 
 func TestSeveralValuesComeBackWhole(t *testing.T) {
-	for _, values := range [][]string{nil, {"a"}, {"a", "b"}, {"a|b", "c%d", "", "ä ..", "|"}} {
-		if got := SplitValues(JoinValues(values)); !slices.Equal(got, values) {
-			t.Errorf("%q comes back as %q", values, got)
+	for text, values := range map[string][]string{"": nil, "a": {"a"}, "a|b": {"a", "b"}, "a%7Cb|c%25d||%C3%A4%20..|%7C": {"a|b", "c%d", "", "ä ..", "|"}, "50%": {"50%"}} {
+		if got := SplitValues(text); !slices.Equal(got, values) {
+			t.Errorf("%q is read as %q", text, got)
 		}
 	}
 }

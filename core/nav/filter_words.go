@@ -15,16 +15,7 @@ import (
 // days: two whole numbers of days from today, joined by "..", either may be missing.
 var Compares = []string{"is", "isNot", "contains", "empty", "notEmpty", "atLeast", "atMost", "in", "between", "days"}
 
-// JoinValues writes several values as one filter value.
-func JoinValues(values []string) string {
-	out := make([]string, len(values))
-	for i, v := range values {
-		out[i] = url.PathEscape(v)
-	}
-	return strings.Join(out, "|")
-}
-
-// SplitValues reads what JoinValues wrote.
+// SplitValues reads several values that are one filter value: joined by "|", each escaped as in a path.
 func SplitValues(text string) []string {
 	if text == "" {
 		return nil

@@ -74,7 +74,7 @@ func TestASpotOpensItsTab(t *testing.T) {
 	}
 	s := newStand(t, wiredTo("s_defect", one(`{"kind":"screen","target":"s_cabin","bind":{"i_c":{"rule":"parent","path":"f_cabin"}},"spot":"e_gone"}`)))
 	way, _ := s.app.WayAt("s_defect", "e_try", "release")
-	if text := SentenceText(s.app.Sentence(way.Screen, way.Element, "release")); !strings.Contains(text, "at a spot that is gone") {
+	if text := sentenceText(s.app.Sentence(way.Screen, way.Element, "release")); !strings.Contains(text, "at a spot that is gone") {
 		t.Error(text)
 	}
 }

@@ -367,7 +367,7 @@ func TestSentences(t *testing.T) {
 		{"s_drive", "e_faster", "release", "When released, for everyone, while drive running holds: write drive speed + 1 to drive set speed, and stay here. Otherwise hide it."},
 	} {
 		e := s.app.element(tc.screen, tc.element)
-		if got := SentenceText(s.app.Sentence(s.app.Project.Screens[tc.screen], e, tc.trigger)); got != tc.want {
+		if got := sentenceText(s.app.Sentence(s.app.Project.Screens[tc.screen], e, tc.trigger)); got != tc.want {
 			t.Errorf("%s.%s says\n%s, want\n%s", tc.screen, tc.element, got, tc.want)
 		}
 	}
@@ -406,7 +406,7 @@ func TestRenamesTouchNothing(t *testing.T) {
 	if len(s.app.Problems) > 0 {
 		t.Fatalf("a rename broke %+v", s.app.Problems)
 	}
-	got := SentenceText(s.app.Sentence(s.app.Project.Screens["s_list"], s.app.element("s_list", "e_list"), "row"))
+	got := sentenceText(s.app.Sentence(s.app.Project.Screens["s_list"], s.app.element("s_list", "e_list"), "row"))
 	if !strings.Contains(got, "while condition is open: open Fault on the clicked row") {
 		t.Errorf("it says %s", got)
 	}

@@ -22,7 +22,7 @@ func TestOnlyPicturesThatCannotActAreTaken(t *testing.T) {
 		"what it is, not what it says": {dataURL("text/html", png), "image/png"},
 		"svg":                          {dataURL("image/svg+xml", "<svg onload='x()'/>"), ""}, "a page that says png": {dataURL("image/png", "<script>"), ""},
 		"no data URL": {"https://elsewhere/x.png", ""}, "damaged": {"data:image/png;base64,%%%", ""}, "nothing": {"data:,", ""},
-		"too large": {dataURL("image/png", png+strings.Repeat("x", maxPicture)), ""},
+		"too large": {dataURL("image/png", png+strings.Repeat("x", 700_000)), ""},
 	} {
 		data, media, err := PictureOf(tc.entered)
 		if media != tc.media || (err == nil) != (tc.media != "") || err == nil && len(data) == 0 {

@@ -74,7 +74,7 @@ func same(a, b *App) string {
 			return id + " has other ways"
 		}
 		for i := range x {
-			if s, t := SentenceText(a.Sentence(x[i].Screen, x[i].Element, x[i].Trigger)), SentenceText(b.Sentence(y[i].Screen, y[i].Element, y[i].Trigger)); s != t {
+			if s, t := sentenceText(a.Sentence(x[i].Screen, x[i].Element, x[i].Trigger)), sentenceText(b.Sentence(y[i].Screen, y[i].Element, y[i].Trigger)); s != t {
 				return id + ": " + s + " / " + t
 			}
 		}

@@ -214,14 +214,14 @@ func TestRightsInWords(t *testing.T) {
 		"gr_3": "Technician may view staff: all of them; hidden from them: phone.",
 	} {
 		g := s.app.Project.Grants[id]
-		if got := SentenceText(s.app.GrantSentence(g.Role, g.Table, g)); got != want {
+		if got := sentenceText(s.app.GrantSentence(g.Role, g.Table, g)); got != want {
 			t.Errorf("%s says\n%s, want\n%s", id, got, want)
 		}
 	}
-	if got := SentenceText(s.app.GrantSentence("r_vis", "t_lifts", nil)); got != "Visitor may do nothing with lifts." {
+	if got := sentenceText(s.app.GrantSentence("r_vis", "t_lifts", nil)); got != "Visitor may do nothing with lifts." {
 		t.Errorf("no grant says %q", got)
 	}
-	if got := SentenceText(s.app.GuardSentence("s_cabin")); got != "everyone may be here, while state is not on hold, if they may view cabins." {
+	if got := sentenceText(s.app.GuardSentence("s_cabin")); got != "everyone may be here, while state is not on hold, if they may view cabins." {
 		t.Errorf("a guard says %q", got)
 	}
 	tables, screens := s.app.MayDo(s.mira)

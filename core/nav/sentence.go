@@ -41,15 +41,6 @@ func (w *sentenceWriter) sentence(trigger string) []Chunk {
 	return w.out
 }
 
-// SentenceText joins a sentence's chunks.
-func SentenceText(chunks []Chunk) string {
-	var b strings.Builder
-	for _, c := range chunks {
-		b.WriteString(c.Text)
-	}
-	return b.String()
-}
-
 // nothingYet asks for what happens: what is done when a screen is left leads nowhere.
 func (w *sentenceWriter) nothingYet(caseID string) Chunk {
 	if w.leaves() {

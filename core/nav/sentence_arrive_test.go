@@ -25,7 +25,7 @@ func TestWhatAListIsNarrowedToIsSaidInWords(t *testing.T) {
 		"a lost path": {`"a_1":{"pos":1,"path":"f_gone","compare":"is","value":"open"}`, ``, "open Defects, in full."},
 	} {
 		s := newStand(t, wiredTo("s_board", arriving(tc.filters, tc.sort), dated))
-		if got := SentenceText(s.called(t, s.mira, "board").Sentence); !strings.HasSuffix(got, tc.want) {
+		if got := sentenceText(s.called(t, s.mira, "board").Sentence); !strings.HasSuffix(got, tc.want) {
 			t.Errorf("%s: %s", name, got)
 		}
 	}

@@ -39,7 +39,7 @@ func TestASharedGateSeesOnlyWhatItIsGiven(t *testing.T) {
 		t.Errorf("%+v", uses)
 	}
 	way, _ := s.app.WayAt("s_list", "e_list", "row")
-	text := SentenceText(s.app.Sentence(way.Screen, way.Element, "row"))
+	text := sentenceText(s.app.Sentence(way.Screen, way.Element, "row"))
 	if !strings.HasPrefix(text, "When a row is opened, through “Open the defect” with defect the clicked row, for everyone, while defect’s state is open: open Defect on the defect given") {
 		t.Error(text)
 	}
@@ -105,8 +105,8 @@ func TestWaysOfTheScreenItself(t *testing.T) {
 		t.Error("a shut way is gone through")
 	}
 	ways := o.Ways()
-	if last := ways[len(ways)-1]; last.Gate != "/s_drive/ways/w_c/gate" || !strings.HasPrefix(SentenceText(last.Sentence), "When open for 90 seconds, for everyone: read everything again, and stay here.") {
-		t.Errorf("%s %s", last.Gate, SentenceText(last.Sentence))
+	if last := ways[len(ways)-1]; last.Gate != "/s_drive/ways/w_c/gate" || !strings.HasPrefix(sentenceText(last.Sentence), "When open for 90 seconds, for everyone: read everything again, and stay here.") {
+		t.Errorf("%s %s", last.Gate, sentenceText(last.Sentence))
 	}
 }
 

@@ -131,7 +131,7 @@ func TestStepsInWords(t *testing.T) {
 		"e_prev": "When released, for everyone: go to the previous defect of the list come from.", "e_round": "When released, for everyone: go to the next defect of the list come from, round at the end.",
 	} {
 		for _, e := range plan.Elements {
-			if got := SentenceText(s.app.Sentence(plan.Screen, e, "release")); e.ID == id && got != want {
+			if got := sentenceText(s.app.Sentence(plan.Screen, e, "release")); e.ID == id && got != want {
 				t.Errorf("%s: %s", id, got)
 			}
 		}

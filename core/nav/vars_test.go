@@ -59,7 +59,7 @@ func TestVariablesAreSetAndRead(t *testing.T) {
 		if err != nil || !maps.Equal(out.Vars, tc.want) || out.Kind != "stay" {
 			t.Errorf("%s: %v %v, want %v", name, out.Vars, err, tc.want)
 		}
-		text := SentenceText(s.app.Sentence(s.app.Project.Screens["s_board"], s.app.element("s_board", "e_try"), "release"))
+		text := sentenceText(s.app.Sentence(s.app.Project.Screens["s_board"], s.app.element("s_board", "e_try"), "release"))
 		if !strings.Contains(text, tc.words) {
 			t.Errorf("%s: %s", name, text)
 		}
@@ -106,13 +106,22 @@ func TestAVariableHoldsARecordThatTheUserMaySee(t *testing.T) {
 
 func TestValuesThatDoNotFitAnyMoreCountAsNone(t *testing.T) {
 	s := newStand(t, "["+kept+"]")
-	vars := s.app.vars(Place{Screen: "s_board", Vars: map[string]string{"v_more": "true", "v_count": "7"}}, map[string]string{"v_count": "many", "v_area": "west", "v_gone": "1", "v_more": "false"})
+	holds := func(place Place, tab map[string]string) map[string]cond.Value {
+		src := s.sources()
+		src.Vars = tab
+		o, err := s.app.Open(t.Context(), s.mira, place, src)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return o.world.vars
+	}
+	vars := holds(Place{Screen: "s_board", Vars: map[string]string{"v_more": "true", "v_count": "7"}}, map[string]string{"v_count": "many", "v_area": "west", "v_gone": "1", "v_more": "false"})
 	for id, want := range map[string]cond.Value{"v_count": cond.Int(1), "v_area": cond.NullValue, "v_more": cond.Bool(true), "v_lift": cond.NullValue} {
 		if got := vars[id]; got.IsNull() != want.IsNull() || got.Wire() != want.Wire() {
 			t.Errorf("%s is %v %s, want %s", id, vars[id].Kind(), vars[id].Wire(), want.Wire())
 		}
 	}
-	if _, ok := s.app.vars(Place{Screen: "s_list"}, nil)["v_more"]; ok {
+	if _, ok := holds(Place{Screen: "s_list"}, nil)["v_more"]; ok {
 		t.Error("another screen has the board's own variable")
 	}
 }

@@ -84,7 +84,7 @@ func TestEveryRuleFindsItsRecord(t *testing.T) {
 			t.Errorf("%s leads to %s, want %s", name, got, tc.to)
 		}
 		way, _ := s.app.WayAt(tc.screen, "e_try", "release")
-		if text := SentenceText(s.app.Sentence(way.Screen, way.Element, "release")); !strings.Contains(text, tc.words) {
+		if text := sentenceText(s.app.Sentence(way.Screen, way.Element, "release")); !strings.Contains(text, tc.words) {
 			t.Errorf("%s says %q, want %q in it", name, text, tc.words)
 		}
 	}
