@@ -8,10 +8,17 @@ import (
 	"net/http"
 	"time"
 
+	"ambergate/core/ask"
+	"ambergate/core/build"
 	"ambergate/core/check"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/press"
 	"ambergate/core/project"
+	"ambergate/core/use"
+	"ambergate/core/words"
 	"ambergate/plant"
 
 	"github.com/gin-gonic/gin"
@@ -19,7 +26,7 @@ import (
 )
 
 // Act Something that only the browser can do: export, print, open or close a drawer.
-type Act = nav.Act
+type Act = press.Act
 
 // AddParentRequest A field whose missing record is to be added in a dialog.
 type AddParentRequest struct {
@@ -65,28 +72,28 @@ type AtWork struct {
 }
 
 // ButtonView A button.
-type ButtonView = nav.ButtonView
+type ButtonView = element.ButtonView
 
 // Cell A place on the grid of twelve columns.
 type Cell = project.Cell
 
 // CellView A value in a row.
-type CellView = nav.CellView
+type CellView = element.CellView
 
 // ChartView A chart.
-type ChartView = nav.ChartView
+type ChartView = element.ChartView
 
 // Chip What arrived and narrows the screen.
-type Chip = nav.Chip
+type Chip = use.Chip
 
 // Choice The row of a list that is chosen from now on.
-type Choice = nav.Choice
+type Choice = use.Choice
 
 // Chunk A piece of a sentence; a chip when it has a part.
-type Chunk = nav.Chunk
+type Chunk = words.Chunk
 
 // ColumnView A column.
-type ColumnView = nav.ColumnView
+type ColumnView = element.ColumnView
 
 // CommandOutcome What came of a write to the plant.
 type CommandOutcome struct {
@@ -139,7 +146,7 @@ type ConditionRequest struct {
 type ConditionRow = cond.Row
 
 // ConflictField A field changed by two people.
-type ConflictField = nav.ConflictField
+type ConflictField = press.ConflictField
 
 // Draft A project as it is being built.
 type Draft struct {
@@ -189,34 +196,34 @@ type Edited struct {
 }
 
 // ElementView One element as it is drawn.
-type ElementView = nav.ElementView
+type ElementView = use.ElementView
 
 // EntryView A line of the menu of a row or point.
-type EntryView = nav.EntryView
+type EntryView = use.EntryView
 
 // Explanation Why a way is open or shut.
-type Explanation = nav.Explanation
+type Explanation = build.Explanation
 
 // FaceView What a face of a button changes.
-type FaceView = nav.FaceView
+type FaceView = element.FaceView
 
 // FieldView A field of the record.
-type FieldView = nav.FieldView
+type FieldView = element.FieldView
 
 // FigureView A picture with live words.
-type FigureView = nav.FigureView
+type FigureView = element.FigureView
 
 // Filter Narrows a list by one column.
-type Filter = nav.Filter
+type Filter = place.Filter
 
 // Finding Something that a check proved.
 type Finding = check.Finding
 
 // From The list that a record was opened from, as it was then.
-type From = nav.From
+type From = place.From
 
 // GaugeView A live number.
-type GaugeView = nav.GaugeView
+type GaugeView = element.GaugeView
 
 // Given A record that a dialog came to, for a field of the screen below.
 type Given struct {
@@ -234,16 +241,16 @@ type GoRequest struct {
 }
 
 // GrantWords One grant in words.
-type GrantWords = nav.GrantWords
+type GrantWords = build.GrantWords
 
 // Hanging What refers to a record that is to be deleted.
-type Hanging = nav.Hanging
+type Hanging = ask.Hanging
 
 // ImageView A picture of the project.
-type ImageView = nav.ImageView
+type ImageView = element.ImageView
 
 // Judged One thing that was judged.
-type Judged = nav.Judged
+type Judged = build.Judged
 
 // KeptDraft What was typed and not saved.
 type KeptDraft struct {
@@ -255,16 +262,16 @@ type KeptDraft struct {
 }
 
 // LampView A live yes or no.
-type LampView = nav.LampView
+type LampView = element.LampView
 
 // Leads Where a way leads.
-type Leads = nav.Leads
+type Leads = build.Leads
 
 // LedInput One input of the target.
-type LedInput = nav.LedInput
+type LedInput = build.LedInput
 
 // LineView A line of a trend.
-type LineView = nav.LineView
+type LineView = element.LineView
 
 // ListChoice How a user likes a list: what narrows and orders it, and widths.
 type ListChoice struct {
@@ -276,7 +283,7 @@ type ListChoice struct {
 }
 
 // ListView A stretch of a list.
-type ListView = nav.ListView
+type ListView = element.ListView
 
 // LiveEvent Elements whose live values changed.
 type LiveEvent struct {
@@ -286,7 +293,7 @@ type LiveEvent struct {
 }
 
 // Look How a list was left.
-type Look = nav.Look
+type Look = place.Look
 
 // LookRequest How lists of a place were left.
 type LookRequest struct {
@@ -302,10 +309,10 @@ type Looked struct {
 }
 
 // MarkView A text on a figure.
-type MarkView = nav.MarkView
+type MarkView = element.MarkView
 
 // May Whether a role may be on a screen.
-type May = nav.May
+type May = words.May
 
 // Me Who is signed in.
 type Me struct {
@@ -330,7 +337,7 @@ type MyRights struct {
 }
 
 // NameInfo A name that a condition may use.
-type NameInfo = nav.NameInfo
+type NameInfo = build.NameInfo
 
 // NeededInput An input that the screen needs and has not got.
 type NeededInput struct {
@@ -401,7 +408,7 @@ type Person struct {
 }
 
 // Pick A record that the user is to choose first.
-type Pick = nav.Pick
+type Pick = use.Pick
 
 // PictureKept A picture that is kept, by the digest of its bytes.
 type PictureKept struct {
@@ -410,13 +417,13 @@ type PictureKept struct {
 }
 
 // PictureView A picture of the project on a button.
-type PictureView = nav.PictureView
+type PictureView = use.PictureView
 
 // Place A screen with its inputs, mode and view.
-type Place = nav.Place
+type Place = place.Place
 
 // PointView A bar with its parts.
-type PointView = nav.PointView
+type PointView = element.PointView
 
 // Pointer A place of a trail; at a depth the dialogs over it, 0 the screen itself.
 type Pointer struct {
@@ -426,7 +433,7 @@ type Pointer struct {
 }
 
 // Position Where a record stands in the list come from.
-type Position = nav.Position
+type Position = use.Position
 
 // PractiseRequest A press in build: acts, and is rolled back.
 type PractiseRequest struct {
@@ -536,7 +543,7 @@ type ProjectInfo struct {
 }
 
 // Proposal One way to give an input its value.
-type Proposal = nav.Proposal
+type Proposal = build.Proposal
 
 // ProposalRequest Which input of which target is to be bound.
 type ProposalRequest struct {
@@ -549,13 +556,13 @@ type ProposalRequest struct {
 }
 
 // Question What the user is asked before anything is done.
-type Question = nav.Question
+type Question = press.Question
 
 // RailDrawer How a rail that is a drawer opens, besides by gates, and how far.
 type RailDrawer = project.RailDrawer
 
 // RailView A strip shared by many screens.
-type RailView = nav.RailView
+type RailView = use.RailView
 
 // RecentPlace A place of the trail.
 type RecentPlace struct {
@@ -567,7 +574,7 @@ type RecentPlace struct {
 }
 
 // RecordInfo The screen’s own record.
-type RecordInfo = nav.RecordInfo
+type RecordInfo = use.RecordInfo
 
 // Released A release.
 type Released struct {
@@ -575,7 +582,7 @@ type Released struct {
 }
 
 // RightsTable Who may do what, of the whole project.
-type RightsTable = nav.RightsTable
+type RightsTable = build.RightsTable
 
 // RolesChange The roles that a person is to have.
 type RolesChange struct {
@@ -583,7 +590,7 @@ type RolesChange struct {
 }
 
 // RowView A row.
-type RowView = nav.RowView
+type RowView = element.RowView
 
 // Rows A condition as rows of field, comparison and value.
 type Rows = cond.Rows
@@ -602,22 +609,22 @@ type RowsRequest struct {
 type Sample = plant.Sample
 
 // ScreenMay A screen that one may be on.
-type ScreenMay = nav.ScreenMay
+type ScreenMay = words.ScreenMay
 
 // ScreenRow Who may be on one screen.
-type ScreenRow = nav.ScreenRow
+type ScreenRow = build.ScreenRow
 
 // SeenBy How a role alone would see a way.
-type SeenBy = nav.SeenBy
+type SeenBy = build.SeenBy
 
 // SeveralView What can be done with chosen rows.
-type SeveralView = nav.SeveralView
+type SeveralView = use.SeveralView
 
 // SharedCondition A named condition and where it is used.
-type SharedCondition = nav.SharedCondition
+type SharedCondition = build.SharedCondition
 
 // SharedUse A shared gate as a way uses it.
-type SharedUse = nav.SharedUse
+type SharedUse = build.SharedUse
 
 // Shown A place of a trail, resolved.
 type Shown struct {
@@ -658,7 +665,7 @@ type SignInAttempt struct {
 type Signature = cond.Signature
 
 // Sort One part of the order of a list.
-type Sort = nav.Sort
+type Sort = ask.Sort
 
 // Status What the program can reach.
 type Status struct {
@@ -667,16 +674,16 @@ type Status struct {
 }
 
 // StepView The neighbours of the record, and the buttons that step there.
-type StepView = nav.StepView
+type StepView = use.StepView
 
 // TabView A tab.
-type TabView = nav.TabView
+type TabView = element.TabView
 
 // TableCell What one role may do with one table.
-type TableCell = nav.TableCell
+type TableCell = build.TableCell
 
 // TableMay What one may do with one table.
-type TableMay = nav.TableMay
+type TableMay = words.TableMay
 
 // TableOrder defines model for TableOrder.
 type TableOrder struct {
@@ -701,10 +708,10 @@ type TableOrders struct {
 }
 
 // TableRow What each role may do with one table.
-type TableRow = nav.TableRow
+type TableRow = build.TableRow
 
 // TabsView A block of tabs.
-type TabsView = nav.TabsView
+type TabsView = element.TabsView
 
 // TakeRequest A draft of another tab to go on with here, or to forget.
 type TakeRequest struct {
@@ -718,7 +725,7 @@ type TakeRequest struct {
 type TextProblem = cond.Problem
 
 // TextView A text.
-type TextView = nav.TextView
+type TextView = element.TextView
 
 // ThenPress The press that follows when a dialog came back: of what opened it, with what it came back with.
 type ThenPress struct {
@@ -740,31 +747,31 @@ type Title struct {
 type Trend map[string][]Sample
 
 // TrendView Live numbers over time.
-type TrendView = nav.TrendView
+type TrendView = element.TrendView
 
 // Turn One comparison that would have to change.
 type Turn = cond.Turn
 
 // Use A place where a shared condition is used.
-type Use = nav.Use
+type Use = plan.Use
 
 // VarInfo A variable with its value, in words.
-type VarInfo = nav.VarInfo
+type VarInfo = use.VarInfo
 
 // Verdict What a gate is for one user at one place.
-type Verdict = nav.Verdict
+type Verdict = use.Verdict
 
 // View A screen as it is drawn.
-type View = nav.View
+type View = use.View
 
 // WayIn A way into a screen.
-type WayIn = nav.WayIn
+type WayIn = build.WayIn
 
 // WayOut A way out of a screen.
-type WayOut = nav.WayOut
+type WayOut = build.WayOut
 
 // WayView A way that no element sets off.
-type WayView = nav.WayView
+type WayView = use.WayView
 
 // WhyRequest Which way is asked about, for whom, and where.
 type WhyRequest struct {

@@ -8,11 +8,16 @@ import (
 	"testing"
 	"time"
 
+	_ "ambergate/core/kinds"
+
 	"cel.dev/cel-go/cel"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/place"
+	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/use"
 )
 
 const buttons = 50
@@ -36,7 +41,7 @@ func text(n int) string {
 	return fmt.Sprintf(c, n)
 }
 
-func bigScreen(b *testing.B) *nav.App {
+func bigScreen(b *testing.B) *plan.App {
 	b.Helper()
 	elements := map[string]any{}
 	for i := range buttons {
@@ -70,7 +75,7 @@ func bigScreen(b *testing.B) *nav.App {
 	if err != nil {
 		b.Fatal(err)
 	}
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil || len(app.Problems) > 0 {
 		b.Fatal(err, app.Problems)
 	}
@@ -78,24 +83,24 @@ func bigScreen(b *testing.B) *nav.App {
 }
 
 // oneRow is a record in memory.
-type oneRow struct{ nav.Records }
+type oneRow struct{ ask.Records }
 
-func (oneRow) Fetch(_ context.Context, q nav.Query) (nav.Page, error) {
+func (oneRow) Fetch(_ context.Context, q ask.Query) (ask.Page, error) {
 	hours, _ := cond.Parse(cond.Type{Kind: cond.Decimal}, "2.5")
 	all := map[string]cond.Value{"f_id": cond.Int(1), "f_state": cond.String("open"), "f_sev": cond.String("high"), "f_hours": hours, "f_count": cond.Int(3)}
-	row := &nav.Row{Table: q.Table.ID, Key: "1", Version: "1", Values: map[string]cond.Value{}}
+	row := &ask.Row{Table: q.Table.ID, Key: "1", Version: "1", Values: map[string]cond.Value{}}
 	for _, p := range q.Paths {
 		row.Values[p] = all[p]
 	}
-	return nav.Page{Rows: []*nav.Row{row}}, nil
+	return ask.Page{Rows: []*ask.Row{row}}, nil
 }
 
 // BenchmarkResolveScreen resolves a screen of 50 conditional buttons, from the fetched record to what is drawn.
 func BenchmarkResolveScreen(b *testing.B) {
 	app := bigScreen(b)
-	user := &nav.User{ID: "u", Name: "U", Roles: map[string]bool{"r_t": true}}
-	place := nav.Place{Screen: "s_1", Mode: "view", Inputs: map[string]string{"i_d": "1"}}
-	o, err := app.Open(context.Background(), user, place, nav.Sources{Records: oneRow{}, Now: time.Now()})
+	user := &ask.User{ID: "u", Name: "U", Roles: map[string]bool{"r_t": true}}
+	place := place.Place{Screen: "s_1", Mode: "view", Inputs: map[string]string{"i_d": "1"}}
+	o, err := use.Open(context.Background(), app, user, place, use.Sources{Records: oneRow{}, Now: time.Now()})
 	if err != nil {
 		b.Fatal(err)
 	}

@@ -8,6 +8,8 @@ import (
 	"fmt"
 	"time"
 
+	_ "ambergate/core/kinds"
+
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/project"

@@ -4,7 +4,7 @@ import (
 	"testing"
 
 	"ambergate/core/check"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -18,7 +18,7 @@ func TestDemoProjectsCompile(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		app, err := nav.Compile(p)
+		app, err := plan.Compile(p)
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -9,7 +9,7 @@ import (
 	"testing"
 
 	"ambergate/core/check"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -30,7 +30,7 @@ func decoded(t *testing.T, id string) *project.Project {
 // wired says of every way of a project where it leads and with what, by ids: no name is in it.
 func wired(t *testing.T, p *project.Project) map[string]string {
 	t.Helper()
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil {
 		t.Fatal(err)
 	}

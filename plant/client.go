@@ -15,8 +15,8 @@ import (
 	"github.com/gopcua/opcua/id"
 	"github.com/gopcua/opcua/ua"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 )
 
 // How often things happen, and how old they may be.
@@ -286,21 +286,21 @@ func (n *node) keep(now time.Time) {
 }
 
 // Read gives the newest value of a node with its quality; it never waits. It implements nav.Tags.
-func (c *Client) Read(ref nav.TagRef) nav.Reading {
+func (c *Client) Read(ref ask.TagRef) ask.Reading {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	n := c.nodes[ref.Node]
 	switch {
 	case c.client == nil:
-		return nav.Reading{Value: cond.UnknownBecause("the plant is not connected")}
+		return ask.Reading{Value: cond.UnknownBecause("the plant is not connected")}
 	case !c.good():
-		return nav.Reading{Value: cond.UnknownBecause("the plant does not answer")}
+		return ask.Reading{Value: cond.UnknownBecause("the plant does not answer")}
 	case n == nil || !n.known:
-		return nav.Reading{Value: cond.UnknownBecause("not read yet")}
+		return ask.Reading{Value: cond.UnknownBecause("not read yet")}
 	case n.status != ua.StatusOK:
-		return nav.Reading{Value: cond.UnknownBecause("the plant says this value is bad"), At: n.at.UnixMilli()}
+		return ask.Reading{Value: cond.UnknownBecause("the plant says this value is bad"), At: n.at.UnixMilli()}
 	}
-	return nav.Reading{Value: valueOf(n.value), At: n.at.UnixMilli()}
+	return ask.Reading{Value: valueOf(n.value), At: n.at.UnixMilli()}
 }
 
 func valueOf(v *ua.Variant) cond.Value {

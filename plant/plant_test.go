@@ -8,8 +8,8 @@ import (
 	"testing"
 	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/plant/sim"
 )
 
@@ -51,7 +51,7 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 	defer c.Close()
 	within(t, 5*time.Second, "connected", c.Good)
 	ctx := context.Background()
-	read := func(name string) cond.Value { return c.Read(nav.TagRef{Source: "so_plant", Node: name}).Value }
+	read := func(name string) cond.Value { return c.Read(ask.TagRef{Source: "so_plant", Node: name}).Value }
 
 	names := []string{"UT.drive.running", "UT.drive.speed", "UT.drive.stop", "UT.wind.alarm", "UT.none"}
 	c.Watch(ctx, names, 2*time.Second)

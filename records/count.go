@@ -8,7 +8,7 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 )
 
 // countBound is how far a list is counted exactly.
@@ -16,19 +16,19 @@ const countBound = 10_000
 
 // Count counts what a query finds, exactly up to a bound. With a cursor it counts what lies
 // beyond it, in the query's direction.
-func (r *Reader) Count(ctx context.Context, q nav.Query) (nav.Count, error) {
+func (r *Reader) Count(ctx context.Context, q ask.Query) (ask.Count, error) {
 	if q.Rights == nil {
-		return nav.Count{}, errNoRights
+		return ask.Count{}, errNoRights
 	}
 	f := &fetch{statement: newStatement(r.project, q.Table, q.Rights)}
 	var stretches []probe
 	if q.After != "" {
 		if err := f.addOrder(q); err != nil {
-			return nav.Count{}, err
+			return ask.Count{}, err
 		}
 		cursor, err := f.cursorOf(q)
 		if err != nil {
-			return nav.Count{}, err
+			return ask.Count{}, err
 		}
 		stretches = f.stretches(cursor, q.Back)
 	} else {
@@ -36,7 +36,7 @@ func (r *Reader) Count(ctx context.Context, q nav.Query) (nav.Count, error) {
 	}
 	where, err := f.where(q)
 	if err != nil {
-		return nav.Count{}, err
+		return ask.Count{}, err
 	}
 	var parts []string
 	for _, p := range stretches {
@@ -45,10 +45,10 @@ func (r *Reader) Count(ctx context.Context, q nav.Query) (nav.Count, error) {
 	sql := fmt.Sprintf("select count(*) from (select 1 from ((%s)) s limit %d) x", strings.Join(parts, ") union all ("), countBound+1)
 	var n int
 	if err := r.db.QueryRow(ctx, sql, f.args...).Scan(&n); err != nil && !errors.Is(err, pgx.ErrNoRows) {
-		return nav.Count{}, notFoundIfMisfit(err, "count "+q.Table.Label)
+		return ask.Count{}, notFoundIfMisfit(err, "count "+q.Table.Label)
 	}
 	if n > countBound {
-		return nav.Count{N: countBound, More: true}, nil
+		return ask.Count{N: countBound, More: true}, nil
 	}
-	return nav.Count{N: n}, nil
+	return ask.Count{N: n}, nil
 }

@@ -4,7 +4,7 @@ import (
 	"encoding/base64"
 	"encoding/json"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 )
 
 func (f *fetch) equalPrefix(cursor []*string) []string {
@@ -40,7 +40,7 @@ func readCursor(cursor string, n int) ([]*string, error) {
 		err = json.Unmarshal(text, &parts)
 	}
 	if err != nil || len(parts) != n {
-		return nil, &nav.Refusal{Code: "bad-cursor", What: "The list has been ordered anew.", Then: "Load it again."}
+		return nil, &ask.Refusal{Code: "bad-cursor", What: "The list has been ordered anew.", Then: "Load it again."}
 	}
 	return parts, nil
 }

@@ -6,7 +6,7 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/core/project"
 )
 
@@ -27,7 +27,7 @@ func (s *Source) Snapshot(ctx context.Context, p *project.Project, run func(*Rea
 }
 
 // Each calls a function with each record that a query finds, in order, as they come in.
-func (r *Reader) Each(ctx context.Context, q nav.Query, each func(*nav.Row) error) error {
+func (r *Reader) Each(ctx context.Context, q ask.Query, each func(*ask.Row) error) error {
 	f, err := r.prepareFetch(q)
 	if err != nil {
 		return err

@@ -8,7 +8,7 @@ import (
 
 	"github.com/jackc/pgx/v5/pgconn"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/core/project"
 )
 
@@ -37,7 +37,7 @@ func fieldError(err error, t *project.Table, doing string) error {
 	case "22003", "22P02", "22007", "22008":
 		words = "This value does not fit."
 	case "42501":
-		return &nav.Refusal{Code: "no-grant", What: "The database does not allow this program to change " + strings.ToLower(t.Label) + ".", Then: "Tell the person who runs it."}
+		return &ask.Refusal{Code: "no-grant", What: "The database does not allow this program to change " + strings.ToLower(t.Label) + ".", Then: "Tell the person who runs it."}
 	default:
 		return fmt.Errorf("%s: %w", doing, err)
 	}
@@ -46,10 +46,10 @@ func fieldError(err error, t *project.Table, doing string) error {
 	}
 	for _, f := range t.Fields {
 		if f.Column == column {
-			return &nav.FieldErrors{Fields: map[string]string{f.ID: words}}
+			return &ask.FieldErrors{Fields: map[string]string{f.ID: words}}
 		}
 	}
-	return &nav.Refusal{Code: "not-accepted", What: "The database did not accept this: " + words, Then: "Change what you entered and try again."}
+	return &ask.Refusal{Code: "not-accepted", What: "The database did not accept this: " + words, Then: "Change what you entered and try again."}
 }
 
 // checkColumn finds the column that a check is named after, as PostgreSQL names them: table_column_check.

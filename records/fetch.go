@@ -10,33 +10,33 @@ import (
 
 	"github.com/jackc/pgx/v5/pgconn"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 )
 
 // Fetch runs one query as one statement. A key or filter value that cannot be one of the
 // column's type finds nothing.
-func (r *Reader) Fetch(ctx context.Context, q nav.Query) (nav.Page, error) {
+func (r *Reader) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
 	f, err := r.prepareFetch(q)
 	if err != nil {
-		return nav.Page{}, err
+		return ask.Page{}, err
 	}
 	rows, err := r.db.Query(ctx, f.sql, f.args...)
 	if err != nil {
-		return nav.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
+		return ask.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
 	}
 	defer rows.Close()
-	var page nav.Page
+	var page ask.Page
 	for rows.Next() {
 		values, err := rows.Values()
 		if err != nil {
-			return nav.Page{}, fmt.Errorf("read a row of %s: %w", q.Table.Label, err)
+			return ask.Page{}, fmt.Errorf("read a row of %s: %w", q.Table.Label, err)
 		}
 		page.Rows = append(page.Rows, f.row(q, values))
 	}
 	if err := rows.Err(); err != nil {
-		return nav.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
+		return ask.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
 	}
 	if q.Limit > 0 && len(page.Rows) > q.Limit {
 		page.Rows = page.Rows[:q.Limit]
@@ -80,7 +80,7 @@ func sortedAsks(asks map[string]*cond.Pred) []string {
 	return names
 }
 
-func (r *Reader) prepareFetch(q nav.Query) (*fetch, error) {
+func (r *Reader) prepareFetch(q ask.Query) (*fetch, error) {
 	if q.Rights == nil {
 		return nil, errNoRights
 	}
@@ -135,8 +135,8 @@ func (s *statement) version() string {
 	return "t0.xmin::text"
 }
 
-func (f *fetch) row(q nav.Query, values []any) *nav.Row {
-	row := &nav.Row{Table: q.Table.ID, Values: make(map[string]cond.Value, len(q.Paths))}
+func (f *fetch) row(q ask.Query, values []any) *ask.Row {
+	row := &ask.Row{Table: q.Table.ID, Values: make(map[string]cond.Value, len(q.Paths))}
 	row.Version, _ = values[0].(string)
 	values = values[1:]
 	keys := make([]string, len(q.Table.Key))
@@ -156,7 +156,7 @@ func (f *fetch) row(q nav.Query, values []any) *nav.Row {
 }
 
 // tell notes what was asked of a record, and hides what lies behind hidden parents.
-func (f *fetch) tell(row *nav.Row, values []any) {
+func (f *fetch) tell(row *ask.Row, values []any) {
 	if len(f.asked) > 0 {
 		row.May = map[string]bool{}
 	}

@@ -7,8 +7,8 @@ import (
 	"sort"
 	"strings"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 )
 
@@ -16,7 +16,7 @@ import (
 const groupRows = 5_000
 
 // Group counts or sums records by a field and within that by another. Groups come largest first.
-func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, error) {
+func (r *Reader) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, error) {
 	if q.Rights == nil {
 		return nil, errNoRights
 	}
@@ -63,7 +63,7 @@ func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, erro
 		titles = append(titles, f)
 		columns = append(columns, sql)
 	}
-	where, err := s.where(nav.Query{Table: q.Table, Match: q.Match, Rights: q.Rights})
+	where, err := s.where(ask.Query{Table: q.Table, Match: q.Match, Rights: q.Rights})
 	if err != nil {
 		return nil, err
 	}
@@ -80,7 +80,7 @@ func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, erro
 		return nil, fmt.Errorf("count %s: %w", q.Table.Label, gone(err))
 	}
 	defer rows.Close()
-	byValue := map[string]*nav.Group{}
+	byValue := map[string]*ask.Group{}
 	for rows.Next() {
 		values, err := rows.Values()
 		if err != nil {
@@ -101,7 +101,7 @@ func (r *Reader) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, erro
 var measures = map[string]string{"sum": "coalesce(sum(%s), 0)::float8", "mean": "coalesce(avg(%s), 0)::float8", "most": "coalesce(max(%s), 0)::float8"}
 
 // span cuts a column of time down to the first day of its day, week or month.
-func (s *statement) span(column string, field *project.Column, q nav.GroupQuery) (string, error) {
+func (s *statement) span(column string, field *project.Column, q ask.GroupQuery) (string, error) {
 	if !slices.Contains([]string{"day", "week", "month"}, q.Span) || field.Type != "date" && field.Type != "moment" {
 		return "", fmt.Errorf("count %s by %s: no span of time", q.Table.Label, q.Span)
 	}
@@ -125,7 +125,7 @@ func groupPlaces(n int) string {
 	return strings.Join(places, ", ")
 }
 
-func addGroup(groups map[string]*nav.Group, q nav.GroupQuery, field *project.Column, titles []*project.Column, values []any) {
+func addGroup(groups map[string]*ask.Group, q ask.GroupQuery, field *project.Column, titles []*project.Column, values []any) {
 	n, _ := values[1].(float64)
 	value := valueOf(field, values[3])
 	if unseen, _ := values[2].(bool); unseen {
@@ -134,7 +134,7 @@ func addGroup(groups map[string]*nav.Group, q nav.GroupQuery, field *project.Col
 	id := value.Kind().String() + value.Wire()
 	g := groups[id]
 	if g == nil {
-		g = &nav.Group{Value: value, Row: &nav.Row{Table: q.Table.ID, Values: map[string]cond.Value{}}}
+		g = &ask.Group{Value: value, Row: &ask.Row{Table: q.Table.ID, Values: map[string]cond.Value{}}}
 		for i, path := range q.Title {
 			g.Row.Values[path] = valueOf(titles[i], values[4+i])
 		}
@@ -142,13 +142,13 @@ func addGroup(groups map[string]*nav.Group, q nav.GroupQuery, field *project.Col
 	}
 	g.N += n
 	if part, ok := values[0].(string); ok && q.Split != "" {
-		g.Parts = append(g.Parts, nav.GroupPart{Value: part, N: n})
+		g.Parts = append(g.Parts, ask.GroupPart{Value: part, N: n})
 	}
 }
 
 // latest gives the last points in the order of time; those without a time are left out.
-func latest(groups map[string]*nav.Group, limit int) []nav.Group {
-	var out []nav.Group
+func latest(groups map[string]*ask.Group, limit int) []ask.Group {
+	var out []ask.Group
 	for _, g := range groups {
 		if g.Value.Known() && !g.Value.IsNull() {
 			out = append(out, *g)
@@ -161,8 +161,8 @@ func latest(groups map[string]*nav.Group, limit int) []nav.Group {
 	return out
 }
 
-func largest(groups map[string]*nav.Group, limit int) []nav.Group {
-	out := make([]nav.Group, 0, len(groups))
+func largest(groups map[string]*ask.Group, limit int) []ask.Group {
+	out := make([]ask.Group, 0, len(groups))
 	for _, g := range groups {
 		sort.Slice(g.Parts, func(i, j int) bool { return g.Parts[i].Value < g.Parts[j].Value })
 		out = append(out, *g)

@@ -7,8 +7,8 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 )
 
@@ -32,7 +32,7 @@ var deletes = map[string]string{"a": "kept", "r": "kept", "c": "deleted", "n": "
 
 // Hanging tells what refers to a record: of tables that the project knows what the rights let be
 // seen, of others only how much it is.
-func (r *Reader) Hanging(ctx context.Context, t *project.Table, key string, rights nav.RowRules) ([]nav.Hanging, error) {
+func (r *Reader) Hanging(ctx context.Context, t *project.Table, key string, rights ask.RowRules) ([]ask.Hanging, error) {
 	rows, err := r.db.Query(ctx, referringSQL, relation(r.project, t))
 	if err != nil {
 		return nil, fmt.Errorf("find what refers to %s: %w", t.Label, err)
@@ -44,7 +44,7 @@ func (r *Reader) Hanging(ctx context.Context, t *project.Table, key string, righ
 	if err != nil {
 		return nil, fmt.Errorf("find what refers to %s: %w", t.Label, err)
 	}
-	var out []nav.Hanging
+	var out []ask.Hanging
 	for _, f := range found {
 		h, err := r.hangingBy(ctx, t, key, f, rights)
 		if err != nil {
@@ -57,21 +57,21 @@ func (r *Reader) Hanging(ctx context.Context, t *project.Table, key string, righ
 	return out, nil
 }
 
-func (r *Reader) hangingBy(ctx context.Context, t *project.Table, key string, f referring, rights nav.RowRules) (nav.Hanging, error) {
-	h := nav.Hanging{Label: strings.ReplaceAll(f.table, "_", " "), Then: deletes[f.action]}
+func (r *Reader) hangingBy(ctx context.Context, t *project.Table, key string, f referring, rights ask.RowRules) (ask.Hanging, error) {
+	h := ask.Hanging{Label: strings.ReplaceAll(f.table, "_", " "), Then: deletes[f.action]}
 	for _, child := range r.project.Tables {
 		if relation(r.project, child) != (pgx.Identifier{f.schema, f.table}).Sanitize() {
 			continue
 		}
 		for _, field := range child.Fields {
 			if field.References == t.ID && len(f.columns) == 1 && field.Column == f.columns[0] {
-				n, err := r.Count(ctx, nav.Query{Table: child, Rights: rights, Match: []nav.Match{{Path: field.ID, Compare: "is", Value: cond.Key(key)}}})
+				n, err := r.Count(ctx, ask.Query{Table: child, Rights: rights, Match: []ask.Match{{Path: field.ID, Compare: "is", Value: cond.Key(key)}}})
 				h.Label, h.N = child.Label, n.N
 				return h, err
 			}
 		}
 	}
-	s := newStatement(r.project, t, nav.EveryRow)
+	s := newStatement(r.project, t, ask.EveryRow)
 	where, err := s.keyIs(key)
 	if err != nil {
 		return h, err

@@ -5,11 +5,11 @@ import (
 	"net/url"
 	"strings"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 )
 
-func (s *statement) where(q nav.Query) ([]string, error) {
+func (s *statement) where(q ask.Query) ([]string, error) {
 	var out []string
 	if q.Key != "" {
 		sql, err := s.keyIs(q.Key)
@@ -95,7 +95,7 @@ func (s *statement) find(paths []string, word string) (string, error) {
 }
 
 // match writes one comparison, null-safe by what is bound: "is" with empty becomes "is null".
-func (s *statement) match(m nav.Match) (string, error) {
+func (s *statement) match(m ask.Match) (string, error) {
 	sql, field, err := s.column(m.Path)
 	if err != nil {
 		return "", err

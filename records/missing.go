@@ -9,7 +9,7 @@ import (
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgconn"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/core/project"
 )
 
@@ -68,7 +68,7 @@ func (s *Source) Missing(ctx context.Context, p *project.Project, source string)
 func gone(err error) error {
 	var pg *pgconn.PgError
 	if errors.As(err, &pg) && (pg.Code == "42703" || pg.Code == "42P01") {
-		return &nav.Refusal{Code: "broken", What: "Something that this screen reads is gone from the database.", Then: "Tell the person who builds this application: the findings say what it is."}
+		return &ask.Refusal{Code: "broken", What: "Something that this screen reads is gone from the database.", Then: "Tell the person who builds this application: the findings say what it is."}
 	}
 	return err
 }

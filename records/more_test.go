@@ -8,8 +8,8 @@ import (
 	"testing"
 	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 	"ambergate/records"
 )
@@ -29,7 +29,7 @@ func points(p *project.Project) *project.Table {
 func TestKeysOfSeveralFields(t *testing.T) {
 	p := tarnhorn(t)
 	table := points(p)
-	page := fetch(t, up.Records.Reader(p), nav.Query{Rights: nav.EveryRow, Table: table, Paths: []string{"f_outcome"}, Key: "3~2", Limit: 1})
+	page := fetch(t, up.Records.Reader(p), ask.Query{Rights: ask.EveryRow, Table: table, Paths: []string{"f_outcome"}, Key: "3~2", Limit: 1})
 	if len(page.Rows) != 1 || page.Rows[0].Key != "3~2" {
 		t.Fatalf("%+v", page.Rows)
 	}
@@ -38,7 +38,7 @@ func TestKeysOfSeveralFields(t *testing.T) {
 		if err := press.Update(ctx, table, "3~2", map[string]cond.Value{"f_outcome": cond.String("bad")}); err != nil {
 			return err
 		}
-		changed := fetch(t, press, nav.Query{Rights: nav.EveryRow, Table: table, Paths: []string{"f_outcome"}, Match: []nav.Match{{Path: "f_insp", Compare: "is", Value: cond.Int(3)}, {Path: "f_outcome", Compare: "is", Value: cond.String("bad")}}})
+		changed := fetch(t, press, ask.Query{Rights: ask.EveryRow, Table: table, Paths: []string{"f_outcome"}, Match: []ask.Match{{Path: "f_insp", Compare: "is", Value: cond.Int(3)}, {Path: "f_outcome", Compare: "is", Value: cond.String("bad")}}})
 		if len(changed.Rows) != 1 || changed.Rows[0].Key != "3~2" {
 			t.Errorf("changed were %v", keys(changed.Rows))
 		}
@@ -50,7 +50,7 @@ func TestKeysOfSeveralFields(t *testing.T) {
 	// Pages over such a table are whole as well.
 	var got []string
 	for after := ""; ; {
-		page := fetch(t, up.Records.Reader(p), nav.Query{Rights: nav.EveryRow, Table: table, Order: []nav.Sort{{Path: "f_outcome", Desc: true}, {Path: "f_measured"}}, Limit: 97, After: after})
+		page := fetch(t, up.Records.Reader(p), ask.Query{Rights: ask.EveryRow, Table: table, Order: []ask.Sort{{Path: "f_outcome", Desc: true}, {Path: "f_measured"}}, Limit: 97, After: after})
 		got = append(got, keys(page.Rows)...)
 		if after = page.Next; after == "" {
 			break
@@ -71,7 +71,7 @@ func TestKeysOfSeveralFields(t *testing.T) {
 func TestSumsAndRanges(t *testing.T) {
 	p := tarnhorn(t)
 	ctx := context.Background()
-	groups, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Measure: "sum", Of: "f_distance"})
+	groups, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Measure: "sum", Of: "f_distance"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -82,7 +82,7 @@ func TestSumsAndRanges(t *testing.T) {
 	}
 	day := stageDay(-10)
 	for compare, sign := range map[string]string{"atLeast": ">=", "atMost": "<="} {
-		n, err := up.Records.Reader(p).Count(ctx, nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_defects"], Match: []nav.Match{{Path: "f_due", Compare: compare, Value: cond.DateOf(day)}}})
+		n, err := up.Records.Reader(p).Count(ctx, ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_defects"], Match: []ask.Match{{Path: "f_due", Compare: compare, Value: cond.DateOf(day)}}})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -90,7 +90,7 @@ func TestSumsAndRanges(t *testing.T) {
 			t.Errorf("%s: %d, want %d", compare, n.N, want)
 		}
 	}
-	byLift, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_defects"], By: "f_cabin.f_lift", Title: []string{"f_cabin.f_lift.f_name"}, Limit: 2})
+	byLift, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables["t_defects"], By: "f_cabin.f_lift", Title: []string{"f_cabin.f_lift.f_name"}, Limit: 2})
 	if err != nil || len(byLift) != 2 {
 		t.Errorf("by a parent's parent: %+v %v", byLift, err)
 	}
@@ -106,7 +106,7 @@ func TestSpansOfTime(t *testing.T) {
 		{"t_wind", "f_at", "f_mean", "mean", "month", "select avg(mean)::float8 from tarnhorn.wind where date_trunc('month', at at time zone 'UTC')::date = "},
 		{"t_inspections", "f_done", "", "count", "month", "select count(*)::float8 from tarnhorn.inspections where date_trunc('month', done_on)::date = "},
 	} {
-		groups, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables[tc.table], By: tc.by, Of: tc.of, Measure: tc.measure, Span: tc.span, Zone: "UTC", Limit: 5})
+		groups, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables[tc.table], By: tc.by, Of: tc.of, Measure: tc.measure, Span: tc.span, Zone: "UTC", Limit: 5})
 		if err != nil || len(groups) == 0 || len(groups) > 5 {
 			t.Errorf("%s by %s: %d points, %v", tc.table, tc.span, len(groups), err)
 			continue
@@ -122,10 +122,10 @@ func TestSpansOfTime(t *testing.T) {
 			}
 		}
 	}
-	if _, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Span: "week"}); err == nil {
+	if _, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Span: "week"}); err == nil {
 		t.Error("a text is cut into weeks")
 	}
-	if _, err := up.Records.Reader(p).Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: p.Tables["t_wind"], By: "f_at", Span: "week'; drop table x; --"}); err == nil {
+	if _, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables["t_wind"], By: "f_at", Span: "week'; drop table x; --"}); err == nil {
 		t.Error("a span that does not exist is taken")
 	}
 }
@@ -154,8 +154,8 @@ func TestWhatIsMissingInTheDatabase(t *testing.T) {
 	if err != nil || !slices.Equal(missing, want) {
 		t.Errorf("%+v %v", missing, err)
 	}
-	var r *nav.Refusal
-	_, err = up.Records.Reader(p).Fetch(context.Background(), nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_cabins"], Paths: []string{"f_wear"}, Limit: 1})
+	var r *ask.Refusal
+	_, err = up.Records.Reader(p).Fetch(context.Background(), ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_cabins"], Paths: []string{"f_wear"}, Limit: 1})
 	if !errors.As(err, &r) || r.Code != "broken" {
 		t.Errorf("a column that is gone: %v", err)
 	}
@@ -174,7 +174,7 @@ func TestALockedRecordIsToldWithinAMoment(t *testing.T) {
 	done := make(chan error, 1)
 	go func() {
 		done <- up.Records.Try(ctx, p, func(press *records.Press) error {
-			_, err := press.Fetch(ctx, nav.Query{Rights: nav.EveryRow, Table: table, Key: "9", Paths: []string{"f_number"}, Lock: true, Limit: 1})
+			_, err := press.Fetch(ctx, ask.Query{Rights: ask.EveryRow, Table: table, Key: "9", Paths: []string{"f_number"}, Lock: true, Limit: 1})
 			close(held)
 			<-release
 			return err
@@ -183,7 +183,7 @@ func TestALockedRecordIsToldWithinAMoment(t *testing.T) {
 	<-held
 	began := time.Now()
 	err := up.Records.Try(ctx, p, func(press *records.Press) error {
-		_, err := press.Fetch(ctx, nav.Query{Rights: nav.EveryRow, Table: table, Key: "9", Paths: []string{"f_number"}, Lock: true, Limit: 1})
+		_, err := press.Fetch(ctx, ask.Query{Rights: ask.EveryRow, Table: table, Key: "9", Paths: []string{"f_number"}, Lock: true, Limit: 1})
 		return err
 	})
 	close(release)
@@ -201,7 +201,7 @@ func TestWritingToWhatIsGone(t *testing.T) {
 	err := up.Records.Try(ctx, p, func(press *records.Press) error {
 		return press.Update(ctx, p.Tables["t_cabins"], "99999", map[string]cond.Value{"f_note": cond.String("x")})
 	})
-	var refusal *nav.Refusal
+	var refusal *ask.Refusal
 	if !errors.As(err, &refusal) || refusal.Code != "no-record" {
 		t.Errorf("%v", err)
 	}

@@ -9,8 +9,9 @@ import (
 	"strings"
 	"testing"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/records"
 )
@@ -114,23 +115,23 @@ func TestOddTablesAreReadAndChanged(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	row := fetch(t, r, nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_g"], Key: group, Paths: []string{"f_sel", "f_grade", "f_twice", "f_more"}}).Rows[0]
+	row := fetch(t, r, ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_g"], Key: group, Paths: []string{"f_sel", "f_grade", "f_twice", "f_more"}}).Rows[0]
 	if row.Values["f_twice"].Wire() != "6" || row.Values["f_sel"].Wire() != "a ~ b" || !row.Values["f_more"].IsNull() {
 		t.Errorf("%+v", row.Values)
 	}
 	for no, key := range keys {
-		page := fetch(t, r, nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_l"], Key: key, Paths: []string{"f_what", "f_o.f_sel"}})
+		page := fetch(t, r, ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_l"], Key: key, Paths: []string{"f_what", "f_o.f_sel"}})
 		if len(page.Rows) != 1 || page.Rows[0].Values["f_what"].Wire() != "line "+no || page.Rows[0].Key != key || page.Rows[0].Values["f_o.f_sel"].Wire() != "a ~ b" {
 			t.Errorf("key %q of %q finds %+v", key, no, page.Rows)
 		}
 	}
 	for _, code := range []string{"%41", "a~b", "x y"} {
-		if page := fetch(t, r, nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_c"], Key: code, Paths: []string{"f_what"}}); len(page.Rows) != 1 || page.Rows[0].Values["f_what"].Wire() != "what of "+code {
+		if page := fetch(t, r, ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_c"], Key: code, Paths: []string{"f_what"}}); len(page.Rows) != 1 || page.Rows[0].Values["f_what"].Wire() != "what of "+code {
 			t.Errorf("the code %q finds %+v", code, page.Rows)
 		}
 	}
 	// Steps through a key of several columns.
-	q := nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_l"], Order: []nav.Sort{{Path: "f_what", Desc: true}}}
+	q := ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_l"], Order: []ask.Sort{{Path: "f_what", Desc: true}}}
 	whole := fetch(t, r, q).Rows
 	q.After, q.Limit, q.Back = whole[2].Cursor, 1, true
 	if got := fetch(t, r, q).Rows; len(got) != 1 || got[0].Key != whole[1].Key {
@@ -145,16 +146,16 @@ func TestOddTablesAreReadAndChanged(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	hanging, err := r.Hanging(ctx, p.Tables["t_g"], group, nav.EveryRow)
+	hanging, err := r.Hanging(ctx, p.Tables["t_g"], group, ask.EveryRow)
 	if err != nil || len(hanging) != 1 || hanging[0].N != 3 || hanging[0].Label != "Lines" || hanging[0].Then != "kept" {
 		t.Errorf("hanging %+v, %v", hanging, err)
 	}
-	var refusal *nav.Refusal
+	var refusal *ask.Refusal
 	err = do(t, p, "odd-delete", func(press *records.Press) error { return press.Delete(ctx, p.Tables["t_g"], group) })
 	if !errors.As(err, &refusal) || refusal.Code != "in-use" || strings.Contains(refusal.Error(), "constraint") {
 		t.Errorf("deleting what is in use: %v", err)
 	}
-	var wrong *nav.FieldErrors
+	var wrong *ask.FieldErrors
 	err = do(t, p, "odd-domain", func(press *records.Press) error {
 		return press.Update(ctx, p.Tables["t_g"], group, map[string]cond.Value{"f_grade": cond.Int(9)})
 	})
@@ -169,8 +170,8 @@ func TestAViewWithoutAKeyIsReadPageByPage(t *testing.T) {
 		t.Fatal(err)
 	}
 	r := up.Records.Reader(p)
-	q := nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_v"], Paths: []string{"f_name"}, Order: []nav.Sort{{Path: "f_grade"}}}
-	names := func(rows []*nav.Row) (out []string) {
+	q := ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_v"], Paths: []string{"f_name"}, Order: []ask.Sort{{Path: "f_grade"}}}
+	names := func(rows []*ask.Row) (out []string) {
 		for _, row := range rows {
 			out = append(out, row.Values["f_name"].Wire())
 			if row.Key != "" || row.Version == "" {
@@ -191,7 +192,7 @@ func TestAViewWithoutAKeyIsReadPageByPage(t *testing.T) {
 	if len(whole) != 60 || !slices.Equal(got, whole) {
 		t.Errorf("%d rows in pages, %d in all", len(got), len(whole))
 	}
-	if _, err := r.Fetch(context.Background(), nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_v"], Key: "1"}); err == nil {
+	if _, err := r.Fetch(context.Background(), ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_v"], Key: "1"}); err == nil {
 		t.Error("a record without a key is opened")
 	}
 }
@@ -199,16 +200,16 @@ func TestAViewWithoutAKeyIsReadPageByPage(t *testing.T) {
 func TestARelationToAKeyOfSeveralFieldsIsSaidPlainly(t *testing.T) {
 	p := odd(t)
 	p.Tables["t_c"].Fields["f_line"] = &project.Column{ID: "f_line", Column: "what", Alias: "line", Label: "Line", Type: "record", References: "t_l", Nullable: true}
-	_, err := up.Records.Reader(p).Fetch(context.Background(), nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_c"], Paths: []string{"f_line.f_what"}})
-	var refusal *nav.Refusal
+	_, err := up.Records.Reader(p).Fetch(context.Background(), ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_c"], Paths: []string{"f_line.f_what"}})
+	var refusal *ask.Refusal
 	if !errors.As(err, &refusal) || refusal.Code != "broken" || !strings.Contains(refusal.What, "Lines") {
 		t.Errorf("%v", err)
 	}
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil {
 		t.Fatal(err)
 	}
-	said := slices.ContainsFunc(app.Problems, func(one nav.Problem) bool {
+	said := slices.ContainsFunc(app.Problems, func(one plan.Problem) bool {
 		return one.Entity == "t_c" && strings.Contains(one.Problem.Message, "cannot be named by one field")
 	})
 	if !said {
@@ -222,7 +223,7 @@ func TestTwoHundredColumns(t *testing.T) {
 	for i := 1; i < 200; i++ {
 		paths = append(paths, fmt.Sprintf("f_%d", i))
 	}
-	q := nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_w"], Paths: paths, Find: nav.Find{Paths: paths, Words: []string{"v199"}}, Limit: 10}
+	q := ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_w"], Paths: paths, Find: ask.Find{Paths: paths, Words: []string{"v199"}}, Limit: 10}
 	page := fetch(t, up.Records.Reader(p), q)
 	if len(page.Rows) != 10 || page.Next == "" || page.Rows[3].Values["f_199"].Wire() != "v199" {
 		t.Errorf("%d rows", len(page.Rows))

@@ -5,7 +5,7 @@ import (
 	"slices"
 	"strings"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 )
 
 // orderPart is one part of the order that a list is read in. Empty values come last, whichever
@@ -18,7 +18,7 @@ type orderPart struct {
 
 // addOrder adds the user's order and, as the last, the key. One record alone has no order, but
 // still tells its place in it.
-func (f *fetch) addOrder(q nav.Query) error {
+func (f *fetch) addOrder(q ask.Query) error {
 	for _, o := range q.Order {
 		sql, field, err := f.column(o.Path)
 		if err != nil {
@@ -127,7 +127,7 @@ func (f *fetch) looseFrom(i int, back bool) []string {
 }
 
 // assemble writes the whole statement.
-func (f *fetch) assemble(q nav.Query, columns, where []string) (string, error) {
+func (f *fetch) assemble(q ask.Query, columns, where []string) (string, error) {
 	limit := ""
 	if q.Limit > 0 {
 		limit = fmt.Sprintf(" limit %d", q.Limit+1)
@@ -156,7 +156,7 @@ func (f *fetch) assemble(q nav.Query, columns, where []string) (string, error) {
 	return "select * from ((" + strings.Join(parts, ") union all (") + ")) stretches" + limit, nil
 }
 
-func (f *fetch) cursorOf(q nav.Query) ([]*string, error) {
+func (f *fetch) cursorOf(q ask.Query) ([]*string, error) {
 	if q.After == "" {
 		return nil, nil
 	}

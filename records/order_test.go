@@ -6,16 +6,16 @@ import (
 	"slices"
 	"testing"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 )
 
 // orders gives random orders over fields with ties, empty values, ranks, parents and figures.
-func orders(random *rand.Rand) []nav.Sort {
+func orders(random *rand.Rand) []ask.Sort {
 	paths := []string{"f_state", "f_severity", "f_due", "f_cabin.f_number", "f_hours", "f_what", "f_assigned", "f_cabin.n_open"}
-	var out []nav.Sort
+	var out []ask.Sort
 	for _, i := range random.Perm(len(paths))[:1+random.IntN(3)] {
-		out = append(out, nav.Sort{Path: paths[i], Desc: random.IntN(2) == 0})
+		out = append(out, ask.Sort{Path: paths[i], Desc: random.IntN(2) == 0})
 	}
 	return out
 }
@@ -28,7 +28,7 @@ func TestNeighboursAreThoseOfTheWholeList(t *testing.T) {
 	ctx := context.Background()
 	random := rand.New(rand.NewPCG(5, 8))
 	for range 20 {
-		q := nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_defects"], Order: orders(random), Match: []nav.Match{{Path: "f_severity", Compare: "isNot", Value: cond.String("low")}}}
+		q := ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_defects"], Order: orders(random), Match: []ask.Match{{Path: "f_severity", Compare: "isNot", Value: cond.String("low")}}}
 		whole := fetch(t, r, q).Rows
 		for range 12 {
 			i := random.IntN(len(whole))
@@ -68,10 +68,10 @@ func TestNeighboursAreThoseOfTheWholeList(t *testing.T) {
 func TestAPlaceOutlivesItsRecord(t *testing.T) {
 	p := tarnhorn(t)
 	r := up.Records.Reader(p)
-	q := nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_defects"], Order: []nav.Sort{{Path: "f_due"}, {Path: "f_severity", Desc: true}}}
+	q := ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_defects"], Order: []ask.Sort{{Path: "f_due"}, {Path: "f_severity", Desc: true}}}
 	whole := fetch(t, r, q).Rows
 	i := len(whole) / 2
-	q.Match = []nav.Match{{Path: "f_code", Compare: "isNot", Value: cond.String("no such code")}}
+	q.Match = []ask.Match{{Path: "f_code", Compare: "isNot", Value: cond.String("no such code")}}
 	q.Except = whole[i+1].Key
 	q.After, q.Limit = whole[i].Cursor, 1
 	if got := keys(fetch(t, r, q).Rows); !slices.Equal(got, keys(whole[i+2:i+3])) {
@@ -82,8 +82,8 @@ func TestAPlaceOutlivesItsRecord(t *testing.T) {
 func TestFindLooksForEachWordInAnyField(t *testing.T) {
 	p := tarnhorn(t)
 	r := up.Records.Reader(p)
-	q := nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_defects"], Paths: []string{"f_code", "f_what", "f_cabin.f_number"}}
-	q.Find = nav.Find{Paths: q.Paths, Words: []string{"d-2107", "087"}}
+	q := ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_defects"], Paths: []string{"f_code", "f_what", "f_cabin.f_number"}}
+	q.Find = ask.Find{Paths: q.Paths, Words: []string{"d-2107", "087"}}
 	rows := fetch(t, r, q).Rows
 	if len(rows) != 1 || rows[0].Values["f_code"].Wire() != "D-2107" {
 		t.Errorf("found %v", keys(rows))
@@ -92,7 +92,7 @@ func TestFindLooksForEachWordInAnyField(t *testing.T) {
 	if rows := fetch(t, r, q).Rows; len(rows) != 0 {
 		t.Errorf("signs of patterns found %v", keys(rows))
 	}
-	q.Find.Words, q.Match = nil, []nav.Match{{Path: "f_severity", Compare: "in", Values: []cond.Value{cond.String("high"), cond.String("medium")}}}
+	q.Find.Words, q.Match = nil, []ask.Match{{Path: "f_severity", Compare: "in", Values: []cond.Value{cond.String("high"), cond.String("medium")}}}
 	some, err := r.Count(context.Background(), q)
 	q.Match[0].Values = q.Match[0].Values[:1]
 	fewer, _ := r.Count(context.Background(), q)

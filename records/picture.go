@@ -8,14 +8,14 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/core/project"
 )
 
 // Picture gives the bytes of a picture that a record holds; nil when it is empty or the record is
 // gone. Whether the user may see the record was judged by who asks.
 func (r *Reader) Picture(ctx context.Context, t *project.Table, key, field string) ([]byte, error) {
-	s := newStatement(r.project, t, nav.EveryRow)
+	s := newStatement(r.project, t, ask.EveryRow)
 	where, err := s.keyIs(key)
 	if err != nil {
 		return nil, err

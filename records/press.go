@@ -11,8 +11,8 @@ import (
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgconn"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 	"ambergate/fault"
 )
@@ -36,7 +36,7 @@ func (p *Press) Replay(keys []string) { p.replay = keys }
 const Tries = 3
 
 // ErrOtherPress means that the press id was used before by somebody else or for something else.
-var ErrOtherPress = &nav.Refusal{Code: "press-reused", What: "This press was already used for something else.", Then: "Press again."}
+var ErrOtherPress = &ask.Refusal{Code: "press-reused", What: "This press was already used for something else.", Then: "Press again."}
 
 // Stored is what is kept of a press: who pressed, what, and what came of it.
 type Stored struct {
@@ -136,7 +136,7 @@ func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]
 		args = append(args, argOf(t.Fields[id], values[id]))
 		places = append(places, fmt.Sprintf("$%d", len(args)))
 	}
-	s := newStatement(p.project, t, nav.EveryRow)
+	s := newStatement(p.project, t, ask.EveryRow)
 	keys := s.keyColumns()
 	for i, k := range keys {
 		keys[i] = k + "::text"
@@ -177,12 +177,12 @@ func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]
 
 // Update changes fields of one record. Errors that belong to a field are *nav.FieldErrors.
 func (p *Press) Update(ctx context.Context, t *project.Table, key string, values map[string]cond.Value) error {
-	s := newStatement(p.project, t, nav.EveryRow)
+	s := newStatement(p.project, t, ask.EveryRow)
 	var sets []string
 	for _, id := range sortedFields(values) {
 		sets = append(sets, pgx.Identifier{t.Fields[id].Column}.Sanitize()+" = "+s.arg(argOf(t.Fields[id], values[id])))
 	}
-	where, err := s.where(nav.Query{Table: t, Key: key, Rights: nav.EveryRow})
+	where, err := s.where(ask.Query{Table: t, Key: key, Rights: ask.EveryRow})
 	if err != nil {
 		return err
 	}
@@ -191,14 +191,14 @@ func (p *Press) Update(ctx context.Context, t *project.Table, key string, values
 		return fieldError(err, t, "change the "+t.One)
 	}
 	if tag.RowsAffected() == 0 {
-		return &nav.Refusal{Code: "no-record", What: "This " + t.One + " was deleted meanwhile.", Then: "Go back to the list."}
+		return &ask.Refusal{Code: "no-record", What: "This " + t.One + " was deleted meanwhile.", Then: "Go back to the list."}
 	}
 	return nil
 }
 
 // Delete removes one record. What keeps it from being deleted is told as a *nav.Refusal.
 func (p *Press) Delete(ctx context.Context, t *project.Table, key string) error {
-	s := newStatement(p.project, t, nav.EveryRow)
+	s := newStatement(p.project, t, ask.EveryRow)
 	where, err := s.keyIs(key)
 	if err != nil {
 		return err
@@ -207,11 +207,11 @@ func (p *Press) Delete(ctx context.Context, t *project.Table, key string) error 
 	var pg *pgconn.PgError
 	switch {
 	case errors.As(err, &pg) && (pg.Code == "23503" || pg.Code == "23001"):
-		return &nav.Refusal{Code: "in-use", What: "This " + t.One + " cannot be deleted: something else refers to it.", Then: "Delete or change that first."}
+		return &ask.Refusal{Code: "in-use", What: "This " + t.One + " cannot be deleted: something else refers to it.", Then: "Delete or change that first."}
 	case err != nil:
 		return fieldError(err, t, "delete the "+t.One)
 	case tag.RowsAffected() == 0:
-		return &nav.Refusal{Code: "no-record", What: "This " + t.One + " was deleted meanwhile.", Then: "Go back to the list."}
+		return &ask.Refusal{Code: "no-record", What: "This " + t.One + " was deleted meanwhile.", Then: "Go back to the list."}
 	}
 	return nil
 }
@@ -221,8 +221,8 @@ func argOf(f *project.Column, v cond.Value) any {
 	if v.IsNull() {
 		return nil
 	}
-	if f.Type == nav.PictureType {
-		data, _, err := nav.PictureOf(v.Wire())
+	if f.Type == ask.PictureType {
+		data, _, err := ask.PictureOf(v.Wire())
 		if err != nil {
 			return nil
 		}

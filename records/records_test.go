@@ -9,8 +9,8 @@ import (
 	"sync"
 	"testing"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 	"ambergate/demo"
 	"ambergate/demo/stage"
@@ -31,7 +31,7 @@ func tarnhorn(t testing.TB) *project.Project {
 	return p
 }
 
-func fetch(t testing.TB, r nav.Records, q nav.Query) nav.Page {
+func fetch(t testing.TB, r ask.Records, q ask.Query) ask.Page {
 	t.Helper()
 	page, err := r.Fetch(context.Background(), q)
 	if err != nil {
@@ -42,7 +42,7 @@ func fetch(t testing.TB, r nav.Records, q nav.Query) nav.Page {
 
 func TestOneRecordWithItsParents(t *testing.T) {
 	p := tarnhorn(t)
-	page := fetch(t, up.Records.Reader(p), nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_defects"], Key: "107", Paths: []string{"f_code", "f_cabin", "f_cabin.f_number", "f_cabin.f_lift.f_name", "f_hours", "f_due"}})
+	page := fetch(t, up.Records.Reader(p), ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_defects"], Key: "107", Paths: []string{"f_code", "f_cabin", "f_cabin.f_number", "f_cabin.f_lift.f_name", "f_hours", "f_due"}})
 	if len(page.Rows) != 1 {
 		t.Fatalf("%d rows", len(page.Rows))
 	}
@@ -60,12 +60,12 @@ func TestOneRecordWithItsParents(t *testing.T) {
 func TestKeysAndFiltersThatDoNotFitFindNothing(t *testing.T) {
 	p := tarnhorn(t)
 	r := up.Records.Reader(p)
-	for _, q := range []nav.Query{
+	for _, q := range []ask.Query{
 		{Key: "abc"}, {Key: "99999999999999999999"}, {Key: "1~2"}, {Key: "1; drop table tarnhorn.defects"},
-		{Match: []nav.Match{{Path: "f_due", Compare: "is", Value: cond.String("soon")}}},
-		{Match: []nav.Match{{Path: "f_cabin", Compare: "is", Value: cond.Key("x")}}},
+		{Match: []ask.Match{{Path: "f_due", Compare: "is", Value: cond.String("soon")}}},
+		{Match: []ask.Match{{Path: "f_cabin", Compare: "is", Value: cond.Key("x")}}},
 	} {
-		q.Rights, q.Table, q.Paths = nav.EveryRow, p.Tables["t_defects"], []string{"f_code"}
+		q.Rights, q.Table, q.Paths = ask.EveryRow, p.Tables["t_defects"], []string{"f_code"}
 		if page := fetch(t, r, q); len(page.Rows) != 0 {
 			t.Errorf("%+v finds %d", q, len(page.Rows))
 		}
@@ -81,16 +81,16 @@ func TestPagesAreTheWholeListInOrder(t *testing.T) {
 	paths := []string{"f_state", "f_severity", "f_due", "f_cabin.f_number", "f_hours", "f_what"}
 	random := rand.New(rand.NewPCG(3, 3))
 	for try := range 25 {
-		var order []nav.Sort
+		var order []ask.Sort
 		for _, i := range random.Perm(len(paths))[:1+random.IntN(3)] {
-			order = append(order, nav.Sort{Path: paths[i], Desc: random.IntN(2) == 0})
+			order = append(order, ask.Sort{Path: paths[i], Desc: random.IntN(2) == 0})
 		}
-		match := []nav.Match{{Path: "f_severity", Compare: "isNot", Value: cond.String("low")}}
-		whole := keys(fetch(t, r, nav.Query{Rights: nav.EveryRow, Table: table, Match: match, Order: order}).Rows)
+		match := []ask.Match{{Path: "f_severity", Compare: "isNot", Value: cond.String("low")}}
+		whole := keys(fetch(t, r, ask.Query{Rights: ask.EveryRow, Table: table, Match: match, Order: order}).Rows)
 		var got []string
 		after := ""
 		for {
-			page := fetch(t, r, nav.Query{Rights: nav.EveryRow, Table: table, Match: match, Order: order, Limit: 1 + try, After: after})
+			page := fetch(t, r, ask.Query{Rights: ask.EveryRow, Table: table, Match: match, Order: order, Limit: 1 + try, After: after})
 			got = append(got, keys(page.Rows)...)
 			if after = page.Next; after == "" {
 				break
@@ -100,14 +100,14 @@ func TestPagesAreTheWholeListInOrder(t *testing.T) {
 			t.Fatalf("order %+v in pages of %d: %v, want %v", order, 1+try, got, whole)
 		}
 	}
-	_, err := r.Fetch(context.Background(), nav.Query{Rights: nav.EveryRow, Table: table, Limit: 5, After: "nonsense"})
-	var refusal *nav.Refusal
+	_, err := r.Fetch(context.Background(), ask.Query{Rights: ask.EveryRow, Table: table, Limit: 5, After: "nonsense"})
+	var refusal *ask.Refusal
 	if !errors.As(err, &refusal) || refusal.Code != "bad-cursor" {
 		t.Errorf("a wrong cursor: %v", err)
 	}
 }
 
-func keys(rows []*nav.Row) []string {
+func keys(rows []*ask.Row) []string {
 	out := make([]string, len(rows))
 	for i, r := range rows {
 		out[i] = r.Key
@@ -121,17 +121,17 @@ func TestFiltersCountsAndGroups(t *testing.T) {
 	ctx := context.Background()
 	table := p.Tables["t_defects"]
 	for _, tc := range []struct {
-		match nav.Match
+		match ask.Match
 		sql   string
 	}{
-		{nav.Match{Path: "f_cabin", Compare: "empty"}, "cabin_id is null"},
-		{nav.Match{Path: "f_cabin", Compare: "is", Value: cond.NullValue}, "cabin_id is null"},
-		{nav.Match{Path: "f_assigned", Compare: "isNot", Value: cond.Key("1")}, "assigned_id is distinct from 1"},
-		{nav.Match{Path: "f_severity", Compare: "atLeast", Value: cond.String("medium")}, "severity in ('medium','high')"},
-		{nav.Match{Path: "f_what", Compare: "contains", Value: cond.String("100%_")}, "what like '%100\\%\\_%'"},
-		{nav.Match{Path: "f_what", Compare: "contains", Value: cond.String("SEAL")}, "what ilike '%seal%'"},
+		{ask.Match{Path: "f_cabin", Compare: "empty"}, "cabin_id is null"},
+		{ask.Match{Path: "f_cabin", Compare: "is", Value: cond.NullValue}, "cabin_id is null"},
+		{ask.Match{Path: "f_assigned", Compare: "isNot", Value: cond.Key("1")}, "assigned_id is distinct from 1"},
+		{ask.Match{Path: "f_severity", Compare: "atLeast", Value: cond.String("medium")}, "severity in ('medium','high')"},
+		{ask.Match{Path: "f_what", Compare: "contains", Value: cond.String("100%_")}, "what like '%100\\%\\_%'"},
+		{ask.Match{Path: "f_what", Compare: "contains", Value: cond.String("SEAL")}, "what ilike '%seal%'"},
 	} {
-		count, err := r.Count(ctx, nav.Query{Rights: nav.EveryRow, Table: table, Match: []nav.Match{tc.match}})
+		count, err := r.Count(ctx, ask.Query{Rights: ask.EveryRow, Table: table, Match: []ask.Match{tc.match}})
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -139,7 +139,7 @@ func TestFiltersCountsAndGroups(t *testing.T) {
 			t.Errorf("%+v counts %d, want %d", tc.match, count.N, want)
 		}
 	}
-	groups, err := r.Group(ctx, nav.GroupQuery{Rights: nav.EveryRow, Table: table, By: "f_component", Title: []string{"f_component.f_name"}, Split: "f_severity", Limit: 100})
+	groups, err := r.Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: table, By: "f_component", Title: []string{"f_component.f_name"}, Split: "f_severity", Limit: 100})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -175,7 +175,7 @@ func TestAPressHappensOnce(t *testing.T) {
 	table := p.Tables["t_cabins"]
 	before := scalar(t, "select distance_km from tarnhorn.cabins where id = 5")
 	run := func(press *records.Press) (any, error) {
-		page, err := press.Fetch(ctx, nav.Query{Rights: nav.EveryRow, Table: table, Key: "5", Paths: []string{"f_distance"}, Lock: true, Limit: 1})
+		page, err := press.Fetch(ctx, ask.Query{Rights: ask.EveryRow, Table: table, Key: "5", Paths: []string{"f_distance"}, Lock: true, Limit: 1})
 		if err != nil {
 			return nil, err
 		}
@@ -261,8 +261,8 @@ func TestDatabaseErrorsStandBesideTheirField(t *testing.T) {
 			}
 			return press.Update(ctx, p.Tables[tc.table], tc.key, tc.values)
 		})
-		var fields *nav.FieldErrors
-		var refusal *nav.Refusal
+		var fields *ask.FieldErrors
+		var refusal *ask.Refusal
 		switch {
 		case errors.As(err, &fields):
 			if fields.Fields[tc.field] == "" {

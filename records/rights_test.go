@@ -7,8 +7,8 @@ import (
 	"strings"
 	"testing"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 )
 
 // rules are row rules by table, over the sample project.
@@ -41,14 +41,14 @@ func TestParentsThatARuleHidesAreNotVisible(t *testing.T) {
 	r := up.Records.Reader(s.app.Project)
 	table := s.app.Project.Tables["t_s"]
 	paths := []string{"f_parent", "f_parent.f_name", "f_parent.f_up", "f_parent.f_up.f_name", "f_n"}
-	raw := fetch(t, r, nav.Query{Table: table, Paths: paths, Rights: nav.EveryRow})
+	raw := fetch(t, r, ask.Query{Table: table, Paths: paths, Rights: ask.EveryRow})
 	for _, rule := range []string{`record.n > 1`, `record.name == "a" || record.up == null`, `!(record.up.name == "b")`, `record.up.up == null && record.n != null`} {
 		rights := rules{t: t, stand: s, tables: map[string]string{"t_p": rule}}
 		seen := map[string]bool{}
-		for _, p := range fetch(t, r, nav.Query{Table: s.app.Project.Tables["t_p"], Rights: rights}).Rows {
+		for _, p := range fetch(t, r, ask.Query{Table: s.app.Project.Tables["t_p"], Rights: rights}).Rows {
 			seen[p.Key] = true
 		}
-		page := fetch(t, r, nav.Query{Table: table, Paths: paths, Rights: rights})
+		page := fetch(t, r, ask.Query{Table: table, Paths: paths, Rights: rights})
 		if len(page.Rows) != len(raw.Rows) {
 			t.Fatalf("%s: %d samples, want %d", rule, len(page.Rows), len(raw.Rows))
 		}
@@ -79,36 +79,36 @@ func TestNothingIsLearntOfHiddenParentsByFiltersOrderAndGroups(t *testing.T) {
 	r := up.Records.Reader(s.app.Project)
 	table := s.app.Project.Tables["t_s"]
 	rights := rules{t: t, stand: s, tables: map[string]string{"t_p": "record.id > 6", "t_s": `record.state != "closed"`}}
-	all := fetch(t, r, nav.Query{Table: table, Paths: []string{"f_state"}, Rights: rights})
+	all := fetch(t, r, ask.Query{Table: table, Paths: []string{"f_state"}, Rights: rights})
 	for _, row := range all.Rows {
 		if row.Values["f_state"].Wire() == "closed" {
 			t.Fatalf("%s is closed", row.Key)
 		}
 	}
 	for parent := 1; parent <= 12; parent++ {
-		page := fetch(t, r, nav.Query{Table: table, Paths: []string{"f_parent"}, Match: []nav.Match{{Path: "f_parent", Compare: "is", Value: cond.Key(fmt.Sprint(parent))}}, Rights: rights})
+		page := fetch(t, r, ask.Query{Table: table, Paths: []string{"f_parent"}, Match: []ask.Match{{Path: "f_parent", Compare: "is", Value: cond.Key(fmt.Sprint(parent))}}, Rights: rights})
 		if parent <= 6 && len(page.Rows) > 0 {
 			t.Errorf("%d samples are found by the hidden parent %d", len(page.Rows), parent)
 		}
 	}
-	named := fetch(t, r, nav.Query{Table: table, Paths: []string{"f_parent"}, Match: []nav.Match{{Path: "f_parent.f_name", Compare: "notEmpty"}}, Rights: rights})
+	named := fetch(t, r, ask.Query{Table: table, Paths: []string{"f_parent"}, Match: []ask.Match{{Path: "f_parent.f_name", Compare: "notEmpty"}}, Rights: rights})
 	for _, row := range named.Rows {
 		if !row.Values["f_parent"].Known() {
 			t.Errorf("%s is found by a hidden name", row.Key)
 		}
 	}
 	// With a parent or without one: that a parent is there is told anyway.
-	with := fetch(t, r, nav.Query{Table: table, Match: []nav.Match{{Path: "f_parent", Compare: "notEmpty"}}, Rights: rights})
-	without := fetch(t, r, nav.Query{Table: table, Match: []nav.Match{{Path: "f_parent", Compare: "empty"}}, Rights: rights})
+	with := fetch(t, r, ask.Query{Table: table, Match: []ask.Match{{Path: "f_parent", Compare: "notEmpty"}}, Rights: rights})
+	without := fetch(t, r, ask.Query{Table: table, Match: []ask.Match{{Path: "f_parent", Compare: "empty"}}, Rights: rights})
 	if len(with.Rows)+len(without.Rows) != len(all.Rows) {
 		t.Errorf("%d with, %d without, %d in all", len(with.Rows), len(without.Rows), len(all.Rows))
 	}
 	// Page by page in the order of a hidden parent's name is the whole list, each once.
-	order := []nav.Sort{{Path: "f_parent.f_name"}, {Path: "f_parent", Desc: true}}
-	whole := fetch(t, r, nav.Query{Table: table, Order: order, Rights: rights})
+	order := []ask.Sort{{Path: "f_parent.f_name"}, {Path: "f_parent", Desc: true}}
+	whole := fetch(t, r, ask.Query{Table: table, Order: order, Rights: rights})
 	var paged []string
 	for after := ""; ; {
-		page := fetch(t, r, nav.Query{Table: table, Order: order, Limit: 17, After: after, Rights: rights})
+		page := fetch(t, r, ask.Query{Table: table, Order: order, Limit: 17, After: after, Rights: rights})
 		for _, row := range page.Rows {
 			paged = append(paged, row.Key)
 		}
@@ -123,11 +123,11 @@ func TestNothingIsLearntOfHiddenParentsByFiltersOrderAndGroups(t *testing.T) {
 	if !slices.Equal(paged, want) || len(want) != len(all.Rows) {
 		t.Errorf("%d page by page, %d whole, %d in all", len(paged), len(want), len(all.Rows))
 	}
-	count, err := r.Count(context.Background(), nav.Query{Table: table, Rights: rights})
+	count, err := r.Count(context.Background(), ask.Query{Table: table, Rights: rights})
 	if err != nil || count.N != len(all.Rows) {
 		t.Errorf("%d are counted, %d are seen (%v)", count.N, len(all.Rows), err)
 	}
-	groups, err := r.Group(context.Background(), nav.GroupQuery{Table: table, By: "f_parent", Title: []string{"f_parent.f_name"}, Rights: rights, Limit: 100})
+	groups, err := r.Group(context.Background(), ask.GroupQuery{Table: table, By: "f_parent", Title: []string{"f_parent.f_name"}, Rights: rights, Limit: 100})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -150,8 +150,8 @@ func TestFiguresCountWhatTheUserSees(t *testing.T) {
 	counts := map[string]string{"n_big": "record.n > 2", "n_any": "record.done"}
 	for _, rule := range []string{"", `record.word != "b"`, `record.parent.n > 0`} {
 		rights := rules{t: t, stand: s, tables: map[string]string{"t_s": rule}, count: counts}
-		samples := fetch(t, r, nav.Query{Table: s.app.Project.Tables["t_s"], Paths: []string{"f_parent", "f_n", "f_done", "f_amount"}, Rights: rules{t: t, stand: s, tables: map[string]string{"t_s": rule}}})
-		for _, p := range fetch(t, r, nav.Query{Table: parents, Paths: []string{"n_all", "n_big", "n_any", "n_max"}, Rights: rights}).Rows {
+		samples := fetch(t, r, ask.Query{Table: s.app.Project.Tables["t_s"], Paths: []string{"f_parent", "f_n", "f_done", "f_amount"}, Rights: rules{t: t, stand: s, tables: map[string]string{"t_s": rule}}})
+		for _, p := range fetch(t, r, ask.Query{Table: parents, Paths: []string{"n_all", "n_big", "n_any", "n_max"}, Rights: rights}).Rows {
 			all, big, some, most := 0, 0, false, cond.NullValue
 			for _, one := range samples.Rows {
 				if one.Values["f_parent"].KeyOf() != p.Key {
@@ -175,7 +175,7 @@ func TestFiguresCountWhatTheUserSees(t *testing.T) {
 			}
 		}
 		// A figure can be ordered and filtered by.
-		ordered := fetch(t, r, nav.Query{Table: parents, Paths: []string{"n_all"}, Order: []nav.Sort{{Path: "n_all", Desc: true}}, Match: []nav.Match{{Path: "n_all", Compare: "atLeast", Value: cond.Int(2)}}, Rights: rights})
+		ordered := fetch(t, r, ask.Query{Table: parents, Paths: []string{"n_all"}, Order: []ask.Sort{{Path: "n_all", Desc: true}}, Match: []ask.Match{{Path: "n_all", Compare: "atLeast", Value: cond.Int(2)}}, Rights: rights})
 		last := 1e9
 		for _, row := range ordered.Rows {
 			n, _ := row.Values["n_all"].Float64()
@@ -192,13 +192,13 @@ func TestAQueryWithoutRightsIsRefused(t *testing.T) {
 	r := up.Records.Reader(s.app.Project)
 	table := s.app.Project.Tables["t_s"]
 	ctx := context.Background()
-	if _, err := r.Fetch(ctx, nav.Query{Table: table}); err == nil {
+	if _, err := r.Fetch(ctx, ask.Query{Table: table}); err == nil {
 		t.Error("a list without rights was fetched")
 	}
-	if _, err := r.Count(ctx, nav.Query{Table: table}); err == nil {
+	if _, err := r.Count(ctx, ask.Query{Table: table}); err == nil {
 		t.Error("a list without rights was counted")
 	}
-	if _, err := r.Group(ctx, nav.GroupQuery{Table: table, By: "f_state"}); err == nil {
+	if _, err := r.Group(ctx, ask.GroupQuery{Table: table, By: "f_state"}); err == nil {
 		t.Error("records without rights were grouped")
 	}
 }
@@ -207,7 +207,7 @@ func TestAskedRightsAreToldOfEachRecord(t *testing.T) {
 	s := sampled(t)
 	rights := rules{t: t, stand: s}
 	asked := map[string]*cond.Pred{"edit": rights.bind("t_s", "record.n > 2 || record.parent.up.name == \"a\""), "delete": nil, "never": cond.Nothing()}
-	page := fetch(t, up.Records.Reader(s.app.Project), nav.Query{Table: s.app.Project.Tables["t_s"], Paths: []string{"f_n", "f_parent.f_up.f_name"}, Rights: nav.EveryRow, Ask: asked})
+	page := fetch(t, up.Records.Reader(s.app.Project), ask.Query{Table: s.app.Project.Tables["t_s"], Paths: []string{"f_n", "f_parent.f_up.f_name"}, Rights: ask.EveryRow, Ask: asked})
 	yes := 0
 	for _, row := range page.Rows {
 		n, _ := row.Values["f_n"].Float64()

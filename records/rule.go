@@ -6,8 +6,8 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 )
 
@@ -166,7 +166,7 @@ func (r *ruleWriter) at(p *cond.Path) (string, *project.Column, error) {
 		f := table.Fields[seg]
 		if f == nil {
 			// A rule of a newer release, asked in the tables of the one that the screen was drawn in.
-			return "", nil, &nav.Refusal{Code: "broken", What: "The rules on " + strings.ToLower(table.Label) + " have changed since this screen was drawn.", Then: "Load the screen again."}
+			return "", nil, &ask.Refusal{Code: "broken", What: "The rules on " + strings.ToLower(table.Label) + " have changed since this screen was drawn.", Then: "Load the screen again."}
 		}
 		column := alias + "." + pgx.Identifier{f.Column}.Sanitize()
 		if i == len(p.Segs)-1 {

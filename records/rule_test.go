@@ -11,8 +11,9 @@ import (
 	"testing"
 	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -48,8 +49,8 @@ const sampleProject = `{
 var samplePaths = []string{"f_state", "f_n", "f_amount", "f_ratio", "f_note", "f_word", "f_done", "f_due", "f_at", "f_parent", "f_parent.f_name", "f_parent.f_n", "f_parent.f_up", "f_parent.f_up.f_name"}
 
 type sampleStand struct {
-	app  *nav.App
-	rows []*nav.Row
+	app  *plan.App
+	rows []*ask.Row
 }
 
 var sample = sync.OnceValues(func() (*sampleStand, error) {
@@ -90,14 +91,14 @@ var sample = sync.OnceValues(func() (*sampleStand, error) {
 	if err != nil {
 		return nil, err
 	}
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil {
 		return nil, err
 	}
 	if len(app.Problems) > 0 {
 		return nil, fmt.Errorf("%+v", app.Problems)
 	}
-	page, err := up.Records.Reader(p).Fetch(context.Background(), nav.Query{Table: p.Tables["t_s"], Paths: samplePaths, Rights: nav.EveryRow})
+	page, err := up.Records.Reader(p).Fetch(context.Background(), ask.Query{Table: p.Tables["t_s"], Paths: samplePaths, Rights: ask.EveryRow})
 	return &sampleStand{app, page.Rows}, err
 })
 
@@ -112,7 +113,7 @@ func sampled(t testing.TB) *sampleStand {
 
 // sampleWorld is one record and one user.
 type sampleWorld struct {
-	row   *nav.Row
+	row   *ask.Row
 	user  map[string]cond.Value
 	roles map[string]bool
 }
@@ -243,7 +244,7 @@ func databaseIsTheTree(t testing.TB, s *sampleStand, m *ruleMaker) {
 			inCore = append(inCore, row.Key)
 		}
 	}
-	page := fetch(t, up.Records.Reader(s.app.Project), nav.Query{Table: s.app.Project.Tables["t_s"], Rights: nav.EveryRow, Also: pred})
+	page := fetch(t, up.Records.Reader(s.app.Project), ask.Query{Table: s.app.Project.Tables["t_s"], Rights: ask.EveryRow, Also: pred})
 	var got []string
 	for _, row := range page.Rows {
 		got = append(got, row.Key)

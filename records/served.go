@@ -8,7 +8,7 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/core/project"
 )
 
@@ -21,7 +21,7 @@ type Served struct {
 // Served asks the database's own planner whether an index serves the order of a query from any
 // place in it; of the children of one record, whether one finds them. It is asked with the slow
 // ways forbidden, so that the answer holds however few records there are by now.
-func (s *Source) Served(ctx context.Context, p *project.Project, q nav.Query) (Served, error) {
+func (s *Source) Served(ctx context.Context, p *project.Project, q ask.Query) (Served, error) {
 	f, err := (&Reader{db: s.pool, project: p}).prepareFetch(q)
 	if err != nil {
 		return Served{}, err
@@ -83,7 +83,7 @@ func (n planNode) index(find bool) (name string, sorts bool) {
 }
 
 // serving writes the statement that makes an index for a query; "" where none can serve it.
-func (f *fetch) serving(q nav.Query) string {
+func (f *fetch) serving(q ask.Query) string {
 	var columns []string
 	for _, m := range q.Match {
 		c := f.table.Fields[m.Path]
@@ -94,7 +94,7 @@ func (f *fetch) serving(q nav.Query) string {
 	}
 	for i, o := range q.Order {
 		c := f.table.Fields[o.Path]
-		if c == nil || c.Tally != nil || c.Type == nav.PictureType || c.Type == "json" {
+		if c == nil || c.Tally != nil || c.Type == ask.PictureType || c.Type == "json" {
 			return "" // of another table, or counted over others
 		}
 		column := pgx.Identifier{c.Column}.Sanitize()

@@ -6,8 +6,8 @@ import (
 	"strings"
 	"testing"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 )
 
 // What is said to serve an order is made, and the database then reads the order with it.
@@ -18,9 +18,9 @@ func TestTheIndexThatIsNamedServes(t *testing.T) {
 	paths := []string{"f_state", "f_severity", "f_due", "f_hours", "f_what", "f_assigned", "f_code", "f_reported"}
 	made := 0
 	for range 40 {
-		q := nav.Query{Rights: nav.EveryRow, Table: p.Tables["t_defects"], Limit: 50}
+		q := ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_defects"], Limit: 50}
 		for _, i := range random.Perm(len(paths))[:1+random.IntN(3)] {
-			q.Order = append(q.Order, nav.Sort{Path: paths[i], Desc: random.IntN(2) == 0})
+			q.Order = append(q.Order, ask.Sort{Path: paths[i], Desc: random.IntN(2) == 0})
 		}
 		before, err := up.Records.Served(ctx, p, q)
 		if err != nil {
@@ -53,22 +53,22 @@ func TestOrdersThatNoIndexServesAndChildrenThatOneFinds(t *testing.T) {
 	p := tarnhorn(t)
 	ctx := context.Background()
 	defects := p.Tables["t_defects"]
-	served := func(q nav.Query) string {
+	served := func(q ask.Query) string {
 		t.Helper()
-		q.Rights, q.Limit = nav.EveryRow, 20
+		q.Rights, q.Limit = ask.EveryRow, 20
 		s, err := up.Records.Served(ctx, p, q)
 		if err != nil {
 			t.Fatal(err)
 		}
 		return s.Index + "|" + s.Would
 	}
-	if got := served(nav.Query{Table: defects, Order: []nav.Sort{{Path: "f_cabin.f_number"}}}); got != "|" {
+	if got := served(ask.Query{Table: defects, Order: []ask.Sort{{Path: "f_cabin.f_number"}}}); got != "|" {
 		t.Errorf("by a parent: %s", got)
 	}
-	if got := served(nav.Query{Table: defects}); got != "defects_pkey|" {
+	if got := served(ask.Query{Table: defects}); got != "defects_pkey|" {
 		t.Errorf("by the key: %s", got)
 	}
-	child := nav.Query{Table: defects, Match: []nav.Match{{Path: "f_cabin", Compare: "is", Value: cond.Key("7")}}, Order: []nav.Sort{{Path: "f_due", Desc: true}}}
+	child := ask.Query{Table: defects, Match: []ask.Match{{Path: "f_cabin", Compare: "is", Value: cond.Key("7")}}, Order: []ask.Sort{{Path: "f_due", Desc: true}}}
 	if got := served(child); !strings.HasPrefix(got, "defects_") || !strings.HasSuffix(got, "|") {
 		t.Errorf("of a cabin: %s", got)
 	}

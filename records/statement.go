@@ -7,7 +7,7 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/core/project"
 )
 
@@ -15,7 +15,7 @@ import (
 type statement struct {
 	project *project.Project
 	table   *project.Table
-	rights  nav.RowRules
+	rights  ask.RowRules
 	joins   map[string]join // relation path → how it is joined
 	from    []string
 	args    []any
@@ -31,7 +31,7 @@ type join struct {
 }
 
 // newStatement begins a select from a table, for who has these rights.
-func newStatement(p *project.Project, t *project.Table, rights nav.RowRules) *statement {
+func newStatement(p *project.Project, t *project.Table, rights ask.RowRules) *statement {
 	s := &statement{project: p, table: t, rights: rights, joins: map[string]join{"": {alias: "t0"}}, aliases: 1}
 	s.from = []string{relation(p, t) + " t0"}
 	return s
@@ -68,7 +68,7 @@ func (s *statement) column(path string) (string, *project.Column, error) {
 		return parent.key, f, err
 	}
 	sql := at.alias + "." + pgx.Identifier{f.Column}.Sanitize()
-	if f.Type == nav.PictureType {
+	if f.Type == ask.PictureType {
 		sql = "md5(" + sql + ")" // its bytes are fetched by themselves, where it is shown
 	}
 	return sql, f, nil
@@ -133,7 +133,7 @@ func (s *statement) alias() string {
 // keyOf gives the SQL of the key of a table that others refer to.
 func keyOf(alias string, t *project.Table) (string, error) {
 	if len(t.Key) != 1 || t.Fields[t.Key[0]] == nil {
-		return "", &nav.Refusal{Code: "broken", What: "A record of " + t.Label + " cannot be named by one field: its key has several, or none.", Then: "Tell the person who builds this application."}
+		return "", &ask.Refusal{Code: "broken", What: "A record of " + t.Label + " cannot be named by one field: its key has several, or none.", Then: "Tell the person who builds this application."}
 	}
 	return alias + "." + pgx.Identifier{t.Fields[t.Key[0]].Column}.Sanitize(), nil
 }

@@ -8,6 +8,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/words"
 	"ambergate/store"
 )
 
@@ -141,7 +142,7 @@ func (s *Server) SignOutEverywhere(c *gin.Context) {
 func (s *Server) GetMyRights(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, _ nothing) (api.MyRights, error) {
 		out := api.MyRights{Roles: v.roleNames(), Start: orNil(v.homeTitle())}
-		out.Tables, out.Screens = v.app.MayDo(v.user)
+		out.Tables, out.Screens = words.MayDo(v.app, v.user)
 		return out, nil
 	})
 }

@@ -8,7 +8,8 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/place"
 	"ambergate/store"
 )
 
@@ -44,7 +45,7 @@ func (v *visit) goAlong(ctx context.Context, req api.GoRequest) (*api.Shown, err
 		}
 		return v.show(ctx, at)
 	}
-	return nil, &nav.Refusal{Code: "bad-request", What: "There is no direction “" + req.To + "”."}
+	return nil, &ask.Refusal{Code: "bad-request", What: "There is no direction “" + req.To + "”."}
 }
 
 func (v *visit) step(ctx context.Context, at *store.Standing, direction string) (*api.Shown, error) {
@@ -93,7 +94,7 @@ func (v *visit) nearest(ctx context.Context, at *store.Standing, step int) (*api
 func (v *visit) goUp(ctx context.Context, at *store.Standing) (*api.Shown, error) {
 	s := v.app.Project.Screens[at.Place.Screen]
 	if s != nil && v.app.Project.Screens[s.Up] != nil {
-		up := nav.Place{Screen: s.Up, Mode: "view", Inputs: map[string]string{}}
+		up := place.Place{Screen: s.Up, Mode: "view", Inputs: map[string]string{}}
 		if o, err := v.open(ctx, up); err == nil {
 			return v.append(ctx, at, o, "", "")
 		}

@@ -10,9 +10,10 @@ import (
 	"sync/atomic"
 	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/check"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/store"
 )
@@ -23,7 +24,7 @@ type apps struct {
 	mu       sync.Mutex
 	bySlug   map[string]string // slug → id
 	states   map[string]state
-	releases map[string]*nav.App // id and number
+	releases map[string]*plan.App // id and number
 	drafts   map[string]*draft
 	records  map[string]ownRecord
 }
@@ -42,7 +43,7 @@ type ownRecord struct {
 // draft is a project as it is being built, compiled, and checked in the background.
 type draft struct {
 	*store.Draft
-	app     *nav.App
+	app     *plan.App
 	checked chan struct{} // closed when the findings are there
 	found   []check.Finding
 	took    atomic.Int64       // how long it took, in nanoseconds, or the one before it
@@ -109,13 +110,13 @@ func (d *draft) soFar() []check.Finding {
 }
 
 // redraft compiles a draft; of an older one only what has changed since.
-func redraft(raw *store.Draft, old *draft) (*nav.App, error) {
+func redraft(raw *store.Draft, old *draft) (*plan.App, error) {
 	if old == nil {
 		p, err := project.Decode(raw.Entities)
 		if err != nil {
 			return nil, err
 		}
-		return nav.Compile(p)
+		return plan.Compile(p)
 	}
 	changed := map[string]json.RawMessage{}
 	for id, version := range raw.Versions {
@@ -132,11 +133,11 @@ func redraft(raw *store.Draft, old *draft) (*nav.App, error) {
 	if err != nil {
 		return nil, err
 	}
-	return nav.Recompile(old.app, p, slices.Sorted(maps.Keys(changed)))
+	return plan.Recompile(old.app, p, slices.Sorted(maps.Keys(changed)))
 }
 
 func newApps(s *store.Store) *apps {
-	return &apps{store: s, bySlug: map[string]string{}, states: map[string]state{}, releases: map[string]*nav.App{}, drafts: map[string]*draft{}, records: map[string]ownRecord{}}
+	return &apps{store: s, bySlug: map[string]string{}, states: map[string]state{}, releases: map[string]*plan.App{}, drafts: map[string]*draft{}, records: map[string]ownRecord{}}
 }
 
 // id finds a project by its slug.
@@ -159,7 +160,7 @@ func (a *apps) id(ctx context.Context, slug string) (string, error) {
 	if id, ok := a.bySlug[slug]; ok {
 		return id, nil
 	}
-	return "", &nav.Refusal{Code: "no-project", What: "There is no application at “" + slug + "”.", Then: "Check the address, or choose one from the list."}
+	return "", &ask.Refusal{Code: "no-project", What: "There is no application at “" + slug + "”.", Then: "Check the address, or choose one from the list."}
 }
 
 // state gives a project's sequence number and newest release, at most a second old.
@@ -190,20 +191,20 @@ func (a *apps) changed(id string) {
 }
 
 // released gives the newest release of a project, compiled.
-func (a *apps) released(ctx context.Context, id string) (*nav.App, int, error) {
+func (a *apps) released(ctx context.Context, id string) (*plan.App, int, error) {
 	st, err := a.state(ctx, id)
 	if err != nil {
 		return nil, 0, err
 	}
 	if st.released == 0 {
-		return nil, 0, &nav.Refusal{Code: "not-released", What: "This application has not been released yet.", Then: "Its builder puts it into use."}
+		return nil, 0, &ask.Refusal{Code: "not-released", What: "This application has not been released yet.", Then: "Its builder puts it into use."}
 	}
 	app, err := a.release(ctx, id, st.released)
 	return app, st.released, err
 }
 
 // release gives one release of a project, compiled once.
-func (a *apps) release(ctx context.Context, id string, number int) (*nav.App, error) {
+func (a *apps) release(ctx context.Context, id string, number int) (*plan.App, error) {
 	key := fmt.Sprintf("%s/%d", id, number)
 	a.mu.Lock()
 	app, ok := a.releases[key]
@@ -219,7 +220,7 @@ func (a *apps) release(ctx context.Context, id string, number int) (*nav.App, er
 	if err != nil {
 		return nil, fmt.Errorf("read release %d: %w", number, err)
 	}
-	if app, err = nav.Compile(p); err != nil {
+	if app, err = plan.Compile(p); err != nil {
 		return nil, fmt.Errorf("compile release %d: %w", number, err)
 	}
 	a.mu.Lock()

@@ -8,7 +8,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/place"
 	"ambergate/store"
 )
 
@@ -32,7 +32,7 @@ func (v *visit) arrange(ctx context.Context, req api.ArrangeRequest) (*api.Shown
 }
 
 // rearrange brings the trail to a place that is the one at hand looked at otherwise.
-func (v *visit) rearrange(ctx context.Context, at *store.Standing, depth int, place nav.Place, made string) (*api.Shown, error) {
+func (v *visit) rearrange(ctx context.Context, at *store.Standing, depth int, place place.Place, made string) (*api.Shown, error) {
 	o, err := v.open(ctx, place)
 	if err != nil {
 		return nil, err
@@ -60,7 +60,7 @@ func (v *visit) rearrange(ctx context.Context, at *store.Standing, depth int, pl
 }
 
 // arranged gives a place as a request wants its list, and which kind of change that is.
-func (v *visit) arranged(p nav.Place, req api.ArrangeRequest) (nav.Place, string) {
+func (v *visit) arranged(p place.Place, req api.ArrangeRequest) (place.Place, string) {
 	made := "filters"
 	switch {
 	case req.Tabs != nil && !maps.Equal(*req.Tabs, p.Tabs):

@@ -7,9 +7,11 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/build"
 	"ambergate/core/check"
-	"ambergate/core/nav"
 	"ambergate/core/project"
+	"ambergate/core/use"
 	"ambergate/fault"
 	"ambergate/store"
 )
@@ -27,7 +29,7 @@ func (s *Server) building(c *gin.Context, slug string) (*building, error) {
 		return nil, err
 	}
 	if !account.Builder {
-		return nil, &nav.Refusal{Code: "no-builder", What: "Only builders may change this application.", Then: "Ask who runs it."}
+		return nil, &ask.Refusal{Code: "no-builder", What: "Only builders may change this application.", Then: "Ask who runs it."}
 	}
 	id, err := s.apps.id(c, slug)
 	if err != nil {
@@ -86,7 +88,7 @@ func (s *Server) draftOf(ctx context.Context, b *building, slug string, since in
 func (s *Server) Edit(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.EditRequest) (api.Edited, error) {
 		if len(req.Patch) == 0 || len(req.Patch) > 500 {
-			return api.Edited{}, &nav.Refusal{Code: "bad-patch", What: "An edit has 1 to 500 operations.", Then: "Split it."}
+			return api.Edited{}, &ask.Refusal{Code: "bad-patch", What: "An edit has 1 to 500 operations.", Then: "Split it."}
 		}
 		return s.edited(b, func() (store.Applied, error) {
 			return s.Store.Edit(c, store.Edit{Project: b.project, By: b.account.ID, Patch: req.Patch, Versions: value(req.Versions)})
@@ -135,15 +137,15 @@ func (s *Server) PutIntoUse(c *gin.Context, slug string) {
 
 // Propose lists how an input of a target can get its value.
 func (s *Server) Propose(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *building, req api.ProposalRequest) ([]nav.Proposal, error) {
+	inBuild(s, c, slug, func(b *building, req api.ProposalRequest) ([]build.Proposal, error) {
 		way, ok := b.draft.app.WayAt(req.Screen, req.Element, value(req.Trigger))
 		if !ok {
-			return []nav.Proposal{}, nil
+			return []build.Proposal{}, nil
 		}
 		if !value(req.Inside) {
 			way.Gate = nil // what the screen can give, to a shared gate or a target
 		}
-		return b.draft.app.Propose(way, req.Target, req.Input), nil
+		return build.Propose(b.draft.app, way, req.Target, req.Input), nil
 	})
 }
 
@@ -154,6 +156,6 @@ func (s *Server) GetRecords(c *gin.Context, slug, table string, params api.GetRe
 		if err != nil {
 			return nil, err
 		}
-		return s.titles(c, b.draft.app, user, nav.TitleQuery{Table: table, Find: value(params.Q), Key: value(params.Key)})
+		return s.titles(c, b.draft.app, user, use.TitleQuery{Table: table, Find: value(params.Q), Key: value(params.Key)})
 	})
 }

@@ -8,7 +8,7 @@ import (
 	"time"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
 )
 
 func work(t *testing.T, p *person, body map[string]any) api.AtWork {
@@ -120,8 +120,8 @@ func TestPracticeReplaysAndKeepsNothing(t *testing.T) {
 	w = work(t, p, map[string]any{"screen": "s_defect", "as": "a_mira", "inputs": take["place"].(map[string]any)["inputs"], "journal": done.Journal})
 	state := ""
 	for _, e := range w.View.Elements {
-		if shows[nav.FieldView](e) && e.View.(*nav.FieldView).Path == "f_state" {
-			state = e.View.(*nav.FieldView).Words
+		if shows[element.FieldView](e) && e.View.(*element.FieldView).Path == "f_state" {
+			state = e.View.(*element.FieldView).Words
 		}
 	}
 	if state != "assigned" {

@@ -7,7 +7,8 @@ import (
 	"testing"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/build"
+	"ambergate/core/kinds/element"
 )
 
 func TestPickersGiveTwentyAndWhatIsTyped(t *testing.T) {
@@ -42,9 +43,9 @@ func TestProposalsAndNamesOverHTTP(t *testing.T) {
 	if len(proposals) == 0 || proposals[0].Words != "its cabin" {
 		t.Errorf("%+v", proposals)
 	}
-	var names []nav.NameInfo
+	var names []build.NameInfo
 	p.must("GET", "/api/build/tarnhorn/names?screen=s_drive&element=e_start", nil, &names)
-	found := map[string]nav.NameInfo{}
+	found := map[string]build.NameInfo{}
 	for _, n := range names {
 		found[n.Path] = n
 	}
@@ -100,8 +101,8 @@ func TestPracticeHasItsLimits(t *testing.T) {
 
 func detail(w api.AtWork) string {
 	for _, e := range w.View.Elements {
-		if shows[nav.FieldView](e) && e.View.(*nav.FieldView).Path == "f_detail" {
-			return e.View.(*nav.FieldView).Words
+		if shows[element.FieldView](e) && e.View.(*element.FieldView).Path == "f_detail" {
+			return e.View.(*element.FieldView).Words
 		}
 	}
 	return ""

@@ -18,7 +18,8 @@ import (
 	"github.com/getkin/kin-openapi/routers/gorillamux"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
+	"ambergate/core/use"
 	"ambergate/demo/stage"
 	"ambergate/demo/stage/stagetest"
 )
@@ -170,8 +171,8 @@ func (p *person) press(shown api.Shown, id, element string, more map[string]any)
 
 func fieldWords(s api.Shown, path string) string {
 	for _, e := range s.View.Elements {
-		if shows[nav.FieldView](e) && e.View.(*nav.FieldView).Path == path {
-			return e.View.(*nav.FieldView).Words
+		if shows[element.FieldView](e) && e.View.(*element.FieldView).Path == path {
+			return e.View.(*element.FieldView).Words
 		}
 	}
 	return ""
@@ -180,7 +181,7 @@ func fieldWords(s api.Shown, path string) string {
 func huge() string { return `{"address":"` + strings.Repeat("x", 2<<20) + `"}` }
 
 // shows says whether an element is of the kind that is drawn like that.
-func shows[V any](e nav.ElementView) bool {
+func shows[V any](e use.ElementView) bool {
 	_, is := e.View.(*V)
 	return is
 }

@@ -2,28 +2,29 @@ package server
 
 import (
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/place"
+	"ambergate/core/press"
 	"ambergate/store"
 )
 
 // returnOf gives what is pressed on the screen below when the dialog that a press opens comes back.
-func returnOf(req api.PressRequest, out nav.Outcome) *nav.Return {
+func returnOf(req api.PressRequest, out press.Outcome) *place.Return {
 	if out.Back == "" {
 		return nil
 	}
-	return &nav.Return{Element: req.Element, Trigger: out.Back, Row: value(req.Row), Point: value(req.Point)}
+	return &place.Return{Element: req.Element, Trigger: out.Back, Row: value(req.Row), Point: value(req.Point)}
 }
 
 // overlayAt gives the dialog that a press was made in; an empty one for the screen itself.
-func overlayAt(at *store.Standing, depth int) nav.Overlay {
+func overlayAt(at *store.Standing, depth int) place.Overlay {
 	if depth == 0 || depth > len(at.Overlays) {
-		return nav.Overlay{}
+		return place.Overlay{}
 	}
 	return at.Overlays[depth-1]
 }
 
 // then gives the press that follows when a dialog came back with something; nil for none.
-func then(depth int, out nav.Outcome) *api.ThenPress {
+func then(depth int, out press.Outcome) *api.ThenPress {
 	if depth == 0 || out.Return == nil || out.Result == "" || out.Move != "close" {
 		return nil
 	}

@@ -6,7 +6,8 @@ import (
 	"sync"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/press"
 	"ambergate/fault"
 	"ambergate/plant"
 	"ambergate/store"
@@ -15,23 +16,23 @@ import (
 // pending is the tags that a command is on its way to: another is refused meanwhile.
 type pending struct {
 	mu    sync.Mutex
-	nodes map[nav.TagRef]bool
+	nodes map[ask.TagRef]bool
 }
 
-func newPending() *pending { return &pending{nodes: map[nav.TagRef]bool{}} }
+func newPending() *pending { return &pending{nodes: map[ask.TagRef]bool{}} }
 
-func (p *pending) free(writes []nav.TagWrite) error {
+func (p *pending) free(writes []press.TagWrite) error {
 	p.mu.Lock()
 	defer p.mu.Unlock()
 	for _, w := range writes {
 		if p.nodes[w.Ref] {
-			return &nav.Refusal{Code: "pending", What: "A command is on its way already.", Then: "Wait for the plant’s answer."}
+			return &ask.Refusal{Code: "pending", What: "A command is on its way already.", Then: "Wait for the plant’s answer."}
 		}
 	}
 	return nil
 }
 
-func (p *pending) set(ref nav.TagRef, on bool) {
+func (p *pending) set(ref ask.TagRef, on bool) {
 	p.mu.Lock()
 	defer p.mu.Unlock()
 	if on {
@@ -42,7 +43,7 @@ func (p *pending) set(ref nav.TagRef, on bool) {
 }
 
 // send writes to the plant what a press decided: logged before, sent at most once, the outcome always told.
-func (v *visit) send(ctx context.Context, press string, writes []nav.TagWrite, again bool) ([]api.CommandOutcome, error) {
+func (v *visit) send(ctx context.Context, press string, writes []press.TagWrite, again bool) ([]api.CommandOutcome, error) {
 	if len(writes) == 0 {
 		return nil, nil
 	}
@@ -74,7 +75,7 @@ func (v *visit) send(ctx context.Context, press string, writes []nav.TagWrite, a
 	return out, nil
 }
 
-func (v *visit) sendOne(ctx context.Context, press string, pos int, w nav.TagWrite) error {
+func (v *visit) sendOne(ctx context.Context, press string, pos int, w press.TagWrite) error {
 	st := v.server.Store
 	v.server.pending.set(w.Ref, true)
 	defer v.server.pending.set(w.Ref, false)

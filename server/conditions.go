@@ -4,8 +4,11 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/build"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
+	"ambergate/core/use"
 )
 
 // spot is where a condition stands: on a screen, or over a table's records.
@@ -21,7 +24,7 @@ func (b *building) spot(screen, element, table, use *string) (spot, error) {
 	app := b.draft.app
 	if use != nil && (*use == "rule" || *use == "shared") {
 		if value(table) != "" && app.Project.Tables[*table] == nil {
-			return spot{}, &nav.Refusal{Code: "no-screen", What: "This table is not in the project any more."}
+			return spot{}, &ask.Refusal{Code: "no-screen", What: "This table is not in the project any more."}
 		}
 		return spot{scope: app.Project.RowScope(value(table)), table: value(table), rule: *use == "rule"}, nil
 	}
@@ -30,7 +33,7 @@ func (b *building) spot(screen, element, table, use *string) (spot, error) {
 	}
 	s := app.Project.Screens[value(screen)]
 	if s == nil {
-		return spot{}, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more."}
+		return spot{}, &ask.Refusal{Code: "no-screen", What: "This screen does not exist any more."}
 	}
 	return spot{scope: app.Project.Scope(s, app.RowTable(s.ID, value(element)))}, nil
 }
@@ -46,7 +49,7 @@ func (s *Server) ReadCondition(c *gin.Context, slug string) {
 	})
 }
 
-func readCondition(app *nav.App, at spot, req api.ConditionRequest) api.ConditionRead {
+func readCondition(app *plan.App, at spot, req api.ConditionRequest) api.ConditionRead {
 	compiler := app.Compiler
 	text := value(req.Text)
 	if req.Rows != nil {
@@ -79,7 +82,7 @@ func readCondition(app *nav.App, at spot, req api.ConditionRequest) api.Conditio
 
 // GetNames lists what a condition may compare.
 func (s *Server) GetNames(c *gin.Context, slug string, params api.GetNamesParams) {
-	inBuild(s, c, slug, func(b *building, _ nothing) ([]nav.NameInfo, error) {
+	inBuild(s, c, slug, func(b *building, _ nothing) ([]build.NameInfo, error) {
 		use := orNil("")
 		if value(params.Screen) == "" {
 			use = ptr("shared")
@@ -88,7 +91,7 @@ func (s *Server) GetNames(c *gin.Context, slug string, params api.GetNamesParams
 		if err != nil {
 			return nil, err
 		}
-		return b.draft.app.Names(at.scope, value(params.Under)), nil
+		return build.Names(b.draft.app, at.scope, value(params.Under)), nil
 	})
 }
 
@@ -114,6 +117,6 @@ func (s *Server) GetValues(c *gin.Context, slug, table, field string, params api
 			return nil, err
 		}
 		app := b.draft.app
-		return app.Values(c, user, s.reader(app), s.localNow(app), table, field, value(params.Q), valuesShown)
+		return use.Values(c, app, user, s.reader(app), s.localNow(app), table, field, value(params.Q), valuesShown)
 	})
 }

@@ -11,8 +11,11 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/kinds/element"
+	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/use"
 	"ambergate/records"
 )
 
@@ -46,11 +49,11 @@ func (s *Server) GetCsv(c *gin.Context, slug string, params api.GetCsvParams) {
 	}
 }
 
-func (v *visit) writeCSV(c *gin.Context, o *nav.Opening, from *records.Reader, element string, begun *bool) error {
+func (v *visit) writeCSV(c *gin.Context, o *use.Opening, from *records.Reader, id string, begun *bool) error {
 	w := csv.NewWriter(c.Writer)
 	w.UseCRLF = true
 	n := 0
-	err := o.Export(c, from, element, func(cells []string) error {
+	err := element.Export(c, o, from, id, func(cells []string) error {
 		if !*begun {
 			*begun = true
 			name := v.app.Project.Screens[o.Place().Screen].Slug + "-" + v.server.localNow(v.app).Format("2006-01-02")
@@ -74,10 +77,10 @@ func (v *visit) writeCSV(c *gin.Context, o *nav.Opening, from *records.Reader, e
 }
 
 // listSource gives the source of a list's table.
-func (s *Server) listSource(app *nav.App, screen, element string) (*records.Source, error) {
+func (s *Server) listSource(app *plan.App, screen, element string) (*records.Source, error) {
 	if isList(app, screen, element) {
 		list := project.ListOf(app.Project.Screens[screen].Elements[element])
 		return s.sourceOf(app.Project, list.Table)
 	}
-	return nil, &nav.Refusal{Code: "no-element", What: "This list is not on the screen any more.", Then: "Load the screen again."}
+	return nil, &ask.Refusal{Code: "no-element", What: "This list is not on the screen any more.", Then: "Load the screen again."}
 }

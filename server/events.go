@@ -13,7 +13,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/use"
 	"ambergate/plant"
 )
 
@@ -67,7 +67,7 @@ func (s *Server) GetEvents(c *gin.Context, slug string, params api.GetEventsPara
 // liveFeed is one open place of one tab.
 type liveFeed struct {
 	visit   *visit
-	opening *nav.Opening
+	opening *use.Opening
 	token   string
 	n       int
 }
@@ -118,7 +118,7 @@ func (f liveFeed) push(out stream, seen map[string][]byte, revision int) bool {
 		return false
 	}
 	view := f.opening.View()
-	event := api.LiveEvent{N: f.n, Revision: revision, Elements: []nav.ElementView{}}
+	event := api.LiveEvent{N: f.n, Revision: revision, Elements: []use.ElementView{}}
 	now := elementTexts(view)
 	for _, e := range view.Elements {
 		if !bytes.Equal(now[e.ID], seen[e.ID]) {
@@ -127,7 +127,7 @@ func (f liveFeed) push(out stream, seen map[string][]byte, revision int) bool {
 	}
 	for id := range seen {
 		if now[id] == nil {
-			event.Elements = append(event.Elements, nav.ElementView{ID: id, State: "gone"})
+			event.Elements = append(event.Elements, use.ElementView{ID: id, State: "gone"})
 			delete(seen, id)
 		}
 	}
@@ -137,7 +137,7 @@ func (f liveFeed) push(out stream, seen map[string][]byte, revision int) bool {
 	return len(event.Elements) == 0 || out.send("live", event) == nil
 }
 
-func elementTexts(v *nav.View) map[string][]byte {
+func elementTexts(v *use.View) map[string][]byte {
 	out := make(map[string][]byte, len(v.Elements))
 	for _, e := range v.Elements {
 		text, err := json.Marshal(e)

@@ -15,9 +15,11 @@ import (
 	"github.com/getkin/kin-openapi/openapi3"
 
 	"ambergate/api"
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
 	"ambergate/core/project"
+	"ambergate/core/use"
 )
 
 const usedRuled = "/api/use/" + ruledSlug
@@ -136,19 +138,19 @@ func (h *holder) view(shown api.Shown, key string) {
 			h.t.Errorf("%s is sent the hidden %s", h.who.login, e.ID)
 		}
 		switch drawn := e.View.(type) {
-		case *nav.FieldView:
+		case *element.FieldView:
 			h.field(record, key, drawn)
-		case *nav.ListView:
+		case *element.ListView:
 			h.list(shown, e.ID, drawn)
-		case *nav.ChartView:
+		case *element.ChartView:
 			if drawn.Refused == "" {
-				h.chart(p.Screens[shown.View.Screen].Elements[e.ID].Spec.(*nav.Chart), drawn)
+				h.chart(p.Screens[shown.View.Screen].Elements[e.ID].Spec.(*element.Chart), drawn)
 			}
 		}
 	}
 }
 
-func (h *holder) field(table, key string, f *nav.FieldView) {
+func (h *holder) field(table, key string, f *element.FieldView) {
 	h.tried["fields"]++
 	g := h.r.app.Project.GrantOf(h.who.roles, table)
 	if g.Hidden[f.Path] {
@@ -160,7 +162,7 @@ func (h *holder) field(table, key string, f *nav.FieldView) {
 }
 
 // parent holds a shown relation to whether the parent may be seen.
-func (h *holder) parent(table, path string, row *nav.Row, words, value string) {
+func (h *holder) parent(table, path string, row *ask.Row, words, value string) {
 	at, prefix := table, ""
 	for _, part := range strings.Split(path, ".") {
 		f, _ := h.r.app.Project.FieldAt(at, part)
@@ -183,7 +185,7 @@ func (h *holder) parent(table, path string, row *nav.Row, words, value string) {
 	}
 }
 
-func (h *holder) list(shown api.Shown, id string, l *nav.ListView) {
+func (h *holder) list(shown api.Shown, id string, l *element.ListView) {
 	if !h.may(l.Table, "view") {
 		if len(l.Rows) > 0 || l.Refused == "" {
 			h.t.Errorf("%s is sent rows of %s", h.who.login, l.Table)
@@ -210,7 +212,7 @@ func (h *holder) list(shown api.Shown, id string, l *nav.ListView) {
 			break
 		}
 		body := map[string]any{"trail": shown.Trail, "n": shown.N, "element": id, "cursor": l.Next}
-		next := &nav.ListView{}
+		next := &element.ListView{}
 		h.p.must("POST", usedRuled+"/rows", body, next)
 		l = next
 	}
@@ -221,7 +223,7 @@ func (h *holder) list(shown api.Shown, id string, l *nav.ListView) {
 }
 
 // whole holds the list as a file to what may be seen: all of it, and no more.
-func (h *holder) whole(shown api.Shown, element string, l *nav.ListView) {
+func (h *holder) whole(shown api.Shown, element string, l *element.ListView) {
 	if !l.Main || len(shown.View.Place.Filters) > 0 || len(shown.View.Context) > 0 {
 		return
 	}
@@ -253,7 +255,7 @@ func (h *holder) steps(shown api.Shown, table string) {
 	if !shown.View.Tells {
 		return
 	}
-	var p nav.Position
+	var p use.Position
 	h.p.must("POST", usedRuled+"/position", map[string]any{"trail": shown.Trail, "n": shown.N}, &p)
 	h.tried["positions"]++
 	if p.Of > len(h.seen[table]) || p.At > p.Of {
@@ -264,13 +266,13 @@ func (h *holder) steps(shown api.Shown, table string) {
 	}
 }
 
-func (h *holder) chart(spec *nav.Chart, c *nav.ChartView) {
+func (h *holder) chart(spec *element.Chart, c *element.ChartView) {
 	if !h.may(spec.Table, "view") {
 		h.t.Errorf("%s is sent a chart of %s", h.who.login, spec.Table)
 	}
 	f, _ := h.r.app.Project.FieldAt(spec.Table, spec.By)
 	want := map[string]float64{}
-	add := func(point string, row *nav.Row) {
+	add := func(point string, row *ask.Row) {
 		n := 1.0
 		if spec.Of != "" {
 			n, _ = row.Values[spec.Of].Float64()
@@ -452,16 +454,16 @@ func (h *holder) filter(shown api.Shown, table, path, compare, value string) {
 	}
 	f, _ := h.r.app.Project.FieldAt(table, path)
 	for _, e := range arranged.View.Elements {
-		if !shows[nav.ListView](e) || !e.View.(*nav.ListView).Main {
+		if !shows[element.ListView](e) || !e.View.(*element.ListView).Main {
 			continue
 		}
-		for _, row := range e.View.(*nav.ListView).Rows {
+		for _, row := range e.View.(*element.ListView).Rows {
 			if !h.seen[table][row.Key] {
 				h.t.Errorf("%s finds the hidden %s %s by %s", h.who.login, table, row.Key, path)
 			}
 		}
-		if compare == "is" && f.References != "" && !h.seen[f.References][value] && len(e.View.(*nav.ListView).Rows) > 0 {
-			h.t.Errorf("%s finds %d %s by the hidden %s %s", h.who.login, len(e.View.(*nav.ListView).Rows), table, path, value)
+		if compare == "is" && f.References != "" && !h.seen[f.References][value] && len(e.View.(*element.ListView).Rows) > 0 {
+			h.t.Errorf("%s finds %d %s by the hidden %s %s", h.who.login, len(e.View.(*element.ListView).Rows), table, path, value)
 		}
 	}
 }

@@ -7,7 +7,11 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/use"
 	"ambergate/store"
 )
 
@@ -15,7 +19,7 @@ import (
 const maxDraft = 950_000
 
 // workOf names what is worked on at a place: a screen, a mode, a record; "" where nothing can be typed.
-func workOf(app *nav.App, p nav.Place) string {
+func workOf(app *plan.App, p place.Place) string {
 	s := app.Project.Screens[p.Screen]
 	if s == nil || p.Mode != "edit" && p.Mode != "add" {
 		return ""
@@ -39,7 +43,7 @@ func (v *visit) keepDraft(ctx context.Context, req api.DraftRequest) (api.DraftK
 	}
 	work := workOf(v.app, *place)
 	if work == "" {
-		return api.DraftKept{}, &nav.Refusal{Code: "bad-mode", What: "Nothing can be typed on this screen now.", Then: "Open it to edit."}
+		return api.DraftKept{}, &ask.Refusal{Code: "bad-mode", What: "Nothing can be typed on this screen now.", Then: "Open it to edit."}
 	}
 	if len(req.Values) == 0 {
 		return api.DraftKept{}, v.server.Store.DropFormDraft(ctx, at.Trail, work)
@@ -54,11 +58,11 @@ func (v *visit) keepDraft(ctx context.Context, req api.DraftRequest) (api.DraftK
 		size += len(text) + len(req.Base[field])
 	}
 	if size > maxDraft {
-		return api.DraftKept{}, &nav.Refusal{Code: "too-large", What: "What you typed is too long to be kept.", Then: "Save it, or make it shorter."}
+		return api.DraftKept{}, &ask.Refusal{Code: "too-large", What: "What you typed is too long to be kept.", Then: "Save it, or make it shorter."}
 	}
 	id, err := v.server.Store.KeepFormDraft(ctx, d, value(req.Id))
 	if errors.Is(err, store.ErrTaken) {
-		return api.DraftKept{}, &nav.Refusal{Code: "draft-taken", What: "Another tab of yours has gone on with what you typed here.", Then: "Go on there, or take it back."}
+		return api.DraftKept{}, &ask.Refusal{Code: "draft-taken", What: "Another tab of yours has gone on with what you typed here.", Then: "Go on there, or take it back."}
 	}
 	return api.DraftKept{Id: orNil(id)}, err
 }
@@ -125,10 +129,10 @@ func (v *visit) findDrafts(ctx context.Context, at *store.Standing, shown *api.S
 }
 
 // draftsFor gives the draft of this tab and those of others, with what the screen lets the user edit now.
-func (v *visit) draftsFor(drafts []store.FormDraft, work, tab string, view *nav.View) (own *api.KeptDraft, others *[]api.KeptDraft) {
+func (v *visit) draftsFor(drafts []store.FormDraft, work, tab string, view *use.View) (own *api.KeptDraft, others *[]api.KeptDraft) {
 	editable := map[string]string{}
 	for _, e := range view.Elements {
-		if f, ok := e.View.(*nav.FieldView); ok && f.Editable {
+		if f, ok := e.View.(*element.FieldView); ok && f.Editable {
 			editable[f.Path] = f.Value
 		}
 	}

@@ -7,7 +7,8 @@ import (
 	"testing"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/build"
+	"ambergate/core/kinds/element"
 )
 
 func TestPicturesOfAProject(t *testing.T) {
@@ -59,7 +60,7 @@ func TestOtherProjectsOfferScreensAndAreLedTo(t *testing.T) {
 		t.Errorf("%+v", offers)
 	}
 	part := mira.open("/part?part=2")
-	if got := elementOf(part, "e_orders").View.(*nav.ButtonView); got == nil || got.Leave != "/use/stores/part-orders?part=P-107" {
+	if got := elementOf(part, "e_orders").View.(*element.ButtonView); got == nil || got.Leave != "/use/stores/part-orders?part=P-107" {
 		t.Errorf("%+v", got)
 	}
 	status, result, problem := mira.press(part, "to-stores-1", "e_orders", nil)
@@ -128,10 +129,10 @@ func TestEffectsOnWhatIsLookedAtArePlaces(t *testing.T) {
 	}
 }
 
-func rowsOf(s api.Shown) []nav.RowView {
+func rowsOf(s api.Shown) []element.RowView {
 	for _, e := range s.View.Elements {
-		if shows[nav.ListView](e) && e.View.(*nav.ListView).Main {
-			return e.View.(*nav.ListView).Rows
+		if shows[element.ListView](e) && e.View.(*element.ListView).Main {
+			return e.View.(*element.ListView).Rows
 		}
 	}
 	return nil
@@ -167,7 +168,7 @@ func TestProposalsInsideAndOutsideOfASharedGate(t *testing.T) {
 		for k, v := range more {
 			body[k] = v
 		}
-		var out []nav.Proposal
+		var out []build.Proposal
 		arno.must("POST", builds+"/proposals", body, &out)
 		var words []string
 		for _, p := range out {

@@ -10,7 +10,7 @@ import (
 	"testing"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
 )
 
 // Random bodies for every call: whatever is sent, the answer is one of the documented form, never a fault.
@@ -68,8 +68,8 @@ func TestHostileBodiesAreRefusedInOrder(t *testing.T) {
 
 func count(s api.Shown) int {
 	for _, e := range s.View.Elements {
-		if shows[nav.ListView](e) {
-			return e.View.(*nav.ListView).Count
+		if shows[element.ListView](e) {
+			return e.View.(*element.ListView).Count
 		}
 	}
 	return 0

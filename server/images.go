@@ -6,6 +6,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/kinds/element"
 )
 
 // GetImage gives the picture that a field of a place shows. Its address names its digest, so a
@@ -22,7 +23,7 @@ func (s *Server) GetImage(c *gin.Context, slug string, params api.GetImageParams
 		fail(c, err)
 		return
 	}
-	data, media, err := o.Picture(c, source.Reader(v.app.Project), value(params.Field))
+	data, media, err := element.Picture(c, o, source.Reader(v.app.Project), value(params.Field))
 	if err != nil {
 		fail(c, err)
 		return

@@ -7,7 +7,7 @@ import (
 	"strings"
 	"testing"
 
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
 )
 
 func TestPhotosAreShownChangedAndGuarded(t *testing.T) {
@@ -15,7 +15,7 @@ func TestPhotosAreShownChangedAndGuarded(t *testing.T) {
 	shown := p.open("/defect?defect=107")
 	image := fmt.Sprintf(used+"/image?trail=%s&n=%d&field=f_photo", shown.Trail, shown.N)
 	status, first := p.call("GET", image, nil)
-	if status != http.StatusOK || !strings.HasPrefix(string(first), "\x89PNG") || elementOf(shown, "e_photo").View.(*nav.FieldView).Value == "" {
+	if status != http.StatusOK || !strings.HasPrefix(string(first), "\x89PNG") || elementOf(shown, "e_photo").View.(*element.FieldView).Value == "" {
 		t.Fatalf("%d, %d bytes", status, len(first))
 	}
 	p.refused("GET", strings.Replace(image, "f_photo", "f_what", 1), nil, http.StatusNotFound, "no-picture")
@@ -23,7 +23,7 @@ func TestPhotosAreShownChangedAndGuarded(t *testing.T) {
 
 	edit := p.open("/defect?defect=107&~mode=edit")
 	gif := "GIF89a\x01\x00\x01\x00\x00\x00\x00;"
-	base := map[string]string{"f_photo": elementOf(edit, "e_photo").View.(*nav.FieldView).Value}
+	base := map[string]string{"f_photo": elementOf(edit, "e_photo").View.(*element.FieldView).Value}
 	send := func(id, picture string) int {
 		values := map[string]string{"f_photo": picture}
 		status, _, _ := p.press(edit, id, "e_save", map[string]any{"values": values, "base": base, "version": edit.View.Record.Version})

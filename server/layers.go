@@ -7,29 +7,31 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
 	"ambergate/store"
 )
 
 // layer gives a place of a trail at depth 0, or one of the dialogs and drawers over it.
-func layer(at *store.Standing, depth int) (*nav.Place, error) {
+func layer(at *store.Standing, depth int) (*place.Place, error) {
 	switch {
 	case depth == 0:
 		return &at.Place, nil
 	case depth > 0 && depth <= len(at.Overlays):
 		return &at.Overlays[depth-1].Place, nil
 	}
-	return nil, &nav.Refusal{Code: "place-left", What: "The dialog was closed meanwhile.", Then: "Look at the screen as it is now."}
+	return nil, &ask.Refusal{Code: "place-left", What: "The dialog was closed meanwhile.", Then: "Look at the screen as it is now."}
 }
 
 // withChosen gives a place with other chosen rows.
-func withChosen(p nav.Place, chosen map[string]string) nav.Place {
+func withChosen(p place.Place, chosen map[string]string) place.Place {
 	if len(chosen) == 0 {
 		return p
 	}
 	p.Look = maps.Clone(p.Look)
 	if p.Look == nil {
-		p.Look = map[string]nav.Look{}
+		p.Look = map[string]place.Look{}
 	}
 	for list, row := range chosen {
 		look := p.Look[list]
@@ -44,7 +46,7 @@ const listsSought = 30
 
 // arrive notes on a place that is led to from a place of a trail the list that its record is
 // stepped along: the nearest that lists its table.
-func (v *visit) arrive(ctx context.Context, trail string, n int, to *nav.Place) error {
+func (v *visit) arrive(ctx context.Context, trail string, n int, to *place.Place) error {
 	table := v.app.StepsAlong(*to)
 	if table == "" || to.From != nil {
 		return nil
@@ -54,7 +56,7 @@ func (v *visit) arrive(ctx context.Context, trail string, n int, to *nav.Place) 
 		return err
 	}
 	for _, spot := range spots {
-		if from := nav.ListOf(v.app.Project, spot.Place, table); from != nil {
+		if from := place.ListOf(v.app.Project, spot.Place, table); from != nil {
 			to.From = from
 			return nil
 		}
@@ -64,7 +66,7 @@ func (v *visit) arrive(ctx context.Context, trail string, n int, to *nav.Place) 
 
 // arriveIn does the same for an address: typed in a tab with a trail, or opened in a new tab from
 // a place of another.
-func (v *visit) arriveIn(ctx context.Context, req api.OpenRequest, to *nav.Place) error {
+func (v *visit) arriveIn(ctx context.Context, req api.OpenRequest, to *place.Place) error {
 	if from := req.From; from != nil {
 		if at, err := v.at(ctx, from.Trail, from.N); err == nil {
 			return v.arrive(ctx, at.Trail, at.N, to)
@@ -94,14 +96,14 @@ func (s *Server) AddParent(c *gin.Context, slug string) {
 		if err != nil {
 			return nil, err
 		}
-		to, err := o.AddParent(req.Field)
+		to, err := element.AddParent(o, req.Field)
 		if err != nil {
 			return nil, err
 		}
 		if _, err := v.open(c, *to); err != nil {
 			return nil, err
 		}
-		at.Overlays = append(at.Overlays[:depth:depth], nav.Overlay{Place: *to, As: "dialog", Into: req.Field})
+		at.Overlays = append(at.Overlays[:depth:depth], place.Overlay{Place: *to, As: "dialog", Into: req.Field})
 		if err := s.Store.Change(c, at.Spot); err != nil {
 			return nil, err
 		}

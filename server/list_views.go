@@ -11,7 +11,8 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/store"
 )
@@ -49,11 +50,11 @@ func (s *Server) KeepListView(c *gin.Context, slug, screen, element string) {
 			return fmt.Errorf("write the view of a list: %w", err)
 		}
 		if utf8.RuneCountInString(req.Name) > 60 || len(body) > 20_000 {
-			return &nav.Refusal{Code: "too-large", What: "This is too long for a view.", Then: "Take a shorter name or fewer filters."}
+			return &ask.Refusal{Code: "too-large", What: "This is too long for a view.", Then: "Take a shorter name or fewer filters."}
 		}
 		err = s.Store.KeepListView(c, store.ListView{Account: v.account.ID, Project: v.project, Screen: screen, Element: element, Name: req.Name, Body: body})
 		if errors.Is(err, store.ErrFull) {
-			return &nav.Refusal{Code: "too-many", What: "No more views of this list can be kept.", Then: "Forget one that you do not use."}
+			return &ask.Refusal{Code: "too-many", What: "No more views of this list can be kept.", Then: "Forget one that you do not use."}
 		}
 		return err
 	})
@@ -72,7 +73,7 @@ var errAnswered = errors.New("answered")
 func (s *Server) onListView(c *gin.Context, slug, screen, element string, run func(v *visit) error) {
 	v, err := s.visit(c, slug)
 	if err == nil && !isList(v.app, screen, element) {
-		err = &nav.Refusal{Code: "no-element", What: "This list is not on the screen any more.", Then: "Load the screen again."}
+		err = &ask.Refusal{Code: "no-element", What: "This list is not on the screen any more.", Then: "Load the screen again."}
 	}
 	if err == nil {
 		err = run(v)
@@ -85,7 +86,7 @@ func (s *Server) onListView(c *gin.Context, slug, screen, element string, run fu
 	}
 }
 
-func isList(app *nav.App, screen, element string) bool {
+func isList(app *plan.App, screen, element string) bool {
 	if s := app.Project.Screens[screen]; s != nil && s.Elements[element] != nil {
 		return project.ListOf(s.Elements[element]) != nil
 	}

@@ -7,7 +7,10 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/use"
 )
 
 // maxLooks and maxLook bound what is kept of how lists were left.
@@ -22,7 +25,7 @@ func (s *Server) KeepLook(c *gin.Context, slug string) {
 }
 
 func (v *visit) look(ctx context.Context, req api.LookRequest) (api.Looked, error) {
-	none := api.Looked{Elements: []nav.ElementView{}}
+	none := api.Looked{Elements: []use.ElementView{}}
 	at, err := v.at(ctx, req.Trail, req.N)
 	if err != nil {
 		return none, err
@@ -33,14 +36,14 @@ func (v *visit) look(ctx context.Context, req api.LookRequest) (api.Looked, erro
 		return none, nil // the dialog was closed meanwhile: its lists are found again by nobody
 	}
 	if len(req.Look) > maxLooks {
-		return none, &nav.Refusal{Code: "bad-request", What: "No screen has so many lists."}
+		return none, &ask.Refusal{Code: "bad-request", What: "No screen has so many lists."}
 	}
 	before := place.Look
 	place.Look = req.Look
 	chosen := false
 	for id, l := range req.Look {
 		if len(l.Start)+len(l.Row)+len(l.Top) > maxLook {
-			return none, &nav.Refusal{Code: "bad-request", What: "No list is left like that."}
+			return none, &ask.Refusal{Code: "bad-request", What: "No list is left like that."}
 		}
 		chosen = chosen || before[id].Row != l.Row
 	}
@@ -55,7 +58,7 @@ func (v *visit) look(ctx context.Context, req api.LookRequest) (api.Looked, erro
 		return none, err
 	}
 	for _, e := range o.View().Elements {
-		if _, button := e.View.(*nav.ButtonView); button {
+		if _, button := e.View.(*element.ButtonView); button {
 			none.Elements = append(none.Elements, e)
 		}
 	}
@@ -64,7 +67,7 @@ func (v *visit) look(ctx context.Context, req api.LookRequest) (api.Looked, erro
 
 // GetPosition counts where the record of a place stands in the list come from.
 func (s *Server) GetPosition(c *gin.Context, slug string) {
-	inUse(s, c, slug, func(v *visit, req api.Pointer) (*nav.Position, error) {
+	inUse(s, c, slug, func(v *visit, req api.Pointer) (*use.Position, error) {
 		o, err := v.openAt(c, req.Trail, req.N, value(req.Depth))
 		if err != nil {
 			return nil, err
@@ -93,7 +96,7 @@ func (s *Server) GetPlaces(c *gin.Context, slug string, params api.GetPlacesPara
 	inUse(s, c, slug, func(v *visit, _ nothing) ([]api.RecentPlace, error) {
 		known, err := s.Store.TrailOf(c, params.Trail, v.account.ID, v.project)
 		if err != nil {
-			return nil, &nav.Refusal{Code: "no-place", What: "This tab’s trail has ended.", Then: "Load the page again to go on from this screen."}
+			return nil, &ask.Refusal{Code: "no-place", What: "This tab’s trail has ended.", Then: "Load the page again to go on from this screen."}
 		}
 		spots, err := s.Store.Places(c, params.Trail, v.account.ID, v.project)
 		if err != nil {
@@ -108,7 +111,7 @@ func (s *Server) GetPlaces(c *gin.Context, slug string, params api.GetPlacesPara
 }
 
 // placeNote says how a place differs from others of the same title: its mode, and what narrows it.
-func (v *visit) placeNote(p nav.Place) string {
+func (v *visit) placeNote(p place.Place) string {
 	var words []string
 	switch p.Mode {
 	case "edit":
@@ -116,6 +119,6 @@ func (v *visit) placeNote(p nav.Place) string {
 	case "add":
 		words = append(words, "new")
 	}
-	words = append(words, nav.NarrowedWords(v.app.Project, p)...)
+	words = append(words, place.NarrowedWords(v.app.Project, p)...)
 	return strings.Join(words, ", ")
 }

@@ -7,8 +7,9 @@ import (
 	"testing"
 	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/demo"
 	"ambergate/store"
@@ -44,8 +45,8 @@ type somebody struct {
 }
 
 type ruledProject struct {
-	app    *nav.App
-	rows   map[string][]*nav.Row // every record of every table, with all that rules read
+	app    *plan.App
+	rows   map[string][]*ask.Row // every record of every table, with all that rules read
 	people []somebody
 }
 
@@ -88,8 +89,8 @@ func makeRuled(ctx context.Context, bodies project.Bodies) (*ruledProject, error
 	if err != nil {
 		return nil, err
 	}
-	r := &ruledProject{rows: map[string][]*nav.Row{}}
-	if r.app, err = nav.Compile(p); err != nil {
+	r := &ruledProject{rows: map[string][]*ask.Row{}}
+	if r.app, err = plan.Compile(p); err != nil {
 		return nil, err
 	}
 	const id = "p_ruled"
@@ -139,7 +140,7 @@ func (r *ruledProject) read(ctx context.Context) error {
 				}
 			}
 		}
-		page, err := up.Records.Reader(p).Fetch(ctx, nav.Query{Table: t, Paths: paths, Rights: nav.EveryRow})
+		page, err := up.Records.Reader(p).Fetch(ctx, ask.Query{Table: t, Paths: paths, Rights: ask.EveryRow})
 		if err != nil {
 			return err
 		}
@@ -163,7 +164,7 @@ func ruledStand(t testing.TB) *ruledProject {
 
 // asked is one record and one user, for the tree.
 type asked struct {
-	row, own *nav.Row
+	row, own *ask.Row
 	who      somebody
 }
 
@@ -187,9 +188,9 @@ func (a asked) HasRole(r string) bool { return a.who.roles[r] }
 func (a asked) Now() time.Time        { return time.Now().UTC() }
 
 // allows says whether the project lets somebody do a verb with a record.
-func (r *ruledProject) allows(t testing.TB, who somebody, table, verb string, row *nav.Row) bool {
+func (r *ruledProject) allows(t testing.TB, who somebody, table, verb string, row *ask.Row) bool {
 	t.Helper()
-	var own *nav.Row
+	var own *ask.Row
 	for _, s := range r.rows["t_staff"] {
 		if s.Values["f_login"].Wire() == who.login {
 			own = s
@@ -250,7 +251,7 @@ func (r *ruledProject) sample(seen map[string]bool, table string) []string {
 	return append(append(yes, no...), "999999", "x", "1~2")
 }
 
-func (r *ruledProject) row(table, key string) *nav.Row {
+func (r *ruledProject) row(table, key string) *ask.Row {
 	for _, row := range r.rows[table] {
 		if row.Key == key {
 			return row

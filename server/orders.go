@@ -6,9 +6,12 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/build"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/words"
 )
 
 // GetOrders tells a builder which orders a table is read in, and which index of the database
@@ -18,13 +21,13 @@ func (s *Server) GetOrders(c *gin.Context, slug, table string) {
 		p := b.draft.app.Project
 		t := p.Tables[table]
 		if t == nil {
-			return api.TableOrders{}, &nav.Refusal{Code: "no-table", What: "This table does not exist any more.", Then: "Choose another."}
+			return api.TableOrders{}, &ask.Refusal{Code: "no-table", What: "This table does not exist any more.", Then: "Choose another."}
 		}
 		return s.ordersOf(c, b.draft.app, t)
 	})
 }
 
-func (s *Server) ordersOf(ctx context.Context, app *nav.App, t *project.Table) (api.TableOrders, error) {
+func (s *Server) ordersOf(ctx context.Context, app *plan.App, t *project.Table) (api.TableOrders, error) {
 	db, err := s.sourceOf(app.Project, t.ID)
 	if err != nil {
 		return api.TableOrders{}, err
@@ -33,12 +36,12 @@ func (s *Server) ordersOf(ctx context.Context, app *nav.App, t *project.Table) (
 	if out.Rows, err = db.Size(ctx, app.Project, t); err != nil {
 		return out, err
 	}
-	for _, o := range app.OrdersOf(t.ID) {
+	for _, o := range build.OrdersOf(app, t.ID) {
 		told := api.TableOrder{Words: o.Words, Places: o.Places}
-		q := nav.Query{Table: t, Order: o.Sort, Limit: 50, Rights: nav.EveryRow}
+		q := ask.Query{Table: t, Order: o.Sort, Limit: 50, Rights: ask.EveryRow}
 		if o.Of != "" {
-			told.Of = orNil(app.PathWords(t.ID, o.Of))
-			q.Match = []nav.Match{{Path: o.Of, Compare: "is", Value: cond.NullValue}}
+			told.Of = orNil(words.PathWords(app, t.ID, o.Of))
+			q.Match = []ask.Match{{Path: o.Of, Compare: "is", Value: cond.NullValue}}
 		}
 		served, err := db.Served(ctx, app.Project, q)
 		if err != nil {

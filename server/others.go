@@ -8,13 +8,13 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
 // others finds other projects as they are released, for ways that lead there.
-func (s *Server) others(ctx context.Context) func(slug string) *nav.App {
-	return func(slug string) *nav.App {
+func (s *Server) others(ctx context.Context) func(slug string) *plan.App {
+	return func(slug string) *plan.App {
 		id, err := s.apps.id(ctx, slug)
 		if err != nil {
 			return nil

@@ -9,7 +9,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/core/project"
 )
 
@@ -22,14 +22,14 @@ func (s *Server) AddPicture(c *gin.Context, slug string) {
 		_, body, _ := strings.Cut(req.Data, ",")
 		data, err := base64.StdEncoding.DecodeString(body)
 		if err != nil || len(data) == 0 {
-			return api.PictureKept{}, &nav.Refusal{Code: "bad-value", What: "This picture is damaged.", Then: "Choose another."}
+			return api.PictureKept{}, &ask.Refusal{Code: "bad-value", What: "This picture is damaged.", Then: "Choose another."}
 		}
 		if len(data) > maxProjectPicture {
-			return api.PictureKept{}, &nav.Refusal{Code: "bad-value", What: "This picture is too large: at most 2 MB are kept.", Then: "Make it smaller, or choose another."}
+			return api.PictureKept{}, &ask.Refusal{Code: "bad-value", What: "This picture is too large: at most 2 MB are kept.", Then: "Make it smaller, or choose another."}
 		}
 		media := MediaOfPicture(data)
 		if media == "" {
-			return api.PictureKept{}, &nav.Refusal{Code: "bad-value", What: "Only PNG, JPEG, WebP, GIF and SVG pictures are kept.", Then: "Choose another."}
+			return api.PictureKept{}, &ask.Refusal{Code: "bad-value", What: "Only PNG, JPEG, WebP, GIF and SVG pictures are kept.", Then: "Choose another."}
 		}
 		digest, err := s.Store.AddPicture(c, media, data)
 		return api.PictureKept{Digest: digest, Media: media}, err
@@ -39,7 +39,7 @@ func (s *Server) AddPicture(c *gin.Context, slug string) {
 // MediaOfPicture tells the media type of a picture that a builder brings; "" for anything else.
 // A drawing (SVG) is one too: it is only ever shown as an image, and sent sandboxed.
 func MediaOfPicture(data []byte) string {
-	if media := nav.MediaOf(data); media != "" {
+	if media := ask.MediaOf(data); media != "" {
 		return media
 	}
 	head := bytes.TrimSpace(data[:min(len(data), 512)])
@@ -65,7 +65,7 @@ func (s *Server) GetPicture(c *gin.Context, slug, digest string) {
 		b, refused := s.building(c, slug)
 		if refused != nil || !has(b.draft.app.Project) {
 			if err == nil {
-				err = &nav.Refusal{Code: "no-record", What: "There is no such picture here.", Then: "Load the page again."}
+				err = &ask.Refusal{Code: "no-record", What: "There is no such picture here.", Then: "Load the page again."}
 			}
 			fail(c, err)
 			return

@@ -7,7 +7,11 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/press"
+	"ambergate/core/use"
 	"ambergate/records"
 )
 
@@ -16,9 +20,9 @@ const maxPractised = 50
 
 // practised is one press of a journal, with the keys of the records that it added.
 type practised struct {
-	user  *nav.User
-	place nav.Place
-	press nav.Press
+	user  *ask.User
+	place place.Place
+	press press.Press
 	made  []string
 }
 
@@ -71,13 +75,13 @@ func (s *Server) Practise(c *gin.Context, slug string) {
 	})
 }
 
-func (s *Server) practise(ctx context.Context, b *building, user *nav.User, req api.PractiseRequest) (api.Practised, error) {
+func (s *Server) practise(ctx context.Context, b *building, user *ask.User, req api.PractiseRequest) (api.Practised, error) {
 	before := s.journals.of(value(req.Journal), b.account.ID)
 	if len(before) >= maxPractised {
-		return api.Practised{}, &nav.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."}
+		return api.Practised{}, &ask.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."}
 	}
 	this := practised{user: user, place: req.Place, press: pressOf(req.Press)}
-	var out nav.Outcome
+	var out press.Outcome
 	err := s.replayed(ctx, b, before, req.Place.Screen, func(p *records.Press) (err error) {
 		made := len(p.Made())
 		out, err = s.practisePress(ctx, b, this, p)
@@ -102,13 +106,13 @@ func (s *Server) practise(ctx context.Context, b *building, user *nav.User, req 
 	return answer, nil
 }
 
-func (s *Server) practisePress(ctx context.Context, b *building, done practised, p *records.Press) (nav.Outcome, error) {
+func (s *Server) practisePress(ctx context.Context, b *building, done practised, p *records.Press) (press.Outcome, error) {
 	app := b.draft.app
-	o, err := app.Open(ctx, done.user, done.place, nav.Sources{Records: p, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(ctx), Bare: true, Lock: true})
+	o, err := use.Open(ctx, app, done.user, done.place, use.Sources{Records: p, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(ctx), Bare: true, Lock: true})
 	if err != nil {
-		return nav.Outcome{}, err
+		return press.Outcome{}, err
 	}
-	return o.Follow(ctx, done.press, p)
+	return press.Follow(ctx, o, done.press, p)
 }
 
 // replayed does the presses of a journal, then what is asked, and rolls everything back.
@@ -121,7 +125,7 @@ func (s *Server) replayed(ctx context.Context, b *building, before []practised, 
 		for _, old := range before {
 			p.Replay(old.made)
 			if _, err := s.practisePress(ctx, b, old, p); err != nil {
-				return &nav.Refusal{Code: "practice-stale", What: "What was practised before does not go through any more.", Then: "Start the practice afresh."}
+				return &ask.Refusal{Code: "practice-stale", What: "What was practised before does not go through any more.", Then: "Start the practice afresh."}
 			}
 		}
 		p.Replay(nil)
@@ -130,7 +134,7 @@ func (s *Server) replayed(ctx context.Context, b *building, before []practised, 
 }
 
 // keepPractised tells what variables hold after a press; in build all of them stand in the place.
-func keepPractised(app *nav.App, answer *api.Practised, at nav.Place, out nav.Outcome) {
+func keepPractised(app *plan.App, answer *api.Practised, at place.Place, out press.Outcome) {
 	all := merged(at.Vars, out.Vars)
 	if len(out.Vars) > 0 {
 		answer.Vars = &all

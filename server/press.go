@@ -13,9 +13,14 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/press"
 	"ambergate/core/project"
+	"ambergate/core/rights"
+	"ambergate/core/use"
 	"ambergate/fault"
 	"ambergate/records"
 	"ambergate/store"
@@ -26,7 +31,7 @@ import (
 func (s *Server) Press(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.PressRequest) (*api.PressResult, error) {
 		if len(req.Press) < 8 || len(req.Press) > 64 {
-			return nil, &nav.Refusal{Code: "bad-request", What: "A press needs an id of 8 to 64 characters."}
+			return nil, &ask.Refusal{Code: "bad-request", What: "A press needs an id of 8 to 64 characters."}
 		}
 		return v.press(c, req)
 	})
@@ -60,11 +65,11 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	if err != nil {
 		return nil, err
 	}
-	var outcome nav.Outcome
+	var outcome press.Outcome
 	again := false
 	if drawn.Writes(place.Screen, req.Element) || value(req.Unsaved) == "save" {
 		if at.At != at.N && !drawn.OnLeaving(place.Screen, req.Element) {
-			return nil, &nav.Refusal{Code: "place-left", What: "The screen had changed before you pressed.", Then: "Look at it as it is now and press again."}
+			return nil, &ask.Refusal{Code: "place-left", What: "The screen had changed before you pressed.", Then: "Look at it as it is now and press again."}
 		}
 		outcome, again, err = v.pressWriting(ctx, req, drawn, place, over)
 	} else {
@@ -87,12 +92,12 @@ func (v *visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 
 // drawnIn gives the release that the pressed screen was drawn in. Grants and guards of the newest
 // release must pass as well: an old screen opens nothing that is shut by now.
-func (v *visit) drawnIn(ctx context.Context, release int, place nav.Place) (*nav.App, error) {
+func (v *visit) drawnIn(ctx context.Context, release int, place place.Place) (*plan.App, error) {
 	if release == v.release {
 		return v.app, nil
 	}
 	if release < 1 || release > v.release {
-		return nil, &nav.Refusal{Code: "bad-request", What: "There is no such release."}
+		return nil, &ask.Refusal{Code: "bad-request", What: "There is no such release."}
 	}
 	if _, err := v.open(ctx, place); err != nil {
 		return nil, err
@@ -100,36 +105,36 @@ func (v *visit) drawnIn(ctx context.Context, release int, place nav.Place) (*nav
 	return v.server.apps.release(ctx, v.project, release)
 }
 
-func pressOf(req api.PressRequest) nav.Press {
-	return nav.Press{
+func pressOf(req api.PressRequest) press.Press {
+	return press.Press{
 		Element: req.Element, Trigger: value(req.Trigger), Rows: value(req.Rows), Row: value(req.Row), Point: value(req.Point), Values: value(req.Values), Base: value(req.Base), Version: value(req.Version),
 		Confirmed: value(req.Confirmed), Unsaved: value(req.Unsaved), Keep: value(req.Keep), Result: value(req.Result), Picked: value(req.Picked),
 	}
 }
 
-func (v *visit) pressReading(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place) (nav.Outcome, error) {
+func (v *visit) pressReading(ctx context.Context, req api.PressRequest, app *plan.App, place place.Place) (press.Outcome, error) {
 	src := v.sources()
 	src.Records, src.Now, src.Bare, src.Pressed = v.server.reader(app), v.server.localNow(app), true, req.Element
 	if err := v.newestRights(ctx, app, &src); err != nil {
-		return nav.Outcome{}, err
+		return press.Outcome{}, err
 	}
-	o, err := app.Open(ctx, v.user, place, src)
+	o, err := use.Open(ctx, app, v.user, place, src)
 	if err != nil {
-		return nav.Outcome{}, err
+		return press.Outcome{}, err
 	}
-	return o.Follow(ctx, v.pressOf(req), readOnly{src.Records})
+	return press.Follow(ctx, o, v.pressOf(req), readOnly{src.Records})
 }
 
 // newestRights lets a press in an older release be judged by the grants and row rules of the newest.
-func (v *visit) newestRights(ctx context.Context, app *nav.App, src *nav.Sources) (err error) {
+func (v *visit) newestRights(ctx context.Context, app *plan.App, src *use.Sources) (err error) {
 	if app != v.app {
-		src.Rights, err = v.app.RightsOf(ctx, v.user, src.Records, src.Now)
+		src.Rights, err = rights.Of(ctx, v.app, v.user, src.Records, src.Now)
 	}
 	return err
 }
 
 // readOnly lets a press read; it has nothing to change.
-type readOnly struct{ nav.Records }
+type readOnly struct{ ask.Records }
 
 var errReadOnly = errors.New("a press that only moves tried to change a record")
 
@@ -147,28 +152,28 @@ func (readOnly) Update(context.Context, *project.Table, string, map[string]cond.
 func (readOnly) Delete(context.Context, *project.Table, string) error { return errReadOnly }
 
 // Hanging is asked only of what is to be deleted.
-func (readOnly) Hanging(context.Context, *project.Table, string, nav.RowRules) ([]nav.Hanging, error) {
+func (readOnly) Hanging(context.Context, *project.Table, string, ask.RowRules) ([]ask.Hanging, error) {
 	return nil, errReadOnly
 }
 
 // pressWriting does a press that changes records or the plant; again says that it was done before.
-func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav.App, place nav.Place, over nav.Overlay) (out nav.Outcome, again bool, err error) {
+func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *plan.App, place place.Place, over place.Overlay) (out press.Outcome, again bool, err error) {
 	source, err := v.server.writes(app, place.Screen)
 	if err != nil {
-		return nav.Outcome{}, false, err
+		return press.Outcome{}, false, err
 	}
-	var asked nav.Outcome
+	var asked press.Outcome
 	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
 	text, again, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
-		src := nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Others: v.others, Vars: v.vars, Bare: true, Pressed: req.Element, Lock: true}
+		src := use.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(app), Others: v.others, Vars: v.vars, Bare: true, Pressed: req.Element, Lock: true}
 		if err := v.newestRights(ctx, app, &src); err != nil {
 			return nil, err
 		}
-		o, err := app.Open(ctx, v.user, place, src)
+		o, err := use.Open(ctx, app, v.user, place, src)
 		if err != nil {
 			return nil, err
 		}
-		out, err := o.Follow(ctx, v.pressOf(req), p)
+		out, err := press.Follow(ctx, o, v.pressOf(req), p)
 		if err != nil {
 			return nil, err
 		}
@@ -186,16 +191,16 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *nav
 		return asked, false, nil
 	}
 	if err != nil {
-		return nav.Outcome{}, false, err
+		return press.Outcome{}, false, err
 	}
 	if err := json.Unmarshal(text, &out); err != nil {
-		return nav.Outcome{}, false, fmt.Errorf("read the stored outcome: %w", err)
+		return press.Outcome{}, false, fmt.Errorf("read the stored outcome: %w", err)
 	}
 	return out, again, nil
 }
 
 // doneBefore gives what a press came to that was done already, whatever became of the screen since.
-func (s *Server) doneBefore(ctx context.Context, req api.PressRequest, user string) (out nav.Outcome, done bool, err error) {
+func (s *Server) doneBefore(ctx context.Context, req api.PressRequest, user string) (out press.Outcome, done bool, err error) {
 	for _, name := range slices.Sorted(maps.Keys(s.Records)) {
 		text, err := s.Records[name].Outcome(ctx, records.Stored{ID: req.Press, User: user, Content: digest(req)})
 		if err != nil || text != nil {
@@ -209,12 +214,12 @@ func (s *Server) doneBefore(ctx context.Context, req api.PressRequest, user stri
 }
 
 // mayOpen judges the target with the values as they are after the effects: a refusal rolls back all.
-func (v *visit) mayOpen(ctx context.Context, out nav.Outcome, p *records.Press) error {
+func (v *visit) mayOpen(ctx context.Context, out press.Outcome, p *records.Press) error {
 	if out.To == nil {
 		return nil
 	}
 	tab, _ := v.app.Keeping(out.Vars)
-	return v.app.Enter(ctx, v.user, *out.To, nav.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: merged(v.vars, tab)})
+	return use.Check(ctx, v.app, v.user, *out.To, use.Sources{Records: p, Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: merged(v.vars, tab)})
 }
 
 // digest tells presses with the same id but another content apart.
@@ -230,7 +235,7 @@ func digest(req api.PressRequest) string {
 
 // afterPress brings the trail and the plant to what the press came to, and resolves what is shown
 // now. A press that was done before sends nothing to the plant any more.
-func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.Standing, out nav.Outcome, again bool) (*api.PressResult, error) {
+func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.Standing, out press.Outcome, again bool) (*api.PressResult, error) {
 	result := &api.PressResult{Kind: "moved", Message: orNil(out.Message), Choose: out.Choose, Done: orNil(out.Done), Forgot: orNil(out.Forget)}
 	if out.Kind == "stay" {
 		result.Kind = "stayed"
@@ -271,7 +276,7 @@ func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 }
 
 // actsOf gives what the browser is to do itself; nil when nothing.
-func actsOf(out nav.Outcome) *[]nav.Act {
+func actsOf(out press.Outcome) *[]press.Act {
 	if len(out.Does) == 0 {
 		return nil
 	}
@@ -279,7 +284,7 @@ func actsOf(out nav.Outcome) *[]nav.Act {
 }
 
 // given gives what a dialog came to, for the field of the screen below that asked for it.
-func given(depth int, out nav.Outcome) *api.Given {
+func given(depth int, out press.Outcome) *api.Given {
 	closes := out.Move == "close" || out.Move == "back"
 	if depth == 0 || !closes || out.Saved == "" || out.Into == "" {
 		return nil
@@ -288,9 +293,9 @@ func given(depth int, out nav.Outcome) *api.Given {
 }
 
 // move brings the trail to what a press came to, and shows it.
-func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standing, out nav.Outcome) (*api.Shown, error) {
+func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standing, out press.Outcome) (*api.Shown, error) {
 	depth := value(req.Depth)
-	change := func(place nav.Place, overlays []nav.Overlay) (*api.Shown, error) {
+	change := func(place place.Place, overlays []place.Overlay) (*api.Shown, error) {
 		at.Place, at.Overlays = place, overlays
 		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
 			return nil, err
@@ -327,7 +332,7 @@ func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 	to := o.Place()
 	switch {
 	case out.As == "dialog" || out.As == "drawer":
-		return change(at.Place, append(at.Overlays[:depth:depth], nav.Overlay{Place: to, As: out.As, Back: returnOf(req, out)}))
+		return change(at.Place, append(at.Overlays[:depth:depth], place.Overlay{Place: to, As: out.As, Back: returnOf(req, out)}))
 	case depth > 0 && (out.As == "replace" || out.Move == "step"):
 		over := at.Overlays[depth-1]
 		over.Place = to
@@ -346,7 +351,7 @@ func (v *visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 }
 
 // choose notes the chosen row of a list, and shows what comes of it.
-func (v *visit) choose(ctx context.Context, at *store.Standing, depth int, c nav.Choice) (*api.Shown, error) {
+func (v *visit) choose(ctx context.Context, at *store.Standing, depth int, c use.Choice) (*api.Shown, error) {
 	place, err := layer(at, depth)
 	if err != nil {
 		return nil, err

@@ -14,7 +14,7 @@ import (
 	"github.com/jackc/pgx/v5/pgconn"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/core/project"
 	"ambergate/store"
 )
@@ -51,8 +51,8 @@ func writeProblem(w http.ResponseWriter, status int, p api.Problem) {
 }
 
 func describe(err error) (int, api.Problem) {
-	var refusal *nav.Refusal
-	var fields *nav.FieldErrors
+	var refusal *ask.Refusal
+	var fields *ask.FieldErrors
 	var stale *store.StaleEdit
 	var patch *project.PatchError
 	var structure *project.StructureError
@@ -119,7 +119,7 @@ func read[T any](c *gin.Context, into *T) bool {
 		if errors.As(err, &large) {
 			fail(c, err)
 		} else {
-			fail(c, &nav.Refusal{Code: "bad-request", What: "The body of this call cannot be read: " + err.Error() + ".", Then: "See the API document."})
+			fail(c, &ask.Refusal{Code: "bad-request", What: "The body of this call cannot be read: " + err.Error() + ".", Then: "See the API document."})
 		}
 		return false
 	}

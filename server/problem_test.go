@@ -15,7 +15,8 @@ import (
 
 	"github.com/jackc/pgx/v5/pgconn"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/press"
 	"ambergate/core/project"
 	"ambergate/store"
 )
@@ -26,9 +27,9 @@ func TestEveryErrorHasItsCodeAndWords(t *testing.T) {
 		status int
 		code   string
 	}{
-		{&nav.Refusal{Code: "guard", What: "No."}, http.StatusForbidden, "guard"},
-		{fmt.Errorf("wrapped: %w", &nav.Refusal{Code: "no-record", What: "No."}), http.StatusNotFound, "no-record"},
-		{&nav.FieldErrors{Fields: map[string]string{"f": "x"}}, http.StatusUnprocessableEntity, "fields"},
+		{&ask.Refusal{Code: "guard", What: "No."}, http.StatusForbidden, "guard"},
+		{fmt.Errorf("wrapped: %w", &ask.Refusal{Code: "no-record", What: "No."}), http.StatusNotFound, "no-record"},
+		{&ask.FieldErrors{Fields: map[string]string{"f": "x"}}, http.StatusUnprocessableEntity, "fields"},
 		{&store.StaleEdit{By: "Bea", At: time.Now()}, http.StatusConflict, "stale"},
 		{&store.StaleEdit{}, http.StatusConflict, "stale"},
 		{&project.PatchError{Path: "/x", Reason: "no"}, http.StatusBadRequest, "bad-patch"},
@@ -94,17 +95,17 @@ func TestTheDocumentsListEveryCode(t *testing.T) {
 
 func TestPendingCommandsAreRefusedUntilTheyEnd(t *testing.T) {
 	p := newPending()
-	ref := nav.TagRef{Source: "s", Node: "n"}
-	writes := []nav.TagWrite{{Ref: ref}}
+	ref := ask.TagRef{Source: "s", Node: "n"}
+	writes := []press.TagWrite{{Ref: ref}}
 	if err := p.free(writes); err != nil {
 		t.Error(err)
 	}
 	p.set(ref, true)
-	var refusal *nav.Refusal
+	var refusal *ask.Refusal
 	if err := p.free(writes); !errors.As(err, &refusal) || refusal.Code != "pending" {
 		t.Errorf("%v", err)
 	}
-	if err := p.free([]nav.TagWrite{{Ref: nav.TagRef{Source: "s", Node: "other"}}}); err != nil {
+	if err := p.free([]press.TagWrite{{Ref: ask.TagRef{Source: "s", Node: "other"}}}); err != nil {
 		t.Errorf("another tag: %v", err)
 	}
 	p.set(ref, false)
@@ -115,8 +116,8 @@ func TestPendingCommandsAreRefusedUntilTheyEnd(t *testing.T) {
 
 func TestJournalsBelongToTheirBuilder(t *testing.T) {
 	j := newJournals()
-	id := j.add("", "a", practised{press: nav.Press{Element: "e_1"}})
-	if again := j.add(id, "a", practised{press: nav.Press{Element: "e_2"}}); again != id {
+	id := j.add("", "a", practised{press: press.Press{Element: "e_1"}})
+	if again := j.add(id, "a", practised{press: press.Press{Element: "e_2"}}); again != id {
 		t.Errorf("the journal became %s", again)
 	}
 	if got := j.of(id, "a"); len(got) != 2 || got[1].press.Element != "e_2" {

@@ -6,26 +6,28 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/build"
+	"ambergate/core/use"
 	"ambergate/records"
 )
 
 // GetRights gives who may do what in the project that is being built, at one look.
 func (s *Server) GetRights(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *building, _ nothing) (nav.RightsTable, error) { return b.draft.app.RightsTable(), nil })
+	inBuild(s, c, slug, func(b *building, _ nothing) (build.RightsTable, error) { return build.Rights(b.draft.app), nil })
 }
 
 // ExplainWay says why a way is open or shut for the walked user, where it would lead, and what would have to change.
 func (s *Server) ExplainWay(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *building, req api.WhyRequest) (out *nav.Explanation, err error) {
+	inBuild(s, c, slug, func(b *building, req api.WhyRequest) (out *build.Explanation, err error) {
 		user, err := s.walked(c, b, req.As)
 		if err != nil {
 			return nil, err
 		}
 		app := b.draft.app
-		at := nav.Aim{Element: req.Element, Trigger: req.Trigger, Row: value(req.Row), Point: value(req.Point)}
-		explain := func(from nav.Records) error {
-			out, err = app.Why(c, user, req.Place, at, nav.Sources{Records: from, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(c)})
+		at := build.Aim{Element: req.Element, Trigger: req.Trigger, Row: value(req.Row), Point: value(req.Point)}
+		explain := func(from ask.Records) error {
+			out, err = build.Why(c, app, user, req.Place, at, use.Sources{Records: from, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(c)})
 			return err
 		}
 		journal := s.journals.of(value(req.Journal), b.account.ID)
@@ -51,7 +53,7 @@ func (s *Server) SetRoles(c *gin.Context, slug, person string) {
 	}
 	for _, r := range req.Roles {
 		if b.draft.app.Project.Roles[r] == nil {
-			fail(c, &nav.Refusal{Code: "no-role", What: "One of these roles does not exist any more.", Then: "Load the project again."})
+			fail(c, &ask.Refusal{Code: "no-role", What: "One of these roles does not exist any more.", Then: "Load the project again."})
 			return
 		}
 	}

@@ -8,8 +8,8 @@ import (
 	"time"
 
 	"ambergate/api"
+	"ambergate/core/build"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 	"ambergate/demo"
 	"ambergate/store"
@@ -45,7 +45,7 @@ func TestRowRulesAreReadInTheirPlace(t *testing.T) {
 
 func TestNamesCompletionsAndValues(t *testing.T) {
 	p := as(t, "arno")
-	var names []nav.NameInfo
+	var names []build.NameInfo
 	p.must("GET", builds+"/names?screen=s_defect&under=record.cabin.lift", nil, &names)
 	found := false
 	for _, n := range names {
@@ -80,12 +80,12 @@ func TestNamesCompletionsAndValues(t *testing.T) {
 func TestWhyOverHTTP(t *testing.T) {
 	p := as(t, "arno")
 	place := map[string]any{"screen": "s_defect", "mode": "view", "inputs": map[string]string{"i_defect": "107"}}
-	var x nav.Explanation
+	var x build.Explanation
 	p.must("POST", builds+"/why", map[string]any{"as": "a_mira", "place": place, "element": "e_edit", "trigger": "release"}, &x)
 	if x.State != "open" || x.Leads == nil || !x.Leads.Opens || len(x.Roles) != 6 {
 		t.Errorf("%+v", x)
 	}
-	x = nav.Explanation{}
+	x = build.Explanation{}
 	p.must("POST", builds+"/why", map[string]any{"as": "a_priya", "place": place, "element": "e_edit", "trigger": "release"}, &x)
 	if x.State != "hidden" || len(x.Turns) == 0 || x.Turns[0].Words == "" {
 		t.Errorf("%+v", x)
@@ -94,7 +94,7 @@ func TestWhyOverHTTP(t *testing.T) {
 }
 
 func TestRightsAtOneLook(t *testing.T) {
-	var table nav.RightsTable
+	var table build.RightsTable
 	as(t, "arno").must("GET", builds+"/rights", nil, &table)
 	if len(table.Tables) != 12 || len(table.Screens) != 21 || len(table.Conditions) != 3 {
 		t.Fatalf("%d tables, %d screens, %d conditions", len(table.Tables), len(table.Screens), len(table.Conditions))

@@ -11,10 +11,12 @@ import (
 	"strings"
 	"time"
 
+	_ "ambergate/core/kinds"
+
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
 	"ambergate/plant"
 	"ambergate/records"
 	"ambergate/store"
@@ -59,10 +61,10 @@ func New(c Config) (*Server, error) {
 	engine.ContextWithFallback = true // a request's end ends what is done for it
 	engine.Use(s.recoverPanics, headers, bounded)
 	engine.NoMethod(func(c *gin.Context) {
-		fail(c, &nav.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
+		fail(c, &ask.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
 	})
 	api.RegisterHandlersWithOptions(engine, s, api.GinServerOptions{ErrorHandler: func(c *gin.Context, err error, _ int) {
-		fail(c, &nav.Refusal{Code: "bad-request", What: "This call cannot be read: " + err.Error() + ".", Then: "See the API document."})
+		fail(c, &ask.Refusal{Code: "bad-request", What: "This call cannot be read: " + err.Error() + ".", Then: "See the API document."})
 	}})
 	engine.GET("/api/openapi.yaml", func(c *gin.Context) { c.Data(http.StatusOK, "application/yaml", api.Document) })
 	engine.GET("/api/pictures/:name", s.picture)
@@ -135,7 +137,7 @@ func (s *Server) picture(c *gin.Context) {
 	}
 	data, err := s.Pictures(c.Param("name"))
 	if err != nil {
-		fail(c, &nav.Refusal{Code: "no-picture", What: "There is no such picture.", Then: "Tell the person who builds this application."})
+		fail(c, &ask.Refusal{Code: "no-picture", What: "There is no such picture.", Then: "Tell the person who builds this application."})
 		return
 	}
 	c.Header("Content-Security-Policy", "sandbox; default-src 'none'; style-src 'unsafe-inline'")

@@ -9,7 +9,8 @@ import (
 
 	"github.com/gin-gonic/gin"
 
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/plan"
 	"ambergate/store"
 )
 
@@ -87,8 +88,8 @@ func (s *sessions) forgetWhere(gone func(key string, kept keptAccount) bool) {
 }
 
 // user makes the user that nav judges from an account: with roles, and the record that is theirs.
-func (s *Server) user(ctx context.Context, a store.Account, app *nav.App) (*nav.User, error) {
-	u := &nav.User{ID: a.ID, Name: a.Name, Login: a.Login, Roles: a.Roles}
+func (s *Server) user(ctx context.Context, a store.Account, app *plan.App) (*ask.User, error) {
+	u := &ask.User{ID: a.ID, Name: a.Name, Login: a.Login, Roles: a.Roles}
 	settings := app.Project.Settings
 	t := app.Project.Tables[settings.UserTable]
 	if t == nil || t.Fields[settings.UserField] == nil {
@@ -99,7 +100,7 @@ func (s *Server) user(ctx context.Context, a store.Account, app *nav.App) (*nav.
 		u.Record = record
 		return u, nil
 	}
-	page, err := s.reader(app).Fetch(ctx, nav.Query{Table: t, Match: []nav.Match{{Path: settings.UserField, Compare: "is", Value: textValue(a.Login)}}, Limit: 1, Rights: nav.EveryRow})
+	page, err := s.reader(app).Fetch(ctx, ask.Query{Table: t, Match: []ask.Match{{Path: settings.UserField, Compare: "is", Value: textValue(a.Login)}}, Limit: 1, Rights: ask.EveryRow})
 	if err != nil {
 		return nil, err
 	}

@@ -6,15 +6,16 @@ import (
 	"slices"
 	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/plant"
 	"ambergate/records"
 )
 
 // reader reads the tables of a project from whichever connection each belongs to.
-func (s *Server) reader(app *nav.App) nav.Records { return router{server: s, project: app.Project} }
+func (s *Server) reader(app *plan.App) ask.Records { return router{server: s, project: app.Project} }
 
 type router struct {
 	server  *Server
@@ -27,29 +28,29 @@ func (r router) of(t *project.Table) (*records.Reader, error) {
 			return db.Reader(r.project), nil
 		}
 	}
-	return nil, &nav.Refusal{Code: "no-source", What: "The database of " + t.Label + " is not configured on this server.", Then: "Tell the person who runs it."}
+	return nil, &ask.Refusal{Code: "no-source", What: "The database of " + t.Label + " is not configured on this server.", Then: "Tell the person who runs it."}
 }
 
 // Fetch reads from the table's own database.
-func (r router) Fetch(ctx context.Context, q nav.Query) (nav.Page, error) {
+func (r router) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
 	reader, err := r.of(q.Table)
 	if err != nil {
-		return nav.Page{}, err
+		return ask.Page{}, err
 	}
 	return reader.Fetch(ctx, q)
 }
 
 // Count counts in the table's own database.
-func (r router) Count(ctx context.Context, q nav.Query) (nav.Count, error) {
+func (r router) Count(ctx context.Context, q ask.Query) (ask.Count, error) {
 	reader, err := r.of(q.Table)
 	if err != nil {
-		return nav.Count{}, err
+		return ask.Count{}, err
 	}
 	return reader.Count(ctx, q)
 }
 
 // Group counts in the table's own database.
-func (r router) Group(ctx context.Context, q nav.GroupQuery) ([]nav.Group, error) {
+func (r router) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, error) {
 	reader, err := r.of(q.Table)
 	if err != nil {
 		return nil, err
@@ -64,12 +65,12 @@ func (s *Server) sourceOf(p *project.Project, table string) (*records.Source, er
 			return s.Records[src.Connection], nil
 		}
 	}
-	return nil, &nav.Refusal{Code: "no-source", What: "The database of this screen is not configured on this server.", Then: "Tell the person who runs it."}
+	return nil, &ask.Refusal{Code: "no-source", What: "The database of this screen is not configured on this server.", Then: "Tell the person who runs it."}
 }
 
 // writes gives the database that the presses of a screen change: that of its record, else of its
 // main list, else the first of the project.
-func (s *Server) writes(app *nav.App, screen string) (*records.Source, error) {
+func (s *Server) writes(app *plan.App, screen string) (*records.Source, error) {
 	for _, table := range app.TablesOf(screen) {
 		if src, err := s.sourceOf(app.Project, table); err == nil {
 			return src, nil
@@ -98,10 +99,10 @@ func (t tags) plant(source string) *plant.Client {
 }
 
 // Read gives the newest value of a node.
-func (t tags) Read(ref nav.TagRef) nav.Reading {
+func (t tags) Read(ref ask.TagRef) ask.Reading {
 	p := t.plant(ref.Source)
 	if p == nil {
-		return nav.Reading{Value: cond.UnknownBecause("the plant is not configured on this server")}
+		return ask.Reading{Value: cond.UnknownBecause("the plant is not configured on this server")}
 	}
 	return p.Read(ref)
 }
@@ -110,7 +111,7 @@ func (t tags) Read(ref nav.TagRef) nav.Reading {
 const firstValues = 400 * time.Millisecond
 
 // watch lets the plants watch what an open screen shows.
-func (t tags) watch(ctx context.Context, refs []nav.TagRef) map[*plant.Client][]string {
+func (t tags) watch(ctx context.Context, refs []ask.TagRef) map[*plant.Client][]string {
 	byPlant := map[*plant.Client][]string{}
 	for _, ref := range refs {
 		if p := t.plant(ref.Source); p != nil {

@@ -8,7 +8,7 @@ import (
 	"strings"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/press"
 )
 
 // askKey signs the tokens of questions. It is made anew with each start: a question that was put
@@ -43,14 +43,14 @@ func (k askKey) answered(req api.PressRequest, user string) map[string]bool {
 }
 
 // put gives a question with its token.
-func (v *visit) put(req api.PressRequest, q *nav.Question) *nav.Question {
+func (v *visit) put(req api.PressRequest, q *press.Question) *press.Question {
 	asked := *q
 	asked.Token = v.server.asks.sign(req.Press, v.account.ID, q.Digest())
 	return &asked
 }
 
 // pressOf gives a press with the answers that are believed: those to questions that were put.
-func (v *visit) pressOf(req api.PressRequest) nav.Press {
+func (v *visit) pressOf(req api.PressRequest) press.Press {
 	p := pressOf(req)
 	p.Answered = v.server.asks.answered(req, v.account.ID)
 	return p

@@ -8,7 +8,9 @@ import (
 	"time"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
 )
 
 func (p *person) goAlong(s api.Shown, to string) api.Shown {
@@ -118,21 +120,21 @@ func TestAFilterIsAPlace(t *testing.T) {
 	p := as(t, "mira")
 	list := p.open("/defects")
 	var narrowed api.Shown
-	p.must("POST", "/api/use/tarnhorn/arrange", map[string]any{"trail": list.Trail, "n": list.N, "filters": []nav.Filter{{Path: "f_severity", Compare: "is", Value: "high"}}, "sort": []nav.Sort{{Path: "f_due", Desc: true}}}, &narrowed)
+	p.must("POST", "/api/use/tarnhorn/arrange", map[string]any{"trail": list.Trail, "n": list.N, "filters": []place.Filter{{Path: "f_severity", Compare: "is", Value: "high"}}, "sort": []ask.Sort{{Path: "f_due", Desc: true}}}, &narrowed)
 	if narrowed.N != list.N+1 || narrowed.View.Address != "/defects?~filter.severity=is%3Ahigh&~sort=-due" {
 		t.Errorf("%d %s", narrowed.N, narrowed.View.Address)
 	}
 	for _, e := range narrowed.View.Elements {
-		if !shows[nav.ListView](e) {
+		if !shows[element.ListView](e) {
 			continue
 		}
-		for _, r := range e.View.(*nav.ListView).Rows {
+		for _, r := range e.View.(*element.ListView).Rows {
 			if r.Cells[4].Value != "high" {
 				t.Errorf("row %s is %s", r.Title, r.Cells[4].Value)
 			}
 		}
 	}
-	var more nav.ListView
+	var more element.ListView
 	p.must("POST", "/api/use/tarnhorn/rows", map[string]any{"trail": list.Trail, "n": list.N, "element": "e_list", "cursor": next(list)}, &more)
 	if len(more.Rows) == 0 || more.Rows[0].Key == firstKey(list) {
 		t.Errorf("the second page begins with %+v", more.Rows)
@@ -144,8 +146,8 @@ func TestAFilterIsAPlace(t *testing.T) {
 
 func next(s api.Shown) string {
 	for _, e := range s.View.Elements {
-		if shows[nav.ListView](e) {
-			return e.View.(*nav.ListView).Next
+		if shows[element.ListView](e) {
+			return e.View.(*element.ListView).Next
 		}
 	}
 	return ""
@@ -153,8 +155,8 @@ func next(s api.Shown) string {
 
 func firstKey(s api.Shown) string {
 	for _, e := range s.View.Elements {
-		if shows[nav.ListView](e) && len(e.View.(*nav.ListView).Rows) > 0 {
-			return e.View.(*nav.ListView).Rows[0].Key
+		if shows[element.ListView](e) && len(e.View.(*element.ListView).Rows) > 0 {
+			return e.View.(*element.ListView).Rows[0].Key
 		}
 	}
 	return ""
@@ -255,7 +257,7 @@ func TestADialogIsArrangedWhereItLies(t *testing.T) {
 		t.Fatalf("%+v", topmost(over))
 	}
 	var arranged api.Shown
-	p.must("POST", "/api/use/tarnhorn/arrange", map[string]any{"trail": over.Trail, "n": over.N, "depth": 1, "filters": []nav.Filter{{Path: "f_severity", Compare: "is", Value: "high"}}, "sort": []nav.Sort{}, "clear": []string{"i_cabin"}}, &arranged)
+	p.must("POST", "/api/use/tarnhorn/arrange", map[string]any{"trail": over.Trail, "n": over.N, "depth": 1, "filters": []place.Filter{{Path: "f_severity", Compare: "is", Value: "high"}}, "sort": []ask.Sort{}, "clear": []string{"i_cabin"}}, &arranged)
 	if arranged.N != shown.N || arranged.View.Screen != "s_defect" || topmost(arranged) == nil || topmost(arranged).Address != "/defects?~filter.severity=is%3Ahigh" {
 		t.Errorf("%d, %s over %s", arranged.N, topmost(arranged).Address, arranged.View.Screen)
 	}

@@ -11,8 +11,12 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/use"
 	"ambergate/store"
 )
 
@@ -20,11 +24,11 @@ import (
 type visit struct {
 	server  *Server
 	project string
-	app     *nav.App
+	app     *plan.App
 	release int
 	account store.Account
-	user    *nav.User
-	others  func(slug string) *nav.App
+	user    *ask.User
+	others  func(slug string) *plan.App
 	vars    map[string]string // what the tab keeps in variables of the project
 }
 
@@ -42,7 +46,7 @@ func (s *Server) visit(c *gin.Context, slug string) (*visit, error) {
 		return nil, err
 	}
 	if len(account.Roles) == 0 {
-		return nil, &nav.Refusal{Code: "no-role", What: "You have no role in this application.", Then: "Ask who runs it."}
+		return nil, &ask.Refusal{Code: "no-role", What: "You have no role in this application.", Then: "Ask who runs it."}
 	}
 	app, release, err := s.apps.released(c, id)
 	if err != nil {
@@ -55,14 +59,14 @@ func (s *Server) visit(c *gin.Context, slug string) (*visit, error) {
 	return &visit{server: s, project: id, app: app, release: release, account: account, user: user, others: s.others(c)}, nil
 }
 
-func (v *visit) sources() nav.Sources {
-	return nav.Sources{Records: v.server.reader(v.app), Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: v.vars}
+func (v *visit) sources() use.Sources {
+	return use.Sources{Records: v.server.reader(v.app), Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: v.vars}
 }
 
 func (v *visit) tags() tags { return tags{server: v.server, project: v.app.Project} }
 
 // localNow gives the moment in the project's zone.
-func (s *Server) localNow(app *nav.App) time.Time {
+func (s *Server) localNow(app *plan.App) time.Time {
 	zone, err := time.LoadLocation(app.Project.Settings.Zone)
 	if err != nil {
 		zone = time.UTC
@@ -71,8 +75,8 @@ func (s *Server) localNow(app *nav.App) time.Time {
 }
 
 // open judges and fetches a place, with first values of what is live on it.
-func (v *visit) open(ctx context.Context, place nav.Place) (*nav.Opening, error) {
-	o, err := v.app.Open(ctx, v.user, place, v.sources())
+func (v *visit) open(ctx context.Context, place place.Place) (*use.Opening, error) {
+	o, err := use.Open(ctx, v.app, v.user, place, v.sources())
 	if err != nil {
 		// A guard over live values may have failed only because nobody watched them yet.
 		return nil, err
@@ -84,12 +88,12 @@ func (v *visit) open(ctx context.Context, place nav.Place) (*nav.Opening, error)
 }
 
 // home is the place a user starts from.
-func (v *visit) home() (nav.Place, error) {
+func (v *visit) home() (place.Place, error) {
 	start := v.app.Project.StartOf(v.user.Roles)
 	if start == "" {
-		return nav.Place{}, &nav.Refusal{Code: "no-start", What: "Your role has no start screen.", Then: "Ask who builds this application."}
+		return place.Place{}, &ask.Refusal{Code: "no-start", What: "Your role has no start screen.", Then: "Ask who builds this application."}
 	}
-	return nav.Place{Screen: start, Mode: "view", Inputs: map[string]string{}}, nil
+	return place.Place{Screen: start, Mode: "view", Inputs: map[string]string{}}, nil
 }
 
 // show resolves a place of a trail, and what lies over it, into what the browser draws.
@@ -133,7 +137,7 @@ func (v *visit) showOverlays(ctx context.Context, at *store.Standing, shown *api
 }
 
 // shown puts a resolved place and its neighbours into the form of the API.
-func (v *visit) shown(at *store.Standing, o *nav.Opening, view *nav.View) *api.Shown {
+func (v *visit) shown(at *store.Standing, o *use.Opening, view *use.View) *api.Shown {
 	return &api.Shown{
 		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(), Live: ptr(o.Live()),
 		Back: orNil(at.Back), Forward: orNil(at.Forward), Home: v.homeTitle(),
@@ -141,7 +145,7 @@ func (v *visit) shown(at *store.Standing, o *nav.Opening, view *nav.View) *api.S
 }
 
 func isRefusal(err error) bool {
-	var r *nav.Refusal
+	var r *ask.Refusal
 	return errors.As(err, &r)
 }
 
@@ -220,16 +224,16 @@ func (v *visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 }
 
 // place reads an address after /use/<project>; an empty one is the start screen.
-func (v *visit) place(address string) (nav.Place, error) {
+func (v *visit) place(address string) (place.Place, error) {
 	path, query, _ := strings.Cut(strings.TrimPrefix(address, "/"), "?")
 	if path == "" {
 		return v.home()
 	}
-	return nav.ParseAddress(v.app.Project, path, query)
+	return place.ParseAddress(v.app.Project, path, query)
 }
 
 // append puts a place that was opened just now behind another on the trail, and shows it.
-func (v *visit) append(ctx context.Context, from *store.Standing, o *nav.Opening, press, made string) (*api.Shown, error) {
+func (v *visit) append(ctx context.Context, from *store.Standing, o *use.Opening, press, made string) (*api.Shown, error) {
 	view := o.View()
 	n, err := v.server.Store.Append(ctx, from.Trail, from.N, store.Spot{Place: o.Place(), Title: view.Heading, Made: made}, press)
 	if err != nil {
@@ -252,7 +256,7 @@ func newID() string {
 func (v *visit) at(ctx context.Context, trail string, n int) (*store.Standing, error) {
 	at, err := v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
 	if errors.Is(err, store.ErrNone) {
-		return nil, &nav.Refusal{Code: "no-place", What: "This tab’s trail has ended.", Then: "Load the page again to go on from this screen."}
+		return nil, &ask.Refusal{Code: "no-place", What: "This tab’s trail has ended.", Then: "Load the page again to go on from this screen."}
 	}
 	if err == nil {
 		v.vars = at.Vars
@@ -262,17 +266,17 @@ func (v *visit) at(ctx context.Context, trail string, n int) (*store.Standing, e
 
 // MoreRows gives a further page of a list.
 func (s *Server) MoreRows(c *gin.Context, slug string) {
-	inUse(s, c, slug, func(v *visit, req api.RowsRequest) (*nav.ListView, error) {
+	inUse(s, c, slug, func(v *visit, req api.RowsRequest) (*element.ListView, error) {
 		o, err := v.openAt(c, req.Trail, req.N, value(req.Depth))
 		if err != nil {
 			return nil, err
 		}
-		return o.More(c, v.sources(), req.Element, value(req.Cursor), value(req.Back))
+		return element.More(c, o, v.sources(), req.Element, value(req.Cursor), value(req.Back))
 	})
 }
 
 // openAt opens the place that a trail points to, or a dialog over it.
-func (v *visit) openAt(ctx context.Context, trail string, n, depth int) (*nav.Opening, error) {
+func (v *visit) openAt(ctx context.Context, trail string, n, depth int) (*use.Opening, error) {
 	at, err := v.at(ctx, trail, n)
 	if err != nil {
 		return nil, err
@@ -285,7 +289,7 @@ func (v *visit) openAt(ctx context.Context, trail string, n, depth int) (*nav.Op
 }
 
 // opened opens a place for an answer that is no JSON: a file, a picture, a stream.
-func (s *Server) opened(c *gin.Context, slug, trail string, n, depth int) (*visit, *nav.Opening, error) {
+func (s *Server) opened(c *gin.Context, slug, trail string, n, depth int) (*visit, *use.Opening, error) {
 	v, err := s.visit(c, slug)
 	if err != nil {
 		return nil, nil, err
@@ -300,13 +304,13 @@ const titlesShown = 20
 // GetTitles gives records of a table by title, for pickers of forms.
 func (s *Server) GetTitles(c *gin.Context, slug, table string, params api.GetTitlesParams) {
 	inUse(s, c, slug, func(v *visit, _ nothing) ([]api.Title, error) {
-		return s.titles(c, v.app, v.user, nav.TitleQuery{Table: table, Find: value(params.Q)})
+		return s.titles(c, v.app, v.user, use.TitleQuery{Table: table, Find: value(params.Q)})
 	})
 }
 
-func (s *Server) titles(ctx context.Context, app *nav.App, user *nav.User, ask nav.TitleQuery) ([]api.Title, error) {
+func (s *Server) titles(ctx context.Context, app *plan.App, user *ask.User, ask use.TitleQuery) ([]api.Title, error) {
 	ask.Limit = titlesShown
-	rows, err := app.Titles(ctx, user, s.reader(app), s.localNow(app), ask)
+	rows, err := use.Titles(ctx, app, user, s.reader(app), s.localNow(app), ask)
 	if err != nil {
 		return nil, err
 	}
@@ -328,7 +332,7 @@ func (s *Server) GetTrend(c *gin.Context, slug string, params api.GetTrendParams
 	})
 }
 
-func (s *Server) trend(app *nav.App, o *nav.Opening, element string) api.Trend {
+func (s *Server) trend(app *plan.App, o *use.Opening, element string) api.Trend {
 	out := api.Trend{}
 	t := tags{server: s, project: app.Project}
 	for line, ref := range o.TrendRefs(element) {

@@ -9,7 +9,8 @@ import (
 	"time"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
+	"ambergate/core/use"
 )
 
 func TestNobodyGetsInUnsigned(t *testing.T) {
@@ -99,8 +100,8 @@ func TestAPressSentTwiceActsOnce(t *testing.T) {
 
 func listRows(s api.Shown) int {
 	for _, e := range s.View.Elements {
-		if shows[nav.ListView](e) {
-			return len(e.View.(*nav.ListView).Rows)
+		if shows[element.ListView](e) {
+			return len(e.View.(*element.ListView).Rows)
 		}
 	}
 	return -1
@@ -239,7 +240,7 @@ func TestLiveValuesComeAsEvents(t *testing.T) {
 }
 
 // topmost gives the dialog or drawer that lies uppermost; nil for none.
-func topmost(s api.Shown) *nav.View {
+func topmost(s api.Shown) *use.View {
 	if s.Overlays == nil {
 		return nil
 	}

@@ -5,13 +5,14 @@ import (
 	"maps"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/place"
+	"ambergate/core/press"
 	"ambergate/store"
 )
 
 // asBefore puts the variables back to what they were when a press was done that is asked about
 // again: it comes to the same as then.
-func (v *visit) asBefore(press string, at *store.Standing, place *nav.Place) {
+func (v *visit) asBefore(press string, at *store.Standing, place *place.Place) {
 	if at.VarsPress != press {
 		return
 	}
@@ -20,7 +21,7 @@ func (v *visit) asBefore(press string, at *store.Standing, place *nav.Place) {
 }
 
 // keepVars keeps what a press set: with the tab, or with the place on it.
-func (v *visit) keepVars(ctx context.Context, req api.PressRequest, at *store.Standing, out nav.Outcome) error {
+func (v *visit) keepVars(ctx context.Context, req api.PressRequest, at *store.Standing, out press.Outcome) error {
 	if len(out.Vars) == 0 {
 		return nil
 	}

@@ -6,13 +6,13 @@ import (
 	"testing"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
 )
 
 func TestATabKeepsItsVariables(t *testing.T) {
 	jon := as(t, "jon")
 	room := jon.open("/drive-room?lift=1")
-	words := func(s api.Shown) string { return elementOf(s, "e_mine").View.(*nav.ButtonView).Words }
+	words := func(s api.Shown) string { return elementOf(s, "e_mine").View.(*element.ButtonView).Words }
 	if words(room) != "Make it mine" {
 		t.Fatalf("at first: %s", words(room))
 	}
@@ -57,8 +57,8 @@ func railWords(s api.Shown) string {
 	var words []string
 	for _, r := range s.View.Rails {
 		for _, e := range r.Elements {
-			if shows[nav.ButtonView](e) {
-				words = append(words, e.View.(*nav.ButtonView).Words)
+			if shows[element.ButtonView](e) {
+				words = append(words, e.View.(*element.ButtonView).Words)
 			}
 		}
 	}

@@ -6,9 +6,14 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/build"
 	"ambergate/core/check"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/use"
 	"ambergate/records"
 )
 
@@ -32,19 +37,19 @@ func (s *Server) ShowAtWork(c *gin.Context, slug string) {
 	})
 }
 
-func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req api.WorkRequest, from nav.Records) (*api.AtWork, error) {
+func (s *Server) atWork(ctx context.Context, b *building, user *ask.User, req api.WorkRequest, from ask.Records) (*api.AtWork, error) {
 	app := b.draft.app
 	screen := app.Project.Screens[req.Screen]
 	if screen == nil {
-		return nil, &nav.Refusal{Code: "no-screen", What: "This screen does not exist any more.", Then: "Choose another."}
+		return nil, &ask.Refusal{Code: "no-screen", What: "This screen does not exist any more.", Then: "Choose another."}
 	}
 	out := &api.AtWork{
-		Screen: screen.ID, Seq: b.draft.Seq, User: user.Name, Ways: app.StaticWays(screen.ID),
+		Screen: screen.ID, Seq: b.draft.Seq, User: user.Name, Ways: build.StaticWays(app, screen.ID),
 		Entered: check.Entered(app, screen.ID), Presses: check.Presses(app, screen.ID, user.Roles),
 	}
 	t := tags{server: s, project: app.Project}
-	src := nav.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true}
-	out.WaysIn = app.WaysInCalled(ctx, user, src, screen.ID)
+	src := use.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true}
+	out.WaysIn = build.WaysInCalled(ctx, app, user, src, screen.ID)
 	place := placeAtWork(req)
 	needs, err := s.fillInputs(ctx, app, user, screen, &place, from)
 	if err != nil {
@@ -54,7 +59,7 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 		out.Needs = &needs
 		return out, nil
 	}
-	o, err := app.Open(ctx, user, place, src)
+	o, err := use.Open(ctx, app, user, place, src)
 	if err != nil {
 		if !isRefusal(err) {
 			return nil, err
@@ -66,13 +71,13 @@ func (s *Server) atWork(ctx context.Context, b *building, user *nav.User, req ap
 	if o.Live() {
 		t.watch(ctx, o.TagRefs())
 	}
-	out.View, out.Ways = o.View(), o.WaysCalled(ctx, src)
+	out.View, out.Ways = o.View(), build.WaysCalled(ctx, o, src)
 	return out, nil
 }
 
 // placeAtWork reads where a builder looks at a screen.
-func placeAtWork(req api.WorkRequest) nav.Place {
-	place := nav.Place{Screen: req.Screen, Mode: value(req.Mode), Inputs: map[string]string{}, Set: value(req.Set), Filters: value(req.Filters), Sort: value(req.Sort), Tabs: value(req.Tabs), Find: value(req.Find), Spot: value(req.Spot), Vars: value(req.Vars)}
+func placeAtWork(req api.WorkRequest) place.Place {
+	place := place.Place{Screen: req.Screen, Mode: value(req.Mode), Inputs: map[string]string{}, Set: value(req.Set), Filters: value(req.Filters), Sort: value(req.Sort), Tabs: value(req.Tabs), Find: value(req.Find), Spot: value(req.Spot), Vars: value(req.Vars)}
 	if place.Mode == "" {
 		place.Mode = "view"
 	}
@@ -84,18 +89,18 @@ func placeAtWork(req api.WorkRequest) nav.Place {
 
 // MoreRowsAtWork gives a further stretch of a list on the stage, as the walked user would get it.
 func (s *Server) MoreRowsAtWork(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *building, req api.WorkRowsRequest) (out *nav.ListView, err error) {
+	inBuild(s, c, slug, func(b *building, req api.WorkRowsRequest) (out *element.ListView, err error) {
 		user, err := s.walked(c, b, req.Work.As)
 		if err != nil {
 			return nil, err
 		}
-		more := func(from nav.Records) error {
-			src := nav.Sources{Records: from, Tags: tags{server: s, project: b.draft.app.Project}, Now: s.localNow(b.draft.app), Others: s.others(c), Ghosts: true}
+		more := func(from ask.Records) error {
+			src := use.Sources{Records: from, Tags: tags{server: s, project: b.draft.app.Project}, Now: s.localNow(b.draft.app), Others: s.others(c), Ghosts: true}
 			bare := src
 			bare.Bare = true // the other lists stand already
-			o, err := b.draft.app.Open(c, user, placeAtWork(req.Work), bare)
+			o, err := use.Open(c, b.draft.app, user, placeAtWork(req.Work), bare)
 			if err == nil {
-				out, err = o.More(c, src, req.Element, value(req.Cursor), value(req.Back))
+				out, err = element.More(c, o, src, req.Element, value(req.Cursor), value(req.Back))
 			}
 			return err
 		}
@@ -110,14 +115,14 @@ func (s *Server) MoreRowsAtWork(c *gin.Context, slug string) {
 }
 
 // fillInputs gives required records a first one to stand on, so that the stage is live at once.
-func (s *Server) fillInputs(ctx context.Context, app *nav.App, user *nav.User, screen *project.Screen, place *nav.Place, from nav.Records) ([]api.NeededInput, error) {
+func (s *Server) fillInputs(ctx context.Context, app *plan.App, user *ask.User, screen *project.Screen, place *place.Place, from ask.Records) ([]api.NeededInput, error) {
 	var needs []api.NeededInput
 	for _, in := range project.Ordered(screen.Inputs) {
 		if !in.Required || place.Inputs[in.ID] != "" || in.ID == screen.Record && place.Mode == "add" {
 			continue
 		}
 		if in.Table != "" && app.Project.GrantOf(user.Roles, in.Table).View {
-			first, err := app.Titles(ctx, user, from, s.localNow(app), nav.TitleQuery{Table: in.Table, Limit: 1})
+			first, err := use.Titles(ctx, app, user, from, s.localNow(app), use.TitleQuery{Table: in.Table, Limit: 1})
 			if err != nil {
 				return nil, err
 			}

@@ -8,7 +8,11 @@ import (
 	"time"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/ask"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/press"
+	"ambergate/core/use"
 )
 
 const used = "/api/use/tarnhorn"
@@ -86,7 +90,7 @@ func TestListsAreLeftAndFoundAgain(t *testing.T) {
 	list := p.open("/inspections")
 	rows := mainList(list).Rows
 	var looked api.Looked
-	p.must("POST", used+"/look", at(list, map[string]any{"look": map[string]nav.Look{"e_list": {Start: rows[9].Cursor, Top: rows[14].Key, Row: rows[16].Key}}}), &looked)
+	p.must("POST", used+"/look", at(list, map[string]any{"look": map[string]place.Look{"e_list": {Start: rows[9].Cursor, Top: rows[14].Key, Row: rows[16].Key}}}), &looked)
 	if len(looked.Elements) != 0 {
 		t.Errorf("nothing there asks for the chosen row: %+v", looked.Elements)
 	}
@@ -95,27 +99,27 @@ func TestListsAreLeftAndFoundAgain(t *testing.T) {
 	if l := mainList(again); l.Rows[0].Key != rows[10].Key || l.Before == "" || l.Top != rows[14].Key || l.Chosen != rows[16].Key || l.Count < 400 {
 		t.Errorf("found again from %s, %q, %q, %q", l.Rows[0].Key, l.Before, l.Top, l.Chosen)
 	}
-	var above nav.ListView
+	var above element.ListView
 	p.must("POST", used+"/rows", at(list, map[string]any{"element": "e_list", "cursor": mainList(again).Before, "back": true}), &above)
 	if len(above.Rows) != 10 || above.Rows[9].Key != rows[9].Key || above.Before != "" {
 		t.Errorf("above it are %d rows", len(above.Rows))
 	}
-	var last nav.ListView
+	var last element.ListView
 	p.must("POST", used+"/rows", at(list, map[string]any{"element": "e_list", "back": true}), &last)
 	if last.Next != "" || last.Before == "" || len(last.Rows) != 50 {
 		t.Errorf("the end: %d rows, %q, %q", len(last.Rows), last.Before, last.Next)
 	}
-	p.refused("POST", used+"/look", at(list, map[string]any{"look": map[string]nav.Look{"e_list": {Start: strings.Repeat("x", 5000)}}}), http.StatusBadRequest, "bad-request")
+	p.refused("POST", used+"/look", at(list, map[string]any{"look": map[string]place.Look{"e_list": {Start: strings.Repeat("x", 5000)}}}), http.StatusBadRequest, "bad-request")
 	// A cursor of another order begins the list anew.
-	p.must("POST", used+"/look", at(list, map[string]any{"look": map[string]nav.Look{"e_list": {Start: "bm90aGluZw"}}}), &looked)
+	p.must("POST", used+"/look", at(list, map[string]any{"look": map[string]place.Look{"e_list": {Start: "bm90aGluZw"}}}), &looked)
 	p.must("POST", used+"/open", map[string]any{"trail": list.Trail, "n": list.N}, &again)
 	if l := mainList(again); l.Rows[0].Key != rows[0].Key {
 		t.Errorf("with a wrong cursor it begins with %s", l.Rows[0].Key)
 	}
 
 	form := p.open("/inspection?inspection=" + rows[0].Key)
-	points := elementOf(form, "e_points").View.(*nav.ListView)
-	p.must("POST", used+"/look", at(form, map[string]any{"look": map[string]nav.Look{"e_points": {Row: points.Rows[len(points.Rows)-1].Key}}}), &looked)
+	points := elementOf(form, "e_points").View.(*element.ListView)
+	p.must("POST", used+"/look", at(form, map[string]any{"look": map[string]place.Look{"e_points": {Row: points.Rows[len(points.Rows)-1].Key}}}), &looked)
 	for _, e := range looked.Elements {
 		if want := map[string]string{"e_pnext": "greyed", "e_pprev": "shown", "e_pdel": "shown"}[e.ID]; want != "" && e.State != want {
 			t.Errorf("on the last point %s is %s", e.ID, e.State)
@@ -123,29 +127,29 @@ func TestListsAreLeftAndFoundAgain(t *testing.T) {
 	}
 }
 
-func mainList(s api.Shown) *nav.ListView {
+func mainList(s api.Shown) *element.ListView {
 	for _, e := range s.View.Elements {
-		if shows[nav.ListView](e) && e.View.(*nav.ListView).Main {
-			return e.View.(*nav.ListView)
+		if shows[element.ListView](e) && e.View.(*element.ListView).Main {
+			return e.View.(*element.ListView)
 		}
 	}
 	return nil
 }
 
-func elementOf(s api.Shown, id string) nav.ElementView {
+func elementOf(s api.Shown, id string) use.ElementView {
 	for _, e := range s.View.Elements {
 		if e.ID == id {
 			return e
 		}
 	}
-	return nav.ElementView{}
+	return use.ElementView{}
 }
 
 func TestChangingTheSameThingQuicklyIsOnePlace(t *testing.T) {
 	p := as(t, "sela")
 	list := p.open("/inspections")
-	arrange := func(s api.Shown, find string, sort ...nav.Sort) (out api.Shown) {
-		p.must("POST", used+"/arrange", at(s, map[string]any{"filters": []nav.Filter{}, "sort": append([]nav.Sort{}, sort...), "find": find}), &out)
+	arrange := func(s api.Shown, find string, sort ...ask.Sort) (out api.Shown) {
+		p.must("POST", used+"/arrange", at(s, map[string]any{"filters": []place.Filter{}, "sort": append([]ask.Sort{}, sort...), "find": find}), &out)
 		return out
 	}
 	one := arrange(list, "fai")
@@ -153,12 +157,12 @@ func TestChangingTheSameThingQuicklyIsOnePlace(t *testing.T) {
 	if one.N != list.N+1 || two.N != one.N || two.View.Address != "/inspections?~find=failed" {
 		t.Errorf("places %d, %d, %d: %s", list.N, one.N, two.N, two.View.Address)
 	}
-	three := arrange(two, "failed", nav.Sort{Path: "f_done"})
+	three := arrange(two, "failed", ask.Sort{Path: "f_done"})
 	if three.N != two.N+1 {
 		t.Errorf("another kind of change is no place of its own: %d, %d", two.N, three.N)
 	}
 	time.Sleep(2100 * time.Millisecond)
-	if four := arrange(three, "failed", nav.Sort{Path: "f_done", Desc: true}); four.N != three.N+1 {
+	if four := arrange(three, "failed", ask.Sort{Path: "f_done", Desc: true}); four.N != three.N+1 {
 		t.Errorf("a change after a pause is no place of its own: %d, %d", three.N, four.N)
 	}
 	if back := p.goAlong(three, "back"); back.View.Find != "failed" || len(back.View.Place.Sort) != 0 {
@@ -270,7 +274,7 @@ func TestOnlyQuestionsThatWerePutAreAnswered(t *testing.T) {
 	}
 	p := as(t, "sela")
 	shown := p.open("/defect?defect=150")
-	ask := func(id string, more map[string]any) *nav.Question {
+	ask := func(id string, more map[string]any) *press.Question {
 		t.Helper()
 		status, result, problem := p.press(shown, id, "e_close", more)
 		if status != http.StatusOK {

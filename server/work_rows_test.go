@@ -5,7 +5,7 @@ import (
 	"testing"
 
 	"ambergate/api"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
 )
 
 func TestTheStageReadsListsToTheirEnd(t *testing.T) {
@@ -13,9 +13,9 @@ func TestTheStageReadsListsToTheirEnd(t *testing.T) {
 	work := map[string]any{"screen": "s_stops", "as": "a_sela"}
 	var at api.AtWork
 	p.must("POST", "/api/build/tarnhorn/work", work, &at)
-	list := at.View.Elements[1].View.(*nav.ListView)
+	list := at.View.Elements[1].View.(*element.ListView)
 	if list == nil {
-		list = at.View.Elements[0].View.(*nav.ListView)
+		list = at.View.Elements[0].View.(*element.ListView)
 	}
 	seen := map[string]bool{}
 	for _, r := range list.Rows {
@@ -23,7 +23,7 @@ func TestTheStageReadsListsToTheirEnd(t *testing.T) {
 	}
 	next := list.Next
 	for next != "" {
-		var more nav.ListView
+		var more element.ListView
 		p.must("POST", "/api/build/tarnhorn/work/rows", map[string]any{"work": work, "element": "e_list", "cursor": next}, &more)
 		for _, r := range more.Rows {
 			if seen[r.Key] {

@@ -9,6 +9,8 @@ import (
 	"fmt"
 	"time"
 
+	_ "ambergate/core/kinds"
+
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgxpool"
 	"github.com/jackc/pgx/v5/stdlib"

@@ -8,7 +8,7 @@ import (
 	"testing"
 	"time"
 
-	"ambergate/core/nav"
+	"ambergate/core/place"
 	"ambergate/core/project"
 	"ambergate/demo"
 	"ambergate/demo/stage"
@@ -245,7 +245,7 @@ func TestTrailForgetsWhatLayAheadAndAppendsOnce(t *testing.T) {
 	}
 	add := func(after int, screen, press string) int {
 		t.Helper()
-		n, err := up.Store.Append(ctx, trail.ID, after, store.Spot{Place: nav.Place{Screen: screen}, Title: screen}, press)
+		n, err := up.Store.Append(ctx, trail.ID, after, store.Spot{Place: place.Place{Screen: screen}, Title: screen}, press)
 		if err != nil {
 			t.Fatal(err)
 		}

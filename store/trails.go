@@ -9,7 +9,7 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
-	"ambergate/core/nav"
+	"ambergate/core/place"
 	"ambergate/fault"
 )
 
@@ -20,8 +20,8 @@ const maxPlaces = 200
 type Spot struct {
 	Trail    string
 	N        int
-	Place    nav.Place
-	Overlays []nav.Overlay
+	Place    place.Place
+	Overlays []place.Overlay
 	Title    string
 	Made     string    // by what kind of change to a list it was made; "" for any other
 	Fresh    bool      // it was made, or changed, within the last two seconds
@@ -162,7 +162,7 @@ func (s *Spot) read(place, overlays json.RawMessage) error {
 	return nil
 }
 
-func overlaysJSON(o []nav.Overlay) any {
+func overlaysJSON(o []place.Overlay) any {
 	if len(o) == 0 {
 		return nil
 	}
@@ -170,7 +170,7 @@ func overlaysJSON(o []nav.Overlay) any {
 }
 
 // KeepLook notes how the lists of a place were left; of the screen itself at depth 0, else of a dialog over it.
-func (s *Store) KeepLook(ctx context.Context, trail string, n, depth int, look map[string]nav.Look) error {
+func (s *Store) KeepLook(ctx context.Context, trail string, n, depth int, look map[string]place.Look) error {
 	sql, args := `update place set place = jsonb_set(place, '{look}', $3) where trail = $1 and n = $2`, []any{trail, n, mustJSON(look)}
 	if depth > 0 {
 		sql, args = `update place set overlays = jsonb_set(overlays, array[$4::text, 'place', 'look'], $3) where trail = $1 and n = $2 and jsonb_array_length(overlays) > $4::int`, append(args, depth-1)

@@ -4,7 +4,7 @@ import (
 	"maps"
 	"testing"
 
-	"ambergate/core/nav"
+	"ambergate/core/place"
 	"ambergate/store"
 )
 
@@ -15,7 +15,7 @@ func TestATabsVariablesAndWhatTheyWereBefore(t *testing.T) {
 	if err := up.Store.NewTrail(ctx, tab); err != nil {
 		t.Fatal(err)
 	}
-	n, err := up.Store.Append(ctx, tab.ID, 0, store.Spot{Place: nav.Place{Screen: "s_drive", Mode: "view", Vars: map[string]string{"v_own": "true"}}}, "")
+	n, err := up.Store.Append(ctx, tab.ID, 0, store.Spot{Place: place.Place{Screen: "s_drive", Mode: "view", Vars: map[string]string{"v_own": "true"}}}, "")
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -4,9 +4,12 @@ import (
 	"encoding/json"
 	"testing"
 
+	_ "ambergate/core/kinds"
+
 	"ambergate/bench/large"
+	"ambergate/core/build"
 	"ambergate/core/check"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -31,7 +34,7 @@ func BenchmarkDecode(b *testing.B) {
 func BenchmarkCompile(b *testing.B) {
 	p := decoded(b)
 	for b.Loop() {
-		app, err := nav.Compile(p)
+		app, err := plan.Compile(p)
 		if err != nil || len(app.Problems) > 0 {
 			b.Fatal(err, app.Problems[:1])
 		}
@@ -39,7 +42,7 @@ func BenchmarkCompile(b *testing.B) {
 }
 
 func BenchmarkCheck(b *testing.B) {
-	app, err := nav.Compile(decoded(b))
+	app, err := plan.Compile(decoded(b))
 	if err != nil {
 		b.Fatal(err)
 	}
@@ -49,19 +52,19 @@ func BenchmarkCheck(b *testing.B) {
 }
 
 func BenchmarkWaysIn(b *testing.B) {
-	app, err := nav.Compile(decoded(b))
+	app, err := plan.Compile(decoded(b))
 	if err != nil {
 		b.Fatal(err)
 	}
 	for b.Loop() {
-		app.WaysIn("s_1", nil)
+		build.WaysIn(app, "s_1", nil)
 	}
 }
 
 // After one edit of one screen: what an edit costs before the screen can be shown again.
 func BenchmarkRecompile(b *testing.B) {
 	entities := large.Project(large.Full)
-	old, err := nav.Compile(decoded(b))
+	old, err := plan.Compile(decoded(b))
 	if err != nil {
 		b.Fatal(err)
 	}
@@ -70,7 +73,7 @@ func BenchmarkRecompile(b *testing.B) {
 		if err != nil {
 			b.Fatal(err)
 		}
-		if _, err := nav.Recompile(old, p, []string{"s_7"}); err != nil {
+		if _, err := plan.Recompile(old, p, []string{"s_7"}); err != nil {
 			b.Fatal(err)
 		}
 	}

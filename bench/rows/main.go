@@ -10,8 +10,9 @@ import (
 	"slices"
 	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/demo/stage"
 )
@@ -77,7 +78,7 @@ func run() error {
 	if err != nil {
 		return err
 	}
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil {
 		return err
 	}
@@ -117,8 +118,8 @@ func (nobody) HasRole(string) bool { return false }
 // Now is any time.
 func (nobody) Now() time.Time { return time.Time{} }
 
-func measure(ctx context.Context, r nav.Records, t *project.Table, name string, rights nav.RowRules) error {
-	q := nav.Query{Table: t, Paths: []string{"f_state", "f_words"}, Limit: 50, Rights: rights}
+func measure(ctx context.Context, r ask.Records, t *project.Table, name string, rights ask.RowRules) error {
+	q := ask.Query{Table: t, Paths: []string{"f_state", "f_words"}, Limit: 50, Rights: rights}
 	first, err := r.Fetch(ctx, q)
 	if err != nil {
 		return err

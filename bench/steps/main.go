@@ -12,8 +12,8 @@ import (
 	"strings"
 	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
 	"ambergate/core/project"
 	"ambergate/demo/stage"
 	"ambergate/records"
@@ -69,20 +69,20 @@ func run() error {
 	fmt.Printf("%-46s %9s %9s %9s %9s %9s %9s\n", "next, previous, position; medians in ms", "next 10", "prev 10", "next 990k", "prev 990k", "pos. 10", "pos. 990k")
 	for _, o := range []struct {
 		name  string
-		order []nav.Sort
-		match []nav.Match
+		order []ask.Sort
+		match []ask.Match
 	}{
 		{"the key alone", nil, nil},
-		{"a day with ties", []nav.Sort{{Path: "f_day"}}, nil},
-		{"a day with ties, newest first", []nav.Sort{{Path: "f_day", Desc: true}}, nil},
-		{"a day that may be empty", []nav.Sort{{Path: "f_due"}}, nil},
-		{"a day that may be empty, newest first", []nav.Sort{{Path: "f_due", Desc: true}}, nil},
-		{"a rank, then the newest day (mixed)", []nav.Sort{{Path: "f_rank"}, {Path: "f_day", Desc: true}}, nil},
-		{"narrowed to one rank, by a day that may be empty", []nav.Sort{{Path: "f_due"}}, []nav.Match{{Path: "f_rank", Compare: "is", Value: cond.Int(3)}}},
-		{"seen last, few never, then the newest day", []nav.Sort{{Path: "f_seen", Desc: true}, {Path: "f_day", Desc: true}}, nil},
-		{"words, without an index", []nav.Sort{{Path: "f_words"}}, nil},
+		{"a day with ties", []ask.Sort{{Path: "f_day"}}, nil},
+		{"a day with ties, newest first", []ask.Sort{{Path: "f_day", Desc: true}}, nil},
+		{"a day that may be empty", []ask.Sort{{Path: "f_due"}}, nil},
+		{"a day that may be empty, newest first", []ask.Sort{{Path: "f_due", Desc: true}}, nil},
+		{"a rank, then the newest day (mixed)", []ask.Sort{{Path: "f_rank"}, {Path: "f_day", Desc: true}}, nil},
+		{"narrowed to one rank, by a day that may be empty", []ask.Sort{{Path: "f_due"}}, []ask.Match{{Path: "f_rank", Compare: "is", Value: cond.Int(3)}}},
+		{"seen last, few never, then the newest day", []ask.Sort{{Path: "f_seen", Desc: true}, {Path: "f_day", Desc: true}}, nil},
+		{"words, without an index", []ask.Sort{{Path: "f_words"}}, nil},
 	} {
-		q := nav.Query{Table: p.Tables["t_r"], Rights: nav.EveryRow, Order: o.order, Match: o.match}
+		q := ask.Query{Table: p.Tables["t_r"], Rights: ask.EveryRow, Order: o.order, Match: o.match}
 		if err := measure(ctx, up.Records, p, q, o.name); err != nil {
 			return fmt.Errorf("%s: %w", o.name, err)
 		}
@@ -91,7 +91,7 @@ func run() error {
 }
 
 // measure takes the whole list once, by a full sort, and then steps around two of its places.
-func measure(ctx context.Context, source *records.Source, p *project.Project, q nav.Query, name string) error {
+func measure(ctx context.Context, source *records.Source, p *project.Project, q ask.Query, name string) error {
 	r := source.Reader(p)
 	var keys []string
 	var cursors [2]string
@@ -101,7 +101,7 @@ func measure(ctx context.Context, source *records.Source, p *project.Project, q 
 	}
 	places := [2]int{9, n - n/100 - 1}
 	err := source.Snapshot(ctx, p, func(whole *records.Reader) error {
-		return whole.Each(ctx, q, func(row *nav.Row) error {
+		return whole.Each(ctx, q, func(row *ask.Row) error {
 			for i, place := range places {
 				if len(keys) == place {
 					cursors[i] = row.Cursor

@@ -7,7 +7,7 @@ import (
 	"context"
 	"sort"
 
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -52,13 +52,13 @@ type Check struct {
 var All = []*Check{brokenTarget, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, comesBack}
 
 // Run runs all checks over a compiled project. The same project gives the same list in the same order.
-func Run(app *nav.App) []Finding {
+func Run(app *plan.App) []Finding {
 	out, _ := RunUntil(context.Background(), app)
 	return out
 }
 
 // RunUntil does so until a context ends; then the error is the context's, and nothing is found.
-func RunUntil(ctx context.Context, app *nav.App) ([]Finding, error) {
+func RunUntil(ctx context.Context, app *plan.App) ([]Finding, error) {
 	ix := newIndex(app)
 	out := []Finding{}
 	for _, c := range All {
@@ -90,7 +90,7 @@ func RunUntil(ctx context.Context, app *nav.App) ([]Finding, error) {
 // index is what the checks share: every way of the project, in a stable order, and what was found
 // out of things that many ways have in common.
 type index struct {
-	app    *nav.App
+	app    *plan.App
 	ways   []way
 	stated []stated // every condition; nil until it is asked for
 	grants map[[2]string]project.Grant
@@ -114,16 +114,16 @@ func (ix *index) grant(role, table string) project.Grant {
 
 // way is one case of one gate.
 type way struct {
-	nav.Way
+	plan.Way
 	screen  *project.Screen
-	plan    *nav.ScreenPlan
-	element *nav.ElementPlan
+	plan    *plan.Screen
+	element *plan.Element
 	trigger string
-	gate    *nav.GatePlan
-	of      *nav.CasePlan // nil when the gate has no case
+	gate    *plan.Gate
+	of      *plan.Case // nil when the gate has no case
 }
 
-func newIndex(app *nav.App) *index {
+func newIndex(app *plan.App) *index {
 	ix := &index{app: app}
 	ids := make([]string, 0, len(app.Screens))
 	for id := range app.Screens {

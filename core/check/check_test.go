@@ -4,7 +4,9 @@ import (
 	"encoding/json"
 	"testing"
 
-	"ambergate/core/nav"
+	_ "ambergate/core/kinds"
+
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -61,7 +63,7 @@ func apply(t *testing.T, bodies project.Bodies, ops []project.Op) project.Bodies
 	return bodies
 }
 
-func compile(t *testing.T, bodies project.Bodies) *nav.App {
+func compile(t *testing.T, bodies project.Bodies) *plan.App {
 	t.Helper()
 	entities := map[string]json.RawMessage{}
 	for id, body := range bodies {
@@ -75,7 +77,7 @@ func compile(t *testing.T, bodies project.Bodies) *nav.App {
 	if err != nil {
 		t.Fatal(err)
 	}
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil {
 		t.Fatal(err)
 	}

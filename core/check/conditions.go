@@ -8,6 +8,7 @@ import (
 	"ambergate/core/cond"
 	"ambergate/core/english"
 	"ambergate/core/project"
+	"ambergate/core/words"
 )
 
 // stated is one condition of the project with the place where it stands.
@@ -37,7 +38,7 @@ func (ix *index) findConditions() []stated {
 			out = append(out, stated{what: "guard", words: "the guard of “" + plan.Screen.Title + "”", node: plan.Guard.Root, finding: Finding{Screen: id}, path: "/" + id + "/guard", roles: plan.Screen.Roles})
 		}
 		for _, e := range plan.Elements {
-			words := "“" + ix.app.ElementWords(plan.Screen, e) + "”"
+			words := "“" + words.Element(ix.app, plan.Screen, e) + "”"
 			if e.ShownWhile != nil {
 				out = append(out, stated{what: "shown while", words: words, node: e.ShownWhile.Root, finding: Finding{Screen: id, Element: e.ID}, path: "/" + id + "/elements/" + e.ID + "/shown", roles: plan.Screen.Roles})
 			}
@@ -47,7 +48,7 @@ func (ix *index) findConditions() []stated {
 				continue
 			}
 			said[w.Wiring()] = w.Rail != nil || w.Gate.Shared != nil // once, however many screens it stands on
-			words := "“" + ix.app.ElementWords(plan.Screen, w.Element) + "”"
+			words := "“" + words.Element(ix.app, plan.Screen, w.Element) + "”"
 			out = append(out, stated{what: "way", words: words, node: w.Gate.Condition.Root, finding: Finding{Screen: id, Element: w.Element.ID, Trigger: w.Trigger}, path: w.Wiring() + "/while", roles: w.Gate.Roles})
 		}
 	}

@@ -4,8 +4,9 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/words"
 )
 
 var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within two presses", run: func(ix *index, report func(Finding)) {
@@ -88,7 +89,7 @@ var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a g
 }}
 
 // refusedTo finds the roles that a way is shown to and its target refuses.
-func (ix *index) refusedTo(w way, m *nav.Lead) (Finding, bool) {
+func (ix *index) refusedTo(w way, m *plan.Lead) (Finding, bool) {
 	var refused, names []string
 	why := ""
 	for _, r := range project.Ordered(ix.app.Project.Roles) {
@@ -103,7 +104,7 @@ func (ix *index) refusedTo(w way, m *nav.Lead) (Finding, bool) {
 		return Finding{}, false
 	}
 	who := strings.Join(names, ", ")
-	f := w.finding(Doubtful, "“"+ix.app.ElementWords(w.screen, w.element)+"” is shown to "+who+", whom “"+m.Target.Title+"” refuses.")
+	f := w.finding(Doubtful, "“"+words.Element(ix.app, w.screen, w.element)+"” is shown to "+who+", whom “"+m.Target.Title+"” refuses.")
 	f.Evidence = why
 	if patch := withoutRoles(ix, w, refused); patch != nil && w.gate.Shared == nil {
 		f.Mends = []Mend{{Words: "not for " + who, Patch: patch}}
@@ -177,7 +178,7 @@ func withoutRoles(ix *index, w way, refused []string) []project.Op {
 }
 
 // Entered says in words which roles can be on a screen: those that are not proven shut out.
-func Entered(app *nav.App, screen string) string {
+func Entered(app *plan.App, screen string) string {
 	ix := &index{app: app}
 	s := app.Project.Screens[screen]
 	var names []string
@@ -197,7 +198,7 @@ func Entered(app *nav.App, screen string) string {
 
 // Presses gives the fewest presses from the start of a set of roles to a screen, over all ways
 // that the roles may use whatever the conditions; -1 when there is none.
-func Presses(app *nav.App, screen string, roles map[string]bool) int {
+func Presses(app *plan.App, screen string, roles map[string]bool) int {
 	start := app.Project.StartOf(roles)
 	if start == "" {
 		return -1

@@ -5,11 +5,11 @@ import (
 	"strings"
 	"testing"
 
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
-func patched(t *testing.T, patch string) *nav.App {
+func patched(t *testing.T, patch string) *plan.App {
 	t.Helper()
 	var bodies project.Bodies
 	if err := json.Unmarshal([]byte(base), &bodies); err != nil {

@@ -4,7 +4,7 @@ import (
 	"maps"
 	"slices"
 
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -61,7 +61,7 @@ type leadsOut interface {
 
 // Offers finds ways to screens of other projects that those do not offer like that any more. An
 // app of another project is asked for by its slug; nil: it has no release.
-func Offers(app *nav.App, others func(slug string) *nav.App) []Finding {
+func Offers(app *plan.App, others func(slug string) *plan.App) []Finding {
 	var out []Finding
 	for _, w := range newIndex(app).ways {
 		if w.of == nil || w.of.Move == nil {
@@ -95,7 +95,7 @@ func Offers(app *nav.App, others func(slug string) *nav.App) []Finding {
 			if in.Required && with[in.Alias] == "" && (in.ID != s.Record || m.Mode != "add") {
 				add("“" + s.Title + "” of “" + title + "” needs to know which " + in.Alias + " by now; nothing says which.")
 			}
-			if e := m.Exprs[in.Alias]; e != nil && in.Table == "" && !nav.Fits(in.TypeOf(), e.Root.Type) {
+			if e := m.Exprs[in.Alias]; e != nil && in.Table == "" && !plan.Fits(in.TypeOf(), e.Root.Type) {
 				add("“" + s.Title + "” of “" + title + "” takes " + in.Alias + " as another kind of value than this brings.")
 			}
 		}

@@ -5,7 +5,7 @@ import (
 	"strings"
 	"testing"
 
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -55,7 +55,7 @@ func TestDialogsThatComeBackWithTheWrongThingAreFound(t *testing.T) {
 }
 
 func TestWhatAnotherProjectOffersNoMoreIsFound(t *testing.T) {
-	project := func(patch string) *nav.App {
+	project := func(patch string) *plan.App {
 		var bodies project.Bodies
 		var ops []project.Op
 		if err := json.Unmarshal([]byte(base), &bodies); err != nil {
@@ -66,18 +66,18 @@ func TestWhatAnotherProjectOffersNoMoreIsFound(t *testing.T) {
 		}
 		return compile(t, apply(t, bodies, ops))
 	}
-	gate := func(entry, with string) *nav.App {
+	gate := func(entry, with string) *plan.App {
 		return project(`[{"op":"add","path":"/s_board/elements/e_far","value":{"kind":"button","pos":2,"cell":{"row":2,"col":1,"w":2},"words":"Far","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"project","project":"other","entry":"` + entry + `","with":` + with + `}}}}}}]`)
 	}
 	other := project(`[{"op":"add","path":"/s_form/offered","value":true},{"op":"add","path":"/s_form/inputs/i_day","value":{"pos":2,"alias":"day","label":"Day","type":"date"}}]`)
-	others := func(slug string) *nav.App {
+	others := func(slug string) *plan.App {
 		if slug == "other" {
 			return other
 		}
 		return nil
 	}
 	for name, tc := range map[string]struct {
-		app  *nav.App
+		app  *plan.App
 		want string
 	}{
 		"as offered":          {gate("form", `{"x":"user.login"}`), ""},
@@ -92,7 +92,7 @@ func TestWhatAnotherProjectOffersNoMoreIsFound(t *testing.T) {
 			t.Errorf("%s: %+v", name, found)
 		}
 	}
-	if found := Offers(gate("form", `{"x":"user.login"}`), func(string) *nav.App { return nil }); len(found) != 1 || !strings.Contains(found[0].Words, "has no release") {
+	if found := Offers(gate("form", `{"x":"user.login"}`), func(string) *plan.App { return nil }); len(found) != 1 || !strings.Contains(found[0].Words, "has no release") {
 		t.Errorf("%+v", found)
 	}
 }

@@ -6,8 +6,10 @@ import (
 	"slices"
 	"strings"
 
-	"ambergate/core/nav"
+	"ambergate/core/build"
+	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/words"
 )
 
 var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing", run: func(ix *index, report func(Finding)) {
@@ -16,7 +18,7 @@ var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing
 		for _, e := range plan.Elements {
 			trigger := project.UnwiredTrigger(e.Element)
 			if trigger != "" && (len(e.Gates) == 0 || emptyGate(e)) {
-				report(Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: trigger, Words: "Nothing is wired to “" + ix.app.ElementWords(plan.Screen, e) + "”.", Mends: []Mend{{Words: "wire it", Chip: "target"}}})
+				report(Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: trigger, Words: "Nothing is wired to “" + words.Element(ix.app, plan.Screen, e) + "”.", Mends: []Mend{{Words: "wire it", Chip: "target"}}})
 			}
 		}
 		for _, e := range plan.Off {
@@ -24,7 +26,7 @@ var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing
 			if way == nil || !emptyGate(e) {
 				continue
 			}
-			f := Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: way.Trigger, Words: "“When " + ix.app.ElementWords(plan.Screen, e) + "” does nothing yet.", Mends: []Mend{{Words: "wire it", Chip: "target"}}}
+			f := Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: way.Trigger, Words: "“When " + words.Element(ix.app, plan.Screen, e) + "” does nothing yet.", Mends: []Mend{{Words: "wire it", Chip: "target"}}}
 			if way.OnLeaving() {
 				f.Mends[0].Chip = "do"
 			}
@@ -34,7 +36,7 @@ var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing
 }}
 
 // emptyGate says whether one of an element's gates neither does anything nor leads anywhere.
-func emptyGate(e *nav.ElementPlan) bool {
+func emptyGate(e *plan.Element) bool {
 	for trigger, g := range e.Gates {
 		if _, back := project.OpenedBy(trigger); back || g.Gone {
 			continue // said as such
@@ -61,7 +63,7 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 			gone = gone || m.Target == nil
 		}
 		if gone {
-			f := w.finding(Broken, "The screen that “"+ix.app.ElementWords(w.screen, w.element)+"” led to is gone.")
+			f := w.finding(Broken, "The screen that “"+words.Element(ix.app, w.screen, w.element)+"” led to is gone.")
 			f.Mends = []Mend{{Words: "choose another", Chip: "target"}}
 			report(f)
 		}
@@ -77,7 +79,7 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 				}
 			}
 			if m.Spot != "" {
-				if _, ok := ix.app.SpotWords(m.Target, m.Spot); !ok {
+				if _, ok := words.Spot(ix.app, m.Target, m.Spot); !ok {
 					f := w.finding(Broken, "The spot of “"+m.Target.Title+"” that this way leads to is gone.")
 					f.Mends = []Mend{{Words: "lead to the whole screen", Patch: []project.Op{{Op: "remove", Path: w.gatePath() + "/cases/" + w.of.ID + "/move/spot"}}}}
 					report(f)
@@ -130,10 +132,10 @@ var missingInput = &Check{Name: "missing-input", Doc: "a required input that not
 }}
 
 // lacks finds an input of a target that nothing is bound to, with what could be.
-func (w way) lacks(ix *index, m *nav.Lead, in *project.Input) Finding {
+func (w way) lacks(ix *index, m *plan.Lead, in *project.Input) Finding {
 	f := w.finding(Broken, "“"+m.Target.Title+"” needs to know which "+strings.ToLower(in.Label)+"; nothing says which.")
 	if w.gate.Shared == nil {
-		for _, p := range ix.app.Propose(w.Way, m.Target.ID, in.ID) {
+		for _, p := range build.Propose(ix.app, w.Way, m.Target.ID, in.ID) {
 			if p.Binding != nil && len(f.Mends) < 2 {
 				f.Mends = append(f.Mends, Mend{Words: p.Words, Patch: bindPatch(w, m, in.ID, p.Binding)})
 			}
@@ -218,11 +220,11 @@ func passesOn(b *project.Binding) bool {
 }
 
 // targets gives the screens of this project that a way may lead to, each with what it brings.
-func (w way) targets() []*nav.Lead {
+func (w way) targets() []*plan.Lead {
 	if w.of == nil {
 		return nil
 	}
-	var out []*nav.Lead
+	var out []*plan.Lead
 	for _, m := range w.of.Move.Leads() {
 		if m.Target != nil {
 			out = append(out, m)
@@ -232,7 +234,7 @@ func (w way) targets() []*nav.Lead {
 }
 
 // bindPath gives where in the document a target's bindings stand.
-func (w way) bindPath(m *nav.Lead) string {
+func (w way) bindPath(m *plan.Lead) string {
 	path := w.gatePath() + "/cases/" + w.of.ID + "/move"
 	if m.ID != "" {
 		path += "/among/" + m.ID
@@ -240,7 +242,7 @@ func (w way) bindPath(m *nav.Lead) string {
 	return path + "/bind"
 }
 
-func bindPatch(w way, m *nav.Lead, input string, b *project.Binding) []project.Op {
+func bindPatch(w way, m *plan.Lead, input string, b *project.Binding) []project.Op {
 	path := w.bindPath(m)
 	if m.Bind == nil {
 		return []project.Op{{Op: "add", Path: path, Value: encode(map[string]*project.Binding{input: b})}}
@@ -264,4 +266,4 @@ func encode(v any) json.RawMessage {
 	return text
 }
 
-func sortedScreens(app *nav.App) []string { return slices.Sorted(maps.Keys(app.Screens)) }
+func sortedScreens(app *plan.App) []string { return slices.Sorted(maps.Keys(app.Screens)) }

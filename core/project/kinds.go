@@ -34,6 +34,9 @@ func (k *Kinds[S]) Names() []string { return slices.Sorted(maps.Keys(k.make)) }
 
 // New gives an empty one of a kind.
 func (k *Kinds[S]) New(name string) (S, error) {
+	if len(k.make) == 0 {
+		panic("no " + k.what + " is known to this program: it has to import ambergate/core/kinds")
+	}
 	empty, ok := k.make[name]
 	if !ok {
 		var none S

@@ -6,7 +6,7 @@ import (
 	"strings"
 	"testing"
 
-	_ "ambergate/core/nav"
+	_ "ambergate/core/kinds"
 
 	"ambergate/core/project"
 )

@@ -154,10 +154,10 @@ type errNo struct {
 
 func (e errNo) Error() string { return fmt.Sprintf("%d: %.300s", e.status, e.answer) }
 
-const use = "/api/use/tarnhorn"
+const usePath = "/api/use/tarnhorn"
 
-// ask asks the store or the ropeway's database for one number.
-func ask(t *testing.T, database, sql string, args ...any) int {
+// counted asks the store or the ropeway's database for one number.
+func counted(t *testing.T, database, sql string, args ...any) int {
 	t.Helper()
 	conn, err := connect(database)
 	if err != nil {
@@ -179,11 +179,11 @@ func change(shown api.Shown, id string) api.PressRequest {
 // openDefect goes from a list to one of its records, so that there is a next one.
 func (b *browser) openDefect(key string) (api.Shown, error) {
 	var list api.Shown
-	if err := b.call("POST", use+"/open", map[string]any{"address": "/defects?~sort=code"}, &list); err != nil {
+	if err := b.call("POST", usePath+"/open", map[string]any{"address": "/defects?~sort=code"}, &list); err != nil {
 		return list, err
 	}
 	var result api.PressResult
-	err := b.call("POST", use+"/press", map[string]any{"press": "row-" + list.Trail, "trail": list.Trail, "n": list.N, "release": list.Release, "element": "e_list", "row": key}, &result)
+	err := b.call("POST", usePath+"/press", map[string]any{"press": "row-" + list.Trail, "trail": list.Trail, "n": list.N, "release": list.Release, "element": "e_list", "row": key}, &result)
 	if err != nil {
 		return list, err
 	}
@@ -233,21 +233,21 @@ func TestKilledAtEachPointOfAPress(t *testing.T) {
 		p.kill()
 		p.start(point)
 		press := change(shown, "killed-"+point)
-		err = b.call("POST", use+"/press", press, nil)
+		err = b.call("POST", usePath+"/press", press, nil)
 		if err == nil || !p.died() {
 			t.Fatalf("%s: the program lives, and says %v", point, err)
 		}
 		p.start("")
 		var result api.PressResult
 		for range 2 { // the browser may well ask twice
-			if err := b.call("POST", use+"/press", press, &result); err != nil {
+			if err := b.call("POST", usePath+"/press", press, &result); err != nil {
 				t.Fatalf("%s: %v", point, err)
 			}
 		}
-		if n := ask(t, demo.Database, `select count(*) from tarnhorn.changed where defect = `+key); n != 1 {
+		if n := counted(t, demo.Database, `select count(*) from tarnhorn.changed where defect = `+key); n != 1 {
 			t.Errorf("%s: the record was changed %d times", point, n)
 		}
-		if n := ask(t, demo.Database, `select count(*) from tarnhorn.defects where state = 'closed' and id = `+key); n != 1 {
+		if n := counted(t, demo.Database, `select count(*) from tarnhorn.defects where state = 'closed' and id = `+key); n != 1 {
 			t.Errorf("%s: the record is not closed", point)
 		}
 		wholeTrail(t, point, shown, result)
@@ -262,10 +262,10 @@ func wholeTrail(t *testing.T, point string, before api.Shown, result api.PressRe
 		t.Errorf("%s: the press came to %+v", point, result.Shown)
 		return
 	}
-	if n := ask(t, "ambergate", `select count(*) from place where trail = $1`, before.Trail); n != before.N+1 {
+	if n := counted(t, "ambergate", `select count(*) from place where trail = $1`, before.Trail); n != before.N+1 {
 		t.Errorf("%s: %d places on the trail, want %d", point, n, before.N+1)
 	}
-	if n := ask(t, "ambergate", `select at from trail where id = $1`, before.Trail); n != before.N+1 {
+	if n := counted(t, "ambergate", `select at from trail where id = $1`, before.Trail); n != before.N+1 {
 		t.Errorf("%s: the trail stands at %d", point, n)
 	}
 }
@@ -280,19 +280,19 @@ func TestKilledAtEachPointOfACommand(t *testing.T) {
 		p.start(point)
 		b := p.browser("jon")
 		var shown api.Shown
-		if err := b.call("POST", use+"/open", map[string]any{"address": "/drive-room?lift=2"}, &shown); err != nil {
+		if err := b.call("POST", usePath+"/open", map[string]any{"address": "/drive-room?lift=2"}, &shown); err != nil {
 			t.Fatal(err)
 		}
 		node := lift + ".drive.creep"
 		before := up.Sim.Taken(node)
 		press := api.PressRequest{Press: "plant-" + point, Trail: shown.Trail, N: shown.N, Release: shown.Release, Element: "e_creep"}
-		if err := b.call("POST", use+"/press", press, nil); err == nil || !p.died() {
+		if err := b.call("POST", usePath+"/press", press, nil); err == nil || !p.died() {
 			t.Fatalf("%s: the program lives, and says %v", point, err)
 		}
 		p.start("")
 		var result api.PressResult
 		for range 2 {
-			if err := b.call("POST", use+"/press", press, &result); err != nil {
+			if err := b.call("POST", usePath+"/press", press, &result); err != nil {
 				t.Fatalf("%s: %v", point, err)
 			}
 		}
@@ -314,7 +314,7 @@ func TestKilledAtEachPointOfAnEdit(t *testing.T) {
 	for i, point := range fault.OfEdits {
 		p.start(point)
 		b := p.browser("arno")
-		before := ask(t, "ambergate", `select seq::int from project where id = $1`, demo.ProjectID)
+		before := counted(t, "ambergate", `select seq::int from project where id = $1`, demo.ProjectID)
 		old := fmt.Sprintf("Hours %d", i)
 		if i == 0 {
 			old = "Hours"
@@ -332,7 +332,7 @@ func TestKilledAtEachPointOfAnEdit(t *testing.T) {
 		if (err != nil) != kept {
 			t.Errorf("%s: sent again it comes to %v", point, err)
 		}
-		if n := ask(t, "ambergate", `select seq::int from project where id = $1`, demo.ProjectID); n != before+1 {
+		if n := counted(t, "ambergate", `select seq::int from project where id = $1`, demo.ProjectID); n != before+1 {
 			t.Errorf("%s: %d edits were made", point, n-before)
 		}
 		p.kill()
@@ -381,7 +381,7 @@ func TestKilledAtRandomPoints(t *testing.T) {
 	}
 	stop.Store(true)
 	work.Wait()
-	if n := ask(t, "ambergate", `select count(*) from (select trail, max(n) - count(*) as gaps from place group by trail) t where gaps <> 0`); n != 0 {
+	if n := counted(t, "ambergate", `select count(*) from (select trail, max(n) - count(*) as gaps from place group by trail) t where gaps <> 0`); n != 0 {
 		t.Errorf("%d trails have gaps", n)
 	}
 	t.Logf("%d kills at random points, %d presses acknowledged, %d of them sent more than once", kills, acknowledged.Load(), again.Load())
@@ -398,7 +398,7 @@ func one(t *testing.T, b *browser, key, id string, acknowledged, again *atomic.I
 	press := change(shown, id)
 	var result api.PressResult
 	tries := 1
-	for err = b.call("POST", use+"/press", press, &result); err != nil; err = b.call("POST", use+"/press", press, &result) {
+	for err = b.call("POST", usePath+"/press", press, &result); err != nil; err = b.call("POST", usePath+"/press", press, &result) {
 		if no, ok := err.(errNo); ok && no.status < 500 {
 			t.Errorf("%s: %v", id, err)
 			return
@@ -410,10 +410,10 @@ func one(t *testing.T, b *browser, key, id string, acknowledged, again *atomic.I
 	if tries > 1 {
 		again.Add(1)
 	}
-	if n := ask(t, demo.Database, `select count(*) from tarnhorn.changed where defect = `+key); n != 1 {
+	if n := counted(t, demo.Database, `select count(*) from tarnhorn.changed where defect = `+key); n != 1 {
 		t.Errorf("%s: the record was changed %d times", id, n)
 	}
-	if n := ask(t, "ambergate", `select count(*) from place where press = $1`, id); n != 1 {
+	if n := counted(t, "ambergate", `select count(*) from place where press = $1`, id); n != 1 {
 		t.Errorf("%s: %d places on the trail", id, n)
 	}
 	wholeTrail(t, id, shown, result)
@@ -425,15 +425,15 @@ func TestADraftOutlivesTheProgram(t *testing.T) {
 	p.start(fault.DraftKept)
 	b := p.browser("mira")
 	var shown api.Shown
-	if err := b.call("POST", use+"/open", map[string]any{"address": "/defect?defect=107&~mode=edit"}, &shown); err != nil {
+	if err := b.call("POST", usePath+"/open", map[string]any{"address": "/defect?defect=107&~mode=edit"}, &shown); err != nil {
 		t.Fatal(err)
 	}
 	draft := map[string]any{"trail": shown.Trail, "n": shown.N, "base": map[string]string{"f_detail": ""}, "values": map[string]string{"f_detail": "half a"}, "version": shown.View.Record.Version}
-	if err := b.call("POST", use+"/draft", draft, nil); err == nil || !p.died() {
+	if err := b.call("POST", usePath+"/draft", draft, nil); err == nil || !p.died() {
 		t.Fatalf("the program lives, and says %v", err)
 	}
 	p.start("")
-	if err := b.call("POST", use+"/open", map[string]any{"trail": shown.Trail, "n": shown.N}, &shown); err != nil {
+	if err := b.call("POST", usePath+"/open", map[string]any{"trail": shown.Trail, "n": shown.N}, &shown); err != nil {
 		t.Fatal(err)
 	}
 	if shown.Draft == nil || shown.Draft.Values["f_detail"] != "half a" || !strings.HasPrefix(shown.View.Heading, "Defect") {

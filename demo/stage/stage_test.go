@@ -7,7 +7,7 @@ import (
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/check"
-	"ambergate/core/nav"
+	"ambergate/core/plan"
 	"ambergate/demo"
 	"ambergate/demo/stage"
 	"ambergate/demo/stage/stagetest"
@@ -101,7 +101,7 @@ func TestTheProjectIsSound(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil {
 		t.Fatal(err)
 	}

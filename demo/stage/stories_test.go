@@ -7,16 +7,22 @@ import (
 	"testing"
 	"time"
 
+	"ambergate/core/ask"
+	"ambergate/core/build"
 	"ambergate/core/cond"
-	"ambergate/core/nav"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/press"
 	"ambergate/core/project"
+	"ambergate/core/use"
 	"ambergate/demo"
 )
 
 // ropeway is the demo's project over its real records, without any web.
 type ropeway struct {
 	t   *testing.T
-	app *nav.App
+	app *plan.App
 }
 
 func open(t *testing.T) *ropeway {
@@ -25,36 +31,36 @@ func open(t *testing.T) *ropeway {
 	if err != nil {
 		t.Fatal(err)
 	}
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil {
 		t.Fatal(err)
 	}
 	return &ropeway{t: t, app: app}
 }
 
-func user(name, role, record string) *nav.User {
-	return &nav.User{ID: "a_" + strings.ToLower(name), Name: name, Login: strings.ToLower(name), Roles: map[string]bool{role: true}, Record: record}
+func user(name, role, record string) *ask.User {
+	return &ask.User{ID: "a_" + strings.ToLower(name), Name: name, Login: strings.ToLower(name), Roles: map[string]bool{role: true}, Record: record}
 }
 
-func (r *ropeway) place(u *nav.User, p nav.Place) *nav.Opening {
+func (r *ropeway) place(u *ask.User, p place.Place) *use.Opening {
 	r.t.Helper()
-	o, err := r.app.Open(context.Background(), u, p, nav.Sources{Records: up.Records.Reader(r.app.Project), Now: time.Date(2026, 11, 24, 10, 0, 0, 0, time.UTC)})
+	o, err := use.Open(context.Background(), r.app, u, p, use.Sources{Records: up.Records.Reader(r.app.Project), Now: time.Date(2026, 11, 24, 10, 0, 0, 0, time.UTC)})
 	if err != nil {
 		r.t.Fatalf("%s: %v", p.Screen, err)
 	}
 	return o
 }
 
-func (r *ropeway) press(u *nav.User, o *nav.Opening, p nav.Press) nav.Place {
+func (r *ropeway) press(u *ask.User, o *use.Opening, p press.Press) place.Place {
 	r.t.Helper()
-	out, err := o.Follow(context.Background(), p, readOnly{up.Records.Reader(r.app.Project)})
+	out, err := press.Follow(context.Background(), o, p, readOnly{up.Records.Reader(r.app.Project)})
 	if err != nil || out.To == nil {
 		r.t.Fatalf("press %s: %+v %v", p.Element, out, err)
 	}
 	return *out.To
 }
 
-type readOnly struct{ nav.Records }
+type readOnly struct{ ask.Records }
 
 func (readOnly) Insert(context.Context, *project.Table, map[string]cond.Value) (string, error) {
 	panic("a press that only moves adds nothing")
@@ -66,14 +72,14 @@ func (readOnly) Update(context.Context, *project.Table, string, map[string]cond.
 func (readOnly) Delete(context.Context, *project.Table, string) error {
 	panic("a press that only moves deletes nothing")
 }
-func (readOnly) Hanging(context.Context, *project.Table, string, nav.RowRules) ([]nav.Hanging, error) {
+func (readOnly) Hanging(context.Context, *project.Table, string, ask.RowRules) ([]ask.Hanging, error) {
 	panic("nothing is to be deleted")
 }
 
-func list(t *testing.T, v *nav.View) *nav.ListView {
+func list(t *testing.T, v *use.View) *element.ListView {
 	t.Helper()
 	for _, e := range v.Elements {
-		if l, ok := e.View.(*nav.ListView); ok && l.Main {
+		if l, ok := e.View.(*element.ListView); ok && l.Main {
 			return l
 		}
 	}
@@ -85,8 +91,8 @@ func list(t *testing.T, v *nav.View) *nav.ListView {
 func TestMiraFindsHerWorstDefectAndItsCabin(t *testing.T) {
 	r := open(t)
 	mira := user("Mira", "r_tech", "1")
-	board := r.place(mira, nav.Place{Screen: r.app.Project.StartOf(mira.Roles)})
-	mine := r.place(mira, r.press(mira, board, nav.Press{Element: "e_mine"}))
+	board := r.place(mira, place.Place{Screen: r.app.Project.StartOf(mira.Roles)})
+	mine := r.place(mira, r.press(mira, board, press.Press{Element: "e_mine"}))
 	rows := list(t, mine.View()).Rows
 	if len(rows) < 4 || rows[0].Title != "D-2107" {
 		t.Fatalf("her worst is %+v", rows)
@@ -96,11 +102,11 @@ func TestMiraFindsHerWorstDefectAndItsCabin(t *testing.T) {
 			t.Errorf("row %d is not hers and open: %+v", i, row.Cells)
 		}
 	}
-	defect := r.place(mira, r.press(mira, mine, nav.Press{Element: "e_list", Row: rows[0].Key}))
+	defect := r.place(mira, r.press(mira, mine, press.Press{Element: "e_list", Row: rows[0].Key}))
 	if h := defect.View().Heading; h != "Defect D-2107" {
 		t.Errorf("it opens %s", h)
 	}
-	cabin := r.place(mira, r.press(mira, defect, nav.Press{Element: "e_cabin"}))
+	cabin := r.place(mira, r.press(mira, defect, press.Press{Element: "e_cabin"}))
 	if h := cabin.View().Heading; h != "Cabin 087" {
 		t.Errorf("its cabin is %s", h)
 	}
@@ -111,25 +117,25 @@ func TestMiraFindsHerWorstDefectAndItsCabin(t *testing.T) {
 func TestEveryWayThatIsOpenLeadsSomewhere(t *testing.T) {
 	r := open(t)
 	followed := 0
-	for _, u := range []*nav.User{user("Mira", "r_tech", "1"), user("Sela", "r_lead", "3"), user("Jon", "r_oper", "2"), user("Priya", "r_office", "4")} {
+	for _, u := range []*ask.User{user("Mira", "r_tech", "1"), user("Sela", "r_lead", "3"), user("Jon", "r_oper", "2"), user("Priya", "r_office", "4")} {
 		for id, s := range r.app.Project.Screens {
 			for _, key := range []string{"1", "2", "3", "40", "87"} {
-				p := nav.Place{Screen: id, Inputs: map[string]string{}}
+				p := place.Place{Screen: id, Inputs: map[string]string{}}
 				if s.Record != "" {
 					p.Inputs[s.Record] = key
 				}
-				src := nav.Sources{Records: up.Records.Reader(r.app.Project), Now: time.Date(2026, 11, 24, 10, 0, 0, 0, time.UTC)}
-				o, err := r.app.Open(context.Background(), u, p, src)
+				src := use.Sources{Records: up.Records.Reader(r.app.Project), Now: time.Date(2026, 11, 24, 10, 0, 0, 0, time.UTC)}
+				o, err := use.Open(context.Background(), r.app, u, p, src)
 				if err != nil {
 					continue // refused, which other tests look at
 				}
-				for _, w := range o.Ways() {
+				for _, w := range build.Ways(o) {
 					if w.State != "open" || w.Verdict.To == nil {
 						continue
 					}
 					followed++
 					to := *w.Verdict.To
-					if _, err := r.app.Open(context.Background(), u, to, src); err != nil {
+					if _, err := use.Open(context.Background(), r.app, u, to, src); err != nil {
 						t.Errorf("%s on %s %s presses %q and gets: %v", u.Name, s.Title, key, w.Words, err)
 					}
 				}
@@ -164,7 +170,7 @@ func TestRenamingEverythingBreaksNothing(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	app, err := nav.Compile(p)
+	app, err := plan.Compile(p)
 	if err != nil {
 		t.Fatal(err)
 	}

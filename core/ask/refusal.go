@@ -1,0 +1,29 @@
+package ask
+
+import (
+	"fmt"
+	"strings"
+
+	"ambergate/core/cond"
+)
+
+// Refusal is a no, with a code that the documents list, what happened, and what to do.
+type Refusal struct {
+	Code string     `json:"code"`
+	What string     `json:"what"`
+	Then string     `json:"then,omitempty"`
+	Part *cond.Part `json:"part,omitempty"` // the condition that refused
+}
+
+// Error gives what happened and what to do.
+func (r *Refusal) Error() string { return strings.TrimSpace(r.What + " " + r.Then) }
+
+func Refuse(code, what, then string) *Refusal { return &Refusal{Code: code, What: what, Then: then} }
+
+// FieldErrors says what is wrong with what was typed, by field id.
+type FieldErrors struct{ Fields map[string]string }
+
+// Error names the fields.
+func (e *FieldErrors) Error() string {
+	return fmt.Sprintf("%d fields need another value", len(e.Fields))
+}

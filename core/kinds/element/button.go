@@ -1,0 +1,218 @@
+package element
+
+import (
+	"fmt"
+
+	"ambergate/core/cond"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/use"
+)
+
+// ButtonView is a button as it is drawn.
+type ButtonView struct {
+	Words   string `json:"words"`
+	Note    string `json:"note,omitempty"`
+	Icon    string `json:"icon,omitempty"`
+	Tone    string `json:"tone"`
+	Colour  string `json:"colour,omitempty"` // of one's own, in the stead of the tone's
+	Trigger string `json:"trigger"`
+	Href    string `json:"href,omitempty"` // it is a plain link too
+	Writes  bool   `json:"writes,omitempty"`
+	Saves   bool   `json:"saves,omitempty"` // it keeps what was typed
+	Drops   bool   `json:"drops,omitempty"` // it gives up what was typed
+	Plate   string `json:"plate,omitempty"` // kind of the screen it leads to, for signs
+	Leave   string `json:"leave,omitempty"` // it is a plain link out of this application
+	Tip     string `json:"tip,omitempty"`
+	Keys    string `json:"keys,omitempty"`
+	Current bool   `json:"current,omitempty"` // on a rail: it leads to where one is
+
+	Picture *use.PictureView     `json:"picture,omitempty"`
+	States  map[string]*FaceView `json:"states,omitempty"` // how it looks otherwise: hover, pressed, greyed, focus
+}
+
+// MarkCurrent marks it as the one that leads to where one is.
+func (v *ButtonView) MarkCurrent() { v.Current = true }
+
+// FaceView is what a face changes.
+type FaceView struct {
+	Words   string           `json:"words,omitempty"`
+	Icon    string           `json:"icon,omitempty"`
+	Tone    string           `json:"tone,omitempty"`
+	Colour  string           `json:"colour,omitempty"`
+	Picture *use.PictureView `json:"picture,omitempty"`
+}
+
+// Button is pressed; its gate says what follows.
+type Button struct {
+	project.ElementHead
+	use.NothingToFetch
+	Words   string        `json:"words"` // template
+	Icon    string        `json:"icon,omitempty"`
+	Tone    string        `json:"tone,omitempty"`    // plain (default), main, strong, sign
+	Colour  string        `json:"colour,omitempty"`  // #rrggbb in the stead of the tone's ground
+	Note    string        `json:"note,omitempty"`    // template: a line under the words, on signs
+	Trigger string        `json:"trigger,omitempty"` // release (default), press
+	Tip     string        `json:"tip,omitempty"`     // template: shown while it is pointed at
+	Keys    string        `json:"keys,omitempty"`    // shortcut, as in Ctrl+E
+	Picture string        `json:"picture,omitempty"` // picture of the project
+	Gate    *project.Gate `json:"gate,omitempty"`
+
+	Faces map[string]*project.Face `json:"faces,omitempty"` // how it looks in one condition or state
+}
+
+// Validate refuses a trigger or tone that does not exist.
+func (spec *Button) Validate() error {
+	if err := project.OneOf("trigger", spec.Trigger, "", "release", "press"); err != nil {
+		return err
+	}
+	for id, f := range spec.Faces {
+		if f == nil {
+			return fmt.Errorf("face %s is empty", id)
+		}
+		f.ID = id
+		if err := f.Validate(); err != nil {
+			return fmt.Errorf("face %s: %w", id, err)
+		}
+	}
+	if err := project.ValidColour(spec.Colour); err != nil {
+		return err
+	}
+	if err := project.ValidKeys(spec.Keys); err != nil {
+		return err
+	}
+	return project.OneOf("tone", spec.Tone, project.Tones...)
+}
+
+// Gates gives the button's one gate.
+func (spec *Button) Gates() map[string]*project.Gate {
+	return project.GatesOn(spec.TriggerName(), spec.Gate)
+}
+
+// TriggerName gives the trigger with its default: what is wired where nothing is yet.
+func (spec *Button) TriggerName() string {
+	if spec.Trigger == "" {
+		return "release"
+	}
+	return spec.Trigger
+}
+
+// FitsRails says that it can stand on rails.
+func (*Button) FitsRails() {}
+
+// Called names it by its words.
+func (spec *Button) Called(_ plan.Scene, e *plan.Element) string {
+	if t := e.Texts["words"]; t != nil {
+		return t.Phrase()
+	}
+	return spec.Words
+}
+
+func (spec *Button) Plan(b *plan.Planner) {
+	b.Element.Texts["words"] = b.Template("words", spec.Words)
+	b.Element.Texts["note"] = b.Template("note", spec.Note)
+	b.Element.Texts["tip"] = b.Template("tip", spec.Tip)
+	b.Picture(spec.Picture)
+	for _, f := range project.Ordered(spec.Faces) {
+		if f.When != "" {
+			b.Element.Exprs["face."+f.ID] = b.Condition("face", f.When)
+		}
+		b.Element.Texts["face."+f.ID] = b.Template("face", f.Words)
+		b.Picture(f.Picture)
+	}
+}
+
+// NewView gives an empty view of it.
+func (*Button) NewView() any { return &ButtonView{} }
+
+func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
+	v := &ButtonView{Words: o.Text(e, "words"), Note: o.Text(e, "note"), Tip: o.Text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Picture: o.PictureView(spec.Picture)}
+	into.View = v
+	face(o, e, spec, v)
+	if v.Tone == "" {
+		v.Tone = "plain"
+	}
+	gate := e.Gates[spec.TriggerName()]
+	if gate == nil {
+		into.State, into.By, into.Reason = "greyed", "case", "Nothing is wired to it yet."
+		return
+	}
+	verdict := o.Judge(gate, use.Aim{})
+	into.Take(verdict)
+	v.Writes, v.Drops = gate.Writes(), gate.Unsaved == "drop"
+	if p := verdict.PlainLink(gate); p != nil {
+		v.Href = p.Address(o.App.Project)
+	} else if verdict.Open() && verdict.Leave != "" && len(verdict.Chosen.Effects) == 0 && gate.Confirm == "" {
+		v.Leave = verdict.Leave
+	}
+	for _, c := range gate.Cases {
+		v.Saves = v.Saves || plan.Saves(c)
+		for _, m := range c.Move.Leads() {
+			if m.Target != nil {
+				v.Plate = m.Target.Type
+			}
+		}
+	}
+}
+
+// face shows the first face whose condition holds. One that cannot be decided shows the face for
+// what is unknown, never the next one.
+func face(o *use.Opening, e *plan.Element, spec *Button, v *ButtonView) {
+	unknown, shown := false, (*project.Face)(nil)
+	for _, f := range project.Ordered(spec.Faces) {
+		if f.State != "" || shown != nil || unknown {
+			continue
+		}
+		if f.When == "" {
+			shown = f
+			continue
+		}
+		c := e.Exprs["face."+f.ID]
+		value := cond.UnknownBecause("its condition cannot be read")
+		if c != nil {
+			value = c.Root.Eval(o.World)
+		}
+		switch {
+		case !value.Known():
+			unknown = true
+		case value.True():
+			shown = f
+		}
+	}
+	for _, f := range project.Ordered(spec.Faces) {
+		if f.When != "" && f.State != "" {
+			if c := e.Exprs["face."+f.ID]; c == nil || !c.Root.Eval(o.World).True() {
+				continue
+			}
+		}
+		if f.State == "unknown" && unknown {
+			shown = f
+		} else if f.State != "" && f.State != "unknown" {
+			if v.States == nil {
+				v.States = map[string]*FaceView{}
+			}
+			v.States[f.State] = &FaceView{Words: o.Text(e, "face."+f.ID), Icon: f.Icon, Tone: f.Tone, Colour: f.Colour, Picture: o.PictureView(f.Picture)}
+		}
+	}
+	if shown == nil {
+		if unknown {
+			v.Tone, v.Colour = "unknown", ""
+		}
+		return
+	}
+	if words := o.Text(e, "face."+shown.ID); words != "" {
+		v.Words = words
+	}
+	if shown.Icon != "" {
+		v.Icon = shown.Icon
+	}
+	if shown.Tone != "" || shown.Colour != "" {
+		v.Colour = shown.Colour // a face with a tone shows that, not the button's own colour
+	}
+	if shown.Tone != "" {
+		v.Tone = shown.Tone
+	}
+	if p := o.PictureView(shown.Picture); p != nil {
+		v.Picture = p
+	}
+}

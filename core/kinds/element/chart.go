@@ -1,0 +1,230 @@
+package element
+
+import (
+	"context"
+	"fmt"
+	"maps"
+	"slices"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/use"
+)
+
+// ChartView is a chart as it is drawn: its points, largest first.
+type ChartView struct {
+	Label   string      `json:"label"`
+	By      string      `json:"by"`
+	Measure string      `json:"measure"`
+	Splits  []string    `json:"splits,omitempty"` // in order of rank
+	Points  []PointView `json:"points"`
+	Span    string      `json:"span,omitempty"` // points are spans of time: day, week, month
+	Unit    string      `json:"unit,omitempty"`
+	Chooses bool        `json:"chooses,omitempty"` // a point leads somewhere
+	Again   bool        `json:"again,omitempty"`   // choosing the chosen point again shows all
+	Refused string      `json:"refused,omitempty"`
+}
+
+// PointView is one bar with its parts.
+type PointView struct {
+	Value  string             `json:"value"`
+	Label  string             `json:"label"`
+	N      float64            `json:"n"`
+	Parts  map[string]float64 `json:"parts,omitempty"`
+	Chosen bool               `json:"chosen,omitempty"` // the screen shows just that
+	Menu   []use.EntryView    `json:"menu,omitempty"`
+}
+
+// Chart counts or sums records by one field.
+type Chart struct {
+	project.ElementHead
+	project.PointSource
+	Label   string        `json:"label,omitempty"`
+	Measure string        `json:"measure,omitempty"` // count (default), sum, mean, most
+	Of      string        `json:"of,omitempty"`      // of the others than count: the field
+	Split   string        `json:"split,omitempty"`   // path: each bar is divided by it
+	Points  int           `json:"points,omitempty"`  // at most; default 12
+	Chosen  *project.Gate `json:"chosen,omitempty"`  // a point is chosen
+
+	Menu map[string]*project.Entry `json:"menu,omitempty"` // what a point's menu offers
+}
+
+// Validate asks for a table and a field to count by.
+func (spec *Chart) Validate() error {
+	if spec.Table == "" || spec.By == "" {
+		return fmt.Errorf("a chart needs a table and a field to count by")
+	}
+	if spec.Points < 0 || spec.Points > 100 {
+		return fmt.Errorf("a chart has 1 to 100 points")
+	}
+	if err := project.OneOf("span", spec.Span, "", "day", "week", "month"); err != nil {
+		return err
+	}
+	if err := project.ValidateMenu(spec.Menu); err != nil {
+		return err
+	}
+	if spec.Split != "" && (spec.Measure == "mean" || spec.Measure == "most") {
+		return fmt.Errorf("only a count or a sum can be divided into parts")
+	}
+	if spec.Measure != "" && spec.Measure != "count" && spec.Of == "" {
+		return fmt.Errorf("a %s needs its field", spec.Measure)
+	}
+	return project.OneOf("measure", spec.Measure, "", "count", "sum", "mean", "most")
+}
+
+// Gates gives the gate of a chosen point, and those of a point's menu.
+func (spec *Chart) Gates() map[string]*project.Gate {
+	return project.WithMenu(project.GatesOn("point", spec.Chosen), spec.Menu)
+}
+
+// MenuEntries gives what a point's menu offers.
+func (spec *Chart) MenuEntries() map[string]*project.Entry { return spec.Menu }
+
+// Called names a point of it.
+func (*Chart) Called(plan.Scene, *plan.Element) string { return "a bar of the chart" }
+
+func (spec *Chart) Plan(b *plan.Planner) {
+	for _, path := range []string{spec.By, spec.Split, spec.Of} {
+		if f, _ := b.App.Project.FieldAt(spec.Table, path); f == nil && path != "" {
+			b.Broken("chart", path, cond.Problem{Message: "A field that it counts by is gone.", Length: 1})
+		}
+	}
+}
+
+func (spec *Chart) Fetch(ctx context.Context, o *use.Opening, e *plan.Element, src use.Sources) error {
+	if len(e.Broken) > 0 || !o.MaySee(spec.Table, spec.By) || spec.Split != "" && !o.MaySee(spec.Table, spec.Split) || spec.Of != "" && !o.MaySee(spec.Table, spec.Of) {
+		return nil
+	}
+	match, err := o.Match(spec.Table, false)
+	if err != nil {
+		return err
+	}
+	match = withoutOwn(o, e, spec, match)
+	q := ask.GroupQuery{Table: o.App.Project.Tables[spec.Table], By: spec.By, Split: spec.Split, Measure: spec.Measure, Of: spec.Of, Span: spec.Span, Zone: o.World.Moment.Location().String(), Match: match, Limit: spec.Points, Rights: o.Rights}
+	if q.Limit == 0 {
+		q.Limit = 12
+	}
+	if f, _ := o.App.Project.FieldAt(spec.Table, spec.By); f.References != "" {
+		set := plan.Paths{}
+		(&plan.Planner{App: o.App}).NeedTitle(set, f.References, spec.By)
+		q.Title, _ = o.Visible(spec.Table, set.Sorted())
+	}
+	groups, err := src.Records.Group(ctx, q)
+	o.Groups[e.ID] = groups
+	return err
+}
+
+// NewView gives an empty view of it.
+func (*Chart) NewView() any { return &ChartView{} }
+
+func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
+	cv := &ChartView{Label: spec.Label, Measure: spec.Measure, Span: spec.Span, Points: []PointView{}}
+	if cv.Measure == "" {
+		cv.Measure = "count"
+	}
+	if of, _ := o.App.Project.FieldAt(spec.Table, spec.Of); of != nil {
+		cv.Unit = of.Unit
+	}
+	into.View = cv
+	f, _ := o.App.Project.FieldAt(spec.Table, spec.By)
+	if f == nil || len(e.Broken) > 0 {
+		cv.Refused = "A field that this chart counts by is gone."
+		return
+	}
+	cv.By = f.Label
+	if !o.MaySee(spec.Table, spec.By) {
+		cv.Refused = "Your role may not view what this chart counts."
+		return
+	}
+	if split, _ := o.App.Project.FieldAt(spec.Table, spec.Split); split != nil {
+		cv.Splits = split.Choices
+	}
+	for _, g := range o.Groups[e.ID] {
+		p := PointView{Value: g.Value.Wire(), Label: o.World.Say(g.Value, f.TypeOf()), N: g.N}
+		if g.Row != nil && f.References != "" {
+			p.Label = o.World.Title(g.Row, f.References, spec.By)
+		}
+		if spec.Span != "" {
+			p.Label = spanWords(g.Value, spec.Span)
+		}
+		switch {
+		case !g.Value.Known():
+			p.Label = g.Value.Why()
+		case g.Value.IsNull():
+			p.Label = "none"
+		}
+		for _, part := range g.Parts {
+			if p.Parts == nil {
+				p.Parts = map[string]float64{}
+			}
+			p.Parts[part.Value] = part.N
+		}
+		cv.Points = append(cv.Points, p)
+	}
+	gate := e.Gates["point"]
+	own := ownPoint(o, gate)
+	cv.Again = own != ""
+	for i := range cv.Points {
+		p := &cv.Points[i]
+		at := use.Aim{Point: p.Value, Span: spec.Span}
+		p.Chosen = own != "" && p.Value != "" && o.At.Inputs[own] == p.Value
+		p.Menu = o.MenuOf(e, spec.Menu, at)
+		if gate != nil && i == 0 {
+			cv.Chooses = o.Judge(gate, at).Open()
+		}
+	}
+}
+
+// ownPoint gives the input of this very screen that a chosen point is put into, so that it shows
+// just that; "" where points lead elsewhere.
+func ownPoint(o *use.Opening, gate *plan.Gate) string {
+	if gate == nil || len(gate.Cases) == 0 || gate.Shared != nil {
+		return ""
+	}
+	m := gate.Cases[0].Move.Only()
+	if m == nil || m.Target != o.Plan.Screen {
+		return ""
+	}
+	for _, id := range slices.Sorted(maps.Keys(m.Bind)) {
+		if p, point := m.Bind[id].Spec.(interface{ Chooses() bool }); point && p.Chooses() {
+			return id
+		}
+	}
+	return ""
+}
+
+// withoutOwn leaves a chart whole that the screen is narrowed by: its other points stay there to be chosen.
+func withoutOwn(o *use.Opening, e *plan.Element, spec *Chart, match []ask.Match) []ask.Match {
+	gate := e.Gates["point"]
+	if ownPoint(o, gate) == "" {
+		return match
+	}
+	own := map[string]bool{}
+	for id, b := range gate.Cases[0].Move.Only().Bind {
+		if in := o.Plan.Screen.Inputs[id]; in != nil && use.ChoosesPoint(b) {
+			if path, _ := o.App.Project.Narrows(in, spec.Table); path == spec.By {
+				own[path] = true
+			}
+		}
+	}
+	return slices.DeleteFunc(slices.Clone(match), func(m ask.Match) bool { return own[m.Path] })
+}
+
+// spanWords says a span of time by its first day.
+func spanWords(v cond.Value, span string) string {
+	day, ok := v.Time()
+	if !ok {
+		return v.Wire()
+	}
+	switch end := use.SpanEnd(day, span); {
+	case span == "month":
+		return day.Format("January 2006")
+	case span == "week" && end.Month() == day.Month():
+		return day.Format("2") + " – " + end.Format("2 Jan 2006")
+	case span == "week":
+		return day.Format("2 Jan") + " – " + end.Format("2 Jan 2006")
+	}
+	return day.Format("2 Jan 2006")
+}

@@ -1,0 +1,87 @@
+package element
+
+import (
+	"fmt"
+
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/use"
+)
+
+// FigureView is a picture with live words on it.
+type FigureView struct {
+	Words   string     `json:"words,omitempty"`
+	Picture string     `json:"picture"`
+	Marks   []MarkView `json:"marks"`
+}
+
+// MarkView is one text on a figure.
+type MarkView struct {
+	X        float64 `json:"x"`
+	Y        float64 `json:"y"`
+	Words    string  `json:"words"`
+	Abnormal bool    `json:"abnormal,omitempty"`
+}
+
+// Mark is a live text on a figure, at a place in hundredths of its width and height.
+type Mark struct {
+	ID       string  `json:"-"`
+	Pos      float64 `json:"pos"`
+	X        float64 `json:"x"`
+	Y        float64 `json:"y"`
+	Words    string  `json:"words"`              // template
+	Abnormal string  `json:"abnormal,omitempty"` // condition
+}
+
+// Position gives the place among others.
+func (m *Mark) Position() float64 { return m.Pos }
+
+// Figure is a picture with live words at places on it.
+type Figure struct {
+	project.ElementHead
+	use.NothingToFetch
+	Words   string           `json:"words,omitempty"`
+	Picture string           `json:"picture"` // name of a picture that the project brings
+	Marks   map[string]*Mark `json:"marks,omitempty"`
+}
+
+// Validate asks for a picture.
+func (spec *Figure) Validate() error {
+	if spec.Picture == "" {
+		return fmt.Errorf("a figure needs a picture")
+	}
+	for id, m := range spec.Marks {
+		m.ID = id
+	}
+	return nil
+}
+
+// Gates gives none.
+func (spec *Figure) Gates() map[string]*project.Gate { return nil }
+
+// Called names it.
+func (*Figure) Called(plan.Scene, *plan.Element) string { return "figure" }
+
+func (spec *Figure) Plan(b *plan.Planner) {
+	for id, m := range spec.Marks {
+		b.Element.Texts[id] = b.Template("mark", m.Words)
+		if m.Abnormal != "" {
+			b.Element.Exprs[id] = b.Condition("abnormal", m.Abnormal)
+		}
+	}
+}
+
+// NewView gives an empty view of it.
+func (*Figure) NewView() any { return &FigureView{} }
+
+func (spec *Figure) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
+	fv := &FigureView{Words: spec.Words, Picture: spec.Picture, Marks: []MarkView{}}
+	into.View = fv
+	for _, m := range project.Ordered(spec.Marks) {
+		mv := MarkView{X: m.X, Y: m.Y, Words: o.Text(e, m.ID)}
+		if c := e.Exprs[m.ID]; c != nil {
+			mv.Abnormal = c.Root.Eval(o.World).True()
+		}
+		fv.Marks = append(fv.Marks, mv)
+	}
+}

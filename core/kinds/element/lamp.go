@@ -1,0 +1,65 @@
+package element
+
+import (
+	"fmt"
+
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/use"
+)
+
+// LampView is a live yes or no.
+type LampView struct {
+	Words    string `json:"words"`
+	State    string `json:"state"` // on, off, unknown
+	Shown    string `json:"shown"`
+	Abnormal bool   `json:"abnormal,omitempty"`
+}
+
+// Lamp shows a live yes or no.
+type Lamp struct {
+	project.ElementHead
+	use.NothingToFetch
+	Words    string `json:"words"`
+	Value    string `json:"value"` // condition
+	On       string `json:"on"`
+	Off      string `json:"off"`
+	Abnormal string `json:"abnormal,omitempty"` // on, off: the state that is to be noticed
+}
+
+// Validate asks for a value.
+func (spec *Lamp) Validate() error {
+	if spec.Value == "" {
+		return fmt.Errorf("a lamp needs a condition")
+	}
+	return project.OneOf("abnormal state", spec.Abnormal, "", "on", "off")
+}
+
+// Gates gives none.
+func (spec *Lamp) Gates() map[string]*project.Gate { return nil }
+
+// Called names it.
+func (*Lamp) Called(plan.Scene, *plan.Element) string { return "lamp" }
+
+func (spec *Lamp) Plan(b *plan.Planner) {
+	b.Element.Exprs["value"] = b.Condition("value", spec.Value)
+}
+
+// NewView gives an empty view of it.
+func (*Lamp) NewView() any { return &LampView{} }
+
+func (spec *Lamp) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
+	lv := &LampView{Words: spec.Words, State: "unknown", Shown: "not available"}
+	into.View = lv
+	if e.Exprs["value"] == nil {
+		return
+	}
+	switch v := e.Exprs["value"].Root.Eval(o.World); {
+	case !v.Known():
+		into.Reason = v.Why()
+	case v.True():
+		lv.State, lv.Shown, lv.Abnormal = "on", spec.On, spec.Abnormal == "on"
+	default:
+		lv.State, lv.Shown, lv.Abnormal = "off", spec.Off, spec.Abnormal == "off"
+	}
+}

@@ -1,0 +1,101 @@
+package move
+
+import (
+	"fmt"
+
+	"ambergate/core/english"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/use"
+	"ambergate/core/words"
+)
+
+// Project opens a screen that another project offers.
+type Project struct {
+	project.MoveHead
+	Project string            `json:"project"`        // slug
+	Entry   string            `json:"entry"`          // slug of the screen
+	With    map[string]string `json:"with,omitempty"` // input → expression
+}
+
+// Validate asks for both.
+func (spec *Project) Validate() error {
+	if spec.Project == "" || spec.Entry == "" {
+		return fmt.Errorf("a screen of another project needs that project and one of the screens it offers")
+	}
+	return nil
+}
+
+// LeadsOut gives the project, its screen and the texts that its inputs are worked out by.
+func (spec *Project) LeadsOut() (slug, entry string, with map[string]string) {
+	return spec.Project, spec.Entry, spec.With
+}
+
+func (spec *Project) Plan(b *plan.Planner, m *plan.Move) { m.Exprs = b.Exprs("binding", spec.With) }
+
+func (spec *Project) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.World, _ use.Aim) {
+	closed := func(reason string) {
+		*v = use.Verdict{State: "greyed", By: "broken", Reason: reason, Part: v.Part, Chosen: v.Chosen}
+	}
+	if o.Others == nil {
+		closed("Other projects cannot be reached from here.")
+		return
+	}
+	other := o.Others(spec.Project)
+	if other == nil {
+		closed("The project “" + spec.Project + "” has no release.")
+		return
+	}
+	s := other.Project.ScreenBySlug(spec.Entry)
+	if s == nil || !s.Offered {
+		closed("“" + other.Project.Settings.Title + "” does not offer “" + spec.Entry + "” any more.")
+		return
+	}
+	to := place.Place{Screen: s.ID, Mode: spec.Mode, Inputs: map[string]string{}}
+	if to.Mode == "" {
+		to.Mode = "view"
+	}
+	for id, in := range s.Inputs {
+		if _, given := spec.With[in.Alias]; !given {
+			if in.Required && !(id == s.Record && to.Mode == "add") {
+				closed("“" + s.Title + "” needs to know which " + english.Lower(in.Label) + "; nothing says which.")
+				return
+			}
+			continue
+		}
+		e := m.Exprs[in.Alias]
+		if e == nil {
+			closed("A part of what it brings cannot be read.")
+			return
+		}
+		value := e.Root.Eval(w)
+		switch {
+		case !value.Known():
+			*v = use.Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
+			return
+		case value.IsNull() && in.Required:
+			reason := spec.Reason
+			if reason == "" {
+				reason = "There is no " + english.Lower(in.Label) + " here."
+			}
+			*v = use.Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
+			return
+		case !value.IsNull():
+			to.Inputs[id] = value.Wire()
+		}
+	}
+	v.Leave, v.As = "/use/"+spec.Project+to.Address(other.Project), spec.As
+}
+
+func (*Project) Now(v use.Verdict) string { return "leads to " + v.Leave }
+
+func (spec *Project) Say(w *words.Writer, c *plan.Case) {
+	w.Plain("open ")
+	w.Out = append(w.Out, words.Chunk{Text: spec.Entry + " of the project " + spec.Project, Part: "target", Tone: "target", Case: c.ID})
+	w.With(c, spec.With)
+}
+
+func (spec *Project) Plate(_ *words.Writer, plate *words.Plate, _ *plan.Case) {
+	plate.Title, plate.Glyph, plate.How = spec.Entry, "project", "of "+spec.Project
+}

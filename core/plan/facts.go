@@ -1,0 +1,81 @@
+package plan
+
+import (
+	"maps"
+	"slices"
+
+	"ambergate/core/place"
+	"ambergate/core/project"
+)
+
+// Writes says whether the ways of an element change records or the plant.
+func (a *App) Writes(screen, element string) bool {
+	e := a.ElementAt(screen, element)
+	if e == nil {
+		return false
+	}
+	if l := e.Listing(); l != nil && l.InPlace {
+		return true
+	}
+	for _, g := range e.Gates {
+		if g.Writes() || g.Unsaved == "save" {
+			return true
+		}
+	}
+	return false
+}
+
+// OnLeaving says whether an element is a way that is set off when its screen is left: it may be
+// pressed after that.
+func (a *App) OnLeaving(screen, element string) bool {
+	e := a.ElementAt(screen, element)
+	if e == nil {
+		return false
+	}
+	w := project.WayOf(e.Element)
+	return w != nil && w.OnLeaving()
+}
+
+// StepsAlong gives the table whose list a place is stepped along, or "" when nothing there asks for it.
+func (a *App) StepsAlong(p place.Place) string {
+	plan := a.Screens[p.Screen]
+	if plan == nil || p.Mode == "add" || len(plan.Steps) == 0 && !plan.Screen.Position {
+		return ""
+	}
+	return plan.Screen.RecordTable()
+}
+
+// TablesOf gives the tables that a screen is about: that of its record, that of its main list.
+func (a *App) TablesOf(screen string) []string {
+	s := a.Project.Screens[screen]
+	if s == nil {
+		return nil
+	}
+	tables := []string{s.RecordTable(), s.ListTable()}
+	if plan := a.Screens[screen]; plan != nil {
+		tables = append(tables, slices.Sorted(maps.Keys(plan.Adds))...)
+	}
+	return tables
+}
+
+// WrittenBy gives the table whose database the presses of a screen change; "" where it shows none.
+func WrittenBy(s *project.Screen) string {
+	if table := s.RecordTable(); table != "" {
+		return table
+	}
+	return s.ListTable()
+}
+
+// AsksChosen says whether ways of a screen depend on the chosen rows of its lists.
+func (a *App) AsksChosen(screen string) bool {
+	plan := a.Screens[screen]
+	return plan != nil && len(plan.Chosen) > 0
+}
+
+// RowTable gives the table of the rows that expressions of an element may speak of, or "".
+func (a *App) RowTable(screen, element string) string {
+	if e := a.ElementAt(screen, element); e != nil {
+		return Scene{Element: e}.RowTable()
+	}
+	return ""
+}

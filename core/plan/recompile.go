@@ -1,0 +1,82 @@
+package plan
+
+import (
+	"maps"
+	"reflect"
+	"slices"
+
+	"ambergate/core/project"
+)
+
+// Recompile compiles a project of which only some screens differ from a compiled one: those
+// screens and those that refer to them are compiled, all others are shared. Where more than the
+// inside of screens differs, names that expressions may use among it, all is compiled.
+func Recompile(old *App, p *project.Project, changed []string) (*App, error) {
+	if !onlyScreens(old.Project, p, changed) {
+		return Compile(p)
+	}
+	a := &App{
+		Project: p, Compiler: old.Compiler, Screens: make(map[string]*Screen, len(old.Screens)), Titles: old.Titles,
+		Rules: old.Rules, Tallies: old.Tallies, Uses: map[string][]Use{}, RuleUser: old.RuleUser,
+	}
+	redo := map[string]bool{}
+	for _, id := range changed {
+		redo[id] = true
+	}
+	for id, plan := range old.Screens {
+		if !redo[id] && !plan.refersTo(changed) {
+			a.Screens[id] = plan
+		} else {
+			redo[id] = true
+		}
+	}
+	for _, problem := range old.Problems {
+		if problem.Screen == "" || !redo[problem.Screen] {
+			a.Problems = append(a.Problems, problem)
+		}
+	}
+	for condition, uses := range old.Uses {
+		a.Uses[condition] = slices.DeleteFunc(slices.Clone(uses), func(u Use) bool { return redo[u.Screen] })
+	}
+	for _, id := range slices.Sorted(maps.Keys(redo)) {
+		s := p.Screens[id]
+		if s == nil {
+			continue // it was removed
+		}
+		b := Planner{App: a, Plan: &Screen{Screen: s, RecordPaths: Paths{}, InputPaths: map[string]Paths{}, UserPaths: Paths{}}}
+		b.screen()
+		a.Screens[id] = b.Plan
+	}
+	return a, nil
+}
+
+// onlyScreens says whether nothing but screens differs, and of those nothing that expressions of
+// others may speak of.
+func onlyScreens(old, now *project.Project, changed []string) bool {
+	for _, id := range changed {
+		was, is := old.Screens[id], now.Screens[id]
+		switch {
+		case was == nil && is == nil:
+			return false
+		case was == nil || is == nil:
+			return false // it comes or goes: roles, rails and gates may name it
+		case !reflect.DeepEqual(was.Inputs, is.Inputs) || was.Title != is.Title || was.Record != is.Record:
+			return false
+		}
+	}
+	return len(now.Rails) == 0 || !slices.ContainsFunc(changed, func(id string) bool { return old.Screens[id].Type != now.Screens[id].Type })
+}
+
+// refersTo says whether a way of the screen may lead to one of some screens.
+func (p *Screen) refersTo(screens []string) bool {
+	for _, w := range p.Ways() {
+		for _, c := range w.Gate.Cases {
+			for _, m := range c.Move.Leads() {
+				if slices.Contains(screens, m.Lead.Target) {
+					return true
+				}
+			}
+		}
+	}
+	return false
+}

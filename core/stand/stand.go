@@ -1,0 +1,402 @@
+package stand
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"maps"
+	"slices"
+	"sort"
+	"strings"
+	"testing"
+	"time"
+
+	_ "ambergate/core/kinds"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/use"
+)
+
+// Records is records in maps: table → key → column id → value. It counts its queries.
+type Records struct {
+	project *project.Project
+	Rows    map[string]map[string]map[string]cond.Value
+	Queries int
+	next    int
+}
+
+func (f *Records) value(table, key, path string) cond.Value {
+	parts := strings.Split(path, ".")
+	row := f.Rows[table][key]
+	if row == nil {
+		return cond.NullValue
+	}
+	v, ok := row[parts[0]]
+	if !ok {
+		v = cond.NullValue
+	}
+	if len(parts) == 1 || v.IsNull() {
+		return v
+	}
+	return f.value(f.project.Tables[table].Fields[parts[0]].References, v.KeyOf(), strings.Join(parts[1:], "."))
+}
+
+// meets says whether a record is within a rule.
+func (f *Records) meets(table, key string, rule *cond.Pred) bool {
+	return rule == nil || rule.Holds(func(p *cond.Path) cond.Value {
+		if p.Key == "" {
+			return cond.Key(key)
+		}
+		return f.value(table, key, p.Key)
+	})
+}
+
+// seen gives a value unless a parent along the way is hidden.
+func (f *Records) seen(rights ask.RowRules, table, key, path string) cond.Value {
+	at, record := table, key
+	for _, part := range strings.Split(path, ".") {
+		field := f.project.Tables[at].Fields[part]
+		if field == nil || field.References == "" {
+			break
+		}
+		parent := f.value(at, record, part)
+		if parent.IsNull() {
+			break
+		}
+		at, record = field.References, parent.KeyOf()
+		if !f.meets(at, record, rights.Visible(at)) {
+			return cond.UnknownBecause("not visible to you")
+		}
+	}
+	return f.value(table, key, path)
+}
+
+func (f *Records) matches(q ask.Query, key string) bool {
+	if q.Key != "" && q.Key != key || !f.meets(q.Table.ID, key, q.Rights.Visible(q.Table.ID)) || !f.meets(q.Table.ID, key, q.Also) {
+		return false
+	}
+	for _, m := range q.Match {
+		v := f.value(q.Table.ID, key, m.Path)
+		equal := v.Wire() == m.Value.Wire() && v.IsNull() == m.Value.IsNull()
+		if m.Compare == "is" && !equal || m.Compare == "isNot" && equal {
+			return false
+		}
+		// Days are written so that their texts compare as they do.
+		if m.Compare == "atLeast" && (v.IsNull() || v.Wire() < m.Value.Wire()) || m.Compare == "atMost" && (v.IsNull() || v.Wire() > m.Value.Wire()) {
+			return false
+		}
+	}
+	return true
+}
+
+func (f *Records) Fetch(_ context.Context, q ask.Query) (ask.Page, error) {
+	f.Queries++
+	var page ask.Page
+	keys := slices.Sorted(maps.Keys(f.Rows[q.Table.ID]))
+	for _, key := range keys {
+		if !f.matches(q, key) {
+			continue
+		}
+		row := &ask.Row{Table: q.Table.ID, Key: key, Version: fmt.Sprint(f.Rows[q.Table.ID][key]), Values: map[string]cond.Value{}}
+		for _, p := range q.Paths {
+			row.Values[p] = f.seen(q.Rights, q.Table.ID, key, p)
+		}
+		row.May = map[string]bool{}
+		for name, rule := range q.Ask {
+			row.May[name] = f.meets(q.Table.ID, key, rule)
+		}
+		page.Rows = append(page.Rows, row)
+	}
+	for i := len(q.Order) - 1; i >= 0; i-- {
+		o := q.Order[i]
+		sort.SliceStable(page.Rows, func(a, b int) bool {
+			x, y := f.value(q.Table.ID, page.Rows[a].Key, o.Path).Wire(), f.value(q.Table.ID, page.Rows[b].Key, o.Path).Wire()
+			return x < y != o.Desc && x != y
+		})
+	}
+	for _, r := range page.Rows {
+		r.Cursor = r.Key // the order is known to the query; keys say where in it one is
+	}
+	f.cut(q, &page)
+	return page, nil
+}
+
+// cut leaves what lies beyond the cursor, in the direction of reading. The record of the cursor
+// may be out of the list: then its place is that among all records.
+func (f *Records) cut(q ask.Query, page *ask.Page) {
+	if q.After != "" {
+		whole := q
+		whole.After, whole.Match, whole.Limit, whole.Back, whole.Except, whole.Key = "", nil, 0, false, "", ""
+		all, _ := f.Fetch(context.Background(), whole)
+		at := map[string]int{}
+		for i, r := range all.Rows {
+			at[r.Key] = i
+		}
+		page.Rows = slices.DeleteFunc(page.Rows, func(r *ask.Row) bool { return (at[r.Key] <= at[q.After]) != q.Back || r.Key == q.After })
+	}
+	page.Rows = slices.DeleteFunc(page.Rows, func(r *ask.Row) bool { return q.Except != "" && r.Key == q.Except })
+	if q.Limit > 0 && len(page.Rows) > q.Limit {
+		n := len(page.Rows)
+		if q.Back {
+			page.Rows = page.Rows[n-q.Limit:]
+			page.Next = page.Rows[0].Cursor
+		} else {
+			page.Rows = page.Rows[:q.Limit]
+			page.Next = page.Rows[q.Limit-1].Cursor
+		}
+	}
+}
+
+func (f *Records) Delete(_ context.Context, t *project.Table, key string) error {
+	delete(f.Rows[t.ID], key)
+	return nil
+}
+
+func (f *Records) Hanging(_ context.Context, t *project.Table, key string, rights ask.RowRules) ([]ask.Hanging, error) {
+	var out []ask.Hanging
+	for _, id := range slices.Sorted(maps.Keys(f.project.Tables)) {
+		for _, field := range f.project.Tables[id].Fields {
+			n := 0
+			for child := range f.Rows[id] {
+				if field.References == t.ID && f.value(id, child, field.ID).Wire() == key && f.meets(id, child, rights.Visible(id)) {
+					n++
+				}
+			}
+			if n > 0 {
+				out = append(out, ask.Hanging{Label: f.project.Tables[id].Label, N: n, Then: "kept"})
+			}
+		}
+	}
+	return out, nil
+}
+
+func (f *Records) Count(_ context.Context, q ask.Query) (ask.Count, error) {
+	q.Limit = 0
+	page, err := f.Fetch(context.Background(), q)
+	f.Queries--
+	return ask.Count{N: len(page.Rows)}, err
+}
+
+func (f *Records) Group(_ context.Context, q ask.GroupQuery) ([]ask.Group, error) {
+	counts := map[string]*ask.Group{}
+	for _, key := range slices.Sorted(maps.Keys(f.Rows[q.Table.ID])) {
+		if !f.meets(q.Table.ID, key, q.Rights.Visible(q.Table.ID)) {
+			continue
+		}
+		v := f.seen(q.Rights, q.Table.ID, key, q.By)
+		g := counts[v.Wire()]
+		if g == nil {
+			g = &ask.Group{Value: v, Row: &ask.Row{Table: q.Table.ID, Values: map[string]cond.Value{}}}
+			for _, p := range q.Title {
+				g.Row.Values[p] = f.value(q.Table.ID, key, p)
+			}
+			counts[v.Wire()] = g
+		}
+		g.N++
+	}
+	var out []ask.Group
+	for _, k := range slices.Sorted(maps.Keys(counts)) {
+		out = append(out, *counts[k])
+	}
+	return out, nil
+}
+
+func (f *Records) Insert(_ context.Context, t *project.Table, values map[string]cond.Value) (string, error) {
+	f.next++
+	key := fmt.Sprint(900 + f.next)
+	f.Rows[t.ID][key] = map[string]cond.Value{}
+	return key, f.Update(context.Background(), t, key, values)
+}
+
+func (f *Records) Update(_ context.Context, t *project.Table, key string, values map[string]cond.Value) error {
+	for id, v := range values {
+		f.Rows[t.ID][key][id] = v
+	}
+	return nil
+}
+
+// Plant is live values in a map; what is not in it is unknown.
+type Plant map[string]cond.Value
+
+func (p Plant) Read(ref ask.TagRef) ask.Reading {
+	if v, ok := p[ref.Node]; ok {
+		return ask.Reading{Value: v}
+	}
+	return ask.Reading{Value: cond.UnknownBecause("the plant does not answer")}
+}
+
+const Ropeway = `{
+ "project": {"kind":"project","title":"T","slug":"t","zone":"UTC","userTable":"t_staff","userField":"f_name"},
+ "r_tech": {"kind":"role","pos":1,"name":"Technician","start":"s_board"},
+ "r_lead": {"kind":"role","pos":2,"name":"Shift lead","start":"s_board"},
+ "r_vis": {"kind":"role","pos":3,"name":"Visitor","start":"s_board"},
+ "t_staff": {"kind":"table","source":"so_d","relation":"staff","label":"Staff","one":"person","key":["f_id"],"title":"{record.f_name}","fields":{
+   "f_id":{"pos":1,"column":"id","alias":"id","label":"Id","type":"whole","readOnly":true},"f_name":{"pos":2,"column":"name","alias":"name","label":"Name","type":"text"},"f_phone":{"pos":3,"column":"phone","alias":"phone","label":"Phone","type":"text","nullable":true}}},
+ "t_lifts": {"kind":"table","source":"so_d","relation":"lifts","label":"Lifts","one":"lift","key":["f_id"],"title":"{record.f_name}","fields":{
+   "f_id":{"pos":1,"column":"id","alias":"id","label":"Id","type":"whole","readOnly":true},"f_code":{"pos":2,"column":"code","alias":"code","label":"Code","type":"text"},"f_name":{"pos":3,"column":"name","alias":"name","label":"Name","type":"text"}}},
+ "eq_lift": {"kind":"equipment","table":"t_lifts","source":"so_p","parts":{"q_drive":{"pos":1,"alias":"drive","label":"drive","tags":{
+   "g_run":{"pos":1,"alias":"running","label":"running","type":"yesno","node":"{code}.running"},"g_speed":{"pos":2,"alias":"speed","label":"speed","type":"number","unit":"m/s","node":"{code}.speed"},
+   "g_set":{"pos":3,"alias":"set","label":"set speed","type":"number","writable":true,"min":0,"max":6,"node":"{code}.set"}}}}},
+ "t_cabins": {"kind":"table","source":"so_d","relation":"cabins","label":"Cabins","one":"cabin","key":["f_id"],"title":"{record.f_no}","fields":{
+   "f_id":{"pos":1,"column":"id","alias":"id","label":"Id","type":"whole","readOnly":true},"f_no":{"pos":2,"column":"no","alias":"number","label":"Number","type":"text"},
+   "f_lift":{"pos":3,"column":"lift_id","alias":"lift","label":"Lift","type":"record","references":"t_lifts","nullable":true},"f_state":{"pos":4,"column":"state","alias":"state","label":"State","type":"text","choices":["in service","on hold"]}}},
+ "t_defects": {"kind":"table","source":"so_d","relation":"defects","label":"Defects","one":"defect","key":["f_id"],"title":"{record.f_code}","fields":{
+   "f_id":{"pos":1,"column":"id","alias":"id","label":"Id","type":"whole","readOnly":true},"f_code":{"pos":2,"column":"code","alias":"code","label":"Code","type":"text"},"f_what":{"pos":3,"column":"what","alias":"what","label":"What","type":"text"},
+   "f_state":{"pos":4,"column":"state","alias":"state","label":"State","type":"text","choices":["open","closed"]},"f_cabin":{"pos":5,"column":"cabin_id","alias":"cabin","label":"Cabin","type":"record","references":"t_cabins","nullable":true},
+   "f_by":{"pos":6,"column":"by_id","alias":"by","label":"By","type":"record","references":"t_staff","nullable":true},"f_hours":{"pos":7,"column":"hours","alias":"hours","label":"Hours","type":"decimal","nullable":true}}},
+ "gr_1": {"kind":"grant","role":"r_tech","table":"t_defects","view":true,"add":true,"edit":true},
+ "gr_2": {"kind":"grant","role":"r_tech","table":"t_cabins","view":true,"edit":true,"readOnly":{"f_no":true}},
+ "gr_3": {"kind":"grant","role":"r_tech","table":"t_staff","view":true,"hidden":{"f_phone":true}},
+ "gr_4": {"kind":"grant","role":"r_tech","table":"t_lifts","view":true},
+ "gr_5": {"kind":"grant","role":"r_lead","table":"t_cabins","view":true},
+ "gr_6": {"kind":"grant","role":"r_lead","table":"t_defects","view":true},
+ "gr_7": {"kind":"grant","role":"r_lead","table":"t_lifts","view":true},
+ "s_board": {"kind":"screen","type":"menu","title":"Board","slug":"board","elements":{
+   "e_mine":{"kind":"button","pos":1,"cell":{"row":1,"col":1,"w":4},"words":"Mine","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_list","bind":{"i_by":{"rule":"user","none":"grey","reason":"You have no record."}},"arrive":{"filters":{"a_1":{"pos":1,"path":"f_state","compare":"isNot","value":"closed"}}}}}}}}}},
+ "s_list": {"kind":"screen","type":"list","title":"Defects","slug":"defects","inputs":{"i_cabin":{"pos":1,"alias":"cabin","label":"Cabin","type":"record","table":"t_cabins","filter":"f_cabin"},"i_by":{"pos":2,"alias":"by","label":"By","type":"record","table":"t_staff","filter":"f_by"}},"elements":{
+   "e_list":{"kind":"list","pos":1,"cell":{"row":1,"col":1,"w":12},"table":"t_defects","columns":{"k_1":{"pos":1,"path":"f_code"},"k_2":{"pos":2,"path":"f_cabin"},"k_3":{"pos":3,"path":"f_cabin.f_lift.f_name"},"k_4":{"pos":4,"path":"f_by.f_phone"}},
+     "opened":{"while":"row.f_state == \"open\"","otherwise":{"grey":"Closed."},"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"row"}}}}}}}}},
+ "s_defect": {"kind":"screen","type":"form","title":"Defect","heading":"Defect {record.f_code}","slug":"defect","record":"i_d","up":"s_list","inputs":{"i_d":{"pos":1,"alias":"defect","label":"Defect","type":"record","table":"t_defects","required":true}},"elements":{
+   "e_what":{"kind":"field","pos":1,"cell":{"row":1,"col":1,"w":4},"path":"f_what"},"e_hours":{"kind":"field","pos":2,"cell":{"row":1,"col":5,"w":4},"path":"f_hours"},"e_code":{"kind":"field","pos":2,"cell":{"row":1,"col":9,"w":4},"path":"f_code","readOnly":true},
+   "e_cabin":{"kind":"button","pos":3,"cell":{"row":2,"col":1,"w":2},"words":"Its cabin","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_cabin","bind":{"i_c":{"rule":"parent","path":"f_cabin","none":"grey","reason":"On no cabin."}}}}}}},
+   "e_close":{"kind":"button","pos":4,"cell":{"row":2,"col":3,"w":2},"words":"Close","gate":{"roles":{"r_tech":true},"while":"record.f_state == \"open\"","otherwise":{"grey":"It is closed."},"confirm":"Close {record.f_code}?","cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"set","pos":1,"fields":{"f_state":"\"closed\"","f_by":"user.record"}}},"move":{"kind":"back"}}}}},
+   "e_save":{"kind":"button","pos":5,"cell":{"row":2,"col":5,"w":2},"modes":{"edit":true,"add":true},"words":"Save","gate":{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"save","pos":1}},"move":{"kind":"screen","target":"s_defect","as":"replace","bind":{"i_d":{"rule":"this"}}}}}}}}},
+ "s_cabin": {"kind":"screen","type":"form","title":"Cabin","heading":"Cabin {record.f_no}","slug":"cabin","record":"i_c","guard":"record.f_state != \"on hold\"","inputs":{"i_c":{"pos":1,"alias":"cabin","label":"Cabin","type":"record","table":"t_cabins","required":true}},"elements":{
+   "e_add":{"kind":"button","pos":1,"cell":{"row":1,"col":1,"w":2},"words":"Report on {record.f_no}","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_defect","mode":"add","set":{"f_cabin":"record"}}}}}},
+   "e_dlg":{"kind":"button","pos":2,"cell":{"row":1,"col":3,"w":2},"words":"Look","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_list","as":"dialog","bind":{"i_cabin":{"rule":"this"}}}}}}}}},
+ "s_drive": {"kind":"screen","type":"operator","title":"Drive","slug":"drive","record":"i_l","inputs":{"i_l":{"pos":1,"alias":"lift","label":"Lift","type":"record","table":"t_lifts","required":true}},"elements":{
+   "e_gauge":{"kind":"gauge","pos":1,"cell":{"row":1,"col":1,"w":3},"words":"Speed","value":"record.equip.q_drive.g_speed","min":0,"max":6},
+   "e_lamp":{"kind":"lamp","pos":2,"cell":{"row":2,"col":1,"w":3},"words":"Running","value":"record.equip.q_drive.g_run","on":"runs","off":"stands"},
+   "e_faster":{"kind":"button","pos":3,"cell":{"row":3,"col":1,"w":3},"words":"Faster","gate":{"while":"record.equip.q_drive.g_run","cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"write","pos":1,"tag":"record.equip.q_drive.g_set","value":"record.equip.q_drive.g_speed + 1"}}}}}},
+   "e_idle":{"kind":"button","pos":4,"cell":{"row":4,"col":1,"w":3},"words":"Idle","gate":{"while":"!record.equip.q_drive.g_run","cases":{"c_1":{"pos":1,"move":{"kind":"home"}}}}}}},
+ "s_chart": {"kind":"screen","type":"dashboard","title":"Chart","slug":"chart","elements":{
+   "e_chart":{"kind":"chart","pos":1,"cell":{"row":1,"col":1,"w":12},"table":"t_defects","by":"f_cabin","chosen":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_list","bind":{"i_cabin":{"rule":"point"}}}}}}}}}
+}`
+
+// Stand is a compiled ropeway with records, a plant and two users.
+type Stand struct {
+	App  *plan.App
+	Data *Records
+	Tags Plant
+	Mira *ask.User
+	Sela *ask.User
+}
+
+func New(t testing.TB, patch string) *Stand {
+	t.Helper()
+	var bodies project.Bodies
+	if err := json.Unmarshal([]byte(Ropeway), &bodies); err != nil {
+		t.Fatal(err)
+	}
+	if patch != "" {
+		var ops []project.Op
+		if err := json.Unmarshal([]byte(patch), &ops); err != nil {
+			t.Fatal(err)
+		}
+		touched, _, err := project.Apply(bodies, ops)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for id, body := range touched {
+			bodies[id] = body
+		}
+	}
+	entities := map[string]json.RawMessage{}
+	for id, body := range bodies {
+		if body == nil {
+			continue
+		}
+		text, err := json.Marshal(body)
+		if err != nil {
+			t.Fatal(err)
+		}
+		entities[id] = text
+	}
+	p, err := project.Decode(entities)
+	if err != nil {
+		t.Fatal(err)
+	}
+	app, err := plan.Compile(p)
+	if err != nil {
+		t.Fatal(err)
+	}
+	row := func(pairs ...any) map[string]cond.Value {
+		m := map[string]cond.Value{}
+		for i := 0; i < len(pairs); i += 2 {
+			m[pairs[i].(string)] = pairs[i+1].(cond.Value)
+		}
+		return m
+	}
+	data := &Records{project: p, Rows: map[string]map[string]map[string]cond.Value{
+		"t_staff": {"1": row("f_id", cond.Int(1), "f_name", cond.String("Mira"), "f_phone", cond.String("210"))},
+		"t_lifts": {"1": row("f_id", cond.Int(1), "f_code", cond.String("UT"), "f_name", cond.String("Upper Tarn"))},
+		"t_cabins": {
+			"7": row("f_id", cond.Int(7), "f_no", cond.String("007"), "f_lift", cond.Key("1"), "f_state", cond.String("in service")),
+			"8": row("f_id", cond.Int(8), "f_no", cond.String("008"), "f_state", cond.String("on hold")),
+		},
+		"t_defects": {
+			"1": row("f_id", cond.Int(1), "f_code", cond.String("D-1"), "f_what", cond.String("Door"), "f_state", cond.String("open"), "f_cabin", cond.Key("7"), "f_by", cond.Key("1")),
+			"2": row("f_id", cond.Int(2), "f_code", cond.String("D-2"), "f_what", cond.String("Seal"), "f_state", cond.String("closed"), "f_cabin", cond.Key("7")),
+			"3": row("f_id", cond.Int(3), "f_code", cond.String("D-3"), "f_what", cond.String("Rope"), "f_state", cond.String("open")),
+		},
+	}}
+	return &Stand{
+		App: app, Data: data, Tags: Plant{"UT.running": cond.Bool(true), "UT.speed": cond.Float(4.5)},
+		Mira: &ask.User{ID: "a_mira", Name: "Mira", Roles: map[string]bool{"r_tech": true}, Record: "1"},
+		Sela: &ask.User{ID: "a_sela", Name: "Sela", Roles: map[string]bool{"r_lead": true}},
+	}
+}
+
+func (s *Stand) Sources() use.Sources {
+	return use.Sources{Records: s.Data, Tags: s.Tags, Now: time.Date(2026, 11, 24, 10, 0, 0, 0, time.UTC)}
+}
+
+func (s *Stand) Open(t testing.TB, u *ask.User, address string) (*use.Opening, error) {
+	t.Helper()
+	slug, query, _ := strings.Cut(address, "?")
+	place, err := place.ParseAddress(s.App.Project, slug, query)
+	if err != nil {
+		return nil, err
+	}
+	return use.Open(context.Background(), s.App, u, place, s.Sources())
+}
+
+func (s *Stand) MustOpen(t testing.TB, u *ask.User, address string) *use.Opening {
+	t.Helper()
+	o, err := s.Open(t, u, address)
+	if err != nil {
+		t.Fatalf("%s: %v", address, err)
+	}
+	return o
+}
+
+func Element(t testing.TB, v *use.View, id string) use.ElementView {
+	t.Helper()
+	for _, e := range v.Elements {
+		if e.ID == id {
+			return e
+		}
+	}
+	t.Fatalf("%s is not on the screen", id)
+	return use.ElementView{}
+}
+
+// Scope gives the names that a condition of an element may use.
+func (s *Stand) Scope(screen, element string) cond.Scope {
+	return s.App.Project.Scope(s.App.Project.Screens[screen], s.App.RowTable(screen, element))
+}
+
+// each lets the fake stream.
+func (f *Records) Each(ctx context.Context, q ask.Query, each func(*ask.Row) error) error {
+	page, err := f.Fetch(ctx, q)
+	for _, r := range page.Rows {
+		if err := each(r); err != nil {
+			return err
+		}
+	}
+	return err
+}

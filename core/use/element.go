@@ -1,0 +1,104 @@
+package use
+
+import (
+	"strings"
+
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// PictureView is a picture of the project on a button.
+type PictureView struct {
+	Digest string `json:"digest"`
+	Words  string `json:"words"`
+}
+
+// PictureView gives a picture of the project; nil if there is none.
+func (o *Opening) PictureView(id string) *PictureView {
+	p := o.App.Project.Pictures[id]
+	if p == nil {
+		return nil
+	}
+	words := p.Words
+	if words == "" {
+		words = p.Name
+	}
+	return &PictureView{Digest: p.Digest, Words: words}
+}
+
+// Take shows a gate's verdict on the element that sets it off.
+func (ev *ElementView) Take(v Verdict) {
+	ev.By, ev.Reason = v.By, v.Reason
+	ev.State = map[string]string{"open": "shown", "greyed": "greyed", "hidden": "hidden"}[v.State]
+}
+
+// Text says one of the element's templates.
+func (o *Opening) Text(e *plan.Element, name string) string {
+	t := e.Texts[name]
+	if t == nil {
+		return ""
+	}
+	return t.Say(o.World, o.World.Say)
+}
+
+// Number gives one of the element's expressions as a number; nil when it is not known.
+func (o *Opening) Number(e *plan.Element, name string) *float64 {
+	expr := e.Exprs[name]
+	if expr == nil {
+		return nil
+	}
+	f, ok := expr.Root.Eval(o.World).Float64()
+	if !ok {
+		return nil
+	}
+	return &f
+}
+
+func (o *Opening) Why(e *plan.Element, name string) string {
+	if e.Exprs[name] == nil {
+		return "its expression cannot be read"
+	}
+	return e.Exprs[name].Root.Eval(o.World).Why()
+}
+
+// OpenTab gives the open tab of a block: the one that the place says, else the first.
+func (o *Opening) OpenTab(block string) string {
+	e := o.Plan.Screen.Elements[block]
+	if e == nil {
+		return ""
+	}
+	tabs := project.TabsOf(e)
+	if open := o.At.Tabs[block]; tabs[open] != nil {
+		return open
+	}
+	for _, t := range project.Ordered(tabs) {
+		return t.ID
+	}
+	return ""
+}
+
+// aside says whether an element stands aside for another mode or tab. One of a block that is gone
+// does not: nothing is to vanish by that.
+func (o *Opening) aside(e *plan.Element) bool {
+	if e.Modes != nil && !e.Modes[o.At.Mode] {
+		return true
+	}
+	block, tab, ok := strings.Cut(e.Tab, ".")
+	if !ok {
+		return false
+	}
+	open := o.OpenTab(block)
+	return open != "" && open != tab
+}
+
+// There says whether the element itself is there: its mode and its own condition.
+func (o *Opening) There(e *plan.Element) (ElementView, bool) {
+	var ev ElementView
+	if o.aside(e) {
+		return ev, false
+	}
+	if e.Shown != "" && (e.ShownWhile == nil || !e.ShownWhile.Root.Eval(o.World).True()) {
+		return ev, false
+	}
+	return ev, true
+}

@@ -1,0 +1,235 @@
+package use
+
+import (
+	"strings"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/english"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// Verdict is what a gate is for one user at one place, and why.
+type Verdict struct {
+	State  string       `json:"state"`            // open, greyed, hidden
+	By     string       `json:"by,omitempty"`     // roles, while, case, record, unknown, broken: what closed it
+	Reason string       `json:"reason,omitempty"` // words for the user, when greyed; for the builder, when hidden
+	Part   *cond.Part   `json:"part,omitempty"`   // the condition, explained
+	To     *place.Place `json:"-"`                // where it leads, when it leads to a screen
+	As     string       `json:"-"`
+	Leave  string       `json:"-"` // the address it leads to, when it leads out of the project
+	Stay   string       `json:"-"` // there is no record, and the policy says to stay and say so
+	Choose *Choice      `json:"-"` // a step of a list's chosen row
+	Pick   *Pick        `json:"-"` // the user is to be asked for a record first
+	Later  bool         `json:"-"` // where it leads is only known when it is pressed
+	Chosen *plan.Case   `json:"-"`
+	Lead   *plan.Lead   `json:"-"` // the screen that it leads to: of a choice the one that was taken
+}
+
+// Open says whether a press goes through.
+func (v Verdict) Open() bool { return v.State == "open" }
+
+// Aim is what a gate was set off on: a clicked row, a chosen point.
+type Aim struct {
+	Row     *ask.Row
+	Element string            // the list that the row is in
+	Several bool              // the row is what is changed: one of those that were chosen
+	Point   string            // the point's value, as the wire writes it
+	Span    string            // of a point of time: day, week, month
+	here    map[string]string // of a point: what its own screen is opened with, where choosing it again takes it back
+	Result  string            // what a dialog came back with, as the wire writes it
+	Picked  map[string]string // records that the user was asked for, by input
+}
+
+// Again says whether the point that was chosen is what the screen is opened with already.
+func (a Aim) Again(input, wire string) bool { return wire != "" && a.here[input] == wire }
+
+// Judge decides a gate: roles, condition, case, and whether what it needs is there.
+func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
+	w := o.World
+	if at.Row != nil {
+		of := *o.World
+		of.Row = at.Row
+		w = &of
+	}
+	w = o.Given(g, w, at)
+	if v, closed := o.JudgeRoles(g.Roles); closed {
+		return v
+	}
+	if g.Broken {
+		return Verdict{State: "greyed", By: "broken", Reason: "This button’s condition cannot be read."}
+	}
+	if w.asks != nil && len(g.Cases) > 0 {
+		// Asked first, judged when that is known.
+		return Verdict{State: "open", Later: true, Pick: w.asks, Chosen: g.Cases[0]}
+	}
+	var part *cond.Part
+	if g.Condition != nil {
+		v, closed := judgeWhile(g, w, o.explains)
+		if closed {
+			return v
+		}
+		part = v.Part
+	}
+	chosen, v := ChooseCase(g, w)
+	if chosen == nil {
+		return v
+	}
+	if v, closed := o.judgeChanges(chosen, at); closed {
+		return v
+	}
+	if closed, is := o.shutToReturn(chosen, at); is {
+		return closed
+	}
+	v = Verdict{State: "open", Part: part, Chosen: chosen}
+	if m := chosen.Move; m != nil {
+		if o.At.Mode == "add" && plan.Saves(chosen) && !plan.IsStep(m) {
+			v.Later = true
+			return v // "this record" will be the one that the press saves
+		}
+		plan.KindOf[MoveKind](m.Spec).Aim(o, &v, m, w, at)
+	}
+	if to, m := v.To, v.Lead; to != nil && m != nil && to.Mode == "edit" && o.World.Record != nil && m.Target != nil && m.Target.RecordTable() == o.World.Record.Table && to.Inputs[m.Target.Record] == o.World.Record.Key {
+		if closed, is := o.ShutToChanges(o.World.Record); is {
+			return closed
+		}
+	}
+	return v
+}
+
+// shutToReturn says whether what follows on the dialog that a case opens is shut to the user: then
+// nobody is sent to choose something in vain.
+func (o *Opening) shutToReturn(c *plan.Case, at Aim) (Verdict, bool) {
+	if c.Back == nil {
+		return Verdict{}, false
+	}
+	v := o.Judge(c.Back, at)
+	switch v.By {
+	case "roles", "while", "grant", "row-rule":
+		return v, !v.Open()
+	}
+	return Verdict{}, false
+}
+
+// judgeChanges greys a way that would change or delete a record where grants or row rules do not
+// let the user: the press would be refused.
+func (o *Opening) judgeChanges(c *plan.Case, at Aim) (Verdict, bool) {
+	row := at.Row
+	if !at.Several {
+		row = nil
+	}
+	for _, e := range c.Effects {
+		if v, closed := plan.KindOf[EffectKind](e.Spec).Shut(o, e, row); closed {
+			return v, true
+		}
+	}
+	return Verdict{}, false
+}
+
+// ShutToChanges says why the user may not change a record, if so.
+func (o *Opening) ShutToChanges(row *ask.Row) (Verdict, bool) {
+	return o.ShutTo("edit", "change", row)
+}
+
+// ShutTo says why the user may not edit or delete a record, if so.
+func (o *Opening) ShutTo(right, verb string, row *ask.Row) (Verdict, bool) {
+	t, rights := o.App.Project.Tables[row.Table], o.Rights.On(row.Table)
+	switch {
+	case t.View && len(t.Key) == 0:
+		return Verdict{State: "greyed", By: "grant", Reason: "These records can only be read."}, true
+	case !rights.May(right):
+		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not " + verb + " " + english.Lower(t.Label) + "."}, true
+	case !row.May[right]:
+		return Verdict{State: "greyed", By: "row-rule", Reason: "You may view this " + t.One + ", but not " + verb + " it."}, true
+	}
+	return Verdict{}, false
+}
+
+// JudgeRoles says whether a set of roles lets the user through; no set lets everyone.
+func (o *Opening) JudgeRoles(roles map[string]bool) (Verdict, bool) {
+	if roles == nil {
+		return Verdict{}, false
+	}
+	var names []string
+	for _, r := range project.Ordered(o.App.Project.Roles) {
+		if !roles[r.ID] {
+			continue
+		}
+		if o.World.User.Roles[r.ID] {
+			return Verdict{}, false
+		}
+		names = append(names, r.Name)
+	}
+	reason := "It is for nobody."
+	if len(names) > 0 {
+		reason = o.World.User.Name + " is not " + strings.Join(names, " or ") + "."
+	}
+	return Verdict{State: "hidden", By: "roles", Reason: reason}, true
+}
+
+// judgeWhile decides the condition; it is explained only for who asks why.
+func judgeWhile(g *plan.Gate, w *World, explains bool) (Verdict, bool) {
+	value := g.Condition.Root.Eval(w)
+	var part *cond.Part
+	if explains {
+		p := g.Condition.Root.Explain(w)
+		part = &p
+	}
+	switch {
+	case !value.Known():
+		// Not knowing is told as such, even where a plain no would hide.
+		return Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: part}, true
+	case value.True():
+		return Verdict{Part: part}, false
+	case g.Grey != nil:
+		return Verdict{State: "greyed", By: "while", Reason: g.Grey.Say(w, w.Say), Part: part}, true
+	}
+	v := Verdict{State: "hidden", By: "while", Part: part}
+	if explains {
+		v.Reason = "It shows only while " + g.Condition.Root.Phrase() + "."
+	}
+	return v, true
+}
+
+func ChooseCase(g *plan.Gate, w *World) (*plan.Case, Verdict) {
+	for _, c := range g.Cases {
+		if c.Condition == nil {
+			return c, Verdict{}
+		}
+		v := c.Condition.Root.Eval(w)
+		if !v.Known() {
+			return nil, Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + v.Why() + "."}
+		}
+		if v.True() {
+			return c, Verdict{}
+		}
+	}
+	if len(g.Cases) == 0 {
+		return nil, Verdict{State: "greyed", By: "case", Reason: "Nothing is wired to it yet."}
+	}
+	return nil, Verdict{State: "greyed", By: "case", Reason: "None of its cases holds now."}
+}
+
+// PlainLink gives the place a gate leads to when nothing else happens on a press: then it is also a link.
+func (v Verdict) PlainLink(g *plan.Gate) *place.Place {
+	if !v.Open() || v.To == nil || v.As == "dialog" || v.As == "drawer" || len(v.Chosen.Effects) > 0 || g.Confirm != "" {
+		return nil
+	}
+	return v.To
+}
+
+// Choice is the row of a list that is chosen from now on; Adding is a row that is yet to be written.
+type Choice struct {
+	List   string `json:"list"`
+	Row    string `json:"row,omitempty"`
+	Adding bool   `json:"adding,omitempty"`
+}
+
+// Pick is a record that the user is to choose before the press goes on.
+type Pick struct {
+	Input string `json:"input"`
+	Table string `json:"table"`
+	One   string `json:"one"` // what one record is called
+}

@@ -1,0 +1,84 @@
+package use
+
+import (
+	"context"
+
+	"ambergate/core/ask"
+	"ambergate/core/plan"
+)
+
+// Deleter is answered by effects that delete a record, which is asked about before.
+type Deleter interface{ Deletes(o *Opening) *ask.Row }
+
+// Deletes gives the record that a case deletes, so that it can be asked about; nil if none.
+func (o *Opening) Deletes(c *plan.Case) *ask.Row {
+	for _, e := range c.Effects {
+		if d, ok := e.Spec.(Deleter); ok {
+			return d.Deletes(o)
+		}
+	}
+	return nil
+}
+
+// NothingToFetch is part of kinds that show only the screen's own record and live values.
+type NothingToFetch struct{}
+
+// Fetch gets nothing.
+func (NothingToFetch) Fetch(context.Context, *Opening, *plan.Element, Sources) error { return nil }
+
+// AlwaysOpen is part of effects that need no right to a record.
+type AlwaysOpen struct{}
+
+// Shut says that it is not.
+func (AlwaysOpen) Shut(*Opening, *plan.Effect, *ask.Row) (Verdict, bool) { return Verdict{}, false }
+
+// What the users' side asks of each kind.
+
+// ElementKind is what is asked of a kind of element.
+type ElementKind interface {
+	// Fetch gets what it shows beyond the screen's own record.
+	Fetch(ctx context.Context, o *Opening, e *plan.Element, src Sources) error
+	// View draws it.
+	View(o *Opening, e *plan.Element, into *ElementView)
+	// NewView gives an empty view of it, to be read into.
+	NewView() any
+}
+
+// EffectKind is what is asked of a kind of effect before it is done.
+type EffectKind interface {
+	// Shut says why the user may not do it here, if so; row is one of several that it is done with, or nil.
+	Shut(o *Opening, e *plan.Effect, row *ask.Row) (Verdict, bool)
+}
+
+// MoveKind is what is asked of a kind of move.
+type MoveKind interface {
+	// Aim works out where it leads now, or closes the way with the reason.
+	Aim(o *Opening, v *Verdict, m *plan.Move, w *World, at Aim)
+	// Now says what it does: “goes back”.
+	Now(v Verdict) string
+}
+
+// DrawnWay is answered by triggers of ways of which browsers must know more than their name.
+type DrawnWay interface{ Draw(v *WayView) }
+
+// Sampled is answered by elements that show live values over time.
+type Sampled interface {
+	// Samples gives the live values, by line.
+	Samples(o *Opening, e *plan.Element) map[string]ask.TagRef
+}
+
+// SampledTrigger is answered by triggers that are set off on something of which the first stands
+// for whichever it is, where nothing is pressed.
+type SampledTrigger interface {
+	Sample(o *Opening, e *plan.Element) Aim
+}
+
+// TrendRefs gives the live values behind an element that shows them over time, by line.
+func (o *Opening) TrendRefs(element string) map[string]ask.TagRef {
+	for _, e := range o.Plan.Elements {
+		if s, ok := e.Spec.(Sampled); ok && e.ID == element {
+			return s.Samples(o, e)
+		}
+	}
+	return map[string]ask.TagRef{}
+}

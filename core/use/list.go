@@ -1,0 +1,198 @@
+package use
+
+import (
+	"context"
+	"strings"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// ListQuery gives what the list asks for at this place, page by page.
+func (o *Opening) ListQuery(e *plan.Element, after string) (ask.Query, []string, error) {
+	spec := e.Listing()
+	t := o.App.Project.Tables[spec.Table]
+	main := o.Plan.Screen.MainList()
+	isMain := main != nil && main.ID == e.ID
+	match, err := o.Match(spec.Table, isMain)
+	if err != nil {
+		return ask.Query{}, nil, err
+	}
+	if spec.Relation != "" {
+		key := cond.NullValue
+		if o.World.Record != nil {
+			key = cond.Key(o.World.Record.Key)
+		}
+		match = append(match, ask.Match{Path: spec.Relation, Compare: "is", Value: key})
+	}
+	paths, hidden := o.Visible(spec.Table, e.RowPaths.Sorted())
+	limit := spec.Rows
+	if limit == 0 {
+		limit = 50
+	}
+	q := ask.Query{Table: t, Paths: paths, Match: match, Order: o.listOrder(spec, isMain), Limit: limit, After: after, Rights: o.Rights}
+	if isMain {
+		q.Find = o.find(spec)
+	}
+	return q, hidden, nil
+}
+
+// find gives what the place looks for, in the columns that the user sees.
+func (o *Opening) find(spec *project.List) ask.Find {
+	words := strings.Fields(o.At.Find)
+	if len(words) == 0 {
+		return ask.Find{}
+	}
+	f := ask.Find{Words: words}
+	for _, c := range project.Ordered(spec.Columns) {
+		field, _ := o.App.Project.FieldAt(spec.Table, c.Path)
+		if field == nil || !o.MaySee(spec.Table, c.Path) {
+			continue
+		}
+		path := c.Path
+		if field.References != "" {
+			path = o.App.TitlePath(field.References, c.Path)
+		}
+		if o.MaySee(spec.Table, path) {
+			f.Paths = append(f.Paths, path)
+		}
+	}
+	return f
+}
+
+func (o *Opening) listOrder(spec *project.List, isMain bool) []ask.Sort {
+	if isMain && len(o.At.Sort) > 0 {
+		return o.sortable(spec.Table, o.At.Sort)
+	}
+	return o.sortable(spec.Table, plan.DeclaredOrder(o.App, spec))
+}
+
+// order gives a declared order, as far as the user may see.
+func (o *Opening) order(table string, declared map[string]*project.Order) []ask.Sort {
+	var out []ask.Sort
+	for _, s := range project.Ordered(declared) {
+		out = append(out, ask.Sort{Path: s.Path, Desc: s.Desc})
+	}
+	return o.sortable(table, out)
+}
+
+// sortable leaves out what is gone or hidden; records sort by what stands first in their titles.
+func (o *Opening) sortable(table string, order []ask.Sort) []ask.Sort {
+	var out []ask.Sort
+	for _, s := range order {
+		c, _ := o.App.Project.FieldAt(table, s.Path)
+		if c == nil || !o.MaySee(table, s.Path) {
+			continue
+		}
+		if c.References != "" {
+			if path := o.App.TitlePath(c.References, s.Path); o.MaySee(table, path) {
+				s.Path = path
+			}
+		}
+		out = append(out, s)
+	}
+	return out
+}
+
+func IsBadCursor(err error) bool {
+	r, ok := err.(*ask.Refusal)
+	return ok && r.Code == "bad-cursor"
+}
+
+func (o *Opening) CountList(ctx context.Context, e *plan.Element, src Sources) (ask.Count, error) {
+	q, _, err := o.ListQuery(e, "")
+	if err != nil {
+		return ask.Count{}, err
+	}
+	return src.Records.Count(ctx, q)
+}
+
+// stretch is some rows of a list that follow each other, with the cursors to go on from.
+type stretch struct {
+	Rows         []*ask.Row
+	Before, Next string
+}
+
+// FetchList reads rows after a cursor, or back from it; without one from the start, or the end.
+func (o *Opening) FetchList(ctx context.Context, e *plan.Element, src Sources, cursor string, back bool) error {
+	q, hidden, err := o.ListQuery(e, cursor)
+	if err != nil {
+		return err
+	}
+	q.Back = back
+	if spec := e.Listing(); spec.InPlace || len(spec.Several)+len(spec.Menu) > 0 {
+		q.Ask = o.Asks(q.Table.ID)
+	}
+	page, err := src.Records.Fetch(ctx, q)
+	if err != nil {
+		return err
+	}
+	for _, r := range page.Rows {
+		Hide(r, hidden)
+	}
+	s := stretch{Rows: page.Rows}
+	if len(page.Rows) > 0 {
+		first, last := page.Rows[0].Cursor, page.Rows[len(page.Rows)-1].Cursor
+		switch {
+		case back:
+			s.Before = page.Next
+			if cursor != "" {
+				s.Next = last
+			}
+		default:
+			s.Next = page.Next
+			if cursor != "" {
+				s.Before = first
+			}
+		}
+	}
+	o.Pages[e.ID] = s
+	return nil
+}
+
+// ShownOrder is the order as the columns know it.
+func (o *Opening) ShownOrder(spec *project.List, isMain bool) []ask.Sort {
+	order := plan.DeclaredOrder(o.App, spec)
+	if isMain && len(o.At.Sort) > 0 {
+		order = o.At.Sort
+	}
+	var out []ask.Sort
+	for _, s := range order {
+		if c, _ := o.App.Project.FieldAt(spec.Table, s.Path); c != nil && o.MaySee(spec.Table, s.Path) {
+			out = append(out, s)
+		}
+	}
+	return out
+}
+
+// RowOf fetches a row of a list by its key, as the list would, with its place in the list's order.
+func (o *Opening) RowOf(ctx context.Context, e *plan.Element, key string, records ask.Records, lock bool) (*ask.Row, error) {
+	spec := e.Listing()
+	if !o.Rights.On(spec.Table).View {
+		return nil, ask.Refuse("no-grant", "Your role may not view these records.", "")
+	}
+	q, hidden, err := o.ListQuery(e, "")
+	if err != nil {
+		return nil, err
+	}
+	q.Key, q.Limit, q.Lock, q.Ask = key, 1, lock, o.Asks(spec.Table)
+	page, err := records.Fetch(ctx, q)
+	if err != nil {
+		return nil, err
+	}
+	if len(page.Rows) == 0 {
+		return nil, ask.Refuse("no-record", "This row is not in the list any more.", "The list has been loaded again.")
+	}
+	Hide(page.Rows[0], hidden)
+	return page.Rows[0], nil
+}
+
+// FirstRow stands the first row that is shown for whichever is pressed.
+func (o *Opening) FirstRow(e *plan.Element, several bool) Aim {
+	if rows := o.Pages[e.ID].Rows; len(rows) > 0 {
+		return Aim{Row: rows[0], Element: e.ID, Several: several}
+	}
+	return Aim{}
+}

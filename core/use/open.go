@@ -1,0 +1,336 @@
+package use
+
+import (
+	"context"
+	"fmt"
+	"maps"
+	"slices"
+	"strings"
+	"time"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/rights"
+	"ambergate/core/words"
+)
+
+// Sources is what a screen is drawn from.
+type Sources struct {
+	Records ask.Records
+	Tags    ask.Tags // nil: no plant
+	Now     time.Time
+	Ghosts  bool                        // for builders: hidden elements stay in the view, marked
+	Bare    bool                        // for a press: only the screen's own records are fetched, no lists and charts
+	Pressed string                      // for a press: the element, whose gates alone will be judged; "" for all
+	Others  func(slug string) *plan.App // other projects, as released; nil: none can be reached
+	Vars    map[string]string           // what the tab keeps in variables of the project, by id
+	Rights  *rights.Rights              // whose rights count; nil: those that this release gives the user
+	Lock    bool                        // for a press that writes: the screen's own record is locked until the transaction ends
+}
+
+// Opening is a screen open for one user at one place: everything it shows has been fetched.
+// View can be called again when live values change.
+type Opening struct {
+	App      *plan.App
+	Plan     *plan.Screen
+	At       place.Place
+	World    *World
+	Rights   *rights.Rights
+	Grant    project.Grant // on the screen's own table
+	Pages    map[string]stretch
+	Counts   map[string]ask.Count
+	Groups   map[string][]ask.Group
+	Filled   map[string]*ask.Row // mode add: the records that the address fills in, by field
+	Steps    *Neighbours         // nil where nothing steps
+	Chosen   map[string]*ChosenRow
+	Others   func(slug string) *plan.App // other projects, as released; nil: none can be reached
+	Children map[string]*ask.Row         // by child rule and record
+	late     map[string]*ask.Row         // what shared gates are given by other rules
+	ghosts   bool
+	// explains says whether conditions are explained part by part: for builders, and for a
+	// press that is refused. What users are shown only needs the decision.
+	explains bool
+	Called   *words.Called // titles of constants, in build
+}
+
+// Open judges whether the user may be at the place and fetches what the screen shows.
+// The order of judgement: screen, inputs, grant, row rule, guard. A no is a *Refusal.
+func Open(ctx context.Context, a *plan.App, user *ask.User, place place.Place, src Sources) (*Opening, error) {
+	o, err := Enter(ctx, a, user, place, src)
+	if err != nil {
+		return nil, err
+	}
+	if err := o.fetchFilled(ctx, src); err != nil {
+		return nil, err
+	}
+	if err := o.FetchSteps(ctx, src); err != nil {
+		return nil, fmt.Errorf("find the neighbours of a record: %w", err)
+	}
+	if err := o.FetchChildren(ctx, src); err != nil {
+		return nil, fmt.Errorf("find what hangs on a record: %w", err)
+	}
+	if err := o.FetchChosen(ctx, src); err != nil {
+		return nil, fmt.Errorf("find the chosen rows: %w", err)
+	}
+	if err := o.fetchAllLate(ctx, src); err != nil {
+		return nil, fmt.Errorf("find what shared gates are given: %w", err)
+	}
+	if src.Bare {
+		return o, nil // a press looks at one element; lists are fetched by who needs them
+	}
+	for _, e := range o.Plan.Elements {
+		if o.aside(e) {
+			continue
+		}
+		if err := plan.KindOf[ElementKind](e.Spec).Fetch(ctx, o, e, src); err != nil {
+			return nil, fmt.Errorf("fetch %s of screen %s: %w", e.ID, o.Plan.Screen.ID, err)
+		}
+	}
+	return o, nil
+}
+
+// Check judges whether the user may be at the place, as Open does, and fetches no more than that
+// takes. A no is a *Refusal.
+func Check(ctx context.Context, a *plan.App, user *ask.User, place place.Place, src Sources) error {
+	_, err := Enter(ctx, a, user, place, src)
+	return err
+}
+
+// needs gives what the gates that will be judged ask for.
+func (o *Opening) needs(src Sources) plan.Needs {
+	if src.Pressed == "" {
+		return o.Plan.Needs
+	}
+	for _, e := range o.Pressable() {
+		if e.ID == src.Pressed {
+			return e.Needs
+		}
+	}
+	return plan.Needs{}
+}
+
+// Enter judges whether the user may be at the place. With a *Refusal comes the opening as far as it
+// got, for explanations; nil when there is no such screen or place.
+func Enter(ctx context.Context, a *plan.App, user *ask.User, place place.Place, src Sources) (*Opening, error) {
+	plan := a.Screens[place.Screen]
+	if plan == nil {
+		return nil, ask.Refuse("no-screen", "This screen does not exist any more.", "Go home and start from there.")
+	}
+	if place.Mode == "" {
+		place.Mode = "view"
+	}
+	place = place.Spotted()
+	inputs, err := place.Check(a.Project)
+	if err != nil {
+		return nil, err
+	}
+	o := &Opening{
+		App: a, Plan: plan, At: place, ghosts: src.Ghosts, explains: src.Ghosts || src.Bare,
+		World:  &World{App: a, User: user, Moment: src.Now, Inputs: inputs, InputRows: map[string]*ask.Row{}, tags: src.Tags, Vars: Vars(a, place, src.Vars)},
+		Pages:  map[string]stretch{},
+		Counts: map[string]ask.Count{},
+		Groups: map[string][]ask.Group{},
+		Chosen: map[string]*ChosenRow{}, Children: map[string]*ask.Row{}, Others: src.Others,
+	}
+	if o.Rights = src.Rights; o.Rights == nil {
+		if o.Rights, err = rights.Of(ctx, a, user, src.Records, src.Now); err != nil {
+			return nil, err
+		}
+	}
+	if err := o.mayBeHere(); err != nil {
+		return o, err
+	}
+	if err := o.fetchRecords(ctx, src); err != nil {
+		return o, err
+	}
+	if err := o.fetchVars(ctx, src); err != nil {
+		return o, err
+	}
+	return o, o.guard()
+}
+
+func (o *Opening) mayBeHere() error {
+	table := o.Plan.Screen.RecordTable()
+	if table == "" {
+		return nil
+	}
+	o.Grant = o.Rights.On(table).Grant
+	t := o.App.Project.Tables[table]
+	if t == nil {
+		return ask.Refuse("broken", "The table behind this screen is gone.", "Tell the person who builds this application.")
+	}
+	verb, may := "view", o.Grant.View
+	switch o.At.Mode {
+	case "edit":
+		verb, may = "change", o.Grant.Edit
+	case "add":
+		verb, may = "add", o.Grant.Add
+	}
+	if !may {
+		return ask.Refuse("no-grant", fmt.Sprintf("Your role may not %s %s.", verb, strings.ToLower(t.Label)), "Ask a shift lead or the office if you need to.")
+	}
+	return nil
+}
+
+func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
+	w := o.World
+	if w.User.Record != "" && len(o.Plan.UserPaths) > 0 {
+		row, err := o.FetchOne(ctx, src, ask.Query{Table: o.App.Project.Tables[o.App.Project.Settings.UserTable], Key: w.User.Record, Rights: rights.OwnRows{Rights: o.Rights}}, o.Plan.UserPaths)
+		if err != nil {
+			return err
+		}
+		w.UserRow = row
+	}
+	for _, id := range slices.Sorted(maps.Keys(o.Plan.InputPaths)) {
+		in := o.Plan.Screen.Inputs[id]
+		key := w.Inputs[id]
+		if key.IsNull() || in.Table == "" {
+			continue
+		}
+		if id == o.Plan.Screen.Record && o.At.Mode == "add" {
+			continue
+		}
+		set := o.Plan.InputPaths[id]
+		own := id == o.Plan.Screen.Record
+		if own {
+			set = plan.Paths{}
+			for p := range o.Plan.InputPaths[id] {
+				set[p] = true
+			}
+			for p := range o.Plan.RecordPaths {
+				set[p] = true
+			}
+		}
+		t := o.App.Project.Tables[in.Table]
+		q := ask.Query{Table: t, Key: key.KeyOf(), Lock: own && src.Lock}
+		if own {
+			q.Ask = o.Asks(in.Table)
+		}
+		row, err := o.FetchOne(ctx, src, q, set)
+		if err != nil {
+			return err
+		}
+		if row == nil {
+			return ask.Refuse("no-record", fmt.Sprintf("This %s is not there, or not open to you.", t.One), "Go back, or pick another from the list.")
+		}
+		w.InputRows[id] = row
+		if own {
+			w.Record = row
+		}
+		if own && o.At.Mode == "edit" && !row.May["edit"] {
+			return ask.Refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask a shift lead or the office if you need to.")
+		}
+	}
+	return nil
+}
+
+// fetchFilled gets the titles of the records that the address fills a new one in with.
+func (o *Opening) fetchFilled(ctx context.Context, src Sources) error {
+	if o.At.Mode != "add" {
+		return nil
+	}
+	o.Filled = map[string]*ask.Row{}
+	for _, field := range slices.Sorted(maps.Keys(o.At.Set)) {
+		f, _ := o.App.Project.FieldAt(o.Plan.Screen.RecordTable(), field)
+		if f == nil || f.References == "" || !o.MaySee(o.Plan.Screen.RecordTable(), field) {
+			continue
+		}
+		set := plan.Paths{}
+		(&plan.Planner{App: o.App}).NeedTitle(set, f.References, "")
+		row, err := o.FetchOne(ctx, src, ask.Query{Table: o.App.Project.Tables[f.References], Key: o.At.Set[field]}, set)
+		if err != nil {
+			return err
+		}
+		o.Filled[field] = row
+	}
+	return nil
+}
+
+// Asks gives what is to be told of a record: whether it may be changed, and deleted.
+func (o *Opening) Asks(table string) map[string]*cond.Pred {
+	rights := o.Rights.On(table)
+	out := map[string]*cond.Pred{}
+	if rights.Edit {
+		out["edit"] = rights.Rows("edit")
+	}
+	if rights.Delete {
+		out["delete"] = rights.Rows("delete")
+	}
+	return out
+}
+
+// FetchOne fetches a record with what a set of paths asks for, leaving out what the user's roles may
+// not see; nil when there is none, or none for this user.
+func (o *Opening) FetchOne(ctx context.Context, src Sources, q ask.Query, set plan.Paths) (*ask.Row, error) {
+	if q.Table == nil {
+		return nil, ask.Refuse("broken", "A table that this screen needs is gone.", "Tell the person who builds this application.")
+	}
+	var hidden []string
+	q.Paths, hidden = o.Visible(q.Table.ID, set.Sorted())
+	q.Limit = 1
+	if q.Rights == nil {
+		q.Rights = o.Rights
+	}
+	page, err := src.Records.Fetch(ctx, q)
+	if err != nil {
+		return nil, err
+	}
+	if len(page.Rows) == 0 {
+		return nil, nil
+	}
+	Hide(page.Rows[0], hidden)
+	return page.Rows[0], nil
+}
+
+// Visible splits paths into those the user's roles may see and those they may not,
+// be it a hidden field or a table along the way without the right to view it.
+func (o *Opening) Visible(table string, paths []string) (allowed, hidden []string) {
+	for _, path := range paths {
+		if o.MaySee(table, path) {
+			allowed = append(allowed, path)
+		} else {
+			hidden = append(hidden, path)
+		}
+	}
+	return allowed, hidden
+}
+
+func (o *Opening) MaySee(table, path string) bool { return o.Rights.MaySee(table, path) }
+
+func Hide(row *ask.Row, hidden []string) {
+	for _, path := range hidden {
+		row.Values[path] = cond.UnknownBecause("not visible to you")
+	}
+}
+
+func (o *Opening) guard() error {
+	if verdict, closed := o.JudgeRoles(o.Plan.Screen.Roles); closed {
+		return ask.Refuse("guard", "“"+o.Plan.Screen.Title+"” is not for you: "+verdict.Reason, "Go back or home.")
+	}
+	if o.Plan.BadGuard {
+		return ask.Refuse("guard", "The condition for being on this screen cannot be read.", "Tell the person who builds this application.")
+	}
+	if o.Plan.Guard == nil {
+		return nil
+	}
+	v := o.Plan.Guard.Root.Eval(o.World)
+	if v.Known() && v.True() {
+		return nil
+	}
+	part := o.Plan.Guard.Root.Explain(o.World)
+	r := ask.Refuse("guard", "“"+o.Plan.Screen.Title+"” is open only while "+o.Plan.Guard.Root.Phrase()+".", "Go back or home.")
+	r.Part = &part
+	return r
+}
+
+// StillOpen judges the guard again, with the live values of now.
+func (o *Opening) StillOpen() error { return o.guard() }
+
+// Live says whether anything on the screen depends on live values.
+func (o *Opening) Live() bool { return len(o.Plan.Tags) > 0 }
+
+// Place gives the place that is open.
+func (o *Opening) Place() place.Place { return o.At }

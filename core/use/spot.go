@@ -1,0 +1,61 @@
+package use
+
+import (
+	"context"
+	"strings"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// landOnRow goes on to a row of the list that one is led to; to the list alone where there is none.
+func (o *Opening) landOnRow(to *place.Place, m *plan.Lead, w *World, at Aim) {
+	if m.SpotRow == nil || to.Spot == "" {
+		return
+	}
+	l := project.ListOf(m.Target.Elements[to.Spot])
+	if l == nil {
+		return // a finding, not an error
+	}
+	x := Binding{Opening: o, Input: plan.SpotInput(l.Table), Bound: m.SpotRow, Expr: m.Row, World: w, At: at}
+	if v := x.Value(); !x.Later && v.Known() && v.Kind() == cond.Record {
+		to.Spot += "/" + v.KeyOf()
+	}
+}
+
+// rowsAbove is how many rows stand above the one that one is led to.
+const rowsAbove = 4
+
+// StartAt gives the cursor that a list begins after so that the row one is led to stands near its
+// top; "" for the beginning, also where the list does not hold that row.
+func (o *Opening) StartAt(ctx context.Context, e *plan.Element, src Sources) (string, error) {
+	list, key, ok := strings.Cut(o.At.Spot, "/")
+	if !ok || list != e.ID || o.At.Look[list].Row != key {
+		return "", nil
+	}
+	row, err := o.RowOf(ctx, e, key, src.Records, false)
+	if isRefusal(err) {
+		return "", nil
+	}
+	if err != nil {
+		return "", err
+	}
+	q, _, err := o.ListQuery(e, row.Cursor)
+	if err != nil {
+		return "", err
+	}
+	q.Back, q.Limit = true, rowsAbove+1
+	page, err := src.Records.Fetch(ctx, q)
+	if err != nil || len(page.Rows) <= rowsAbove {
+		return "", err
+	}
+	return page.Rows[0].Cursor, nil
+}
+
+func isRefusal(err error) bool {
+	_, ok := err.(*ask.Refusal)
+	return ok
+}

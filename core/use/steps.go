@@ -1,0 +1,247 @@
+package use
+
+import (
+	"context"
+	"maps"
+	"time"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// At gives the record of a step; with the policy round that at the other end.
+func (s *Neighbours) At(step, none string) *ask.Row {
+	row := s.to[step]
+	if row == nil && none == "round" {
+		row = s.to[map[string]string{"previous": "last", "next": "first"}[step]]
+	}
+	return row
+}
+
+// Neighbours is where the screen's record can be stepped to in the list that one came from.
+type Neighbours struct {
+	to   map[string]*ask.Row // first, previous, next, last; nil where there is none
+	List string              // what the list is called
+	Slow bool                // they could not be found in time: no index serves the order
+}
+
+// stepLimit is how long the neighbours of a record, or its position, may take to be found when a
+// screen is shown.
+const stepLimit = 300 * time.Millisecond
+
+// StepView tells the neighbours of the screen's record, and which buttons lead there.
+type StepView struct {
+	Previous   string `json:"previous,omitempty"` // title
+	Next       string `json:"next,omitempty"`
+	PreviousBy string `json:"previousBy,omitempty"` // element that steps there
+	NextBy     string `json:"nextBy,omitempty"`
+	Slow       bool   `json:"slow,omitempty"` // they could not be found in time
+}
+
+// cameFrom notes on a place that is led to which list it is stepped along.
+func (o *Opening) cameFrom(to *place.Place, target *project.Screen, at Aim) {
+	table := target.RecordTable()
+	if table == "" || to.Mode == "add" {
+		return
+	}
+	key := to.Inputs[target.Record]
+	switch {
+	case at.Row != nil && at.Row.Table == table && at.Row.Key == key:
+		to.From = &place.From{Screen: o.At.Screen, Element: at.Element, Inputs: o.At.Inputs, Filters: o.At.Filters, Sort: o.At.Sort, Find: o.At.Find, At: at.Row.Cursor, Key: key}
+	case o.World.Record != nil && o.World.Record.Table == table && o.World.Record.Key == key:
+		to.From = o.At.From
+	}
+}
+
+// listing opens the list that was come from, without fetching it.
+func (o *Opening) listing(ctx context.Context, src Sources) (ask.Query, string, error) {
+	table := o.World.Record.Table
+	t := o.App.Project.Tables[table]
+	whole := ask.Query{Table: t, Order: o.order(table, t.Order), Rights: o.Rights}
+	from := o.At.From
+	shown := (*plan.Screen)(nil)
+	if from != nil {
+		shown = o.App.Screens[from.Screen]
+	}
+	if shown == nil {
+		return whole, t.Label, nil
+	}
+	var element *plan.Element
+	for _, e := range shown.Elements {
+		if l := e.Listing(); l != nil && e.ID == from.Element && l.Table == table {
+			element = e
+		}
+	}
+	place := place.Place{Screen: from.Screen, Mode: "view", Inputs: from.Inputs, Filters: from.Filters, Sort: from.Sort, Find: from.Find}
+	inputs, err := place.Check(o.App.Project)
+	if element == nil || err != nil {
+		return whole, t.Label, nil // the list has changed since: all records then
+	}
+	l := &Opening{App: o.App, Plan: shown, At: place, Rights: o.Rights, World: &World{App: o.App, User: o.World.User, Moment: o.World.Moment, Inputs: inputs, InputRows: map[string]*ask.Row{}}}
+	if key := inputs[shown.Screen.Record]; !key.IsNull() && key.Known() {
+		l.World.Record = &ask.Row{Table: shown.Screen.RecordTable(), Key: key.KeyOf(), Values: map[string]cond.Value{}}
+	}
+	q, _, err := l.ListQuery(element, "")
+	if err != nil {
+		return whole, t.Label, nil
+	}
+	spec := element.Listing()
+	if spec.Relation != "" && spec.Label != "" {
+		return q, spec.Label, nil
+	}
+	return q, shown.Screen.Title, nil
+}
+
+// FetchSteps finds the neighbours of the screen's record. The place in the order is the one on
+// arrival, so that stepping goes on from there when the record has changed meanwhile.
+func (o *Opening) FetchSteps(ctx context.Context, src Sources) error {
+	wanted := o.needs(src).Steps
+	if !src.Bare && o.Plan.Screen.Position {
+		wanted = wanted.With("previous", "next")
+	}
+	if len(wanted) == 0 || o.World.Record == nil || o.At.Mode == "add" || len(o.App.Project.Tables[o.World.Record.Table].Key) == 0 {
+		return nil
+	}
+	q, list, err := o.listing(ctx, src)
+	if err != nil {
+		return err
+	}
+	o.Steps = &Neighbours{to: map[string]*ask.Row{}, List: list}
+	if src.Bare { // a press may take its time: it goes where it was said to go
+		return o.fetchNeighbours(ctx, src, q, wanted)
+	}
+	within, cancel := context.WithTimeout(ctx, stepLimit)
+	defer cancel()
+	err = o.fetchNeighbours(within, src, q, wanted)
+	if err != nil && within.Err() != nil && ctx.Err() == nil {
+		o.Steps.Slow, err = true, nil
+	}
+	return err
+}
+
+func (o *Opening) fetchNeighbours(ctx context.Context, src Sources, q ask.Query, wanted plan.Names) error {
+	if err := o.placeInList(ctx, src, q); err != nil {
+		return err
+	}
+	set := plan.Paths{}
+	(&plan.Planner{App: o.App}).NeedTitle(set, q.Table.ID, "")
+	for _, name := range []string{"previous", "next", "first", "last"} {
+		if !wanted[name] || name == "first" && o.Steps.to["previous"] == nil || name == "last" && o.Steps.to["next"] == nil {
+			continue
+		}
+		step := q
+		step.Back = name == "previous" || name == "last"
+		if name == "previous" || name == "next" {
+			step.After, step.Except = o.At.From.At, o.World.Record.Key
+		}
+		row, err := o.FetchOne(ctx, src, step, set)
+		if err != nil {
+			return err
+		}
+		o.Steps.to[name] = row
+	}
+	return nil
+}
+
+// placeInList notes the record's place in the order, unless it was noted on arrival.
+func (o *Opening) placeInList(ctx context.Context, src Sources, q ask.Query) error {
+	from := place.From{}
+	if o.At.From != nil {
+		from = *o.At.From
+	}
+	key := o.World.Record.Key
+	if from.At != "" && from.Key == key {
+		return nil
+	}
+	row, err := o.FetchOne(ctx, src, ask.Query{Table: q.Table, Key: key, Order: q.Order}, plan.Paths{})
+	if err != nil {
+		return err
+	}
+	if row != nil {
+		from.At, from.Key = row.Cursor, key
+	}
+	o.At.From = &from
+	return nil
+}
+
+// AimStep works out where a step leads.
+func (o *Opening) AimStep(v *Verdict, m *project.MoveHead, step, list string) {
+	if list != "" {
+		o.aimRowStep(v, m, step, list)
+		return
+	}
+	if o.Steps == nil {
+		*v = Verdict{State: "greyed", By: "record", Reason: "This record is in no list yet.", Part: v.Part, Chosen: v.Chosen}
+		return
+	}
+	if o.Steps.Slow {
+		*v = Verdict{State: "greyed", By: "record", Reason: "The neighbours cannot be found quickly enough: no index serves the order of “" + o.Steps.List + "”.", Part: v.Part, Chosen: v.Chosen}
+		return
+	}
+	row := o.Steps.At(step, m.None)
+	if row == nil {
+		end := "first"
+		if step == "next" || step == "last" {
+			end = "last"
+		}
+		o.EndOfSteps(v, m, "This is the "+end+" of “"+o.Steps.List+"”.")
+		return
+	}
+	to := o.At
+	to.Inputs = maps.Clone(o.At.Inputs)
+	to.Inputs[o.Plan.Screen.Record] = row.Key
+	if m.Mode != "" {
+		to.Mode = m.Mode
+	}
+	to.Look = nil
+	from := *o.At.From
+	from.At, from.Key = row.Cursor, row.Key
+	to.From = &from
+	v.To, v.As = &to, m.As
+}
+
+// EndOfSteps does what a step says for the end of the list.
+func (o *Opening) EndOfSteps(v *Verdict, m *project.MoveHead, reason string) {
+	if m.Reason != "" {
+		reason = m.Reason
+	}
+	if m.None == "stay" {
+		v.Stay = reason
+		return
+	}
+	*v = Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
+}
+
+// stepView tells the neighbours by title, and the buttons that lead there.
+func (o *Opening) stepView() *StepView {
+	if o.Steps == nil || !o.Plan.Screen.Position {
+		return nil
+	}
+	v := &StepView{Slow: o.Steps.Slow}
+	if r := o.Steps.to["previous"]; r != nil {
+		v.Previous, v.PreviousBy = o.World.Title(r, r.Table, ""), o.stepsBy("previous")
+	}
+	if r := o.Steps.to["next"]; r != nil {
+		v.Next, v.NextBy = o.World.Title(r, r.Table, ""), o.stepsBy("next")
+	}
+	return v
+}
+
+// stepsBy gives the button that steps in a direction, if one is open to the user here.
+func (o *Opening) stepsBy(step string) string {
+	for _, e := range o.Plan.Elements {
+		for _, g := range e.Gates {
+			if _, here := o.There(e); !here || g.Writes() {
+				continue
+			}
+			v := o.Judge(g, Aim{})
+			if v.Open() && plan.StepOf(v.Chosen.Move) == step {
+				return e.ID
+			}
+		}
+	}
+	return ""
+}

@@ -1,0 +1,211 @@
+package use
+
+import (
+	"encoding/json"
+
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/words"
+)
+
+// View is a screen as it is drawn: everything was decided, the browser only shows it.
+type View struct {
+	Screen   string        `json:"screen"`
+	Type     string        `json:"type"`
+	Title    string        `json:"title"`
+	Heading  string        `json:"heading"`
+	Area     string        `json:"area,omitempty"`
+	Mode     string        `json:"mode"`
+	Bare     bool          `json:"bare,omitempty"` // without the strip
+	Place    place.Place   `json:"place"`
+	Address  string        `json:"address"` // after /use/<project>
+	Record   *RecordInfo   `json:"record,omitempty"`
+	Find     string        `json:"find,omitempty"`
+	Context  []Chip        `json:"context,omitempty"` // what arrived and narrows the screen
+	Elements []ElementView `json:"elements"`
+	Steps    *StepView     `json:"steps,omitempty"`
+	Rails    []RailView    `json:"rails,omitempty"`
+	Ways     []WayView     `json:"ways,omitempty"`  // what sets off no element
+	Vars     []VarInfo     `json:"vars,omitempty"`  // for builders: what variables hold
+	Tells    bool          `json:"tells,omitempty"` // its position in the list come from can be asked for
+}
+
+// RecordInfo names the screen's own record.
+type RecordInfo struct {
+	Table   string `json:"table"`
+	Key     string `json:"key"`
+	Title   string `json:"title"`
+	Version string `json:"version"`
+}
+
+// Chip is one thing that narrows the screen: an input that arrived, or a filter. Clearing it shows more.
+type Chip struct {
+	Input string `json:"input,omitempty"`
+	Path  string `json:"path,omitempty"` // of a filter
+	Label string `json:"label"`
+	Words string `json:"words"`
+	Clear bool   `json:"clear"`
+}
+
+// ElementView is one element as it is drawn. What its kind shows stands in View; on the wire under
+// the name of the kind.
+type ElementView struct {
+	ID     string       `json:"id"`
+	Kind   string       `json:"kind"`
+	Cell   project.Cell `json:"cell"`
+	State  string       `json:"state"`            // shown, greyed, hidden (builders only)
+	Reason string       `json:"reason,omitempty"` // why greyed, or hidden
+	By     string       `json:"by,omitempty"`
+	View   any          `json:"-"`
+}
+
+// MarshalJSON writes what the kind shows under its name, beside what every element has.
+func (ev ElementView) MarshalJSON() ([]byte, error) {
+	type head ElementView
+	out, err := json.Marshal(head(ev))
+	if err != nil || ev.View == nil {
+		return out, err
+	}
+	view, err := json.Marshal(ev.View)
+	if err != nil {
+		return nil, err
+	}
+	out = append(out[:len(out)-1], `,"`+ev.Kind+`":`...)
+	return append(append(out, view...), '}'), nil
+}
+
+// UnmarshalJSON reads what MarshalJSON wrote.
+func (ev *ElementView) UnmarshalJSON(data []byte) error {
+	type head ElementView
+	if err := json.Unmarshal(data, (*head)(ev)); err != nil || ev.Kind == "" {
+		return err
+	}
+	spec, err := project.Elements.New(ev.Kind)
+	if err != nil {
+		return err
+	}
+	var parts map[string]json.RawMessage
+	if err := json.Unmarshal(data, &parts); err != nil {
+		return err
+	}
+	ev.View = plan.KindOf[ElementKind](spec).NewView()
+	return json.Unmarshal(parts[ev.Kind], ev.View)
+}
+
+// View draws the screen from what was fetched and the live values of now.
+func (o *Opening) View() *View {
+	s := o.Plan.Screen
+	v := &View{
+		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.At.Mode, Bare: s.Bare,
+		Place: o.At, Find: o.At.Find, Address: o.At.Address(o.App.Project), Elements: make([]ElementView, 0, len(o.Plan.Elements)), Context: o.chips(),
+	}
+	if o.At.Mode == "add" {
+		if t := o.App.Project.Tables[s.RecordTable()]; t != nil {
+			v.Heading = "New " + t.One
+		}
+	} else if o.Plan.Heading != nil {
+		v.Heading = o.Plan.Heading.Say(o.World, o.World.Say)
+	}
+	if r := o.World.Record; r != nil {
+		v.Record = &RecordInfo{Table: r.Table, Key: r.Key, Title: o.World.Title(r, r.Table, ""), Version: r.Version}
+	}
+	v.Steps, v.Tells = o.stepView(), s.Position && o.Steps != nil
+	for _, e := range o.Plan.Elements {
+		if ev, ok := o.Draw(e); ok {
+			v.Elements = append(v.Elements, ev)
+		}
+	}
+	v.Ways, v.Rails, v.Vars = o.wayViews(), o.railViews(), o.varInfos()
+	return v
+}
+
+// WayView is a way that no element sets off.
+type WayView struct {
+	ID      string  `json:"id"`
+	Trigger string  `json:"trigger"` // swipe, entered, left, time, keys
+	Side    string  `json:"side,omitempty"`
+	After   float64 `json:"after,omitempty"` // seconds
+	Keys    string  `json:"keys,omitempty"`
+	Words   string  `json:"words"` // what it does, for people
+}
+
+// wayViews gives the ways that no element sets off, as far as they are open: a shut one does nothing.
+func (o *Opening) wayViews() []WayView {
+	var out []WayView
+	for _, e := range o.Plan.Off {
+		w := project.WayOf(e.Element)
+		for _, g := range e.Gates {
+			if v := o.Judge(g, Aim{}); v.Open() && v.Stay == "" {
+				wv := WayView{ID: w.ID, Trigger: w.Trigger, Words: words.PlateTitle(o.App, o.Plan, e, g)}
+				if spec, ok := w.Spec.(DrawnWay); ok {
+					spec.Draw(&wv)
+				}
+				out = append(out, wv)
+			}
+		}
+	}
+	return out
+}
+
+// Draw draws one element; false when users do not get to see it.
+func (o *Opening) Draw(e *plan.Element) (ElementView, bool) {
+	ev := ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: "shown"}
+	if o.aside(e) {
+		return ev, false // for builders too
+	}
+	if e.Shown != "" {
+		switch {
+		case e.ShownWhile == nil:
+			return o.ghost(e, ev, "broken", "The condition for showing it cannot be read.")
+		default:
+			shown := e.ShownWhile.Root.Eval(o.World)
+			if !shown.Known() {
+				return o.ghost(e, ev, "unknown", "Value not available: "+shown.Why()+".")
+			}
+			if !shown.True() {
+				return o.ghost(e, ev, "shown", "It shows only while "+e.ShownWhile.Root.Phrase()+".")
+			}
+		}
+	}
+	plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
+	if ev.State == "hidden" && !o.ghosts {
+		return ev, false
+	}
+	return ev, true
+}
+
+func (o *Opening) ghost(e *plan.Element, ev ElementView, by, reason string) (ElementView, bool) {
+	if !o.ghosts {
+		return ev, false
+	}
+	plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
+	ev.State, ev.By, ev.Reason = "hidden", by, reason
+	return ev, true
+}
+
+// chips tells what arrived with the place and narrows it: nothing narrows a screen unseen.
+func (o *Opening) chips() []Chip {
+	var out []Chip
+	s := o.Plan.Screen
+	for _, in := range project.Ordered(s.Inputs) {
+		v := o.World.Inputs[in.ID]
+		if in.ID == s.Record || v.IsNull() {
+			continue
+		}
+		words := o.World.Say(v, in.TypeOf())
+		if row := o.World.InputRows[in.ID]; row != nil {
+			words = o.World.Title(row, in.Table, "")
+		}
+		out = append(out, Chip{Input: in.ID, Label: in.Label, Words: words, Clear: !in.Required})
+	}
+	table := s.ListTable()
+	for _, f := range o.At.Filters {
+		c, _ := o.App.Project.FieldAt(table, f.Path)
+		if c == nil {
+			continue
+		}
+		out = append(out, Chip{Path: f.Path, Label: c.Label, Words: f.Words(c, o.zone()), Clear: true})
+	}
+	return out
+}
