@@ -15,12 +15,12 @@ func (n *Node) asSet() (key string, values pathSet, nullable, ok bool) {
 		if n.Type.Kind != YesNo {
 			return
 		}
-		return n.Path.id(), pathSet{set: twoValued()}, n.Path.Type.Nullable, true
+		return idOf(n.Path), pathSet{set: twoValued()}, n.Path.Type.Nullable, true
 	case OpCall:
 		if n.Fn == "available" {
 			return n.canon(), pathSet{set: twoValued(), loose: true}, false, true
 		}
-		if slices.Contains([]string{"contains", "startsWith", "endsWith"}, n.Fn) && n.Args[0].Op == OpPath && n.Args[1].Op == OpConst && n.Args[1].Const.kind == Text {
+		if slices.Contains([]string{"contains", "startsWith", "endsWith"}, n.Fn) && n.Args[0].Op == OpPath && n.Args[1].Op == OpConst && n.Args[1].Const.Kind() == Text {
 			return n.canon(), pathSet{set: twoValued(), loose: true}, false, true
 		}
 		return
@@ -52,7 +52,7 @@ func (n *Node) inSet() (key string, values pathSet, nullable, ok bool) {
 		// The union of two sets is what is not outside of both.
 		values.set = values.without(true).meet(one.without(true)).without(true)
 	}
-	return p.id(), values, p.Type.Nullable, true
+	return idOf(p), values, p.Type.Nullable, true
 }
 
 func (n *Node) compareSet() (key string, values pathSet, nullable, ok bool) {
@@ -73,17 +73,17 @@ func (n *Node) compareSet() (key string, values pathSet, nullable, ok bool) {
 			values.set = values.without(false)
 			sign = OpEq
 		}
-		return fmt.Sprint(p.id(), " ", sign, " ", right.Path.id()), values, false, true
+		return fmt.Sprint(idOf(p), " ", sign, " ", idOf(right.Path)), values, false, true
 	}
 	if days, relative := right.relativeDay(); relative && p.Type.Kind == Date {
 		s, fits := setOf(Type{Kind: Whole}, sign, Int(days), false)
-		return p.id() + " from today", pathSet{set: s, kind: Whole, loose: true}, p.Type.Nullable, fits
+		return idOf(p) + " from today", pathSet{set: s, kind: Whole, loose: true}, p.Type.Nullable, fits
 	}
 	if right.Op != OpConst {
 		return
 	}
 	s, fits := setOf(p.Type, sign, right.Const, n.Choices != nil)
-	return p.id(), pathSet{set: s, kind: exactKind(p.Type.Kind)}, p.Type.Nullable, fits
+	return idOf(p), pathSet{set: s, kind: exactKind(p.Type.Kind)}, p.Type.Nullable, fits
 }
 
 func exactKind(k Kind) Kind {
@@ -115,14 +115,14 @@ func setOf(t Type, sign Op, v Value, ranked bool) (set, bool) {
 		s.empty = sign == OpEq
 		return s, true
 	}
-	if !comparableKinds(t.Kind, v.kind) {
+	if !comparableKinds(t.Kind, v.Kind()) {
 		return s, false
 	}
 	if s.choices != nil {
 		return s, s.choose(t, sign, v, ranked)
 	}
 	if t.Kind == Record {
-		v = String(v.s) // keys have no order; any will do
+		v = String(v.Wire()) // keys have no order; any will do
 	}
 	if t.Kind == Number {
 		f, _ := v.Float64()
@@ -153,9 +153,11 @@ func onStep(v Value) bool {
 
 // choose marks the choices that compare with a value as asked; false when their order is not the declared one.
 func (s set) choose(t Type, sign Op, v Value, ranked bool) bool {
-	rank := rankOf(t.Choices, v.s)
+	rank := rankOf(t.Choices, v.Wire())
 	if t.Kind == YesNo {
-		rank, ranked = int(v.i), true
+		if rank, ranked = 0, true; v.True() {
+			rank = 1
+		}
 	}
 	if sign != OpEq && !ranked {
 		return false
@@ -172,15 +174,15 @@ func comparableKinds(path, constant Kind) bool {
 	return path == constant || number(path) && number(constant)
 }
 
-func (p *Path) id() string { return p.Root + "." + p.Key }
+func idOf(p *Path) string { return p.Root + "." + p.Key }
 
 // canon writes a part so that equal parts are written equally.
 func (n *Node) canon() string {
 	switch n.Op {
 	case OpPath:
-		return n.Path.id()
+		return idOf(n.Path)
 	case OpConst:
-		return n.Const.kind.String() + " " + n.Const.Wire()
+		return n.Const.Kind().String() + " " + n.Const.Wire()
 	}
 	parts := make([]string, len(n.Args))
 	for i, a := range n.Args {

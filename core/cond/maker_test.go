@@ -153,7 +153,7 @@ func everyWorld(visit func(world), trees ...*Node) {
 	var read []string
 	for _, tree := range trees {
 		for _, p := range tree.Paths() {
-			if id := p.id(); !slices.Contains(read, id) {
+			if id := p.Root + "." + p.Key; !slices.Contains(read, id) {
 				read = append(read, id)
 			}
 		}

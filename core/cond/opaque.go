@@ -33,11 +33,23 @@ func (b *builder) opaque(e ast.Expr) *Node {
 	if err != nil {
 		b.problem = &Problem{Message: "This cannot be run: " + err.Error(), Length: 1}
 	}
-	n.program = program
+	n.program = celProgram{program}
 	if text, err := parser.Unparse(e, info); err == nil {
 		n.Source = text
 	}
 	return n
+}
+
+// celProgram runs a part by CEL.
+type celProgram struct{ cel.Program }
+
+// Run gives what the part comes to.
+func (l celProgram) Run(input map[string]any) (any, error) {
+	out, _, err := l.Eval(input)
+	if err != nil {
+		return nil, err
+	}
+	return out.Value(), nil
 }
 
 // opaque runs the library when everything it reads is known and not empty; else the part is unknown.
@@ -65,11 +77,11 @@ func (n *Node) opaque(w World) Value {
 			at = next
 		}
 	}
-	out, _, err := n.program.Eval(input)
+	out, err := n.program.Run(input)
 	if err != nil {
 		return UnknownBecause(err.Error())
 	}
-	return fromNative(out.Value())
+	return fromNative(out)
 }
 
 func child(m map[string]any, name string) map[string]any {

@@ -3,6 +3,8 @@ package cond
 import (
 	"fmt"
 	"strings"
+
+	"ambergate/core/english"
 )
 
 // Phrase says the expression in English. It is the one generator of words for
@@ -255,7 +257,7 @@ func (p *Path) Words() string {
 		words = append(words, "the point’s")
 	}
 	for i, h := range hops {
-		label := lowerFirst(h.Label)
+		label := english.Small(h.Label)
 		if label == "" {
 			continue
 		}
@@ -276,13 +278,4 @@ func (p *Path) ofWords() string {
 		return ""
 	}
 	return pathOf(p.Root, p.hops[:len(p.hops)-1], Type{}).Words()
-}
-
-// lowerFirst lowers the first letter unless the word is an abbreviation.
-func lowerFirst(s string) string {
-	r := []rune(s)
-	if len(r) == 0 || len(r) > 1 && strings.ToUpper(string(r[1])) == string(r[1]) && r[1] != ' ' {
-		return s
-	}
-	return strings.ToLower(string(r[0])) + string(r[1:])
 }

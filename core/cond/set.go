@@ -54,8 +54,8 @@ func (s span) lastStep() int64 {
 
 // stepsOf rounds a number or date down to a whole step.
 func stepsOf(v Value) (int64, bool) {
-	if v.kind == Whole || v.kind == Date {
-		return v.i, true
+	if n, whole := v.Steps(); whole {
+		return n, true
 	}
 	f, _ := v.Float64()
 	i := int64(f)

@@ -6,6 +6,8 @@ import (
 	"sort"
 	"strings"
 
+	"ambergate/core/english"
+
 	"cel.dev/cel-go/cel"
 	"cel.dev/cel-go/common/ast"
 	"cel.dev/cel-go/common/types"
@@ -169,7 +171,7 @@ func (c *Compiler) meantField(scope Scope, name string, at int) *Problem {
 	}
 	first := found[0]
 	return &Problem{
-		Message: fmt.Sprintf("“%s” is not known by itself. The field is %s, %s of %s.", name, first.path, lowerFirst(first.field.Label), first.group),
+		Message: fmt.Sprintf("“%s” is not known by itself. The field is %s, %s of %s.", name, first.path, english.Small(first.field.Label), first.group),
 		At:      at, Length: len([]rune(name)), Proposal: first.path,
 	}
 }

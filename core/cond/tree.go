@@ -1,10 +1,6 @@
 package cond
 
-import (
-	"strings"
-
-	"cel.dev/cel-go/cel"
-)
+import "strings"
 
 // Op is what a node of the tree does with its parts.
 type Op uint8
@@ -54,11 +50,17 @@ type Node struct {
 	Fn      string   // of OpCall; of OpRole the role's id; of OpNamed the condition's id
 	Choices []string // of a comparison: the declared order of the choices compared
 	Type    Type
-	At      int    // where its text begins, in characters
-	Length  int    // characters; 0 where it is not known
-	Source  string // the part of the text it came from, over ids; empty for parts that have no text of their own
-	program cel.Program
+	At      int     // where its text begins, in characters
+	Length  int     // characters; 0 where it is not known
+	Source  string  // the part of the text it came from, over ids; empty for parts that have no text of their own
+	program Program // of OpOpaque
 	written []*Path // of OpOpaque: what its program calls each of Args
+}
+
+// Program runs a part that the tree does not know how to.
+type Program interface {
+	// Run gives what the part comes to, for names and their values.
+	Run(input map[string]any) (any, error)
 }
 
 // NamedUsed gives the ids of the named conditions the expression uses, those within them too.

@@ -159,6 +159,9 @@ func (v Value) KeyOf() string {
 // List gives the items of a list value.
 func (v Value) List() []Value { return v.list }
 
+// Steps gives a whole number, or a date as the days since 1970: where neighbours are one apart.
+func (v Value) Steps() (int64, bool) { return v.i, v.kind == Whole || v.kind == Date }
+
 // Float64 gives any number as a binary floating point number; false for other kinds.
 func (v Value) Float64() (float64, bool) {
 	switch v.kind {

@@ -13,8 +13,14 @@ func Lower(label string) string { return strings.ToLower(label) }
 // Capital lets a text begin a sentence, or stand as a label.
 func Capital(text string) string { return first(text, unicode.ToUpper) }
 
-// Small lets a text that begins a sentence stand inside another.
-func Small(text string) string { return first(text, unicode.ToLower) }
+// Small lets a text that begins a sentence stand inside another. Abbreviations stay: “ID”.
+func Small(text string) string {
+	_, n := utf8.DecodeRuneInString(text)
+	if next, _ := utf8.DecodeRuneInString(text[n:]); unicode.IsUpper(next) {
+		return text
+	}
+	return first(text, unicode.ToLower)
+}
 
 func first(text string, change func(rune) rune) string {
 	r, n := utf8.DecodeRuneInString(text)
