@@ -8,10 +8,15 @@ import (
 	"net/http"
 	"time"
 
+	"github.com/gin-gonic/gin"
+	"github.com/oapi-codegen/runtime"
+
 	"ambergate/core/ask"
 	"ambergate/core/build"
 	"ambergate/core/check"
 	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
+	"ambergate/core/cond/prove"
 	"ambergate/core/kinds/element"
 	"ambergate/core/place"
 	"ambergate/core/plan"
@@ -20,9 +25,6 @@ import (
 	"ambergate/core/use"
 	"ambergate/core/words"
 	"ambergate/plant"
-
-	"github.com/gin-gonic/gin"
-	"github.com/oapi-codegen/runtime"
 )
 
 // Act Something that only the browser can do: export, print, open or close a drawer.
@@ -103,7 +105,7 @@ type CommandOutcome struct {
 }
 
 // Completion What could stand at a place of a text.
-type Completion = cond.Completion
+type Completion = compile.Completion
 
 // CompletionRequest A text with the place of the cursor.
 type CompletionRequest struct {
@@ -347,7 +349,7 @@ type NeededInput struct {
 }
 
 // Offer One text that could stand there.
-type Offer = cond.Offer
+type Offer = compile.Offer
 
 // OfferedInput An input of an offered screen.
 type OfferedInput struct {
@@ -662,7 +664,7 @@ type SignInAttempt struct {
 }
 
 // Signature How a function is written.
-type Signature = cond.Signature
+type Signature = compile.Signature
 
 // Sort One part of the order of a list.
 type Sort = ask.Sort
@@ -750,7 +752,7 @@ type Trend map[string][]Sample
 type TrendView = element.TrendView
 
 // Turn One comparison that would have to change.
-type Turn = cond.Turn
+type Turn = prove.Turn
 
 // Use A place where a shared condition is used.
 type Use = plan.Use

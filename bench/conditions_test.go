@@ -5,6 +5,8 @@ import (
 	"testing"
 
 	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
+	"ambergate/core/cond/prove"
 )
 
 var spot = cond.Scope{"record": "t_d", "user": "user"}
@@ -19,7 +21,7 @@ func BenchmarkCompile2000(b *testing.B) {
 	schema := bigScreen(b).Project.Schema()
 	b.ReportAllocs()
 	for b.Loop() {
-		c, err := cond.NewCompiler(schema)
+		c, err := compile.New(schema)
 		if err != nil {
 			b.Fatal(err)
 		}
@@ -54,7 +56,7 @@ func BenchmarkTurns(b *testing.B) {
 	n := tree(b, distinct(3))
 	b.ReportAllocs()
 	for b.Loop() {
-		n.Turns(world{})
+		prove.Turns(n, world{})
 	}
 }
 
@@ -63,7 +65,7 @@ func BenchmarkRanges(b *testing.B) {
 	x, y := tree(b, distinct(3)), tree(b, distinct(4))
 	b.ReportAllocs()
 	for b.Loop() {
-		cond.Together(x, y)
+		prove.Together(x, y)
 	}
 }
 

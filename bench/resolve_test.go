@@ -8,12 +8,11 @@ import (
 	"testing"
 	"time"
 
-	_ "ambergate/core/kinds"
-
 	"cel.dev/cel-go/cel"
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	_ "ambergate/core/kinds"
 	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/project"

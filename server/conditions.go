@@ -7,6 +7,7 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/build"
 	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
 	"ambergate/core/plan"
 	"ambergate/core/use"
 )
@@ -97,10 +98,10 @@ func (s *Server) GetNames(c *gin.Context, slug string, params api.GetNamesParams
 
 // CompleteText offers what could stand at a place of a condition's text.
 func (s *Server) CompleteText(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *building, req api.CompletionRequest) (cond.Completion, error) {
+	inBuild(s, c, slug, func(b *building, req api.CompletionRequest) (compile.Completion, error) {
 		at, err := b.spot(req.Screen, req.Element, req.Table, req.Use)
 		if err != nil {
-			return cond.Completion{}, err
+			return compile.Completion{}, err
 		}
 		return b.draft.app.Compiler.Complete(at.scope, req.Text, req.At), nil
 	})

@@ -9,7 +9,7 @@ import (
 
 	"ambergate/api"
 	"ambergate/core/build"
-	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
 	"ambergate/core/project"
 	"ambergate/demo"
 	"ambergate/store"
@@ -63,7 +63,7 @@ func TestNamesCompletionsAndValues(t *testing.T) {
 	if kinds["shared"] < 2 || kinds["figure"] < 3 || kinds["roles"] != 1 {
 		t.Errorf("a cabin has %v", kinds)
 	}
-	var c cond.Completion
+	var c compile.Completion
 	p.must("POST", builds+"/complete", map[string]any{"table": "t_cabins", "use": "shared", "text": `record.lift.na`, "at": 14}, &c)
 	if len(c.Offers) != 1 || c.Offers[0].Text != "name" || c.From != 12 {
 		t.Errorf("%+v", c)

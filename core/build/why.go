@@ -6,6 +6,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	"ambergate/core/cond/prove"
 	"ambergate/core/english"
 	"ambergate/core/place"
 	"ambergate/core/plan"
@@ -17,21 +18,21 @@ import (
 // Explanation says of one way, for one user at one place: whether it is open, what was judged and
 // in which order, where it would lead, who would see it, and what would have to change.
 type Explanation struct {
-	State  string      `json:"state"` // open, greyed, hidden, shut: the screen itself is
-	Reason string      `json:"reason,omitempty"`
-	Judged []Judged    `json:"judged"`
-	Leads  *Leads      `json:"leads,omitempty"`
-	Roles  []SeenBy    `json:"roles"`           // each role alone
-	Turns  []cond.Turn `json:"turns,omitempty"` // the fewest parts that would have to change for it to be open
+	State  string       `json:"state"` // open, greyed, hidden, shut: the screen itself is
+	Reason string       `json:"reason,omitempty"`
+	Judged []Judged     `json:"judged"`
+	Leads  *Leads       `json:"leads,omitempty"`
+	Roles  []SeenBy     `json:"roles"`           // each role alone
+	Turns  []prove.Turn `json:"turns,omitempty"` // the fewest parts that would have to change for it to be open
 }
 
 // Judged is one thing that was judged.
 type Judged struct {
-	What  string      `json:"what"`  // grant, row-rule, guard, shown, roles, while, case, target
-	State string      `json:"state"` // passes, refuses, unknown
-	Words string      `json:"words"`
-	Part  *cond.Part  `json:"part,omitempty"`
-	turns []cond.Turn // what would have to change of it
+	What  string       `json:"what"`  // grant, row-rule, guard, shown, roles, while, case, target
+	State string       `json:"state"` // passes, refuses, unknown
+	Words string       `json:"words"`
+	Part  *cond.Part   `json:"part,omitempty"`
+	turns []prove.Turn // what would have to change of it
 }
 
 // Leads is where a way leads, with every input, and what the target says to that.

@@ -7,6 +7,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	"ambergate/core/cond/prove"
 	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -87,7 +88,7 @@ func judgedRows(ctx context.Context, o *use.Opening, src use.Sources, t *project
 		return j, err
 	}
 	part := rule.Explain(w)
-	j.Part, j.turns = &part, rule.Turns(w)
+	j.Part, j.turns = &part, prove.Turns(rule, w)
 	return j, nil
 }
 
@@ -134,7 +135,7 @@ func judgedGuard(o *use.Opening) Judged {
 		j.State = "refuses"
 	}
 	if asked := cond.Every(rolesNode(o.App, s.Roles), plan.RootOf(o.Plan.Guard)); asked != nil {
-		j.turns = asked.Turns(o.World)
+		j.turns = prove.Turns(asked, o.World)
 	}
 	switch {
 	case o.Plan.BadGuard:

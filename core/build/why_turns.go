@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/cond/prove"
 	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -44,7 +45,7 @@ func (q *asking) turns() {
 		q.turnsOf(q.out.Leads.Judged, true)
 	}
 	if all := cond.Every(q.asked...); all != nil {
-		q.out.Turns = append(q.out.Turns, all.Turns(q.world)...)
+		q.out.Turns = append(q.out.Turns, prove.Turns(all, q.world)...)
 	}
 }
 
@@ -54,9 +55,9 @@ func (q *asking) turnsOf(judged []Judged, guards bool) {
 		switch {
 		case j.State == "passes":
 		case j.What == "grant":
-			q.out.Turns = append(q.out.Turns, cond.Turn{Words: "a grant for one of their roles (" + english.Small(strings.TrimSuffix(j.Words, ".")) + ")", Is: "no"})
+			q.out.Turns = append(q.out.Turns, prove.Turn{Words: "a grant for one of their roles (" + english.Small(strings.TrimSuffix(j.Words, ".")) + ")", Is: "no"})
 		case j.What == "row-rule" && len(j.turns) == 0:
-			q.out.Turns = append(q.out.Turns, cond.Turn{Words: j.Words, Is: "no"})
+			q.out.Turns = append(q.out.Turns, prove.Turn{Words: j.Words, Is: "no"})
 		case j.What == "row-rule" || j.What == "guard" && guards:
 			q.out.Turns = append(q.out.Turns, j.turns...)
 		}

@@ -45,7 +45,7 @@ func run(t *testing.T, patch string) []Finding {
 			t.Fatal(err)
 		}
 	}
-	return Run(compile(t, apply(t, bodies, ops)))
+	return Run(compiled(t, apply(t, bodies, ops)))
 }
 
 func apply(t *testing.T, bodies project.Bodies, ops []project.Op) project.Bodies {
@@ -63,7 +63,7 @@ func apply(t *testing.T, bodies project.Bodies, ops []project.Op) project.Bodies
 	return bodies
 }
 
-func compile(t *testing.T, bodies project.Bodies) *plan.App {
+func compiled(t *testing.T, bodies project.Bodies) *plan.App {
 	t.Helper()
 	entities := map[string]json.RawMessage{}
 	for id, body := range bodies {
@@ -208,7 +208,7 @@ func TestMendsMend(t *testing.T) {
 					t.Fatal(err)
 				}
 				bodies = apply(t, apply(t, bodies, ops), m.Patch)
-				for _, after := range Run(compile(t, bodies)) {
+				for _, after := range Run(compiled(t, bodies)) {
 					if after.Check == f.Check && after.Screen == f.Screen && after.Element == f.Element {
 						t.Errorf("%s: after “%s” it still says: %s", f.Check, m.Words, after.Words)
 					}

@@ -6,6 +6,8 @@ import (
 	"sort"
 
 	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
+	"ambergate/core/cond/prove"
 	"ambergate/core/english"
 	"ambergate/core/project"
 	"ambergate/core/words"
@@ -93,12 +95,12 @@ func (ix *index) can(t turn) bool {
 	}
 	n := t.node
 	if t.role != "" {
-		n = n.WithRoles(map[string]bool{t.role: true})
+		n = prove.WithRoles(n, map[string]bool{t.role: true})
 	}
 	if t.fail {
-		known = n.CanFail() != cond.No
+		known = prove.CanFail(n) != prove.No
 	} else {
-		known = n.CanHold() != cond.No
+		known = prove.CanHold(n) != prove.No
 	}
 	if ix.turns == nil {
 		ix.turns = map[turn]bool{}
@@ -158,7 +160,7 @@ var emptyEqualsEmpty = &Check{Name: "empty-equals-empty", Doc: "both sides of an
 		if s.what != "guard" && s.what != "row rule" {
 			continue
 		}
-		for _, both := range s.node.EmptyOnBothSides() {
+		for _, both := range compile.EmptyOnBothSides(s.node) {
 			f := s.finding
 			f.Severity, f.Evidence = Doubtful, both.Phrase()
 			f.Words = english.Capital(s.words) + " also holds where both sides are empty: " + both.Phrase() + "."

@@ -3,7 +3,7 @@ package check
 import (
 	"strings"
 
-	"ambergate/core/cond"
+	"ambergate/core/cond/prove"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/words"
@@ -150,7 +150,7 @@ func (ix *index) refuses(s *project.Screen, mode, role string) string {
 	if s.Roles != nil && !s.Roles[role] {
 		return "The screen is not for " + ix.app.Project.Roles[role].Name + "."
 	}
-	if plan := ix.app.Screens[s.ID]; plan.Guard != nil && plan.Guard.Root.WithRoles(roles).CanHold() == cond.No {
+	if plan := ix.app.Screens[s.ID]; plan.Guard != nil && prove.CanHold(prove.WithRoles(plan.Guard.Root, roles)) == prove.No {
 		return "The screen is open only while " + plan.Guard.Root.Phrase() + "."
 	}
 	return ""

@@ -21,7 +21,7 @@ func patched(t *testing.T, patch string) *plan.App {
 			t.Fatal(err)
 		}
 	}
-	return compile(t, apply(t, bodies, ops))
+	return compiled(t, apply(t, bodies, ops))
 }
 
 func TestPressesFromTheStart(t *testing.T) {

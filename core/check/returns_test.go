@@ -64,7 +64,7 @@ func TestWhatAnotherProjectOffersNoMoreIsFound(t *testing.T) {
 		if err := json.Unmarshal([]byte(patch), &ops); err != nil {
 			t.Fatal(err)
 		}
-		return compile(t, apply(t, bodies, ops))
+		return compiled(t, apply(t, bodies, ops))
 	}
 	gate := func(entry, with string) *plan.App {
 		return project(`[{"op":"add","path":"/s_board/elements/e_far","value":{"kind":"button","pos":2,"cell":{"row":2,"col":1,"w":2},"words":"Far","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"project","project":"other","entry":"` + entry + `","with":` + with + `}}}}}}]`)

@@ -106,10 +106,10 @@ func (n *Node) ordered(a, b Value) bool {
 	var c int
 	var ok bool
 	if n.Choices != nil && a.kind == Text && b.kind == Text {
-		ra, rb := rankOf(n.Choices, a.s), rankOf(n.Choices, b.s)
+		ra, rb := RankOf(n.Choices, a.s), RankOf(n.Choices, b.s)
 		c, ok = ra-rb, ra >= 0 && rb >= 0
 	} else {
-		c, ok = compare(a, b)
+		c, ok = Compare(a, b)
 	}
 	if !ok {
 		return false

@@ -20,7 +20,7 @@ func (n *Node) Explain(w World) Part {
 
 func (n *Node) explain(w World) Part {
 	v := n.Eval(w)
-	p := Part{Words: n.Phrase(), State: stateOf(v), Why: v.Why()}
+	p := Part{Words: n.Phrase(), State: StateOf(v), Why: v.Why()}
 	of := n
 	if n.Op == OpNot {
 		of = n.Args[0] // a comparison turned round is one part, not two
@@ -36,7 +36,7 @@ func (n *Node) explain(w World) Part {
 	return p
 }
 
-func stateOf(v Value) string {
+func StateOf(v Value) string {
 	switch {
 	case !v.Known():
 		return "unknown"

@@ -1,64 +1,14 @@
 package cond
 
-import (
-	"time"
-
-	"cel.dev/cel-go/cel"
-	"cel.dev/cel-go/common/ast"
-	"cel.dev/cel-go/common/types"
-	"cel.dev/cel-go/parser"
-)
-
-// opaque leaves a part to the library, with the paths it reads.
-func (b *builder) opaque(e ast.Expr) *Node {
-	n := &Node{Op: OpOpaque, Type: Type{Kind: ownKind(b.ast.GetType(e.ID()))}}
-	ast.PostOrderVisit(e, ast.NewExprVisitor(func(part ast.Expr) {
-		if part.Kind() == ast.SelectKind || part.Kind() == ast.IdentKind {
-			if p := b.chain(part, ""); p != nil && p.Type.Kind != Record && p.Type.Kind != Object {
-				n.Args, n.written = append(n.Args, b.build(part)), append(n.written, p)
-			}
-		}
-	}))
-	info := ast.CopySourceInfo(b.ast.SourceInfo())
-	typeMap := map[int64]*types.Type{}
-	for id, t := range b.ast.TypeMap() {
-		typeMap[id] = t
-	}
-	refs := map[int64]*ast.ReferenceInfo{}
-	for id, r := range b.ast.ReferenceMap() {
-		refs[id] = r
-	}
-	part := ast.NewCheckedAST(ast.NewAST(e, info), typeMap, refs)
-	program, err := b.env.PlanProgram(part, cel.CostLimit(costCap), cel.InterruptCheckFrequency(1000))
-	if err != nil {
-		b.problem = &Problem{Message: "This cannot be run: " + err.Error(), Length: 1}
-	}
-	n.program = celProgram{program}
-	if text, err := parser.Unparse(e, info); err == nil {
-		n.Source = text
-	}
-	return n
-}
-
-// celProgram runs a part by CEL.
-type celProgram struct{ cel.Program }
-
-// Run gives what the part comes to.
-func (l celProgram) Run(input map[string]any) (any, error) {
-	out, _, err := l.Eval(input)
-	if err != nil {
-		return nil, err
-	}
-	return out.Value(), nil
-}
+import "time"
 
 // opaque runs the library when everything it reads is known and not empty; else the part is unknown.
 func (n *Node) opaque(w World) Value {
-	if n.program == nil {
+	if n.Program == nil {
 		return UnknownBecause("this part cannot be run")
 	}
 	input := map[string]any{"now": w.Now()}
-	for i, p := range n.written {
+	for i, p := range n.Written {
 		v := n.Args[i].Eval(w)
 		if !v.Known() {
 			return v
@@ -67,9 +17,9 @@ func (n *Node) opaque(w World) Value {
 			return UnknownBecause("a part of it is empty")
 		}
 		at := child(input, p.Root)
-		for i, h := range p.hops {
-			if i == len(p.hops)-1 {
-				at[h.Alias], at[h.ID] = native(v), native(v)
+		for i, h := range p.Hops {
+			if i == len(p.Hops)-1 {
+				at[h.Alias], at[h.ID] = Native(v), Native(v)
 				break
 			}
 			next := child(at, h.ID)
@@ -77,7 +27,7 @@ func (n *Node) opaque(w World) Value {
 			at = next
 		}
 	}
-	out, err := n.program.Run(input)
+	out, err := n.Program.Run(input)
 	if err != nil {
 		return UnknownBecause(err.Error())
 	}
@@ -93,7 +43,7 @@ func child(m map[string]any, name string) map[string]any {
 	return next
 }
 
-func native(v Value) any {
+func Native(v Value) any {
 	switch v.kind {
 	case YesNo:
 		return v.i == 1
@@ -110,7 +60,7 @@ func native(v Value) any {
 	case List:
 		out := make([]any, len(v.list))
 		for i, item := range v.list {
-			out[i] = native(item)
+			out[i] = Native(item)
 		}
 		return out
 	}

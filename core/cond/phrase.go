@@ -26,7 +26,7 @@ func (n *Node) Phrase() string {
 	case OpOr:
 		return joinPhrases(n.Args, " or ", OpAnd)
 	case OpNot:
-		return n.Args[0].negated()
+		return n.Args[0].Negated()
 	case OpNamed:
 		if of := n.Path.ofWords(); of != "" {
 			return of + ": " + n.Source
@@ -61,8 +61,8 @@ func (n *Node) Phrase() string {
 	return "“" + n.Source + "”"
 }
 
-// negated says that a part does not hold.
-func (n *Node) negated() string {
+// Negated says that a part does not hold.
+func (n *Node) Negated() string {
 	switch n.Op {
 	case OpPath:
 		return n.Path.Words() + " does not hold"
@@ -165,7 +165,7 @@ func (n *Node) comparisonPhrase() string {
 
 // fromToday says a day counted from today: "7 days ago".
 func (n *Node) fromToday() (string, bool) {
-	days, ok := n.relativeDay()
+	days, ok := n.RelativeDay()
 	switch {
 	case !ok || days == 0:
 		return "", false
@@ -179,8 +179,8 @@ func (n *Node) fromToday() (string, bool) {
 	return fmt.Sprintf("%d days from now", days), true
 }
 
-// relativeDay reads today(), today() - days(7) and today() + days(7) as days from today.
-func (n *Node) relativeDay() (int64, bool) {
+// RelativeDay reads today(), today() - days(7) and today() + days(7) as days from today.
+func (n *Node) RelativeDay() (int64, bool) {
 	if n.Op == OpCall && n.Fn == "today" {
 		return 0, true
 	}
@@ -240,8 +240,8 @@ func joinPhrases(args []*Node, with string, wrap Op) string {
 // Words says a path: "cabin’s lift’s name". What an expression's place makes plain
 // (its own record, the clicked row) is left out.
 func (p *Path) Words() string {
-	words := make([]string, 0, len(p.hops)+1)
-	hops := p.hops
+	words := make([]string, 0, len(p.Hops)+1)
+	hops := p.Hops
 	switch p.Root {
 	case "user":
 		if len(hops) > 0 && hops[0].ID == "record" {
@@ -266,7 +266,7 @@ func (p *Path) Words() string {
 		}
 		words = append(words, label)
 	}
-	if len(p.hops) == 0 {
+	if len(p.Hops) == 0 {
 		return map[string]string{"record": "this record", "row": "the clicked row", "point": "the chosen point"}[p.Root]
 	}
 	return strings.Join(words, " ")
@@ -274,8 +274,8 @@ func (p *Path) Words() string {
 
 // ofWords says whose condition a shared one is: nothing for the record or row itself, or the user.
 func (p *Path) ofWords() string {
-	if len(p.hops) < 2 {
+	if len(p.Hops) < 2 {
 		return ""
 	}
-	return pathOf(p.Root, p.hops[:len(p.hops)-1], Type{}).Words()
+	return NewPath(p.Root, p.Hops[:len(p.Hops)-1], Type{}).Words()
 }

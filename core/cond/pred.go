@@ -136,7 +136,7 @@ func (n *Node) Portable() *Problem {
 }
 
 func (n *Node) portablePath(refuse func(string) *Problem) *Problem {
-	for _, h := range n.Path.hops {
+	for _, h := range n.Path.Hops {
 		if h.Type.Kind == Object {
 			return refuse("it does not know the plant’s values.")
 		}
@@ -223,12 +223,12 @@ func (n *Node) bindIn(w World, not bool) *Pred {
 	return join(PredAny, []*Pred{in, null})
 }
 
-var mirrored = map[Op]Op{OpEq: OpEq, OpNe: OpNe, OpLt: OpGt, OpLe: OpGe, OpGt: OpLt, OpGe: OpLe}
+var Mirrored = map[Op]Op{OpEq: OpEq, OpNe: OpNe, OpLt: OpGt, OpLe: OpGe, OpGt: OpLt, OpGe: OpLe}
 
 func (n *Node) bindCompare(w World, not bool) *Pred {
 	left, right, sign := n.Args[0], n.Args[1], n.Op
 	if !left.readsRecord() {
-		left, right, sign = right, left, mirrored[sign]
+		left, right, sign = right, left, Mirrored[sign]
 	}
 	if sign == OpNe {
 		sign, not = OpEq, !not
@@ -244,7 +244,7 @@ func (n *Node) bindCompare(w World, not bool) *Pred {
 		return &Pred{Op: PredEmpty, Path: left.Path, Not: not}
 	case v.IsNull():
 		return settled(not)
-	case v.kind == Text && n.Choices != nil && sign != OpEq && rankOf(n.Choices, v.s) < 0:
+	case v.kind == Text && n.Choices != nil && sign != OpEq && RankOf(n.Choices, v.s) < 0:
 		return settled(not)
 	}
 	return &Pred{Op: PredCompare, Path: left.Path, Sign: sign, Value: v, Not: not}

@@ -141,7 +141,7 @@ func comparisonRow(n *Node) (Row, bool) {
 	}
 	row := Row{Path: n.Args[0].Path.Shown(), Compare: compare}
 	right := n.Args[1]
-	days, relative := right.relativeDay()
+	days, relative := right.RelativeDay()
 	switch {
 	case relative && days == 0:
 		row.Value = "today()"
@@ -276,7 +276,7 @@ func relativeText(days, value string) string {
 // Shown writes the path over aliases.
 func (p *Path) Shown() string {
 	parts := []string{p.Root}
-	for _, h := range p.hops {
+	for _, h := range p.Hops {
 		parts = append(parts, h.Alias)
 	}
 	return strings.Join(parts, ".")

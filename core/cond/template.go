@@ -1,79 +1,37 @@
 package cond
 
-import (
-	"strings"
-)
+import "strings"
 
 // Template is a text with expressions in braces: "Cabin {record.number}".
 type Template struct {
-	parts []templatePart
+	Parts []TemplatePart
 }
 
-type templatePart struct {
-	text string
-	expr *Expr
-}
-
-// Template compiles a text with expressions. "{{" writes a brace.
-func (c *Compiler) Template(scope Scope, text string) (*Template, *Problem) {
-	t := &Template{}
-	rest := text
-	plain := ""
-	for {
-		i := strings.IndexByte(rest, '{')
-		if i < 0 {
-			break
-		}
-		plain += rest[:i]
-		rest = rest[i+1:]
-		if strings.HasPrefix(rest, "{") {
-			plain += "{"
-			rest = rest[1:]
-			continue
-		}
-		end := strings.IndexByte(rest, '}')
-		if end < 0 {
-			return nil, &Problem{Message: "An opening brace has no closing one.", At: len([]rune(text)) - len([]rune(rest)) - 1, Length: 1}
-		}
-		expr, problem := c.Expression(scope, rest[:end])
-		if problem != nil {
-			at := *problem
-			at.At += len([]rune(text)) - len([]rune(rest))
-			return nil, &at
-		}
-		if plain != "" {
-			t.parts = append(t.parts, templatePart{text: plain})
-			plain = ""
-		}
-		t.parts = append(t.parts, templatePart{expr: expr})
-		rest = rest[end+1:]
-	}
-	if plain+rest != "" {
-		t.parts = append(t.parts, templatePart{text: plain + rest})
-	}
-	return t, nil
+type TemplatePart struct {
+	Text string
+	Expr *Expr
 }
 
 // Say fills the template in. Unknown parts are written as a dash, empty ones as nothing.
 func (t *Template) Say(w World, words func(Value, Type) string) string {
-	if len(t.parts) == 1 && t.parts[0].expr == nil {
-		return t.parts[0].text
+	if len(t.Parts) == 1 && t.Parts[0].Expr == nil {
+		return t.Parts[0].Text
 	}
 	var b strings.Builder
-	for _, p := range t.parts {
-		if p.expr == nil {
-			b.WriteString(p.text)
+	for _, p := range t.Parts {
+		if p.Expr == nil {
+			b.WriteString(p.Text)
 			continue
 		}
-		v := p.expr.Root.Eval(w)
+		v := p.Expr.Root.Eval(w)
 		switch {
 		case !v.Known():
 			b.WriteString("–")
 		case v.IsNull():
-		case p.expr.Root.Op == OpPath && v.Kind() == Record:
-			b.WriteString(called(w, p.expr.Root.Path, v, words))
+		case p.Expr.Root.Op == OpPath && v.Kind() == Record:
+			b.WriteString(called(w, p.Expr.Root.Path, v, words))
 		default:
-			b.WriteString(words(v, p.expr.Root.Type))
+			b.WriteString(words(v, p.Expr.Root.Type))
 		}
 	}
 	return b.String()
@@ -98,9 +56,9 @@ func called(w World, p *Path, v Value, words func(Value, Type) string) string {
 // Paths gives every path the template reads.
 func (t *Template) Paths() []*Path {
 	var out []*Path
-	for _, p := range t.parts {
-		if p.expr != nil {
-			out = append(out, p.expr.Root.Paths()...)
+	for _, p := range t.Parts {
+		if p.Expr != nil {
+			out = append(out, p.Expr.Root.Paths()...)
 		}
 	}
 	return out
@@ -109,11 +67,11 @@ func (t *Template) Paths() []*Path {
 // Phrase says the template without a record at hand: what is worked out stands in words.
 func (t *Template) Phrase() string {
 	var b strings.Builder
-	for _, p := range t.parts {
-		if p.expr != nil {
-			b.WriteString(p.expr.Root.Phrase())
+	for _, p := range t.Parts {
+		if p.Expr != nil {
+			b.WriteString(p.Expr.Root.Phrase())
 		} else {
-			b.WriteString(p.text)
+			b.WriteString(p.Text)
 		}
 	}
 	return b.String()
@@ -127,11 +85,11 @@ func (t *Template) Shown() string { return t.write(func(e *Expr) string { return
 
 func (t *Template) write(text func(*Expr) string) string {
 	var b strings.Builder
-	for _, p := range t.parts {
-		if p.expr != nil {
-			b.WriteString("{" + text(p.expr) + "}")
+	for _, p := range t.Parts {
+		if p.Expr != nil {
+			b.WriteString("{" + text(p.Expr) + "}")
 		} else {
-			b.WriteString(strings.ReplaceAll(p.text, "{", "{{"))
+			b.WriteString(strings.ReplaceAll(p.Text, "{", "{{"))
 		}
 	}
 	return b.String()

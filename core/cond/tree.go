@@ -38,7 +38,7 @@ type Path struct {
 	Segs []string // ids of fields
 	Key  string   // Segs joined by dots, "" for the root itself
 	Type Type
-	hops []*Field // the fields along the way, for words
+	Hops []*Field // the fields along the way, for words
 }
 
 // Node is one part of a compiled expression. It is never changed after it was compiled.
@@ -53,8 +53,8 @@ type Node struct {
 	At      int     // where its text begins, in characters
 	Length  int     // characters; 0 where it is not known
 	Source  string  // the part of the text it came from, over ids; empty for parts that have no text of their own
-	program Program // of OpOpaque
-	written []*Path // of OpOpaque: what its program calls each of Args
+	Program Program // of OpOpaque
+	Written []*Path // of OpOpaque: what its program calls each of Args
 }
 
 // Program runs a part that the tree does not know how to.
@@ -66,7 +66,7 @@ type Program interface {
 // NamedUsed gives the ids of the named conditions the expression uses, those within them too.
 func (n *Node) NamedUsed() []string {
 	var out []string
-	n.walk(func(part *Node) {
+	n.Walk(func(part *Node) {
 		if part.Op == OpNamed {
 			out = append(out, part.Fn)
 		}
@@ -78,7 +78,7 @@ func (n *Node) NamedUsed() []string {
 func (n *Node) Paths() []*Path {
 	var out []*Path
 	seen := map[string]bool{}
-	n.walk(func(part *Node) {
+	n.Walk(func(part *Node) {
 		if part.Op != OpPath {
 			return
 		}
@@ -90,17 +90,17 @@ func (n *Node) Paths() []*Path {
 	return out
 }
 
-func (n *Node) walk(visit func(*Node)) {
+func (n *Node) Walk(visit func(*Node)) {
 	visit(n)
 	for _, a := range n.Args {
-		a.walk(visit)
+		a.Walk(visit)
 	}
 }
 
 // RolesAsked gives the ids of the roles the expression asks for by user.is.
 func (n *Node) RolesAsked() []string {
 	var out []string
-	n.walk(func(part *Node) {
+	n.Walk(func(part *Node) {
 		if part.Op == OpRole {
 			out = append(out, part.Fn)
 		}
@@ -124,20 +124,20 @@ func (p *Path) Rest() []string {
 	return p.Segs[1:]
 }
 
-// last gives the field a path ends at; nil for a bare root.
-func (p *Path) last() *Field {
-	if len(p.hops) == 0 {
+// Last gives the field a path ends at; nil for a bare root.
+func (p *Path) Last() *Field {
+	if len(p.Hops) == 0 {
 		return nil
 	}
-	return p.hops[len(p.hops)-1]
+	return p.Hops[len(p.Hops)-1]
 }
 
-func pathOf(root string, hops []*Field, t Type) *Path {
+func NewPath(root string, hops []*Field, t Type) *Path {
 	segs := make([]string, len(hops))
 	for i, h := range hops {
 		segs[i] = h.ID
 	}
-	return &Path{Root: root, Segs: segs, Key: strings.Join(segs, "."), Type: t, hops: hops}
+	return &Path{Root: root, Segs: segs, Key: strings.Join(segs, "."), Type: t, Hops: hops}
 }
 
 // Every gives the condition that asks for all of the parts; nil parts are left out, nil when none is left.

@@ -1,7 +1,3 @@
-// Package cond is the language of conditions and expressions: the open Common
-// Expression Language is parsed and type-checked by its library, and decided by
-// this package's own small tree, which knows three things the library does not:
-// empty (null), unknown (a stale tag, a missing input) and why.
 package cond
 
 import (
@@ -237,7 +233,7 @@ func Parse(t Type, wire string) (Value, error) {
 		if len(t.Choices) > 0 && wire == "" {
 			return NullValue, nil
 		}
-		if len(t.Choices) > 0 && rankOf(t.Choices, wire) < 0 {
+		if len(t.Choices) > 0 && RankOf(t.Choices, wire) < 0 {
 			return Value{}, fmt.Errorf("“%s” is not one of %s", wire, strings.Join(t.Choices, ", "))
 		}
 		return String(wire), nil
@@ -294,7 +290,7 @@ func Parse(t Type, wire string) (Value, error) {
 	return Value{}, fmt.Errorf("a value of kind %s cannot be written in an address", t.Kind)
 }
 
-func rankOf(choices []string, s string) int {
+func RankOf(choices []string, s string) int {
 	for i, c := range choices {
 		if c == s {
 			return i
@@ -309,7 +305,7 @@ func Equal(a, b Value) bool {
 	if a.kind == Null || b.kind == Null {
 		return a.kind == b.kind
 	}
-	if c, ok := compare(a, b); ok {
+	if c, ok := Compare(a, b); ok {
 		return c == 0
 	}
 	switch {
@@ -329,20 +325,20 @@ func Equal(a, b Value) bool {
 	return false
 }
 
-// compare orders two known values of comparable kinds; false when there is no order.
-func compare(a, b Value) (int, bool) {
+// Compare orders two known values of comparable kinds; false when there is no order.
+func Compare(a, b Value) (int, bool) {
 	if a.kind == b.kind {
 		switch a.kind {
 		case Whole, YesNo, Date, Moment, Duration:
-			return order(a.i, b.i), true
+			return Order(a.i, b.i), true
 		case Number:
-			return order(a.f, b.f), a.f == a.f && b.f == b.f
+			return Order(a.f, b.f), a.f == a.f && b.f == b.f
 		case Text:
 			return strings.Compare(a.s, b.s), true
 		case Decimal:
 			if x, ok := a.inMillionths(); ok {
 				if y, ok := b.inMillionths(); ok {
-					return order(x, y), true
+					return Order(x, y), true
 				}
 			}
 			return a.dec.Cmp(b.dec), true
@@ -353,11 +349,11 @@ func compare(a, b Value) (int, bool) {
 		// As the library and the database do: the exact side is rounded to the other's form.
 		x, okx := a.Float64()
 		y, oky := b.Float64()
-		return order(x, y), okx && oky && x == x && y == y
+		return Order(x, y), okx && oky && x == x && y == y
 	}
 	if x, ok := a.inMillionths(); ok {
 		if y, ok := b.inMillionths(); ok {
-			return order(x, y), true
+			return Order(x, y), true
 		}
 	}
 	if ta, ok := a.Time(); ok {
@@ -374,7 +370,7 @@ func compare(a, b Value) (int, bool) {
 	return 0, false
 }
 
-func order[T int64 | float64](a, b T) int {
+func Order[T int64 | float64](a, b T) int {
 	switch {
 	case a < b:
 		return -1

@@ -50,12 +50,18 @@ func TestWrongValuesAreRefusedInWords(t *testing.T) {
 }
 
 func TestNumbersCompareBySizeWhateverTheirKind(t *testing.T) {
-	dec := func(s string) Value { return mustParse(t, Type{Kind: Decimal}, s) }
+	dec := func(s string) Value {
+		v, err := Parse(Type{Kind: Decimal}, s)
+		if err != nil {
+			t.Fatal(err)
+		}
+		return v
+	}
 	ordered := []Value{Int(-3), dec("-2.5"), Float(-2.25), dec("0"), dec("0.0000001"), dec("0.1"), Float(0.5), Int(1), dec("1.000001"), dec("1.0000011"), Int(1 << 50), dec("1125899906842624.5"), Float(1e300)}
 	for i, a := range ordered {
 		for j, b := range ordered {
-			c, ok := compare(a, b)
-			want := order(int64(i), int64(j))
+			c, ok := Compare(a, b)
+			want := Order(int64(i), int64(j))
 			if !ok || c != want {
 				t.Errorf("%s against %s gives %d, want %d", a.Wire(), b.Wire(), c, want)
 			}
@@ -82,37 +88,5 @@ func TestTimes(t *testing.T) {
 	}
 	if got := arithmetic(OpMul, Int(1<<62), Int(4)); got.Known() {
 		t.Errorf("too large a product is %s", got.Wire())
-	}
-}
-
-func TestHostileTextsAreBounded(t *testing.T) {
-	c := compiler(t)
-	began := time.Now()
-	for name, text := range map[string]string{
-		"long":   strings.Repeat("record.done && ", 1000) + "true",
-		"deep":   strings.Repeat("(", 400) + "true" + strings.Repeat(")", 400),
-		"nots":   strings.Repeat("!", 300) + "true",
-		"list":   "1 in [" + strings.Repeat("1,", 1500) + "1]",
-		"odd":    "record.\u202estate == \"x\"",
-		"quotes": `record.state == "` + strings.Repeat(`\"`, 1500),
-		"nul":    "record.state == \"\x00\"",
-	} {
-		e, problem := c.Condition(defectScope, text)
-		if problem != nil {
-			if problem.Message == "" || problem.Length < 1 {
-				t.Errorf("%s: %+v", name, *problem)
-			}
-			continue
-		}
-		e.Root.Eval(world{})
-	}
-	e, problem := c.Condition(defectScope, `[1,2,3,4,5,6,7,8,9].all(a, [1,2,3,4,5,6,7,8,9].all(b, [1,2,3,4,5,6,7,8,9].all(c, [1,2,3,4,5,6,7,8,9].all(d, [1,2,3,4,5,6,7,8,9].all(e, a+b+c+d+e > record.count)))))`)
-	if problem == nil {
-		if v := e.Root.Eval(world{values: map[string]Value{"record.f_count": Int(1)}}); v.Known() {
-			t.Errorf("an endless comprehension came to %v", v.True())
-		}
-	}
-	if time.Since(began) > 20*time.Second {
-		t.Errorf("it took %s", time.Since(began))
 	}
 }

@@ -8,6 +8,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
 	"ambergate/core/project"
 )
 
@@ -15,7 +16,7 @@ import (
 // It is never changed after Compile.
 type App struct {
 	Project  *project.Project
-	Compiler *cond.Compiler
+	Compiler *compile.Compiler
 	Screens  map[string]*Screen
 	Problems []Problem // expressions that cannot be compiled
 	Titles   map[string]*cond.Template
@@ -169,7 +170,7 @@ func (s Paths) Sorted() []string {
 // Compile builds an App. What cannot be compiled is listed in Problems and never opens anything;
 // an error means that no expression at all could be compiled.
 func Compile(p *project.Project) (*App, error) {
-	compiler, err := cond.NewCompiler(p.Schema())
+	compiler, err := compile.New(p.Schema())
 	if err != nil {
 		return nil, fmt.Errorf("compile the project's names: %w", err)
 	}

@@ -6,6 +6,7 @@ import (
 	"slices"
 
 	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
 	"ambergate/core/project"
 )
 
@@ -24,7 +25,7 @@ func (b *Planner) Assigns(e *Effect, t *project.Table, fields map[string]string)
 			continue
 		}
 		if want := f.TypeOf(); !Fits(want, x.Root.Type) {
-			b.Broken("new value", fields[field], cond.Problem{Message: "“" + f.Label + "” is " + cond.KindWords(want.Kind) + "; this is " + cond.KindWords(x.Root.Type.Kind) + ".", Length: max(1, len([]rune(fields[field])))})
+			b.Broken("new value", fields[field], cond.Problem{Message: "“" + f.Label + "” is " + compile.KindWords(want.Kind) + "; this is " + compile.KindWords(x.Root.Type.Kind) + ".", Length: max(1, len([]rune(fields[field])))})
 			continue
 		}
 		e.Exprs[field] = x

@@ -6,6 +6,7 @@ import (
 	"testing"
 
 	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
 	"ambergate/core/project"
 )
 
@@ -96,7 +97,7 @@ func TestFieldsAreFoundAlongRelations(t *testing.T) {
 
 func TestTheSchemaHasTablesEquipmentInputsAndTheUser(t *testing.T) {
 	p := decodeShop(t)
-	c, err := cond.NewCompiler(p.Schema())
+	c, err := compile.New(p.Schema())
 	if err != nil {
 		t.Fatal(err)
 	}

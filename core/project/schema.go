@@ -1,8 +1,6 @@
 package project
 
-import (
-	"ambergate/core/cond"
-)
+import "ambergate/core/cond"
 
 // InputsGroup names the group of a screen's inputs in the schema of conditions.
 func InputsGroup(screen string) string { return "inputs." + screen }

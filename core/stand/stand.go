@@ -11,10 +11,9 @@ import (
 	"testing"
 	"time"
 
-	_ "ambergate/core/kinds"
-
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	_ "ambergate/core/kinds"
 	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/project"

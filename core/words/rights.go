@@ -7,6 +7,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	"ambergate/core/cond/prove"
 	"ambergate/core/english"
 	"ambergate/core/place"
 	"ambergate/core/plan"
@@ -53,11 +54,11 @@ func mayEnter(a *plan.App, of *plan.Screen, roles map[string]bool) May {
 	case of.Guard == nil:
 		return free
 	}
-	guard := of.Guard.Root.WithRoles(roles)
+	guard := prove.WithRoles(of.Guard.Root, roles)
 	switch {
-	case guard.CanHold() == cond.No:
+	case prove.CanHold(guard) == prove.No:
 		return May{State: "no", By: "guard", Words: "only while " + of.Guard.Root.Phrase()}
-	case guard.CanFail() == cond.No && len(guard.Paths()) == 0:
+	case prove.CanFail(guard) == prove.No && len(guard.Paths()) == 0:
 		return free
 	}
 	return May{State: "depends", By: "guard", Words: "while " + of.Guard.Root.Phrase()}

@@ -7,6 +7,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
 	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/press"
@@ -46,7 +47,7 @@ func (spec *SetVariable) Plan(b *plan.Planner, e *plan.Effect) {
 		return
 	}
 	if want := v.TypeOf(); !plan.Fits(want, x.Root.Type) {
-		b.Broken("new value", spec.Value, cond.Problem{Message: "“" + v.Label + "” is " + cond.KindWords(want.Kind) + "; this is " + cond.KindWords(x.Root.Type.Kind) + ".", Length: max(1, len([]rune(spec.Value)))})
+		b.Broken("new value", spec.Value, cond.Problem{Message: "“" + v.Label + "” is " + compile.KindWords(want.Kind) + "; this is " + compile.KindWords(x.Root.Type.Kind) + ".", Length: max(1, len([]rune(spec.Value)))})
 		return
 	}
 	e.Exprs["value"] = x

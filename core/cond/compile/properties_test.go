@@ -1,16 +1,20 @@
-package cond
+package compile_test
 
 import (
 	"strings"
 	"testing"
 
 	"cel.dev/cel-go/cel"
+
+	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
+	"ambergate/core/cond/prove"
 )
 
 // The properties that conditions must have, whatever is written and whatever is known. Each is
 // tried on many made-up conditions, and can be fuzzed: go test -fuzz=FuzzTree ./core/cond
 
-func compiled1(t testing.TB, c *Compiler, text string) *Node {
+func compiled1(t testing.TB, c *compile.Compiler, text string) *cond.Node {
 	t.Helper()
 	e, problem := c.Condition(defectScope, text)
 	if problem != nil {
@@ -54,7 +58,7 @@ func decided(t testing.TB, program cel.Program, w world) bool {
 	}
 	v := w.values
 	out, _, err := program.Eval(map[string]any{"user": roles, "record": map[string]any{
-		"state": native(v["record.f_state"]), "count": native(v["record.f_count"]), "code": native(v["record.f_code"]), "hours": native(v["record.f_hours"]), "done": native(v["record.f_done"]),
+		"state": cond.Native(v["record.f_state"]), "count": cond.Native(v["record.f_count"]), "code": cond.Native(v["record.f_code"]), "hours": cond.Native(v["record.f_hours"]), "done": cond.Native(v["record.f_done"]),
 	}})
 	if err != nil {
 		t.Fatal(err)
@@ -63,7 +67,7 @@ func decided(t testing.TB, program cel.Program, w world) bool {
 }
 
 // Property 1: on known, not empty values the tree decides as the library does.
-func treeIsTheLibrary(t testing.TB, m *maker, c *Compiler, l library) {
+func treeIsTheLibrary(t testing.TB, m *maker, c *compile.Compiler, l library) {
 	text := m.condition(1 + m.n(3))
 	tree, program := compiled1(t, c, text), l.program(t, text)
 	for range 3 {
@@ -88,7 +92,7 @@ func FuzzTreeIsTheLibrary(f *testing.F) {
 }
 
 // Property 2: if the tree decides with something unknown, every completion decides the same.
-func completionsAgree(t testing.TB, m *maker, c *Compiler) bool {
+func completionsAgree(t testing.TB, m *maker, c *compile.Compiler) bool {
 	text := m.condition(1 + m.n(3))
 	tree := compiled1(t, c, text)
 	part := m.partly(m.known())
@@ -132,13 +136,13 @@ func FuzzCompletionsAgree(f *testing.F) {
 
 // Property 3: the root of an explanation is what the evaluation gives, some part decides, and the
 // smallest change it proposes does turn it.
-func explanationAgrees(t testing.TB, m *maker, c *Compiler) {
+func explanationAgrees(t testing.TB, m *maker, c *compile.Compiler) {
 	text := m.condition(1 + m.n(3))
 	tree := compiled1(t, c, text)
 	w := m.partly(m.known())
 	part := tree.Explain(w)
-	if part.State != stateOf(tree.Eval(w)) {
-		t.Fatalf("%s: explained as %s, evaluated as %s", text, part.State, stateOf(tree.Eval(w)))
+	if part.State != cond.StateOf(tree.Eval(w)) {
+		t.Fatalf("%s: explained as %s, evaluated as %s", text, part.State, cond.StateOf(tree.Eval(w)))
 	}
 	if d := part.Deciding(); part.State == "unknown" && d.State != "unknown" {
 		t.Fatalf("%s: unknown, decided by %q which is %s", text, d.Words, d.State)
@@ -159,15 +163,15 @@ func FuzzExplanationAgrees(f *testing.F) {
 }
 
 // Property 4: a condition reads back from its stored text, its shown text and its rows as the same decision.
-func formsAgree(t testing.TB, m *maker, c *Compiler) (asRows bool) {
-	types := func(path string) (Type, bool) { return c.TypeOf(defectScope, path) }
+func formsAgree(t testing.TB, m *maker, c *compile.Compiler) (asRows bool) {
+	types := func(path string) (cond.Type, bool) { return c.TypeOf(defectScope, path) }
 	text := m.condition(m.n(4))
 	e, problem := c.Condition(defectScope, text)
 	if problem != nil {
 		t.Fatalf("%s: %s", text, problem.Message)
 	}
 	forms := []string{e.Stored, e.Shown}
-	rows, asRows := RowsOf(e.Root)
+	rows, asRows := cond.RowsOf(e.Root)
 	if asRows {
 		forms = append(forms, rows.Text(types))
 	}
@@ -204,15 +208,15 @@ func FuzzFormsAgree(f *testing.F) {
 
 // Property 5: what ranges prove has no counterexample among all combinations of the values that
 // matter, and what they say can be is found among them.
-func rangesHold(t testing.TB, m *maker, c *Compiler) (proofs int) {
+func rangesHold(t testing.TB, m *maker, c *compile.Compiler) (proofs int) {
 	a, b := m.condition(m.n(4)), m.condition(m.n(3))
 	x, y := compiled1(t, c, a), compiled1(t, c, b)
 	claims := []struct {
 		words   string
-		answer  Answer
+		answer  prove.Answer
 		witness bool // a world of the kind that the answer speaks of was met
-	}{{words: "can hold", answer: x.CanHold()}, {words: "can fail", answer: x.CanFail()}, {words: "together with " + b, answer: Together(x, y)}, {words: "does not imply " + b}}
-	claims[3].answer = map[Answer]Answer{Yes: No, No: Yes}[Implies(x, y)]
+	}{{words: "can hold", answer: prove.CanHold(x)}, {words: "can fail", answer: prove.CanFail(x)}, {words: "together with " + b, answer: prove.Together(x, y)}, {words: "does not imply " + b}}
+	claims[3].answer = map[prove.Answer]prove.Answer{prove.Yes: prove.No, prove.No: prove.Yes}[prove.Implies(x, y)]
 	everyWorld(func(w world) {
 		vx, vy := x.Eval(w).True(), y.Eval(w).True()
 		for i, met := range []bool{vx, !vx, vx && vy, vx && !vy} {
@@ -220,13 +224,13 @@ func rangesHold(t testing.TB, m *maker, c *Compiler) (proofs int) {
 		}
 	}, x, y)
 	for _, claim := range claims {
-		if claim.answer == No && claim.witness {
+		if claim.answer == prove.No && claim.witness {
 			t.Fatalf("%s: ranges say that it never %s, and it does", a, claim.words)
 		}
-		if claim.answer == Yes && !claim.witness {
+		if claim.answer == prove.Yes && !claim.witness {
 			t.Fatalf("%s: ranges say that it %s, and no world shows it", a, claim.words)
 		}
-		if claim.answer != Maybe {
+		if claim.answer != prove.Maybe {
 			proofs++
 		}
 	}

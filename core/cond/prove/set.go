@@ -1,6 +1,10 @@
-package cond
+package prove
 
-import "slices"
+import (
+	"slices"
+
+	"ambergate/core/cond"
+)
 
 // set is values of one path: some of its declared choices, or intervals of an order; with or without empty.
 type set struct {
@@ -12,18 +16,18 @@ type set struct {
 
 // span is one interval; a nil end is open to that side for ever.
 type span struct {
-	from, to       *Value
+	from, to       *cond.Value
 	fromOut, toOut bool // the end itself is not in it
 }
 
 // point is the interval of one value.
-func point(v Value) span { return span{from: &v, to: &v} }
+func point(v cond.Value) span { return span{from: &v, to: &v} }
 
 func (s span) isEmpty(steps bool) bool {
 	if s.from == nil || s.to == nil {
 		return false
 	}
-	c, _ := compare(*s.from, *s.to)
+	c, _ := cond.Compare(*s.from, *s.to)
 	switch {
 	case c > 0:
 		return true
@@ -53,7 +57,7 @@ func (s span) lastStep() int64 {
 }
 
 // stepsOf rounds a number or date down to a whole step.
-func stepsOf(v Value) (int64, bool) {
+func stepsOf(v cond.Value) (int64, bool) {
 	if n, whole := v.Steps(); whole {
 		return n, true
 	}
@@ -62,21 +66,21 @@ func stepsOf(v Value) (int64, bool) {
 	if float64(i) > f {
 		i--
 	}
-	return i, Equal(Int(i), v)
+	return i, cond.Equal(cond.Int(i), v)
 }
 
 func (s span) meet(t span) span {
 	if t.from != nil {
 		if s.from == nil {
 			s.from, s.fromOut = t.from, t.fromOut
-		} else if c, _ := compare(*t.from, *s.from); c > 0 || c == 0 && t.fromOut {
+		} else if c, _ := cond.Compare(*t.from, *s.from); c > 0 || c == 0 && t.fromOut {
 			s.from, s.fromOut = t.from, t.fromOut
 		}
 	}
 	if t.to != nil {
 		if s.to == nil {
 			s.to, s.toOut = t.to, t.toOut
-		} else if c, _ := compare(*t.to, *s.to); c < 0 || c == 0 && t.toOut {
+		} else if c, _ := cond.Compare(*t.to, *s.to); c < 0 || c == 0 && t.toOut {
 			s.to, s.toOut = t.to, t.toOut
 		}
 	}
@@ -137,12 +141,12 @@ func (s set) nothing() bool {
 }
 
 // surely says whether some value is in the set for certain: between two texts there need not be one.
-func (s set) surely(kind Kind) bool {
+func (s set) surely(kind cond.Kind) bool {
 	if s.empty || slices.Contains(s.choices, true) {
 		return true
 	}
 	for _, a := range s.spans {
-		dense := kind == Decimal || s.steps
+		dense := kind == cond.Decimal || s.steps
 		if dense || a.to == nil || a.from != nil && !a.fromOut || a.to != nil && !a.toOut {
 			return true
 		}

@@ -1,4 +1,4 @@
-package cond
+package compile
 
 import (
 	"fmt"
@@ -8,6 +8,8 @@ import (
 	"cel.dev/cel-go/cel"
 	"cel.dev/cel-go/common/ast"
 	"cel.dev/cel-go/common/types"
+
+	"ambergate/core/cond"
 )
 
 // Limits on one expression. A text over them is refused before it is parsed.
@@ -18,44 +20,26 @@ const (
 	maxKept  = 50_000 // compiled texts kept
 )
 
-// Expr is a compiled expression: its tree, and its text over ids and over aliases.
-type Expr struct {
-	Root   *Node
-	Stored string // over ids: what the document keeps
-	Shown  string // over aliases: what people read and write
-}
-
-// Problem is what is wrong with an expression's text, and where.
-type Problem struct {
-	Message  string `json:"message"`
-	At       int    `json:"at"`     // first character, from 0
-	Length   int    `json:"length"` // characters; at least 1
-	Proposal string `json:"proposal,omitempty"`
-}
-
-// Error tells the first problem as users read it.
-func (p Problem) Error() string { return p.Message }
-
 // Compiler compiles expressions against one schema. It keeps one library environment
 // for each scope, and one result for each text in a scope. Safe for use by many at once.
 type Compiler struct {
-	schema *Schema
+	schema *cond.Schema
 	mu     sync.Mutex
 	base   *cel.Env
 	envs   map[string]*cel.Env
 	exprs  map[string]compiled
-	named  map[string]*Node // of named conditions; nil while one is being compiled
+	named  map[string]*cond.Node // of named conditions; nil while one is being compiled
 	// unreadable holds what is wrong with those that cannot be compiled.
-	unreadable map[string]*Problem
+	unreadable map[string]*cond.Problem
 }
 
 type compiled struct {
-	expr *Expr
-	err  *Problem
+	expr *cond.Expr
+	err  *cond.Problem
 }
 
-// NewCompiler makes a compiler for a schema. An error means that the schema itself cannot be expressed.
-func NewCompiler(schema *Schema) (*Compiler, error) {
+// New makes a compiler for a schema. An error means that the schema itself cannot be expressed.
+func New(schema *cond.Schema) (*Compiler, error) {
 	registry, err := types.NewRegistry()
 	if err != nil {
 		return nil, fmt.Errorf("make the type registry: %w", err)
@@ -70,25 +54,25 @@ func NewCompiler(schema *Schema) (*Compiler, error) {
 	if err != nil {
 		return nil, fmt.Errorf("make the expression environment: %w", err)
 	}
-	return &Compiler{schema: schema, base: base, envs: map[string]*cel.Env{}, exprs: map[string]compiled{}, named: map[string]*Node{}, unreadable: map[string]*Problem{}}, nil
+	return &Compiler{schema: schema, base: base, envs: map[string]*cel.Env{}, exprs: map[string]compiled{}, named: map[string]*cond.Node{}, unreadable: map[string]*cond.Problem{}}, nil
 }
 
 // Condition compiles a text that must be yes or no. Names may be ids or aliases.
-func (c *Compiler) Condition(scope Scope, text string) (*Expr, *Problem) {
+func (c *Compiler) Condition(scope cond.Scope, text string) (*cond.Expr, *cond.Problem) {
 	e, problem := c.Expression(scope, text)
 	if problem != nil {
 		return nil, problem
 	}
-	if k := e.Root.Type.Kind; k != YesNo {
-		return nil, &Problem{Message: fmt.Sprintf("A condition is yes or no; this is %s.", KindWords(k)), Length: max(1, len([]rune(text)))}
+	if k := e.Root.Type.Kind; k != cond.YesNo {
+		return nil, &cond.Problem{Message: fmt.Sprintf("A condition is yes or no; this is %s.", KindWords(k)), Length: max(1, len([]rune(text)))}
 	}
 	return e, nil
 }
 
 // narrowed leaves only the names that a text begins paths with, so that what is written alike on
 // many screens is compiled once.
-func (s Scope) narrowed(text string) Scope {
-	out := Scope{}
+func narrowed(s cond.Scope, text string) cond.Scope {
+	out := cond.Scope{}
 	for root, group := range s {
 		if strings.Contains(text, root) {
 			out[root] = group
@@ -98,8 +82,8 @@ func (s Scope) narrowed(text string) Scope {
 }
 
 // Expression compiles a text of any type. Names may be ids or aliases.
-func (c *Compiler) Expression(scope Scope, text string) (*Expr, *Problem) {
-	if small := scope.narrowed(text); len(small) < len(scope) && len(small) > 0 {
+func (c *Compiler) Expression(scope cond.Scope, text string) (*cond.Expr, *cond.Problem) {
+	if small := narrowed(scope, text); len(small) < len(scope) && len(small) > 0 {
 		if e, problem := c.expression(small, text); problem == nil {
 			return e, nil
 		} // what is wrong is told with all the names that there are
@@ -107,7 +91,7 @@ func (c *Compiler) Expression(scope Scope, text string) (*Expr, *Problem) {
 	return c.expression(scope, text)
 }
 
-func (c *Compiler) expression(scope Scope, text string) (*Expr, *Problem) {
+func (c *Compiler) expression(scope cond.Scope, text string) (*cond.Expr, *cond.Problem) {
 	key := scope.Key() + "|" + text
 	c.mu.Lock()
 	defer c.mu.Unlock()
@@ -122,17 +106,17 @@ func (c *Compiler) expression(scope Scope, text string) (*Expr, *Problem) {
 	return expr, problem
 }
 
-func (c *Compiler) compile(scope Scope, text string) (*Expr, *Problem) {
+func (c *Compiler) compile(scope cond.Scope, text string) (*cond.Expr, *cond.Problem) {
 	runes := []rune(text)
 	if len(runes) > MaxText {
-		return nil, &Problem{Message: fmt.Sprintf("This is %d characters long; at most %d are allowed.", len(runes), MaxText), At: MaxText, Length: 1}
+		return nil, &cond.Problem{Message: fmt.Sprintf("This is %d characters long; at most %d are allowed.", len(runes), MaxText), At: MaxText, Length: 1}
 	}
 	if strings.TrimSpace(text) == "" {
-		return nil, &Problem{Message: "There is nothing here to decide.", Length: 1}
+		return nil, &cond.Problem{Message: "There is nothing here to decide.", Length: 1}
 	}
 	env, err := c.env(scope)
 	if err != nil {
-		return nil, &Problem{Message: err.Error(), Length: 1}
+		return nil, &cond.Problem{Message: err.Error(), Length: 1}
 	}
 	checked, issues := check(env, text)
 	if issues != nil && issues.Err() != nil {
@@ -140,7 +124,7 @@ func (c *Compiler) compile(scope Scope, text string) (*Expr, *Problem) {
 	}
 	native := checked.NativeRep()
 	if depth := ast.Heights(native)[native.Expr().ID()]; depth > maxDepth {
-		return nil, &Problem{Message: fmt.Sprintf("This is nested %d deep; at most %d are allowed.", depth, maxDepth), Length: 1}
+		return nil, &cond.Problem{Message: fmt.Sprintf("This is nested %d deep; at most %d are allowed.", depth, maxDepth), Length: 1}
 	}
 	stored, shown := c.bothTexts(native, runes)
 	b := builder{compiler: c, env: env, ast: native, scope: scope, text: []rune(text)}
@@ -148,7 +132,7 @@ func (c *Compiler) compile(scope Scope, text string) (*Expr, *Problem) {
 	if b.problem != nil {
 		return nil, b.problem
 	}
-	return &Expr{Root: root, Stored: stored, Shown: shown}, nil
+	return &cond.Expr{Root: root, Stored: stored, Shown: shown}, nil
 }
 
 // check parses and type-checks. The library refuses to compare a whole number with another
@@ -203,7 +187,7 @@ func loosen(a *ast.AST, id int64) bool {
 	return done
 }
 
-func (c *Compiler) env(scope Scope) (*cel.Env, error) {
+func (c *Compiler) env(scope cond.Scope) (*cel.Env, error) {
 	key := scope.Key()
 	if env, ok := c.envs[key]; ok {
 		return env, nil
@@ -242,7 +226,7 @@ func functions() []cel.EnvOption {
 // With it a misspelt field is an error with its place, found while it is typed.
 type provider struct {
 	*types.Registry
-	schema *Schema
+	schema *cond.Schema
 }
 
 // FindStructType says whether a group exists.
@@ -279,22 +263,22 @@ func (p *provider) FindStructFieldType(name, field string) (*types.FieldType, bo
 	return &types.FieldType{Type: libraryType(f.Type)}, true
 }
 
-func libraryType(t Type) *types.Type {
+func libraryType(t cond.Type) *types.Type {
 	var base *types.Type
 	switch t.Kind {
-	case YesNo:
+	case cond.YesNo:
 		base = types.BoolType
-	case Whole:
+	case cond.Whole:
 		base = types.IntType
-	case Number, Decimal:
+	case cond.Number, cond.Decimal:
 		base = types.DoubleType
-	case Date, Moment:
+	case cond.Date, cond.Moment:
 		return types.TimestampType // comparable with null as it is
-	case Duration:
+	case cond.Duration:
 		return types.DurationType
-	case Record, Object:
+	case cond.Record, cond.Object:
 		return types.NewObjectType(t.Table)
-	case List:
+	case cond.List:
 		return types.NewListType(types.DynType)
 	default:
 		base = types.StringType
@@ -305,26 +289,26 @@ func libraryType(t Type) *types.Type {
 	return base
 }
 
-func ownKind(t *types.Type) Kind {
+func ownKind(t *types.Type) cond.Kind {
 	switch t.Kind() {
 	case types.BoolKind:
-		return YesNo
+		return cond.YesNo
 	case types.IntKind, types.UintKind:
-		return Whole
+		return cond.Whole
 	case types.DoubleKind:
-		return Number
+		return cond.Number
 	case types.StringKind:
-		return Text
+		return cond.Text
 	case types.TimestampKind:
-		return Moment
+		return cond.Moment
 	case types.DurationKind:
-		return Duration
+		return cond.Duration
 	case types.ListKind:
-		return List
+		return cond.List
 	case types.NullTypeKind:
-		return Null
+		return cond.Null
 	case types.StructKind:
-		return Record
+		return cond.Record
 	}
 	if t.IsAssignableType(types.NullType) {
 		for _, plain := range []*types.Type{types.BoolType, types.IntType, types.DoubleType, types.StringType} {
@@ -333,14 +317,14 @@ func ownKind(t *types.Type) Kind {
 			}
 		}
 	}
-	return Unknown
+	return cond.Unknown
 }
 
 // TypeOf gives the type of a dotted path over ids or aliases; false when there is none.
-func (c *Compiler) TypeOf(scope Scope, path string) (Type, bool) {
+func (c *Compiler) TypeOf(scope cond.Scope, path string) (cond.Type, bool) {
 	e, problem := c.Expression(scope, path)
-	if problem != nil || e.Root.Op != OpPath {
-		return Type{}, false
+	if problem != nil || e.Root.Op != cond.OpPath {
+		return cond.Type{}, false
 	}
 	return e.Root.Type, true
 }

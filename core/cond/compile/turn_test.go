@@ -1,13 +1,16 @@
-package cond
+package compile_test
 
 import (
 	"strings"
 	"testing"
+
+	"ambergate/core/cond"
+	"ambergate/core/cond/prove"
 )
 
 func TestTheSmallestChangeThatWouldDo(t *testing.T) {
 	c := compiler(t)
-	w := world{values: map[string]Value{"record.f_state": String("closed"), "record.f_count": Int(1), "record.f_done": Bool(false), "record.f_temp": UnknownBecause("stale")}, roles: map[string]bool{"r_tech": true}}
+	w := world{values: map[string]cond.Value{"record.f_state": cond.String("closed"), "record.f_count": cond.Int(1), "record.f_done": cond.Bool(false), "record.f_temp": cond.UnknownBecause("stale")}, roles: map[string]bool{"r_tech": true}}
 	for text, want := range map[string]string{
 		`record.state == "closed"`:                                                           "",
 		`record.state == "open"`:                                                             "state is open (closed)",
@@ -24,7 +27,7 @@ func TestTheSmallestChangeThatWouldDo(t *testing.T) {
 		`record.state == "open" && record.state == "waiting"`:                                                              "",
 	} {
 		var got []string
-		for _, turn := range compiled1(t, c, text).Turns(w) {
+		for _, turn := range prove.Turns(compiled1(t, c, text), w) {
 			got = append(got, turn.Words+" ("+turn.Value+")")
 		}
 		if strings.Join(got, "; ") != want {
@@ -41,9 +44,9 @@ func TestProposedChangesTurnTheCondition(t *testing.T) {
 	for range 200 {
 		tree := compiled1(t, c, m.condition(2))
 		w := m.known()
-		turns := tree.Turns(w)
+		turns := prove.Turns(tree, w)
 		if len(turns) == 0 {
-			if !tree.Eval(w).True() && tree.CanHold() == Yes {
+			if !tree.Eval(w).True() && prove.CanHold(tree) == prove.Yes {
 				t.Errorf("%s could hold, and nothing is proposed", tree.Phrase())
 			}
 			continue
@@ -51,7 +54,7 @@ func TestProposedChangesTurnTheCondition(t *testing.T) {
 		if tree.Eval(w).True() {
 			t.Errorf("%s holds and %v is to change", tree.Phrase(), turns)
 		}
-		if tree.CanHold() == No {
+		if prove.CanHold(tree) == prove.No {
 			t.Errorf("%s can never hold, and %v is proposed", tree.Phrase(), turns)
 		}
 		tried++

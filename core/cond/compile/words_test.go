@@ -1,6 +1,10 @@
-package cond
+package compile_test
 
-import "testing"
+import (
+	"testing"
+
+	"ambergate/core/cond"
+)
 
 func TestPhrasesOfEveryShape(t *testing.T) {
 	c := compiler(t)
@@ -112,7 +116,7 @@ func FuzzTemplate(f *testing.F) {
 			}
 			return
 		}
-		tm.Say(world{}, func(v Value, _ Type) string { return v.Wire() })
+		tm.Say(world{}, func(v cond.Value, _ cond.Type) string { return v.Wire() })
 		again, p := c.Template(defectScope, tm.Stored())
 		if p != nil || again.Stored() != tm.Stored() {
 			t.Fatalf("%q: stored as %q, which does not read back: %v", text, tm.Stored(), p)

@@ -1,9 +1,11 @@
-package cond
+package compile
 
 import (
 	"sort"
 	"strconv"
 	"strings"
+
+	"ambergate/core/cond"
 )
 
 // Completion is what could stand at a place of a text, and the function whose brackets it is in.
@@ -48,7 +50,7 @@ const maxOffers = 60
 
 // Complete offers what could stand at a place (in characters) of a text: fields after a point,
 // choices after a comparison, roles within user.is("…"), else names and functions.
-func (c *Compiler) Complete(scope Scope, text string, at int) Completion {
+func (c *Compiler) Complete(scope cond.Scope, text string, at int) Completion {
 	runes := []rune(text)
 	if len(runes) > MaxText {
 		return Completion{Offers: []Offer{}}
@@ -83,30 +85,30 @@ func (c *Compiler) Complete(scope Scope, text string, at int) Completion {
 }
 
 // offerFields offers the fields of the group that the names before a point lead to.
-func (c *Compiler) offerFields(out *Completion, scope Scope, before []rune, typed string) {
+func (c *Compiler) offerFields(out *Completion, scope cond.Scope, before []rune, typed string) {
 	chain := chainBefore(before[:len(before)-1])
 	t, ok := c.follow(scope, chain)
 	if !ok {
 		return
 	}
-	if g := c.schema.Groups[t.Table]; g != nil && (t.Kind == Record || t.Kind == Object) {
+	if g := c.schema.Groups[t.Table]; g != nil && (t.Kind == cond.Record || t.Kind == cond.Object) {
 		for _, f := range g.Fields {
 			out.add(typed, Offer{Text: f.Alias, Words: offered(f), Type: f.Type.Kind.String()})
 		}
 	}
 	if chain == "user" {
 		for _, r := range c.schema.Roles {
-			out.add(typed, Offer{Text: "is(" + strconv.Quote(r.Name) + ")", Words: "has the role " + r.Name, Type: YesNo.String()})
+			out.add(typed, Offer{Text: "is(" + strconv.Quote(r.Name) + ")", Words: "has the role " + r.Name, Type: cond.YesNo.String()})
 		}
 	}
-	if t.Kind == Text {
+	if t.Kind == cond.Text {
 		for _, call := range []string{"contains", "startsWith", "endsWith"} {
-			out.add(typed, Offer{Text: call + "(\"", Words: signatureOf(call).Words, Type: YesNo.String()})
+			out.add(typed, Offer{Text: call + "(\"", Words: signatureOf(call).Words, Type: cond.YesNo.String()})
 		}
 	}
 }
 
-func offered(f Field) string {
+func offered(f cond.Field) string {
 	if f.Named != "" {
 		return f.Label + " (shared condition)"
 	}
@@ -114,7 +116,7 @@ func offered(f Field) string {
 }
 
 // offerTexts offers the choices of what is compared before, or the roles within user.is.
-func (c *Compiler) offerTexts(out *Completion, scope Scope, before []rune, typed string) {
+func (c *Compiler) offerTexts(out *Completion, scope cond.Scope, before []rune, typed string) {
 	rest := strings.TrimRight(string(before), " ")
 	if strings.HasSuffix(rest, "user.is(") {
 		for _, r := range c.schema.Roles {
@@ -135,10 +137,10 @@ func (c *Compiler) offerTexts(out *Completion, scope Scope, before []rune, typed
 			out.add(typed, Offer{Text: strconv.Quote(choice), Words: "choice"})
 		}
 		switch t.Kind {
-		case Date, Moment:
+		case cond.Date, cond.Moment:
 			out.add(typed, Offer{Text: "today()", Words: signatureOf("today").Words})
 			out.add(typed, Offer{Text: "today() - days(7)", Words: "7 days ago"})
-		case YesNo:
+		case cond.YesNo:
 			out.add(typed, Offer{Text: "true", Words: "yes"})
 			out.add(typed, Offer{Text: "false", Words: "no"})
 		}
@@ -146,7 +148,7 @@ func (c *Compiler) offerTexts(out *Completion, scope Scope, before []rune, typed
 	}
 }
 
-func (c *Compiler) offerNames(out *Completion, scope Scope, typed string) {
+func (c *Compiler) offerNames(out *Completion, scope cond.Scope, typed string) {
 	words := map[string]string{"record": "this record", "row": "the clicked row", "typed": "what is typed on the form", "saved": "the saved record", "point": "the chosen point", "inputs": "what the screen was opened with", "user": "who is signed in", "vars": "what the tab keeps"}
 	roots := make([]string, 0, len(scope))
 	for root := range scope {
@@ -154,10 +156,10 @@ func (c *Compiler) offerNames(out *Completion, scope Scope, typed string) {
 	}
 	sort.Strings(roots)
 	for _, root := range roots {
-		out.add(typed, Offer{Text: root, Words: words[root], Type: Record.String()})
+		out.add(typed, Offer{Text: root, Words: words[root], Type: cond.Record.String()})
 	}
 	if typed != "" { // a field by its own name, wherever it is
-		for _, f := range c.fieldsNamed(scope, func(f *Field) bool { return fits(typed, f.Alias) || fits(typed, f.Label) }) {
+		for _, f := range c.fieldsNamed(scope, func(f *cond.Field) bool { return fits(typed, f.Alias) || fits(typed, f.Label) }) {
 			out.offer(Offer{Text: f.path, Words: offered(*f.field) + " of " + f.group, Type: f.field.Type.Kind.String()})
 		}
 	}
@@ -199,11 +201,11 @@ func fits(typed, name string) bool {
 // foundField is a field with the path that leads to it.
 type foundField struct {
 	path, group string
-	field       *Field
+	field       *cond.Field
 }
 
 // fieldsNamed finds fields one and two steps from the names of a place.
-func (c *Compiler) fieldsNamed(scope Scope, is func(*Field) bool) []foundField {
+func (c *Compiler) fieldsNamed(scope cond.Scope, is func(*cond.Field) bool) []foundField {
 	var near, far []foundField
 	roots := make([]string, 0, len(scope))
 	for root := range scope {
@@ -221,7 +223,7 @@ func (c *Compiler) fieldsNamed(scope Scope, is func(*Field) bool) []foundField {
 				near = append(near, foundField{root + "." + f.Alias, g.Label, f})
 			}
 			parent := c.schema.Groups[f.Type.Table]
-			if parent == nil || f.Type.Kind != Record && f.Type.Kind != Object {
+			if parent == nil || f.Type.Kind != cond.Record && f.Type.Kind != cond.Object {
 				continue
 			}
 			for k := range parent.Fields {
@@ -235,21 +237,21 @@ func (c *Compiler) fieldsNamed(scope Scope, is func(*Field) bool) []foundField {
 }
 
 // follow gives the type that a dotted name leads to.
-func (c *Compiler) follow(scope Scope, chain string) (Type, bool) {
+func (c *Compiler) follow(scope cond.Scope, chain string) (cond.Type, bool) {
 	names := strings.Split(chain, ".")
 	group, ok := scope[names[0]]
 	if !ok {
-		return Type{}, false
+		return cond.Type{}, false
 	}
-	t := Type{Kind: Record, Table: group}
+	t := cond.Type{Kind: cond.Record, Table: group}
 	for _, name := range names[1:] {
 		g := c.schema.Groups[t.Table]
 		if g == nil {
-			return Type{}, false
+			return cond.Type{}, false
 		}
 		f, ok := g.Find(name)
 		if !ok {
-			return Type{}, false
+			return cond.Type{}, false
 		}
 		t = f.Type
 	}

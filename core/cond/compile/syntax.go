@@ -1,8 +1,10 @@
-package cond
+package compile
 
 import (
 	"regexp"
 	"strings"
+
+	"ambergate/core/cond"
 )
 
 var (
@@ -15,19 +17,19 @@ var (
 var meant = map[string]string{"and": "&&", "or": "||", "not": "!", "AND": "&&", "OR": "||", "NOT": "!", "=": "==", "<>": "!=", "&": "&&", "|": "||", "True": "true", "False": "false", "TRUE": "true", "FALSE": "false"}
 
 // syntaxProblem says in plain words what the parser stumbled over, with what was probably meant.
-func syntaxProblem(message string, text []rune, at int) *Problem {
+func syntaxProblem(message string, text []rune, at int) *cond.Problem {
 	if m := unknownSign.FindStringSubmatch(message); m != nil {
 		sign := strings.TrimSpace(m[1])
 		switch {
 		case strings.HasPrefix(sign, `"`) || strings.HasPrefix(sign, "'"):
-			return &Problem{Message: "A quotation mark has no closing one.", At: at, Length: max(1, len(text)-at)}
+			return &cond.Problem{Message: "A quotation mark has no closing one.", At: at, Length: max(1, len(text)-at)}
 		case strings.HasPrefix(sign, "="):
-			return &Problem{Message: "To ask whether two are equal, write two signs: ==.", At: at, Length: 1, Proposal: "=="}
+			return &cond.Problem{Message: "To ask whether two are equal, write two signs: ==.", At: at, Length: 1, Proposal: "=="}
 		}
-		return &Problem{Message: "“" + sign + "” is no sign of the language.", At: at, Length: 1, Proposal: meant[sign]}
+		return &cond.Problem{Message: "“" + sign + "” is no sign of the language.", At: at, Length: 1, Proposal: meant[sign]}
 	}
 	if m := missing.FindStringSubmatch(message); m != nil {
-		return &Problem{Message: "A “" + m[1] + "” is missing here.", At: at, Length: 1, Proposal: ""}
+		return &cond.Problem{Message: "A “" + m[1] + "” is missing here.", At: at, Length: 1, Proposal: ""}
 	}
 	m := notHere.FindStringSubmatch(message)
 	if m == nil {
@@ -36,9 +38,9 @@ func syntaxProblem(message string, text []rune, at int) *Problem {
 	what := m[1]
 	switch {
 	case what == "<EOF>" || strings.HasSuffix(what, "."):
-		return &Problem{Message: "This ends too early: something is missing behind it.", At: max(0, len(text)-1), Length: 1}
+		return &cond.Problem{Message: "This ends too early: something is missing behind it.", At: max(0, len(text)-1), Length: 1}
 	case meant[what] != "":
-		return &Problem{Message: "“" + what + "” is written " + meant[what] + " here.", At: at, Length: len([]rune(what)), Proposal: meant[what]}
+		return &cond.Problem{Message: "“" + what + "” is written " + meant[what] + " here.", At: at, Length: len([]rune(what)), Proposal: meant[what]}
 	}
-	return &Problem{Message: "“" + what + "” cannot stand here.", At: at, Length: max(1, len([]rune(what)))}
+	return &cond.Problem{Message: "“" + what + "” cannot stand here.", At: at, Length: max(1, len([]rune(what)))}
 }

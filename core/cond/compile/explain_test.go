@@ -1,6 +1,10 @@
-package cond
+package compile_test
 
-import "testing"
+import (
+	"testing"
+
+	"ambergate/core/cond"
+)
 
 func TestPhrase(t *testing.T) {
 	c := compiler(t)
@@ -27,7 +31,7 @@ func TestPhrase(t *testing.T) {
 
 func TestExplainNamesTheDecidingPart(t *testing.T) {
 	c := compiler(t)
-	w := world{values: map[string]Value{"record.f_state": String("closed"), "record.f_sev": String("high"), "record.f_note": UnknownBecause("hidden")}}
+	w := world{values: map[string]cond.Value{"record.f_state": cond.String("closed"), "record.f_sev": cond.String("high"), "record.f_note": cond.UnknownBecause("hidden")}}
 	for _, tc := range []struct{ text, state, deciding string }{
 		{`record.severity == "high" && record.state == "open"`, "no", "state is open"},
 		{`record.severity == "high" || record.state == "open"`, "yes", "severity is high"},
@@ -42,7 +46,7 @@ func TestExplainNamesTheDecidingPart(t *testing.T) {
 		if part.State != tc.state || part.Deciding().Words != tc.deciding {
 			t.Errorf("%s: %s, decided by %q; want %s by %q", tc.text, part.State, part.Deciding().Words, tc.state, tc.deciding)
 		}
-		if part.State != stateOf(e.Root.Eval(w)) {
+		if part.State != cond.StateOf(e.Root.Eval(w)) {
 			t.Errorf("%s: the explanation's root differs from the evaluation", tc.text)
 		}
 	}
@@ -50,7 +54,7 @@ func TestExplainNamesTheDecidingPart(t *testing.T) {
 
 func TestRowsAndTextAreOneTree(t *testing.T) {
 	c := compiler(t)
-	types := func(path string) (Type, bool) { return c.TypeOf(defectScope, path) }
+	types := func(path string) (cond.Type, bool) { return c.TypeOf(defectScope, path) }
 	for _, text := range []string{
 		`record.state == "open" && record.count >= 3 && record.done == true`,
 		`record.hours < 2.5 || record.note == null || record.due < today()`,
@@ -61,7 +65,7 @@ func TestRowsAndTextAreOneTree(t *testing.T) {
 		if p != nil {
 			t.Fatalf("%s: %s", text, p.Message)
 		}
-		rows, ok := RowsOf(e.Root)
+		rows, ok := cond.RowsOf(e.Root)
 		if !ok {
 			t.Fatalf("%s does not show as rows", text)
 		}
@@ -77,8 +81,8 @@ func TestTemplate(t *testing.T) {
 	if p != nil {
 		t.Fatal(p.Message)
 	}
-	w := world{values: map[string]Value{"record.f_code": String("D-1"), "record.f_note": NullValue}}
-	got := tm.Say(w, func(v Value, _ Type) string { return v.Wire() })
+	w := world{values: map[string]cond.Value{"record.f_code": cond.String("D-1"), "record.f_note": cond.NullValue}}
+	got := tm.Say(w, func(v cond.Value, _ cond.Type) string { return v.Wire() })
 	if want := "Defect D-1 {at –, "; got != want {
 		t.Errorf("says %q, want %q", got, want)
 	}
@@ -94,9 +98,9 @@ func TestTemplate(t *testing.T) {
 }
 
 // named is a world that knows what one record is called.
-type named struct{ World }
+type named struct{ cond.World }
 
-func (named) NameOf(p *Path) string {
+func (named) NameOf(p *cond.Path) string {
 	if p.Key == "f_cabin" {
 		return "Cabin 087"
 	}
@@ -109,8 +113,8 @@ func TestATemplateSaysRecordsByTheirNames(t *testing.T) {
 	if p != nil {
 		t.Fatal(p.Message)
 	}
-	w := world{values: map[string]Value{"record.f_cabin": Key("87"), "record.f_code": String("D-1")}}
-	words := func(v Value, _ Type) string { return v.Wire() }
+	w := world{values: map[string]cond.Value{"record.f_cabin": cond.Key("87"), "record.f_code": cond.String("D-1")}}
+	words := func(v cond.Value, _ cond.Type) string { return v.Wire() }
 	if got := tm.Say(w, words); got != "On 87, D-1" {
 		t.Errorf("a world that knows no names: %q", got)
 	}

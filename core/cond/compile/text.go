@@ -1,4 +1,4 @@
-package cond
+package compile
 
 import (
 	"fmt"
@@ -6,11 +6,12 @@ import (
 	"sort"
 	"strings"
 
-	"ambergate/core/english"
-
 	"cel.dev/cel-go/cel"
 	"cel.dev/cel-go/common/ast"
 	"cel.dev/cel-go/common/types"
+
+	"ambergate/core/cond"
+	"ambergate/core/english"
 )
 
 // swap replaces length characters of a text at a place.
@@ -55,7 +56,7 @@ func (c *Compiler) bothTexts(a *ast.AST, text []rune) (stored, shown string) {
 	return applySwaps(text, ids), applySwaps(text, aliases)
 }
 
-func (c *Compiler) fieldAt(a *ast.AST, e ast.Expr, text []rune) (int, int, *Field) {
+func (c *Compiler) fieldAt(a *ast.AST, e ast.Expr, text []rune) (int, int, *cond.Field) {
 	operand := a.GetType(e.AsSelect().Operand().ID())
 	if operand.Kind() != types.StructKind {
 		return 0, 0, nil
@@ -83,7 +84,7 @@ func (c *Compiler) fieldAt(a *ast.AST, e ast.Expr, text []rune) (int, int, *Fiel
 	return at, len(name), f
 }
 
-func (c *Compiler) roleAt(a *ast.AST, lit ast.Expr, text []rune) (int, int, *Role) {
+func (c *Compiler) roleAt(a *ast.AST, lit ast.Expr, text []rune) (int, int, *cond.Role) {
 	name, _ := lit.AsLiteral().Value().(string)
 	r, ok := a.SourceInfo().GetOffsetRange(lit.ID())
 	if !ok {
@@ -122,7 +123,7 @@ var (
 )
 
 // problem turns the library's first complaint into words, a place and, where one is near, a proposal.
-func (c *Compiler) problem(scope Scope, text []rune, issues *cel.Issues) *Problem {
+func (c *Compiler) problem(scope cond.Scope, text []rune, issues *cel.Issues) *cond.Problem {
 	first := issues.Errors()[0]
 	at := 0
 	line := 1
@@ -137,7 +138,7 @@ func (c *Compiler) problem(scope Scope, text []rune, issues *cel.Issues) *Proble
 		for at < len(text) && (text[at] == '.' || text[at] == ' ') {
 			at++
 		}
-		p := &Problem{Message: fmt.Sprintf("There is no field %q here.", m[1]), At: at, Length: max(1, len([]rune(m[1])))}
+		p := &cond.Problem{Message: fmt.Sprintf("There is no field %q here.", m[1]), At: at, Length: max(1, len([]rune(m[1])))}
 		p.Proposal = nearest(m[1], c.aliasesAt(scope, text, at))
 		return p
 	}
@@ -151,26 +152,26 @@ func (c *Compiler) problem(scope Scope, text []rune, issues *cel.Issues) *Proble
 			roots = append(roots, root)
 		}
 		sort.Strings(roots)
-		return &Problem{Message: fmt.Sprintf("The name %q is not known here. Known are: %s.", name, strings.Join(roots, ", ")), At: at, Length: max(1, len([]rune(name))), Proposal: nearest(name, roots)}
+		return &cond.Problem{Message: fmt.Sprintf("The name %q is not known here. Known are: %s.", name, strings.Join(roots, ", ")), At: at, Length: max(1, len([]rune(name))), Proposal: nearest(name, roots)}
 	}
 	if m := noOverload.FindStringSubmatch(first.Message); m != nil {
-		return &Problem{Message: fmt.Sprintf("These two do not go together: %s.", plainTypes(m[2])), At: at, Length: 1}
+		return &cond.Problem{Message: fmt.Sprintf("These two do not go together: %s.", plainTypes(m[2])), At: at, Length: 1}
 	}
 	if p := syntaxProblem(first.Message, text, at); p != nil {
 		return p
 	}
-	return &Problem{Message: "This cannot be read: " + strings.TrimSuffix(strings.ToLower(first.Message[:1])+first.Message[1:], ".") + ".", At: at, Length: 1}
+	return &cond.Problem{Message: "This cannot be read: " + strings.TrimSuffix(strings.ToLower(first.Message[:1])+first.Message[1:], ".") + ".", At: at, Length: 1}
 }
 
 // meantField proposes the whole path for a field that was written by its name alone.
-func (c *Compiler) meantField(scope Scope, name string, at int) *Problem {
+func (c *Compiler) meantField(scope cond.Scope, name string, at int) *cond.Problem {
 	plain := strings.ToLower(strings.ReplaceAll(name, "_", " "))
-	found := c.fieldsNamed(scope, func(f *Field) bool { return f.Alias == name || strings.ToLower(f.Label) == plain })
+	found := c.fieldsNamed(scope, func(f *cond.Field) bool { return f.Alias == name || strings.ToLower(f.Label) == plain })
 	if len(found) == 0 {
 		return nil
 	}
 	first := found[0]
-	return &Problem{
+	return &cond.Problem{
 		Message: fmt.Sprintf("“%s” is not known by itself. The field is %s, %s of %s.", name, first.path, english.Small(first.field.Label), first.group),
 		At:      at, Length: len([]rune(name)), Proposal: first.path,
 	}
@@ -192,7 +193,7 @@ func plainTypes(list string) string {
 }
 
 // aliasesAt walks the dotted name before a place and lists what could stand there.
-func (c *Compiler) aliasesAt(scope Scope, text []rune, at int) []string {
+func (c *Compiler) aliasesAt(scope cond.Scope, text []rune, at int) []string {
 	start := at
 	for start > 0 && (text[start-1] == '.' || text[start-1] == '_' || isWord(text[start-1])) {
 		start--
@@ -254,25 +255,25 @@ func distance(a, b string) int {
 	return row[len(b)]
 }
 
-func KindWords(k Kind) string {
+func KindWords(k cond.Kind) string {
 	switch k {
-	case YesNo:
+	case cond.YesNo:
 		return "yes or no"
-	case Text:
+	case cond.Text:
 		return "a text"
-	case Whole, Number, Decimal:
+	case cond.Whole, cond.Number, cond.Decimal:
 		return "a number"
-	case Date:
+	case cond.Date:
 		return "a date"
-	case Moment:
+	case cond.Moment:
 		return "a moment"
-	case Duration:
+	case cond.Duration:
 		return "a length of time"
-	case Record:
+	case cond.Record:
 		return "a record"
-	case List:
+	case cond.List:
 		return "a list"
-	case Null:
+	case cond.Null:
 		return "empty"
 	}
 	return "of another kind"

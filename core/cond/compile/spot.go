@@ -1,8 +1,6 @@
-package cond
+package compile
 
-import (
-	"cel.dev/cel-go/common/ast"
-)
+import "cel.dev/cel-go/common/ast"
 
 func (b *builder) offset(e ast.Expr) int {
 	if r, ok := b.ast.SourceInfo().GetOffsetRange(e.ID()); ok {

@@ -1,41 +1,44 @@
-package cond
+package compile_test
 
 import (
 	"testing"
 	"time"
+
+	"ambergate/core/cond"
+	"ambergate/core/cond/compile"
 )
 
 // tarn is a small schema: defects of cabins of lifts.
-func tarn() *Schema {
-	text := Type{Kind: Text}
-	nullText := Type{Kind: Text, Nullable: true}
-	schema := NewSchema([]*Group{
-		{ID: "t_defects", Label: "Defects", Fields: []Field{
+func tarn() *cond.Schema {
+	text := cond.Type{Kind: cond.Text}
+	nullText := cond.Type{Kind: cond.Text, Nullable: true}
+	schema := cond.NewSchema([]*cond.Group{
+		{ID: "t_defects", Label: "Defects", Fields: []cond.Field{
 			{ID: "f_code", Alias: "code", Label: "Code", Type: text},
-			{ID: "f_state", Alias: "state", Label: "State", Type: Type{Kind: Text, Choices: []string{"open", "waiting", "closed"}, Nullable: true}},
-			{ID: "f_sev", Alias: "severity", Label: "Severity", Type: Type{Kind: Text, Choices: []string{"low", "medium", "high"}}},
+			{ID: "f_state", Alias: "state", Label: "State", Type: cond.Type{Kind: cond.Text, Choices: []string{"open", "waiting", "closed"}, Nullable: true}},
+			{ID: "f_sev", Alias: "severity", Label: "Severity", Type: cond.Type{Kind: cond.Text, Choices: []string{"low", "medium", "high"}}},
 			{ID: "f_note", Alias: "note", Label: "Note", Type: nullText},
-			{ID: "f_due", Alias: "due", Label: "Due", Type: Type{Kind: Date, Nullable: true}},
-			{ID: "f_hours", Alias: "hours", Label: "Hours", Type: Type{Kind: Decimal, Nullable: true}},
-			{ID: "f_count", Alias: "count", Label: "Count", Type: Type{Kind: Whole}},
-			{ID: "f_cabin", Alias: "cabin", Label: "Cabin", Type: Type{Kind: Record, Table: "t_cabins", Nullable: true}},
-			{ID: "f_done", Alias: "done", Label: "Done", Type: Type{Kind: YesNo, Nullable: true}},
-			{ID: "f_temp", Alias: "temperature", Label: "Temperature", Type: Type{Kind: Number, Unit: "°C"}},
-			{ID: "c_urgent", Alias: "urgent", Label: "open and worth doing", Type: Type{Kind: YesNo}, Named: "c_urgent"},
-			{ID: "c_looped", Alias: "looped", Label: "looped", Type: Type{Kind: YesNo}, Named: "c_looped"},
-			{ID: "c_broken", Alias: "broken", Label: "broken", Type: Type{Kind: YesNo}, Named: "c_broken"},
-			{ID: "n_stops", Alias: "stops", Label: "Stops", Type: Type{Kind: Whole}, Far: true},
+			{ID: "f_due", Alias: "due", Label: "Due", Type: cond.Type{Kind: cond.Date, Nullable: true}},
+			{ID: "f_hours", Alias: "hours", Label: "Hours", Type: cond.Type{Kind: cond.Decimal, Nullable: true}},
+			{ID: "f_count", Alias: "count", Label: "Count", Type: cond.Type{Kind: cond.Whole}},
+			{ID: "f_cabin", Alias: "cabin", Label: "Cabin", Type: cond.Type{Kind: cond.Record, Table: "t_cabins", Nullable: true}},
+			{ID: "f_done", Alias: "done", Label: "Done", Type: cond.Type{Kind: cond.YesNo, Nullable: true}},
+			{ID: "f_temp", Alias: "temperature", Label: "Temperature", Type: cond.Type{Kind: cond.Number, Unit: "°C"}},
+			{ID: "c_urgent", Alias: "urgent", Label: "open and worth doing", Type: cond.Type{Kind: cond.YesNo}, Named: "c_urgent"},
+			{ID: "c_looped", Alias: "looped", Label: "looped", Type: cond.Type{Kind: cond.YesNo}, Named: "c_looped"},
+			{ID: "c_broken", Alias: "broken", Label: "broken", Type: cond.Type{Kind: cond.YesNo}, Named: "c_broken"},
+			{ID: "n_stops", Alias: "stops", Label: "Stops", Type: cond.Type{Kind: cond.Whole}, Far: true},
 		}},
-		{ID: "t_cabins", Label: "Cabins", Fields: []Field{
+		{ID: "t_cabins", Label: "Cabins", Fields: []cond.Field{
 			{ID: "f_no", Alias: "number", Label: "Number", Type: text},
-			{ID: "f_lift", Alias: "lift", Label: "Lift", Type: Type{Kind: Record, Table: "t_lifts"}},
-			{ID: "c_upper", Alias: "upper", Label: "on the upper lift", Type: Type{Kind: YesNo}, Named: "c_upper"},
-			{ID: "c_odd", Alias: "odd", Label: "odd", Type: Type{Kind: YesNo}, Named: "c_odd"},
+			{ID: "f_lift", Alias: "lift", Label: "Lift", Type: cond.Type{Kind: cond.Record, Table: "t_lifts"}},
+			{ID: "c_upper", Alias: "upper", Label: "on the upper lift", Type: cond.Type{Kind: cond.YesNo}, Named: "c_upper"},
+			{ID: "c_odd", Alias: "odd", Label: "odd", Type: cond.Type{Kind: cond.YesNo}, Named: "c_odd"},
 		}},
-		{ID: "t_lifts", Label: "Lifts", Fields: []Field{{ID: "f_name", Alias: "name", Label: "Name", Type: text}}},
-		{ID: "user", Label: "user", Fields: []Field{{ID: "u_name", Alias: "name", Label: "name", Type: text}}},
-	}, []Role{{ID: "r_tech", Name: "Technician"}, {ID: "r_lead", Name: "Shift lead"}})
-	schema.Named = map[string]Named{
+		{ID: "t_lifts", Label: "Lifts", Fields: []cond.Field{{ID: "f_name", Alias: "name", Label: "Name", Type: text}}},
+		{ID: "user", Label: "user", Fields: []cond.Field{{ID: "u_name", Alias: "name", Label: "name", Type: text}}},
+	}, []cond.Role{{ID: "r_tech", Name: "Technician"}, {ID: "r_lead", Name: "Shift lead"}})
+	schema.Named = map[string]cond.Named{
 		"c_urgent": {ID: "c_urgent", Label: "open and worth doing", Group: "t_defects", Text: `record.state == "open" && record.count > 1`},
 		"c_upper":  {ID: "c_upper", Label: "on the upper lift", Group: "t_cabins", Text: `record.lift.name == "Upper Tarn"`},
 		"c_odd":    {ID: "c_odd", Label: "odd", Group: "t_cabins", Text: `["7", "9"].exists(x, x == record.number)`},
@@ -45,25 +48,27 @@ func tarn() *Schema {
 	return schema
 }
 
-var defectScope = Scope{"record": "t_defects", "user": "user"}
+var defectScope = cond.Scope{"record": "t_defects", "user": "user"}
 
 type world struct {
-	values map[string]Value
+	values map[string]cond.Value
 	roles  map[string]bool
 }
 
-func (w world) Value(p *Path) Value {
+func (w world) Value(p *cond.Path) cond.Value {
 	if v, ok := w.values[p.Root+"."+p.Key]; ok {
 		return v
 	}
-	return UnknownBecause("not available")
+	return cond.UnknownBecause("not available")
 }
-func (w world) HasRole(r string) bool { return w.roles[r] }
-func (w world) Now() time.Time        { return time.Date(2026, 11, 24, 10, 42, 0, 0, time.UTC) }
 
-func compiler(t testing.TB) *Compiler {
+func (w world) HasRole(r string) bool { return w.roles[r] }
+
+func (w world) Now() time.Time { return time.Date(2026, 11, 24, 10, 42, 0, 0, time.UTC) }
+
+func compiler(t testing.TB) *compile.Compiler {
 	t.Helper()
-	c, err := NewCompiler(tarn())
+	c, err := compile.New(tarn())
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -72,11 +77,11 @@ func compiler(t testing.TB) *Compiler {
 
 func TestEval(t *testing.T) {
 	c := compiler(t)
-	base := map[string]Value{
-		"record.f_state": String("open"), "record.f_sev": String("medium"), "record.f_code": String("D-1"),
-		"record.f_note": NullValue, "record.f_due": DateOf(time.Date(2026, 11, 20, 0, 0, 0, 0, time.UTC)),
-		"record.f_hours": mustParse(t, Type{Kind: Decimal}, "2.4"), "record.f_count": Int(3), "record.f_done": NullValue,
-		"record.f_cabin.f_lift.f_name": String("Upper Tarn"), "record.f_cabin": Key("12"),
+	base := map[string]cond.Value{
+		"record.f_state": cond.String("open"), "record.f_sev": cond.String("medium"), "record.f_code": cond.String("D-1"),
+		"record.f_note": cond.NullValue, "record.f_due": cond.DateOf(time.Date(2026, 11, 20, 0, 0, 0, 0, time.UTC)),
+		"record.f_hours": mustParse(t, cond.Type{Kind: cond.Decimal}, "2.4"), "record.f_count": cond.Int(3), "record.f_done": cond.NullValue,
+		"record.f_cabin.f_lift.f_name": cond.String("Upper Tarn"), "record.f_cabin": cond.Key("12"),
 	}
 	cases := []struct{ text, want string }{
 		{`record.state == "open"`, "true"},
@@ -123,16 +128,16 @@ func TestEval(t *testing.T) {
 	}
 }
 
-func say(v Value) string {
+func say(v cond.Value) string {
 	if !v.Known() || v.IsNull() {
 		return v.Kind().String()
 	}
 	return v.Wire()
 }
 
-func mustParse(t testing.TB, typ Type, s string) Value {
+func mustParse(t testing.TB, typ cond.Type, s string) cond.Value {
 	t.Helper()
-	v, err := Parse(typ, s)
+	v, err := cond.Parse(typ, s)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -141,7 +146,7 @@ func mustParse(t testing.TB, typ Type, s string) Value {
 
 func TestUnknownIsNeverTurnedIntoFalse(t *testing.T) {
 	c := compiler(t)
-	w := world{values: map[string]Value{"record.f_code": String("D-1"), "record.f_state": UnknownBecause("stale")}}
+	w := world{values: map[string]cond.Value{"record.f_code": cond.String("D-1"), "record.f_state": cond.UnknownBecause("stale")}}
 	for text, want := range map[string]string{
 		`record.state == "open"`:                              "unknown",
 		`!(record.state == "open")`:                           "unknown",

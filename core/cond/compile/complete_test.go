@@ -1,4 +1,4 @@
-package cond
+package compile_test
 
 import (
 	"strings"

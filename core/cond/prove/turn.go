@@ -1,6 +1,10 @@
-package cond
+package prove
 
-import "slices"
+import (
+	"slices"
+
+	"ambergate/core/cond"
+)
 
 // Turn is one comparison that would have to change for a condition to hold.
 type Turn struct {
@@ -14,14 +18,14 @@ const maxPlans = 24
 
 // plan is one way to make a part what is wanted: which comparisons must be so, and which of those turn.
 type plan struct {
-	needs terms
+	needs termList
 	turns []Turn
 }
 
 // Turns gives the smallest set of comparisons that would have to change for the condition to hold,
 // all of which can be so together; none when it holds already, or when nothing would do.
-func (n *Node) Turns(w World) []Turn {
-	plans := n.plans(w, true)
+func Turns(n *cond.Node, w cond.World) []Turn {
+	plans := plans(n, w, true)
 	if len(plans) == 0 {
 		return nil
 	}
@@ -29,59 +33,59 @@ func (n *Node) Turns(w World) []Turn {
 }
 
 // plans gives the ways to make a part true or not true, the smallest first.
-func (n *Node) plans(w World, yes bool) []plan {
+func plans(n *cond.Node, w cond.World, yes bool) []plan {
 	switch n.Op {
-	case OpNamed:
-		return n.Args[0].plans(w, yes)
-	case OpNot:
-		return n.Args[0].plans(w, !yes)
-	case OpAnd, OpOr:
-		if (n.Op == OpAnd) == yes {
+	case cond.OpNamed:
+		return plans(n.Args[0], w, yes)
+	case cond.OpNot:
+		return plans(n.Args[0], w, !yes)
+	case cond.OpAnd, cond.OpOr:
+		if (n.Op == cond.OpAnd) == yes {
 			return allPlans(n.Args, w, yes)
 		}
 		var out []plan
 		for _, a := range n.Args {
-			out = append(out, a.plans(w, yes)...)
+			out = append(out, plans(a, w, yes)...)
 		}
 		return smallest(out)
-	case OpIf:
+	case cond.OpIf:
 		c, a, b := n.Args[0], n.Args[1], n.Args[2]
-		then := joined(c.plans(w, true), a.plans(w, yes))
-		return smallest(append(then, joined(c.plans(w, false), b.plans(w, yes))...))
+		then := joined(plans(c, w, true), plans(a, w, yes))
+		return smallest(append(then, joined(plans(c, w, false), plans(b, w, yes))...))
 	}
 	need := wantFalse
 	if yes {
 		need = wantTrue
 	}
-	p := plan{needs: n.terms(need)}
+	p := plan{needs: terms(n, need)}
 	if satisfiable(p.needs) == No {
 		return nil
 	}
 	if v := n.Eval(w); !v.Known() || v.True() != yes {
-		p.turns = []Turn{{Words: n.asWanted(yes), Is: stateOf(v), Value: n.compared(w)}}
+		p.turns = []Turn{{Words: asWanted(n, yes), Is: cond.StateOf(v), Value: compared(n, w)}}
 	}
 	return []plan{p}
 }
 
-func (n *Node) asWanted(yes bool) string {
+func asWanted(n *cond.Node, yes bool) string {
 	if yes {
 		return n.Phrase()
 	}
-	return n.negated()
+	return n.Negated()
 }
 
 // compared gives the value that a comparison looks at.
-func (n *Node) compared(w World) string {
-	if len(n.Args) > 0 && n.Args[0].Op == OpPath {
+func compared(n *cond.Node, w cond.World) string {
+	if len(n.Args) > 0 && n.Args[0].Op == cond.OpPath {
 		return n.Args[0].Eval(w).Wire()
 	}
 	return ""
 }
 
-func allPlans(parts []*Node, w World, yes bool) []plan {
+func allPlans(parts []*cond.Node, w cond.World, yes bool) []plan {
 	out := []plan{{needs: anyTerm}}
 	for _, a := range parts {
-		out = joined(out, a.plans(w, yes))
+		out = joined(out, plans(a, w, yes))
 	}
 	return out
 }

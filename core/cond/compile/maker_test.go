@@ -1,9 +1,11 @@
-package cond
+package compile_test
 
 import (
 	"fmt"
 	"math/rand/v2"
 	"slices"
+
+	"ambergate/core/cond"
 )
 
 // maker writes well-typed conditions over the test schema, and worlds for them, from what the
@@ -114,9 +116,9 @@ func (m *maker) portable(depth int) string {
 // known is a world in which everything has a value.
 func (m *maker) known() world {
 	return world{
-		values: map[string]Value{
-			"record.f_state": String(m.pick("open", "closed", "waiting")), "record.f_count": Int(int64(m.n(5))), "record.f_code": String(m.pick("D-1", "D-2", "x")),
-			"record.f_hours": Float(float64(m.n(8)) / 2), "record.f_done": Bool(m.n(2) == 0), "record.f_sev": String("low"),
+		values: map[string]cond.Value{
+			"record.f_state": cond.String(m.pick("open", "closed", "waiting")), "record.f_count": cond.Int(int64(m.n(5))), "record.f_code": cond.String(m.pick("D-1", "D-2", "x")),
+			"record.f_hours": cond.Float(float64(m.n(8)) / 2), "record.f_done": cond.Bool(m.n(2) == 0), "record.f_sev": cond.String("low"),
 		},
 		roles: map[string]bool{"r_tech": m.n(2) == 0, "r_lead": m.n(2) == 0},
 	}
@@ -124,11 +126,11 @@ func (m *maker) known() world {
 
 // partly takes some of the values away.
 func (m *maker) partly(w world) world {
-	out := world{values: map[string]Value{}, roles: w.roles}
+	out := world{values: map[string]cond.Value{}, roles: w.roles}
 	for _, k := range []string{"record.f_state", "record.f_count", "record.f_code", "record.f_hours", "record.f_done", "record.f_sev"} {
 		out.values[k] = w.values[k]
 		if m.n(4) == 0 {
-			out.values[k] = UnknownBecause("taken away")
+			out.values[k] = cond.UnknownBecause("taken away")
 		}
 	}
 	return out
@@ -136,19 +138,19 @@ func (m *maker) partly(w world) world {
 
 // everyWorld calls visit with every combination of the values that the maker's conditions tell
 // apart, empty ones among them, of the paths that trees read.
-func everyWorld(visit func(world), trees ...*Node) {
-	values := map[string][]Value{
-		"record.f_state": {NullValue, String("open"), String("waiting"), String("closed")},
+func everyWorld(visit func(world), trees ...*cond.Node) {
+	values := map[string][]cond.Value{
+		"record.f_state": {cond.NullValue, cond.String("open"), cond.String("waiting"), cond.String("closed")},
 		"record.f_count": nil,
-		"record.f_code":  {String("D-1"), String("D-2"), String("x"), String("A"), String("D-12"), String("z")},
-		"record.f_hours": {NullValue},
-		"record.f_done":  {NullValue, Bool(false), Bool(true)},
+		"record.f_code":  {cond.String("D-1"), cond.String("D-2"), cond.String("x"), cond.String("A"), cond.String("D-12"), cond.String("z")},
+		"record.f_hours": {cond.NullValue},
+		"record.f_done":  {cond.NullValue, cond.Bool(false), cond.Bool(true)},
 	}
 	for n := range 8 {
-		values["record.f_count"] = append(values["record.f_count"], Int(int64(n)-1))
+		values["record.f_count"] = append(values["record.f_count"], cond.Int(int64(n)-1))
 	}
 	for n := range 10 {
-		values["record.f_hours"] = append(values["record.f_hours"], mustValue(Decimal, fmt.Sprintf("%d.%d", n/2, n%2*5)))
+		values["record.f_hours"] = append(values["record.f_hours"], mustValue(cond.Decimal, fmt.Sprintf("%d.%d", n/2, n%2*5)))
 	}
 	var read []string
 	for _, tree := range trees {
@@ -158,7 +160,7 @@ func everyWorld(visit func(world), trees ...*Node) {
 			}
 		}
 	}
-	w := world{values: map[string]Value{}, roles: map[string]bool{}}
+	w := world{values: map[string]cond.Value{}, roles: map[string]bool{}}
 	var fill func(i int)
 	fill = func(i int) {
 		if i == len(read) {
@@ -176,8 +178,8 @@ func everyWorld(visit func(world), trees ...*Node) {
 	fill(0)
 }
 
-func mustValue(k Kind, wire string) Value {
-	v, err := Parse(Type{Kind: k}, wire)
+func mustValue(k cond.Kind, wire string) cond.Value {
+	v, err := cond.Parse(cond.Type{Kind: k}, wire)
 	if err != nil {
 		panic(err)
 	}

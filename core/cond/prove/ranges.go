@@ -1,8 +1,10 @@
-package cond
+package prove
 
 import (
 	"maps"
 	"slices"
+
+	"ambergate/core/cond"
 )
 
 // Answer is what ranges can prove.
@@ -26,19 +28,19 @@ const maxTerms = 4_096
 // they cannot look into may be anything. So No and Yes are proofs, and Maybe is no claim.
 
 // CanHold says whether any world makes the condition true. No: it is never true, unknown values or not.
-func (n *Node) CanHold() Answer { return satisfiable(n.terms(wantTrue)) }
+func CanHold(n *cond.Node) Answer { return satisfiable(terms(n, wantTrue)) }
 
 // CanFail says whether any world makes it other than true. No: it always holds where everything is known.
-func (n *Node) CanFail() Answer { return satisfiable(n.terms(wantNotTrue)) }
+func CanFail(n *cond.Node) Answer { return satisfiable(terms(n, wantNotTrue)) }
 
 // Together says whether two conditions can hold at once.
-func Together(a, b *Node) Answer {
-	return satisfiable(both(a.terms(wantTrue), b.terms(wantTrue)))
+func Together(a, b *cond.Node) Answer {
+	return satisfiable(both(terms(a, wantTrue), terms(b, wantTrue)))
 }
 
 // Implies says whether b holds wherever a does. Yes is a proof.
-func Implies(a, b *Node) Answer {
-	switch satisfiable(both(a.terms(wantTrue), b.terms(wantNotTrue))) {
+func Implies(a, b *cond.Node) Answer {
+	switch satisfiable(both(terms(a, wantTrue), terms(b, wantNotTrue))) {
 	case No:
 		return Yes
 	case Yes:
@@ -48,17 +50,17 @@ func Implies(a, b *Node) Answer {
 }
 
 // WithRoles gives the condition for users who have just these roles.
-func (n *Node) WithRoles(roles map[string]bool) *Node {
-	if n.Op == OpRole {
-		return &Node{Op: OpConst, Const: Bool(roles[n.Fn]), Type: n.Type}
+func WithRoles(n *cond.Node, roles map[string]bool) *cond.Node {
+	if n.Op == cond.OpRole {
+		return &cond.Node{Op: cond.OpConst, Const: cond.Bool(roles[n.Fn]), Type: n.Type}
 	}
 	if len(n.Args) == 0 {
 		return n
 	}
 	out := *n
-	out.Args = make([]*Node, len(n.Args))
+	out.Args = make([]*cond.Node, len(n.Args))
 	for i, a := range n.Args {
-		out.Args[i] = a.WithRoles(roles)
+		out.Args[i] = WithRoles(a, roles)
 	}
 	return &out
 }
@@ -83,22 +85,22 @@ type term struct {
 
 type pathSet struct {
 	set
-	kind  Kind
+	kind  cond.Kind
 	loose bool // not on its own: other names may speak of the same value
 }
 
-// terms is a disjunction; nil means that there were too many to tell.
-type terms struct {
+// termList is a disjunction; nil means that there were too many to tell.
+type termList struct {
 	all  []term
 	many bool
 }
 
 var (
-	anyTerm = terms{all: []term{{}}}
-	noTerm  = terms{}
+	anyTerm = termList{all: []term{{}}}
+	noTerm  = termList{}
 )
 
-func satisfiable(t terms) Answer {
+func satisfiable(t termList) Answer {
 	if t.many {
 		return Maybe
 	}
@@ -125,27 +127,27 @@ func (t term) surely() bool {
 	return true
 }
 
-func either(a, b terms) terms {
+func either(a, b termList) termList {
 	if a.many || b.many || len(a.all)+len(b.all) > maxTerms {
-		return terms{many: true}
+		return termList{many: true}
 	}
-	return terms{all: append(slices.Clip(a.all), b.all...)}
+	return termList{all: append(slices.Clip(a.all), b.all...)}
 }
 
 // both gives the terms that meet one of each; those that contradict themselves are dropped.
-func both(a, b terms) terms {
+func both(a, b termList) termList {
 	if !a.many && len(a.all) == 0 || !b.many && len(b.all) == 0 {
 		return noTerm
 	}
 	if a.many || b.many {
-		return terms{many: true}
+		return termList{many: true}
 	}
-	var out terms
+	var out termList
 	for _, x := range a.all {
 		for _, y := range b.all {
 			if m, ok := x.and(y); ok {
 				if len(out.all) == maxTerms {
-					return terms{many: true}
+					return termList{many: true}
 				}
 				out.all = append(out.all, m)
 			}
@@ -182,40 +184,40 @@ func (t term) and(u term) (term, bool) {
 }
 
 // terms gives the ways in which a part can be what is wanted.
-func (n *Node) terms(w want) terms {
+func terms(n *cond.Node, w want) termList {
 	switch n.Op {
-	case OpNamed:
-		return n.Args[0].terms(w)
-	case OpNot:
-		return n.Args[0].terms(turned[w])
-	case OpAnd, OpOr:
+	case cond.OpNamed:
+		return terms(n.Args[0], w)
+	case cond.OpNot:
+		return terms(n.Args[0], turned[w])
+	case cond.OpAnd, cond.OpOr:
 		// All parts for a true "and" and for an "or" that is not true; any part for the rest.
-		all := (n.Op == OpAnd) == (w == wantTrue || w == wantNotFalse)
+		all := (n.Op == cond.OpAnd) == (w == wantTrue || w == wantNotFalse)
 		out := noTerm
 		if all {
 			out = anyTerm
 		}
 		for _, a := range n.Args {
 			if all {
-				out = both(out, a.terms(w))
+				out = both(out, terms(a, w))
 			} else {
-				out = either(out, a.terms(w))
+				out = either(out, terms(a, w))
 			}
 		}
 		return out
-	case OpIf:
+	case cond.OpIf:
 		c, a, b := n.Args[0], n.Args[1], n.Args[2]
 		if w == wantTrue || w == wantFalse {
-			return either(both(c.terms(wantTrue), a.terms(w)), both(c.terms(wantFalse), b.terms(w)))
+			return either(both(terms(c, wantTrue), terms(a, w)), both(terms(c, wantFalse), terms(b, w)))
 		}
-		return both(either(c.terms(wantNotTrue), a.terms(w)), either(c.terms(wantNotFalse), b.terms(w)))
-	case OpConst:
+		return both(either(terms(c, wantNotTrue), terms(a, w)), either(terms(c, wantNotFalse), terms(b, w)))
+	case cond.OpConst:
 		if !n.Const.Known() {
 			return chosen(w == wantNotTrue || w == wantNotFalse)
 		}
 		return chosen(n.Const.True() == (w == wantTrue || w == wantNotFalse))
 	}
-	if key, values, nullable, ok := n.asSet(); ok {
+	if key, values, nullable, ok := asSet(n); ok {
 		values.empty = values.empty && nullable
 		if w == wantFalse || w == wantNotTrue {
 			values.set = values.without(nullable)
@@ -223,12 +225,12 @@ func (n *Node) terms(w want) terms {
 		if values.nothing() {
 			return noTerm
 		}
-		return terms{all: []term{{sets: map[string]pathSet{key: values}}}}
+		return termList{all: []term{{sets: map[string]pathSet{key: values}}}}
 	}
-	return terms{all: []term{{parts: map[string]want{n.canon(): w}}}}
+	return termList{all: []term{{parts: map[string]want{canon(n): w}}}}
 }
 
-func chosen(yes bool) terms {
+func chosen(yes bool) termList {
 	if yes {
 		return anyTerm
 	}
