@@ -8,7 +8,6 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
-	"ambergate/core/words"
 	"ambergate/store"
 )
 
@@ -136,13 +135,4 @@ func (s *Server) SignOutEverywhere(c *gin.Context) {
 	s.sessions.forgetAccount(account.ID)
 	s.setCookie(c, "", -1)
 	c.Status(http.StatusNoContent)
-}
-
-// GetMyRights tells users what they may do in an application, in words.
-func (s *Server) GetMyRights(c *gin.Context, slug string) {
-	inUse(s, c, slug, func(v *visit, _ nothing) (api.MyRights, error) {
-		out := api.MyRights{Roles: v.roleNames(), Start: orNil(v.homeTitle())}
-		out.Tables, out.Screens = words.MayDo(v.app, v.user)
-		return out, nil
-	})
 }

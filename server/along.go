@@ -14,7 +14,7 @@ import (
 )
 
 // GoAlong goes back, forward or home, or to a place that the browser's own history names.
-func (s *Server) GoAlong(c *gin.Context, slug string) {
+func (s *usersSide) GoAlong(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.GoRequest) (*api.Shown, error) { return v.goAlong(c, req) })
 }
 

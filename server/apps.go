@@ -285,3 +285,12 @@ func (a *apps) keepOwnRecord(key, record string) {
 }
 
 func textValue(s string) cond.Value { return cond.String(s) }
+
+// localNow gives the moment in the project's zone.
+func (s *base) localNow(app *plan.App) time.Time {
+	zone, err := time.LoadLocation(app.Project.Settings.Zone)
+	if err != nil {
+		zone = time.UTC
+	}
+	return s.Now().In(zone)
+}

@@ -13,7 +13,7 @@ import (
 )
 
 // Arrange narrows, orders and searches the list of a place: a place of its own on the trail.
-func (s *Server) Arrange(c *gin.Context, slug string) {
+func (s *usersSide) Arrange(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.ArrangeRequest) (*api.Shown, error) { return v.arrange(c, req) })
 }
 

@@ -23,7 +23,7 @@ type building struct {
 	draft   *draft
 }
 
-func (s *Server) building(c *gin.Context, slug string) (*building, error) {
+func (s *buildersSide) building(c *gin.Context, slug string) (*building, error) {
 	account, err := s.sessions.who(c, "")
 	if err != nil {
 		return nil, err
@@ -42,9 +42,23 @@ func (s *Server) building(c *gin.Context, slug string) (*building, error) {
 	return &building{project: id, account: account, draft: d}, nil
 }
 
+// inBuild answers a call of the builder's side.
+func inBuild[Req, Resp any](s *buildersSide, c *gin.Context, slug string, run func(b *building, req Req) (Resp, error)) {
+	var req Req
+	if !readBody(c, &req) {
+		return
+	}
+	b, err := s.building(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	answer(c, func() (Resp, error) { return run(b, req) })
+}
+
 // GetDraft gives the project as it is being built; to who has an older draft only the entities that
 // have changed since. Which are gone shows in the versions, which are those of all.
-func (s *Server) GetDraft(c *gin.Context, slug string, params api.GetDraftParams) {
+func (s *buildersSide) GetDraft(c *gin.Context, slug string, params api.GetDraftParams) {
 	since := int64(-1)
 	if params.Since != nil {
 		since = *params.Since
@@ -52,7 +66,7 @@ func (s *Server) GetDraft(c *gin.Context, slug string, params api.GetDraftParams
 	inBuild(s, c, slug, func(b *building, _ nothing) (api.Draft, error) { return s.draftOf(c, b, slug, since) })
 }
 
-func (s *Server) draftOf(ctx context.Context, b *building, slug string, since int64) (api.Draft, error) {
+func (s *buildersSide) draftOf(ctx context.Context, b *building, slug string, since int64) (api.Draft, error) {
 	people, err := s.Store.Accounts(ctx, b.project)
 	if err != nil {
 		return api.Draft{}, err
@@ -85,7 +99,7 @@ func (s *Server) draftOf(ctx context.Context, b *building, slug string, since in
 }
 
 // Edit makes an edit.
-func (s *Server) Edit(c *gin.Context, slug string) {
+func (s *buildersSide) Edit(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.EditRequest) (api.Edited, error) {
 		if len(req.Patch) == 0 || len(req.Patch) > 500 {
 			return api.Edited{}, &ask.Refusal{Code: "bad-patch", What: "An edit has 1 to 500 operations.", Then: "Split it."}
@@ -97,21 +111,21 @@ func (s *Server) Edit(c *gin.Context, slug string) {
 }
 
 // Undo takes back the newest own edit.
-func (s *Server) Undo(c *gin.Context, slug string) {
+func (s *buildersSide) Undo(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, _ nothing) (api.Edited, error) {
 		return s.edited(b, func() (store.Applied, error) { return s.Store.Undo(c, b.project, b.account.ID) })
 	})
 }
 
 // Redo makes it again.
-func (s *Server) Redo(c *gin.Context, slug string) {
+func (s *buildersSide) Redo(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, _ nothing) (api.Edited, error) {
 		return s.edited(b, func() (store.Applied, error) { return s.Store.Redo(c, b.project, b.account.ID) })
 	})
 }
 
 // edited makes an edit and tells the other builders.
-func (s *Server) edited(b *building, make func() (store.Applied, error)) (api.Edited, error) {
+func (s *buildersSide) edited(b *building, make func() (store.Applied, error)) (api.Edited, error) {
 	done, err := make()
 	if err != nil {
 		return api.Edited{}, err
@@ -123,7 +137,7 @@ func (s *Server) edited(b *building, make func() (store.Applied, error)) (api.Ed
 }
 
 // PutIntoUse makes a release of the draft.
-func (s *Server) PutIntoUse(c *gin.Context, slug string) {
+func (s *buildersSide) PutIntoUse(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, _ nothing) (api.Released, error) {
 		number, err := s.Store.PutIntoUse(c, b.project, b.account.ID)
 		if err != nil {
@@ -136,7 +150,7 @@ func (s *Server) PutIntoUse(c *gin.Context, slug string) {
 }
 
 // Propose lists how an input of a target can get its value.
-func (s *Server) Propose(c *gin.Context, slug string) {
+func (s *buildersSide) Propose(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.ProposalRequest) ([]build.Proposal, error) {
 		way, ok := b.draft.app.WayAt(req.Screen, req.Element, value(req.Trigger))
 		if !ok {
@@ -150,7 +164,7 @@ func (s *Server) Propose(c *gin.Context, slug string) {
 }
 
 // GetRecords gives records to walk on, as the walked user may see them.
-func (s *Server) GetRecords(c *gin.Context, slug, table string, params api.GetRecordsParams) {
+func (s *buildersSide) GetRecords(c *gin.Context, slug, table string, params api.GetRecordsParams) {
 	inBuild(s, c, slug, func(b *building, _ nothing) ([]api.Title, error) {
 		user, err := s.walked(c, b, params.As)
 		if err != nil {

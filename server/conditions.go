@@ -40,7 +40,7 @@ func (b *building) spot(screen, element, table, use *string) (spot, error) {
 }
 
 // ReadCondition reads a condition, or a text with expressions, as rows or text.
-func (s *Server) ReadCondition(c *gin.Context, slug string) {
+func (s *buildersSide) ReadCondition(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.ConditionRequest) (api.ConditionRead, error) {
 		at, err := b.spot(req.Screen, req.Element, req.Table, req.Use)
 		if err != nil {
@@ -82,7 +82,7 @@ func readCondition(app *plan.App, at spot, req api.ConditionRequest) api.Conditi
 }
 
 // GetNames lists what a condition may compare.
-func (s *Server) GetNames(c *gin.Context, slug string, params api.GetNamesParams) {
+func (s *buildersSide) GetNames(c *gin.Context, slug string, params api.GetNamesParams) {
 	inBuild(s, c, slug, func(b *building, _ nothing) ([]build.NameInfo, error) {
 		use := orNil("")
 		if value(params.Screen) == "" {
@@ -97,7 +97,7 @@ func (s *Server) GetNames(c *gin.Context, slug string, params api.GetNamesParams
 }
 
 // CompleteText offers what could stand at a place of a condition's text.
-func (s *Server) CompleteText(c *gin.Context, slug string) {
+func (s *buildersSide) CompleteText(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.CompletionRequest) (compile.Completion, error) {
 		at, err := b.spot(req.Screen, req.Element, req.Table, req.Use)
 		if err != nil {
@@ -111,7 +111,7 @@ func (s *Server) CompleteText(c *gin.Context, slug string) {
 const valuesShown = 30
 
 // GetValues gives the different values of a field, as far as the walked user may view them.
-func (s *Server) GetValues(c *gin.Context, slug, table, field string, params api.GetValuesParams) {
+func (s *buildersSide) GetValues(c *gin.Context, slug, table, field string, params api.GetValuesParams) {
 	inBuild(s, c, slug, func(b *building, _ nothing) ([]string, error) {
 		user, err := s.walked(c, b, params.As)
 		if err != nil {

@@ -24,7 +24,7 @@ const csvFlush = 500
 
 // GetCsv sends a whole list as the user sees it, from one state of the database. Once it has begun
 // an error breaks the connection, so that nobody takes a part for the whole.
-func (s *Server) GetCsv(c *gin.Context, slug string, params api.GetCsvParams) {
+func (s *usersSide) GetCsv(c *gin.Context, slug string, params api.GetCsvParams) {
 	v, o, err := s.opened(c, slug, params.Trail, params.N, value(params.Depth))
 	if err != nil {
 		fail(c, err)
@@ -77,7 +77,7 @@ func (v *visit) writeCSV(c *gin.Context, o *use.Opening, from *records.Reader, i
 }
 
 // listSource gives the source of a list's table.
-func (s *Server) listSource(app *plan.App, screen, element string) (*records.Source, error) {
+func (s *usersSide) listSource(app *plan.App, screen, element string) (*records.Source, error) {
 	if isList(app, screen, element) {
 		list := project.ListOf(app.Project.Screens[screen].Elements[element])
 		return s.sourceOf(app.Project, list.Table)

@@ -28,7 +28,7 @@ func workOf(app *plan.App, p place.Place) string {
 }
 
 // KeepDraft keeps what was typed on a form and not saved.
-func (s *Server) KeepDraft(c *gin.Context, slug string) {
+func (s *usersSide) KeepDraft(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.DraftRequest) (api.DraftKept, error) { return v.keepDraft(c, req) })
 }
 
@@ -68,7 +68,7 @@ func (v *visit) keepDraft(ctx context.Context, req api.DraftRequest) (api.DraftK
 }
 
 // TakeDraft goes on here with what another tab of the same person kept.
-func (s *Server) TakeDraft(c *gin.Context, slug string) {
+func (s *usersSide) TakeDraft(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.TakeRequest) (*api.Shown, error) {
 		at, err := v.at(c, req.Trail, req.N)
 		if err != nil {
@@ -83,7 +83,7 @@ func (s *Server) TakeDraft(c *gin.Context, slug string) {
 }
 
 // ForgetDraft drops what was typed: one starts from what is saved.
-func (s *Server) ForgetDraft(c *gin.Context, slug string) {
+func (s *usersSide) ForgetDraft(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.TakeRequest) (*api.Shown, error) {
 		at, err := v.at(c, req.Trail, req.N)
 		if err != nil {

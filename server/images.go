@@ -11,7 +11,7 @@ import (
 
 // GetImage gives the picture that a field of a place shows. Its address names its digest, so a
 // browser may keep it; it can do nothing but be looked at.
-func (s *Server) GetImage(c *gin.Context, slug string, params api.GetImageParams) {
+func (s *usersSide) GetImage(c *gin.Context, slug string, params api.GetImageParams) {
 	v, o, err := s.opened(c, slug, params.Trail, params.N, value(params.Depth))
 	if err != nil {
 		fail(c, err)

@@ -81,7 +81,7 @@ func (v *visit) arriveIn(ctx context.Context, req api.OpenRequest, to *place.Pla
 
 // AddParent opens, in a dialog, the form that a missing record of a field is added with. What is
 // saved there is given to the field.
-func (s *Server) AddParent(c *gin.Context, slug string) {
+func (s *usersSide) AddParent(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.AddParentRequest) (*api.Shown, error) {
 		at, err := v.at(c, req.Trail, req.N)
 		if err != nil {

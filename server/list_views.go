@@ -18,7 +18,7 @@ import (
 )
 
 // GetListViews gives how the user likes a list: widths under the empty name, saved views under theirs.
-func (s *Server) GetListViews(c *gin.Context, slug, screen, element string) {
+func (s *usersSide) GetListViews(c *gin.Context, slug, screen, element string) {
 	inUse(s, c, slug, func(v *visit, _ nothing) ([]api.ListChoice, error) {
 		kept, err := s.Store.ListViews(c, v.account.ID, v.project, screen, element)
 		if err != nil {
@@ -38,7 +38,7 @@ func (s *Server) GetListViews(c *gin.Context, slug, screen, element string) {
 }
 
 // KeepListView keeps a view, in the stead of one of the same name.
-func (s *Server) KeepListView(c *gin.Context, slug, screen, element string) {
+func (s *usersSide) KeepListView(c *gin.Context, slug, screen, element string) {
 	s.onListView(c, slug, screen, element, func(v *visit) error {
 		var req api.ListChoice
 		if !read(c, &req) {
@@ -61,7 +61,7 @@ func (s *Server) KeepListView(c *gin.Context, slug, screen, element string) {
 }
 
 // DropListView forgets a saved view.
-func (s *Server) DropListView(c *gin.Context, slug, screen, element string, params api.DropListViewParams) {
+func (s *usersSide) DropListView(c *gin.Context, slug, screen, element string, params api.DropListViewParams) {
 	s.onListView(c, slug, screen, element, func(v *visit) error {
 		return s.Store.DropListView(c, store.ListView{Account: v.account.ID, Project: v.project, Screen: screen, Element: element, Name: value(params.Name)})
 	})
@@ -70,7 +70,7 @@ func (s *Server) DropListView(c *gin.Context, slug, screen, element string, para
 // errAnswered means that the answer was given already.
 var errAnswered = errors.New("answered")
 
-func (s *Server) onListView(c *gin.Context, slug, screen, element string, run func(v *visit) error) {
+func (s *usersSide) onListView(c *gin.Context, slug, screen, element string, run func(v *visit) error) {
 	v, err := s.visit(c, slug)
 	if err == nil && !isList(v.app, screen, element) {
 		err = &ask.Refusal{Code: "no-element", What: "This list is not on the screen any more.", Then: "Load the screen again."}

@@ -20,7 +20,7 @@ const (
 )
 
 // KeepLook keeps how the lists of a place were left, and gives what depends on their chosen rows.
-func (s *Server) KeepLook(c *gin.Context, slug string) {
+func (s *usersSide) KeepLook(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.LookRequest) (api.Looked, error) { return v.look(c, req) })
 }
 
@@ -66,7 +66,7 @@ func (v *visit) look(ctx context.Context, req api.LookRequest) (api.Looked, erro
 }
 
 // GetPosition counts where the record of a place stands in the list come from.
-func (s *Server) GetPosition(c *gin.Context, slug string) {
+func (s *usersSide) GetPosition(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.Pointer) (*use.Position, error) {
 		o, err := v.openAt(c, req.Trail, req.N, value(req.Depth))
 		if err != nil {
@@ -77,7 +77,7 @@ func (s *Server) GetPosition(c *gin.Context, slug string) {
 }
 
 // ForkTrail lets a duplicated tab go its own way from where it stands.
-func (s *Server) ForkTrail(c *gin.Context, slug string) {
+func (s *usersSide) ForkTrail(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.Pointer) (*api.Shown, error) {
 		id := newID()
 		if err := s.Store.Fork(c, id, req.Trail, v.account.ID, v.project); err != nil {
@@ -92,7 +92,7 @@ func (s *Server) ForkTrail(c *gin.Context, slug string) {
 }
 
 // GetPlaces tells the places of a trail in words, for going to one of them.
-func (s *Server) GetPlaces(c *gin.Context, slug string, params api.GetPlacesParams) {
+func (s *usersSide) GetPlaces(c *gin.Context, slug string, params api.GetPlacesParams) {
 	inUse(s, c, slug, func(v *visit, _ nothing) ([]api.RecentPlace, error) {
 		known, err := s.Store.TrailOf(c, params.Trail, v.account.ID, v.project)
 		if err != nil {

@@ -13,7 +13,7 @@ import (
 
 // missing finds what a project names and its databases do not have. A database that is away is no
 // finding: nothing is known of it then.
-func (s *Server) missing(ctx context.Context, p *project.Project) []check.Finding {
+func (s *buildersSide) missing(ctx context.Context, p *project.Project) []check.Finding {
 	var out []check.Finding
 	for _, id := range slices.Sorted(maps.Keys(p.Sources)) {
 		db := s.Records[p.Sources[id].Connection]

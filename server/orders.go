@@ -16,7 +16,7 @@ import (
 
 // GetOrders tells a builder which orders a table is read in, and which index of the database
 // serves each, or would.
-func (s *Server) GetOrders(c *gin.Context, slug, table string) {
+func (s *buildersSide) GetOrders(c *gin.Context, slug, table string) {
 	inBuild(s, c, slug, func(b *building, _ nothing) (api.TableOrders, error) {
 		p := b.draft.app.Project
 		t := p.Tables[table]
@@ -27,7 +27,7 @@ func (s *Server) GetOrders(c *gin.Context, slug, table string) {
 	})
 }
 
-func (s *Server) ordersOf(ctx context.Context, app *plan.App, t *project.Table) (api.TableOrders, error) {
+func (s *buildersSide) ordersOf(ctx context.Context, app *plan.App, t *project.Table) (api.TableOrders, error) {
 	db, err := s.sourceOf(app.Project, t.ID)
 	if err != nil {
 		return api.TableOrders{}, err

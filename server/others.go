@@ -13,7 +13,7 @@ import (
 )
 
 // others finds other projects as they are released, for ways that lead there.
-func (s *Server) others(ctx context.Context) func(slug string) *plan.App {
+func (s *base) others(ctx context.Context) func(slug string) *plan.App {
 	return func(slug string) *plan.App {
 		id, err := s.apps.id(ctx, slug)
 		if err != nil {
@@ -28,7 +28,7 @@ func (s *Server) others(ctx context.Context) func(slug string) *plan.App {
 }
 
 // GetOffers lists the screens that other projects offer, as they are released.
-func (s *Server) GetOffers(c *gin.Context, slug string) {
+func (s *buildersSide) GetOffers(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, _ nothing) ([]api.OfferedScreen, error) {
 		out := []api.OfferedScreen{}
 		projects, err := s.Store.Projects(c)

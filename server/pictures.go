@@ -17,7 +17,7 @@ import (
 const maxProjectPicture = 2_000_000
 
 // AddPicture keeps a picture for a project; the document names it by the digest that is answered.
-func (s *Server) AddPicture(c *gin.Context, slug string) {
+func (s *buildersSide) AddPicture(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(_ *building, req api.AddPicture) (api.PictureKept, error) {
 		_, body, _ := strings.Cut(req.Data, ",")
 		data, err := base64.StdEncoding.DecodeString(body)

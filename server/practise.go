@@ -65,7 +65,7 @@ func (j *journals) add(id, account string, p practised) string {
 }
 
 // Practise presses without keeping anything: record changes are rolled back, tag writes only told.
-func (s *Server) Practise(c *gin.Context, slug string) {
+func (s *buildersSide) Practise(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.PractiseRequest) (api.Practised, error) {
 		user, err := s.walked(c, b, req.As)
 		if err != nil {
@@ -75,7 +75,7 @@ func (s *Server) Practise(c *gin.Context, slug string) {
 	})
 }
 
-func (s *Server) practise(ctx context.Context, b *building, user *ask.User, req api.PractiseRequest) (api.Practised, error) {
+func (s *buildersSide) practise(ctx context.Context, b *building, user *ask.User, req api.PractiseRequest) (api.Practised, error) {
 	before := s.journals.of(value(req.Journal), b.account.ID)
 	if len(before) >= maxPractised {
 		return api.Practised{}, &ask.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."}
@@ -106,9 +106,9 @@ func (s *Server) practise(ctx context.Context, b *building, user *ask.User, req 
 	return answer, nil
 }
 
-func (s *Server) practisePress(ctx context.Context, b *building, done practised, p *records.Press) (press.Outcome, error) {
+func (s *buildersSide) practisePress(ctx context.Context, b *building, done practised, p *records.Press) (press.Outcome, error) {
 	app := b.draft.app
-	o, err := use.Open(ctx, app, done.user, done.place, use.Sources{Records: p, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(ctx), Bare: true, Lock: true})
+	o, err := use.Open(ctx, app, done.user, done.place, use.Sources{Records: p, Tags: tags{server: s.base, project: app.Project}, Now: s.localNow(app), Others: s.others(ctx), Bare: true, Lock: true})
 	if err != nil {
 		return press.Outcome{}, err
 	}
@@ -116,7 +116,7 @@ func (s *Server) practisePress(ctx context.Context, b *building, done practised,
 }
 
 // replayed does the presses of a journal, then what is asked, and rolls everything back.
-func (s *Server) replayed(ctx context.Context, b *building, before []practised, screen string, then func(*records.Press) error) error {
+func (s *buildersSide) replayed(ctx context.Context, b *building, before []practised, screen string, then func(*records.Press) error) error {
 	source, err := s.writes(b.draft.app, screen)
 	if err != nil {
 		return err

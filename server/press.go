@@ -28,7 +28,7 @@ import (
 
 // Press does what core/nav decides on a press: record changes exactly once, tag writes at most
 // once, the trail repaired by press id.
-func (s *Server) Press(c *gin.Context, slug string) {
+func (s *usersSide) Press(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.PressRequest) (*api.PressResult, error) {
 		if len(req.Press) < 8 || len(req.Press) > 64 {
 			return nil, &ask.Refusal{Code: "bad-request", What: "A press needs an id of 8 to 64 characters."}
@@ -103,13 +103,6 @@ func (v *visit) drawnIn(ctx context.Context, release int, place place.Place) (*p
 		return nil, err
 	}
 	return v.server.apps.release(ctx, v.project, release)
-}
-
-func pressOf(req api.PressRequest) press.Press {
-	return press.Press{
-		Element: req.Element, Trigger: value(req.Trigger), Rows: value(req.Rows), Row: value(req.Row), Point: value(req.Point), Values: value(req.Values), Base: value(req.Base), Version: value(req.Version),
-		Confirmed: value(req.Confirmed), Unsaved: value(req.Unsaved), Keep: value(req.Keep), Result: value(req.Result), Picked: value(req.Picked),
-	}
 }
 
 func (v *visit) pressReading(ctx context.Context, req api.PressRequest, app *plan.App, place place.Place) (press.Outcome, error) {
@@ -200,7 +193,7 @@ func (v *visit) pressWriting(ctx context.Context, req api.PressRequest, app *pla
 }
 
 // doneBefore gives what a press came to that was done already, whatever became of the screen since.
-func (s *Server) doneBefore(ctx context.Context, req api.PressRequest, user string) (out press.Outcome, done bool, err error) {
+func (s *usersSide) doneBefore(ctx context.Context, req api.PressRequest, user string) (out press.Outcome, done bool, err error) {
 	for _, name := range slices.Sorted(maps.Keys(s.Records)) {
 		text, err := s.Records[name].Outcome(ctx, records.Stored{ID: req.Press, User: user, Content: digest(req)})
 		if err != nil || text != nil {
@@ -273,14 +266,6 @@ func (v *visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 	}
 	fault.At(fault.PressAnswering)
 	return result, err
-}
-
-// actsOf gives what the browser is to do itself; nil when nothing.
-func actsOf(out press.Outcome) *[]press.Act {
-	if len(out.Does) == 0 {
-		return nil
-	}
-	return &out.Does
 }
 
 // given gives what a dialog came to, for the field of the screen below that asked for it.

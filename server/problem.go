@@ -125,3 +125,8 @@ func read[T any](c *gin.Context, into *T) bool {
 	}
 	return true
 }
+
+func isRefusal(err error) bool {
+	var r *ask.Refusal
+	return errors.As(err, &r)
+}

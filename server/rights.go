@@ -13,12 +13,12 @@ import (
 )
 
 // GetRights gives who may do what in the project that is being built, at one look.
-func (s *Server) GetRights(c *gin.Context, slug string) {
+func (s *buildersSide) GetRights(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, _ nothing) (build.RightsTable, error) { return build.Rights(b.draft.app), nil })
 }
 
 // ExplainWay says why a way is open or shut for the walked user, where it would lead, and what would have to change.
-func (s *Server) ExplainWay(c *gin.Context, slug string) {
+func (s *buildersSide) ExplainWay(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.WhyRequest) (out *build.Explanation, err error) {
 		user, err := s.walked(c, b, req.As)
 		if err != nil {
@@ -27,7 +27,7 @@ func (s *Server) ExplainWay(c *gin.Context, slug string) {
 		app := b.draft.app
 		at := build.Aim{Element: req.Element, Trigger: req.Trigger, Row: value(req.Row), Point: value(req.Point)}
 		explain := func(from ask.Records) error {
-			out, err = build.Why(c, app, user, req.Place, at, use.Sources{Records: from, Tags: tags{server: s, project: app.Project}, Now: s.localNow(app), Others: s.others(c)})
+			out, err = build.Why(c, app, user, req.Place, at, use.Sources{Records: from, Tags: tags{server: s.base, project: app.Project}, Now: s.localNow(app), Others: s.others(c)})
 			return err
 		}
 		journal := s.journals.of(value(req.Journal), b.account.ID)
@@ -41,7 +41,7 @@ func (s *Server) ExplainWay(c *gin.Context, slug string) {
 }
 
 // SetRoles gives a person just these roles of the project. It holds at once, for running sessions too.
-func (s *Server) SetRoles(c *gin.Context, slug, person string) {
+func (s *buildersSide) SetRoles(c *gin.Context, slug, person string) {
 	var req api.RolesChange
 	if !read(c, &req) {
 		return

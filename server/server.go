@@ -32,16 +32,49 @@ type Config struct {
 	Log      *slog.Logger
 }
 
-// Server answers requests.
-type Server struct {
+// base is what both sides stand on: the compiled projects, who asks, and what is read from where.
+type base struct {
 	Config
 	apps     *apps
 	sessions *sessions
-	pending  *pending
-	asks     askKey
-	journals *journals
 	edits    *watchers
-	handler  http.Handler
+}
+
+func newBase(c Config) *base {
+	if c.Now == nil {
+		c.Now = time.Now
+	}
+	b := &base{Config: c, edits: newWatchers()}
+	b.apps = newApps(c.Store)
+	b.sessions = newSessions(b)
+	return b
+}
+
+// usersSide answers what the users' side calls.
+type usersSide struct {
+	*base
+	pending *pending
+	asks    askKey
+}
+
+func newUsersSide(b *base) *usersSide {
+	return &usersSide{base: b, pending: newPending(), asks: newAskKey()}
+}
+
+// buildersSide answers what the builder's side calls.
+type buildersSide struct {
+	*base
+	journals *journals
+}
+
+func newBuildersSide(b *base) *buildersSide { return &buildersSide{base: b, journals: newJournals()} }
+
+// Server answers requests.
+type Server struct {
+	*base
+	*usersSide
+	*buildersSide
+	handler http.Handler
 }
 
 // maxBody is how large a request may be.
@@ -49,12 +82,8 @@ const maxBody = 1 << 20
 
 // New prepares a server.
 func New(c Config) (*Server, error) {
-	if c.Now == nil {
-		c.Now = time.Now
-	}
-	s := &Server{Config: c, pending: newPending(), asks: newAskKey(), journals: newJournals(), edits: newWatchers()}
-	s.apps = newApps(c.Store)
-	s.sessions = newSessions(s)
+	b := newBase(c)
+	s := &Server{base: b, usersSide: newUsersSide(b), buildersSide: newBuildersSide(b)}
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
@@ -157,23 +186,4 @@ func (s *Server) GetStatus(c *gin.Context) {
 		status.Sources[name] = p.Good()
 	}
 	c.JSON(http.StatusOK, status)
-}
-
-func ptr[T any](v T) *T { return &v }
-
-// orNil gives nil for a zero value: what is optional in the API is left out.
-func orNil[T comparable](v T) *T {
-	var zero T
-	if v == zero {
-		return nil
-	}
-	return &v
-}
-
-func value[T any](p *T) T {
-	var zero T
-	if p == nil {
-		return zero
-	}
-	return *p
 }

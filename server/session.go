@@ -21,7 +21,7 @@ const keptFor = time.Second
 
 // sessions knows who asks, from the cookie.
 type sessions struct {
-	server *Server
+	server *base
 	mu     sync.Mutex
 	kept   map[string]keptAccount // by token and project
 }
@@ -31,7 +31,7 @@ type keptAccount struct {
 	until   time.Time
 }
 
-func newSessions(s *Server) *sessions { return &sessions{server: s, kept: map[string]keptAccount{}} }
+func newSessions(s *base) *sessions { return &sessions{server: s, kept: map[string]keptAccount{}} }
 
 // who gives the account of a request, with its roles in a project ("" for none).
 func (s *sessions) who(c *gin.Context, projectID string) (store.Account, error) {
@@ -88,7 +88,7 @@ func (s *sessions) forgetWhere(gone func(key string, kept keptAccount) bool) {
 }
 
 // user makes the user that nav judges from an account: with roles, and the record that is theirs.
-func (s *Server) user(ctx context.Context, a store.Account, app *plan.App) (*ask.User, error) {
+func (s *base) user(ctx context.Context, a store.Account, app *plan.App) (*ask.User, error) {
 	u := &ask.User{ID: a.ID, Name: a.Name, Login: a.Login, Roles: a.Roles}
 	settings := app.Project.Settings
 	t := app.Project.Tables[settings.UserTable]

@@ -15,10 +15,10 @@ import (
 )
 
 // reader reads the tables of a project from whichever connection each belongs to.
-func (s *Server) reader(app *plan.App) ask.Records { return router{server: s, project: app.Project} }
+func (s *base) reader(app *plan.App) ask.Records { return router{server: s, project: app.Project} }
 
 type router struct {
-	server  *Server
+	server  *base
 	project *project.Project
 }
 
@@ -59,7 +59,7 @@ func (r router) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, error
 }
 
 // sourceOf gives the database of a table.
-func (s *Server) sourceOf(p *project.Project, table string) (*records.Source, error) {
+func (s *base) sourceOf(p *project.Project, table string) (*records.Source, error) {
 	if t := p.Tables[table]; t != nil {
 		if src := p.Sources[t.Source]; src != nil && s.Records[src.Connection] != nil {
 			return s.Records[src.Connection], nil
@@ -70,7 +70,7 @@ func (s *Server) sourceOf(p *project.Project, table string) (*records.Source, er
 
 // writes gives the database that the presses of a screen change: that of its record, else of its
 // main list, else the first of the project.
-func (s *Server) writes(app *plan.App, screen string) (*records.Source, error) {
+func (s *base) writes(app *plan.App, screen string) (*records.Source, error) {
 	for _, table := range app.TablesOf(screen) {
 		if src, err := s.sourceOf(app.Project, table); err == nil {
 			return src, nil
@@ -86,7 +86,7 @@ func (s *Server) writes(app *plan.App, screen string) (*records.Source, error) {
 
 // tags reads the live values of a project from whichever plant each belongs to.
 type tags struct {
-	server  *Server
+	server  *base
 	project *project.Project
 }
 

@@ -2,8 +2,6 @@ package server
 
 import (
 	"context"
-	"crypto/rand"
-	"encoding/hex"
 	"errors"
 	"strings"
 	"time"
@@ -22,7 +20,7 @@ import (
 
 // visit is one request of a user in a released project.
 type visit struct {
-	server  *Server
+	server  *usersSide
 	project string
 	app     *plan.App
 	release int
@@ -33,7 +31,7 @@ type visit struct {
 }
 
 // visit finds out who asks, in which project, in which release. Order: session, project, release.
-func (s *Server) visit(c *gin.Context, slug string) (*visit, error) {
+func (s *usersSide) visit(c *gin.Context, slug string) (*visit, error) {
 	if _, err := s.sessions.who(c, ""); err != nil {
 		return nil, err
 	}
@@ -63,16 +61,7 @@ func (v *visit) sources() use.Sources {
 	return use.Sources{Records: v.server.reader(v.app), Tags: v.tags(), Now: v.server.localNow(v.app), Others: v.others, Vars: v.vars}
 }
 
-func (v *visit) tags() tags { return tags{server: v.server, project: v.app.Project} }
-
-// localNow gives the moment in the project's zone.
-func (s *Server) localNow(app *plan.App) time.Time {
-	zone, err := time.LoadLocation(app.Project.Settings.Zone)
-	if err != nil {
-		zone = time.UTC
-	}
-	return s.Now().In(zone)
-}
+func (v *visit) tags() tags { return tags{server: v.server.base, project: v.app.Project} }
 
 // open judges and fetches a place, with first values of what is live on it.
 func (v *visit) open(ctx context.Context, place place.Place) (*use.Opening, error) {
@@ -144,11 +133,6 @@ func (v *visit) shown(at *store.Standing, o *use.Opening, view *use.View) *api.S
 	}
 }
 
-func isRefusal(err error) bool {
-	var r *ask.Refusal
-	return errors.As(err, &r)
-}
-
 func (v *visit) roleNames() []string {
 	names := []string{}
 	for _, r := range project.Ordered(v.app.Project.Roles) {
@@ -166,8 +150,23 @@ func (v *visit) homeTitle() string {
 	return ""
 }
 
+// inUse answers a call of the users' side: it reads the body, finds out who asks in which
+// release, and writes the answer or the no.
+func inUse[Req, Resp any](s *usersSide, c *gin.Context, slug string, run func(v *visit, req Req) (Resp, error)) {
+	var req Req
+	if !readBody(c, &req) {
+		return
+	}
+	v, err := s.visit(c, slug)
+	if err != nil {
+		fail(c, err)
+		return
+	}
+	answer(c, func() (Resp, error) { return run(v, req) })
+}
+
 // OpenPlace opens a place by pointer, by address, or the start screen.
-func (s *Server) OpenPlace(c *gin.Context, slug string) {
+func (s *usersSide) OpenPlace(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.OpenRequest) (*api.Shown, error) { return v.openPlace(c, req) })
 }
 
@@ -244,14 +243,6 @@ func (v *visit) append(ctx context.Context, from *store.Standing, o *use.Opening
 	return shown, v.findDrafts(ctx, to, shown)
 }
 
-func newID() string {
-	b := make([]byte, 12)
-	if _, err := rand.Read(b); err != nil {
-		panic("no randomness: " + err.Error()) // the system cannot make any id then
-	}
-	return hex.EncodeToString(b)
-}
-
 // at reads the place that a request names.
 func (v *visit) at(ctx context.Context, trail string, n int) (*store.Standing, error) {
 	at, err := v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
@@ -265,7 +256,7 @@ func (v *visit) at(ctx context.Context, trail string, n int) (*store.Standing, e
 }
 
 // MoreRows gives a further page of a list.
-func (s *Server) MoreRows(c *gin.Context, slug string) {
+func (s *usersSide) MoreRows(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *visit, req api.RowsRequest) (*element.ListView, error) {
 		o, err := v.openAt(c, req.Trail, req.N, value(req.Depth))
 		if err != nil {
@@ -289,7 +280,7 @@ func (v *visit) openAt(ctx context.Context, trail string, n, depth int) (*use.Op
 }
 
 // opened opens a place for an answer that is no JSON: a file, a picture, a stream.
-func (s *Server) opened(c *gin.Context, slug, trail string, n, depth int) (*visit, *use.Opening, error) {
+func (s *usersSide) opened(c *gin.Context, slug, trail string, n, depth int) (*visit, *use.Opening, error) {
 	v, err := s.visit(c, slug)
 	if err != nil {
 		return nil, nil, err
@@ -298,31 +289,15 @@ func (s *Server) opened(c *gin.Context, slug, trail string, n, depth int) (*visi
 	return v, o, err
 }
 
-// titlesShown is how many records a picker is given at once.
-const titlesShown = 20
-
 // GetTitles gives records of a table by title, for pickers of forms.
-func (s *Server) GetTitles(c *gin.Context, slug, table string, params api.GetTitlesParams) {
+func (s *usersSide) GetTitles(c *gin.Context, slug, table string, params api.GetTitlesParams) {
 	inUse(s, c, slug, func(v *visit, _ nothing) ([]api.Title, error) {
 		return s.titles(c, v.app, v.user, use.TitleQuery{Table: table, Find: value(params.Q)})
 	})
 }
 
-func (s *Server) titles(ctx context.Context, app *plan.App, user *ask.User, ask use.TitleQuery) ([]api.Title, error) {
-	ask.Limit = titlesShown
-	rows, err := use.Titles(ctx, app, user, s.reader(app), s.localNow(app), ask)
-	if err != nil {
-		return nil, err
-	}
-	out := make([]api.Title, len(rows))
-	for i, r := range rows {
-		out[i] = api.Title{Key: r.Key, Title: r.Title}
-	}
-	return out, nil
-}
-
 // GetTrend gives the samples of a trend's lines over its minutes.
-func (s *Server) GetTrend(c *gin.Context, slug string, params api.GetTrendParams) {
+func (s *usersSide) GetTrend(c *gin.Context, slug string, params api.GetTrendParams) {
 	inUse(s, c, slug, func(v *visit, _ nothing) (api.Trend, error) {
 		o, err := v.openAt(c, params.Trail, params.N, 0)
 		if err != nil {
@@ -332,9 +307,9 @@ func (s *Server) GetTrend(c *gin.Context, slug string, params api.GetTrendParams
 	})
 }
 
-func (s *Server) trend(app *plan.App, o *use.Opening, element string) api.Trend {
+func (s *usersSide) trend(app *plan.App, o *use.Opening, element string) api.Trend {
 	out := api.Trend{}
-	t := tags{server: s, project: app.Project}
+	t := tags{server: s.base, project: app.Project}
 	for line, ref := range o.TrendRefs(element) {
 		if p := t.plant(ref.Source); p != nil {
 			out[line] = p.History(ref.Node, s.Now().Add(-time.Hour))

@@ -2,7 +2,6 @@ package server
 
 import (
 	"context"
-	"maps"
 
 	"ambergate/api"
 	"ambergate/core/place"
@@ -41,12 +40,4 @@ func (v *visit) keepVars(ctx context.Context, req api.PressRequest, at *store.St
 	}
 	*place = place.WithVars(own)
 	return v.server.Store.Change(ctx, at.Spot)
-}
-
-// merged gives one set of values with others put over it.
-func merged(vars, set map[string]string) map[string]string {
-	out := make(map[string]string, len(vars)+len(set))
-	maps.Copy(out, vars)
-	maps.Copy(out, set)
-	return out
 }

@@ -10,7 +10,7 @@ import (
 // walked is the user that a builder walks as. "role:<id>" walks as somebody with that role alone,
 // which every builder may. Walking as a real person needs a right, is logged, and shows no more
 // than the builder's own rights do.
-func (s *Server) walked(ctx context.Context, b *building, as string) (*ask.User, error) {
+func (s *buildersSide) walked(ctx context.Context, b *building, as string) (*ask.User, error) {
 	if role, ok := strings.CutPrefix(as, "role:"); ok {
 		r := b.draft.app.Project.Roles[role]
 		if r == nil {

@@ -19,7 +19,7 @@ import (
 
 // ShowAtWork shows a screen of the draft as the walked user would get it, between the ways
 // into it and the ways out of it. Practised presses of the journal are done before, and rolled back.
-func (s *Server) ShowAtWork(c *gin.Context, slug string) {
+func (s *buildersSide) ShowAtWork(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.WorkRequest) (out *api.AtWork, err error) {
 		user, err := s.walked(c, b, req.As)
 		if err != nil {
@@ -37,7 +37,7 @@ func (s *Server) ShowAtWork(c *gin.Context, slug string) {
 	})
 }
 
-func (s *Server) atWork(ctx context.Context, b *building, user *ask.User, req api.WorkRequest, from ask.Records) (*api.AtWork, error) {
+func (s *buildersSide) atWork(ctx context.Context, b *building, user *ask.User, req api.WorkRequest, from ask.Records) (*api.AtWork, error) {
 	app := b.draft.app
 	screen := app.Project.Screens[req.Screen]
 	if screen == nil {
@@ -47,7 +47,7 @@ func (s *Server) atWork(ctx context.Context, b *building, user *ask.User, req ap
 		Screen: screen.ID, Seq: b.draft.Seq, User: user.Name, Ways: build.StaticWays(app, screen.ID),
 		Entered: check.Entered(app, screen.ID), Presses: check.Presses(app, screen.ID, user.Roles),
 	}
-	t := tags{server: s, project: app.Project}
+	t := tags{server: s.base, project: app.Project}
 	src := use.Sources{Records: from, Tags: t, Now: s.localNow(app), Others: s.others(ctx), Ghosts: true}
 	out.WaysIn = build.WaysInCalled(ctx, app, user, src, screen.ID)
 	place := placeAtWork(req)
@@ -88,14 +88,14 @@ func placeAtWork(req api.WorkRequest) place.Place {
 }
 
 // MoreRowsAtWork gives a further stretch of a list on the stage, as the walked user would get it.
-func (s *Server) MoreRowsAtWork(c *gin.Context, slug string) {
+func (s *buildersSide) MoreRowsAtWork(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *building, req api.WorkRowsRequest) (out *element.ListView, err error) {
 		user, err := s.walked(c, b, req.Work.As)
 		if err != nil {
 			return nil, err
 		}
 		more := func(from ask.Records) error {
-			src := use.Sources{Records: from, Tags: tags{server: s, project: b.draft.app.Project}, Now: s.localNow(b.draft.app), Others: s.others(c), Ghosts: true}
+			src := use.Sources{Records: from, Tags: tags{server: s.base, project: b.draft.app.Project}, Now: s.localNow(b.draft.app), Others: s.others(c), Ghosts: true}
 			bare := src
 			bare.Bare = true // the other lists stand already
 			o, err := use.Open(c, b.draft.app, user, placeAtWork(req.Work), bare)
@@ -115,7 +115,7 @@ func (s *Server) MoreRowsAtWork(c *gin.Context, slug string) {
 }
 
 // fillInputs gives required records a first one to stand on, so that the stage is live at once.
-func (s *Server) fillInputs(ctx context.Context, app *plan.App, user *ask.User, screen *project.Screen, place *place.Place, from ask.Records) ([]api.NeededInput, error) {
+func (s *buildersSide) fillInputs(ctx context.Context, app *plan.App, user *ask.User, screen *project.Screen, place *place.Place, from ask.Records) ([]api.NeededInput, error) {
 	var needs []api.NeededInput
 	for _, in := range project.Ordered(screen.Inputs) {
 		if !in.Required || place.Inputs[in.ID] != "" || in.ID == screen.Record && place.Mode == "add" {
