@@ -11,6 +11,7 @@ import (
 	"github.com/gin-gonic/gin"
 
 	"ambergate/core/ask"
+	"ambergate/server/answer"
 )
 
 // clientFiles is the built client; before it was built only the page that says so.
@@ -26,11 +27,11 @@ var notBuilt []byte
 // client serves the built web client; every address that is no file gets its first page.
 func (s *Server) client(c *gin.Context) {
 	if strings.HasPrefix(c.Request.URL.Path, "/api/") {
-		fail(c, &ask.Refusal{Code: "no-such-call", What: "There is no such call.", Then: "See the API document."})
+		answer.Fail(c, &ask.Refusal{Code: "no-such-call", What: "There is no such call.", Then: "See the API document."})
 		return
 	}
 	if c.Request.Method != http.MethodGet && c.Request.Method != http.MethodHead {
-		fail(c, &ask.Refusal{Code: "no-such-call", What: "This address is only for looking.", Then: "See the API document."})
+		answer.Fail(c, &ask.Refusal{Code: "no-such-call", What: "This address is only for looking.", Then: "See the API document."})
 		return
 	}
 	name := "client/dist" + path.Clean("/"+c.Request.URL.Path)

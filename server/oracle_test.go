@@ -184,8 +184,10 @@ func (a asked) Value(p *cond.Path) cond.Value {
 	}
 	return cond.UnknownBecause("not read: " + p.Key)
 }
+
 func (a asked) HasRole(r string) bool { return a.who.roles[r] }
-func (a asked) Now() time.Time        { return time.Now().UTC() }
+
+func (a asked) Now() time.Time { return time.Now().UTC() }
 
 // allows says whether the project lets somebody do a verb with a record.
 func (r *ruledProject) allows(t testing.TB, who somebody, table, verb string, row *ask.Row) bool {

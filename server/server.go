@@ -1,106 +1,61 @@
-// Package server is HTTP: routes from the API document, sessions, event streams and the
-// client. It has no rules of its own: what may be seen and done is decided in core/nav.
 package server
 
 import (
 	"context"
 	"errors"
 	"fmt"
-	"log/slog"
 	"net/http"
 	"strings"
 	"time"
-
-	_ "ambergate/core/kinds"
 
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
 	"ambergate/core/ask"
-	"ambergate/plant"
-	"ambergate/records"
-	"ambergate/store"
+	_ "ambergate/core/kinds"
+	"ambergate/server/answer"
+	"ambergate/server/base"
+	"ambergate/server/build"
+	"ambergate/server/use"
 )
 
-// Config is what a server works with. It owns none of it: who made it closes it.
-type Config struct {
-	Store    *store.Store
-	Records  map[string]*records.Source // by name of the connection
-	Plants   map[string]*plant.Client   // by name of the connection
-	Pictures func(name string) ([]byte, error)
-	Now      func() time.Time
-	Log      *slog.Logger
-}
-
-// base is what both sides stand on: the compiled projects, who asks, and what is read from where.
-type base struct {
-	Config
-	apps     *apps
-	sessions *sessions
-	edits    *watchers
-}
-
-func newBase(c Config) *base {
-	if c.Now == nil {
-		c.Now = time.Now
-	}
-	b := &base{Config: c, edits: newWatchers()}
-	b.apps = newApps(c.Store)
-	b.sessions = newSessions(b)
-	return b
-}
-
-// usersSide answers what the users' side calls.
-type usersSide struct {
-	*base
-	pending *pending
-	asks    askKey
-}
-
-func newUsersSide(b *base) *usersSide {
-	return &usersSide{base: b, pending: newPending(), asks: newAskKey()}
-}
-
-// buildersSide answers what the builder's side calls.
-type buildersSide struct {
-	*base
-	journals *journals
-}
-
-func newBuildersSide(b *base) *buildersSide { return &buildersSide{base: b, journals: newJournals()} }
-
-// Server answers requests.
+// Server answers requests: those of the two sides, and what belongs to neither.
 type Server struct {
-	*base
-	*usersSide
-	*buildersSide
+	*base.Base
+	*users
+	*builders
 	handler http.Handler
 }
+
+type (
+	users    = use.Side
+	builders = build.Side
+)
 
 // maxBody is how large a request may be.
 const maxBody = 1 << 20
 
 // New prepares a server.
-func New(c Config) (*Server, error) {
-	b := newBase(c)
-	s := &Server{base: b, usersSide: newUsersSide(b), buildersSide: newBuildersSide(b)}
+func New(c base.Config) (*Server, error) {
+	b := base.New(c)
+	s := &Server{Base: b, users: use.New(b), builders: build.New(b)}
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
 	engine.ContextWithFallback = true // a request's end ends what is done for it
 	engine.Use(s.recoverPanics, headers, bounded)
 	engine.NoMethod(func(c *gin.Context) {
-		fail(c, &ask.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
+		answer.Fail(c, &ask.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
 	})
 	api.RegisterHandlersWithOptions(engine, s, api.GinServerOptions{ErrorHandler: func(c *gin.Context, err error, _ int) {
-		fail(c, &ask.Refusal{Code: "bad-request", What: "This call cannot be read: " + err.Error() + ".", Then: "See the API document."})
+		answer.Fail(c, &ask.Refusal{Code: "bad-request", What: "This call cannot be read: " + err.Error() + ".", Then: "See the API document."})
 	}})
 	engine.GET("/api/openapi.yaml", func(c *gin.Context) { c.Data(http.StatusOK, "application/yaml", api.Document) })
 	engine.GET("/api/pictures/:name", s.picture)
 	engine.NoRoute(s.client)
 	protection := http.NewCrossOriginProtection()
 	protection.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
-		writeProblem(w, http.StatusForbidden, api.Problem{Code: "cross-origin", What: "This call came from another site.", Then: ptr("Use the application itself.")})
+		answer.WriteProblem(w, http.StatusForbidden, api.Problem{Code: "cross-origin", What: "This call came from another site.", Then: answer.Ptr("Use the application itself.")})
 	}))
 	s.handler = protection.Handler(engine)
 	return s, nil
@@ -127,7 +82,7 @@ func (s *Server) recoverPanics(c *gin.Context) {
 				panic(r)
 			}
 			s.Log.Error("a request panicked", "path", c.Request.URL.Path, "panic", r)
-			fail(c, errors.New("the request panicked"))
+			answer.Fail(c, errors.New("the request panicked"))
 		}
 	}()
 	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, maxBody)
@@ -160,13 +115,13 @@ func headers(c *gin.Context) {
 }
 
 func (s *Server) picture(c *gin.Context) {
-	if _, err := s.sessions.who(c, ""); err != nil {
-		fail(c, err)
+	if _, err := s.Sessions.Who(c, ""); err != nil {
+		answer.Fail(c, err)
 		return
 	}
 	data, err := s.Pictures(c.Param("name"))
 	if err != nil {
-		fail(c, &ask.Refusal{Code: "no-picture", What: "There is no such picture.", Then: "Tell the person who builds this application."})
+		answer.Fail(c, &ask.Refusal{Code: "no-picture", What: "There is no such picture.", Then: "Tell the person who builds this application."})
 		return
 	}
 	c.Header("Content-Security-Policy", "sandbox; default-src 'none'; style-src 'unsafe-inline'")

@@ -18,6 +18,7 @@ import (
 	"ambergate/plant"
 	"ambergate/records"
 	"ambergate/server"
+	"ambergate/server/base"
 	"ambergate/store"
 )
 
@@ -55,7 +56,7 @@ func runServe(ctx context.Context, address, storeDSN string, sources, plants []s
 		return err
 	}
 	defer st.Close()
-	config := server.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Pictures: demo.Picture, Log: log}
+	config := base.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Pictures: demo.Picture, Log: log}
 	for _, one := range sources {
 		name, dsn, ok := strings.Cut(one, "=")
 		if !ok {

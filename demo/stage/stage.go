@@ -20,6 +20,8 @@ import (
 	"ambergate/plant/sim"
 	"ambergate/records"
 	"ambergate/server"
+	"ambergate/server/base"
+	"ambergate/server/build"
 	"ambergate/store"
 )
 
@@ -78,7 +80,7 @@ func Up(ctx context.Context, o Options) (s *Stage, err error) {
 	if err := s.startPlant(o); err != nil {
 		return nil, err
 	}
-	s.Server, err = server.New(server.Config{
+	s.Server, err = server.New(base.Config{
 		Store: s.Store, Records: map[string]*records.Source{recordsConnection: s.Records},
 		Plants: map[string]*plant.Client{plantConnection: s.Plant}, Pictures: demo.Picture, Log: o.Log,
 	})
@@ -165,7 +167,7 @@ func (s *Stage) project(ctx context.Context) error {
 		if err != nil {
 			return fmt.Errorf("read a picture of the demo: %w", err)
 		}
-		if _, err := s.Store.AddPicture(ctx, server.MediaOfPicture(data), data); err != nil {
+		if _, err := s.Store.AddPicture(ctx, build.MediaOfPicture(data), data); err != nil {
 			return err
 		}
 	}

@@ -1,0 +1,26 @@
+package answer
+
+import (
+	"net/http"
+
+	"github.com/gin-gonic/gin"
+)
+
+// Nothing is the body of a call that has none.
+type Nothing struct{}
+
+func ReadBody[Req any](c *gin.Context, into *Req) bool {
+	if _, none := any(into).(*Nothing); none {
+		return true
+	}
+	return Read(c, into)
+}
+
+func With[Resp any](c *gin.Context, run func() (Resp, error)) {
+	resp, err := run()
+	if err != nil {
+		Fail(c, err)
+		return
+	}
+	c.JSON(http.StatusOK, resp)
+}

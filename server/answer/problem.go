@@ -1,0 +1,132 @@
+package answer
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"io"
+	"log/slog"
+	"net"
+	"net/http"
+	"strings"
+
+	"github.com/gin-gonic/gin"
+	"github.com/jackc/pgx/v5/pgconn"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/project"
+	"ambergate/store"
+)
+
+// ErrSignedOut means that there is no session, or that it has ended.
+var ErrSignedOut = errors.New("not signed in")
+
+// status codes of refusals that are not plainly forbidden.
+var refusalStatus = map[string]int{
+	"no-screen": http.StatusNotFound, "no-table": http.StatusNotFound, "no-record": http.StatusNotFound, "no-element": http.StatusNotFound, "no-project": http.StatusNotFound, "no-place": http.StatusNotFound,
+	"no-picture": http.StatusNotFound, "no-such-call": http.StatusMethodNotAllowed,
+	"bad-input": http.StatusBadRequest, "missing-input": http.StatusBadRequest, "bad-mode": http.StatusBadRequest, "bad-address": http.StatusBadRequest,
+	"bad-filter": http.StatusBadRequest, "bad-request": http.StatusBadRequest, "bad-cursor": http.StatusBadRequest, "bad-patch": http.StatusBadRequest, "not-accepted": http.StatusUnprocessableEntity,
+	"stale": http.StatusConflict, "draft-taken": http.StatusConflict, "in-use": http.StatusConflict, "too-many": http.StatusConflict, "press-reused": http.StatusConflict, "place-left": http.StatusConflict, "pending": http.StatusConflict, "nothing": http.StatusConflict,
+	"too-large": http.StatusRequestEntityTooLarge, "blocked": http.StatusTooManyRequests, "sign-in": http.StatusUnauthorized, "signed-out": http.StatusUnauthorized,
+}
+
+// Fail turns any error into the one documented form. What is not meant for users is logged, not told.
+func Fail(c *gin.Context, err error) {
+	status, problem := Describe(err)
+	if status >= 500 && !errors.Is(c.Request.Context().Err(), context.Canceled) { // nobody waits for a cancelled one
+		slog.Error("a request failed", "method", c.Request.Method, "path", c.Request.URL.Path, "code", problem.Code, "error", err)
+	}
+	c.Abort()
+	if !c.Writer.Written() {
+		c.JSON(status, problem)
+	}
+}
+
+func WriteProblem(w http.ResponseWriter, status int, p api.Problem) {
+	w.Header().Set("Content-Type", "application/json; charset=utf-8")
+	w.WriteHeader(status)
+	_ = json.NewEncoder(w).Encode(p) // the other side may be gone
+}
+
+func Describe(err error) (int, api.Problem) {
+	var refusal *ask.Refusal
+	var fields *ask.FieldErrors
+	var stale *store.StaleEdit
+	var patch *project.PatchError
+	var structure *project.StructureError
+	var blocked *store.Blocked
+	var large *http.MaxBytesError
+	switch {
+	case errors.As(err, &refusal):
+		status := refusalStatus[refusal.Code]
+		if status == 0 {
+			status = http.StatusForbidden
+		}
+		return status, api.Problem{Code: refusal.Code, What: refusal.What, Then: OrNil(refusal.Then), Part: refusal.Part}
+	case errors.As(err, &fields):
+		return http.StatusUnprocessableEntity, api.Problem{Code: "fields", What: "Some fields need another value.", Then: Ptr("Look beside each field."), Fields: &fields.Fields}
+	case errors.As(err, &stale):
+		what := "This was changed meanwhile."
+		if stale.By != "" {
+			what = stale.By + " changed this at " + stale.At.Format("15:04") + "."
+		}
+		return http.StatusConflict, api.Problem{Code: "stale", What: what, Then: Ptr("Look at it as it is now and change it again.")}
+	case errors.As(err, &patch):
+		return http.StatusBadRequest, api.Problem{Code: "bad-patch", What: "This edit does not fit: " + patch.Error() + ".", Then: Ptr("Load the project again.")}
+	case errors.As(err, &structure):
+		return http.StatusBadRequest, api.Problem{Code: "bad-patch", What: "This edit would leave something that cannot be read: " + structure.Error() + ".", Then: Ptr("Correct the edit.")}
+	case errors.Is(err, store.ErrNothing):
+		return http.StatusConflict, api.Problem{Code: "nothing", What: "There is nothing of yours to take back."}
+	case errors.As(err, &blocked):
+		return http.StatusTooManyRequests, api.Problem{Code: "blocked", What: "Too many attempts with this name.", Then: Ptr("Wait until " + blocked.Until.Format("15:04:05") + ".")}
+	case errors.Is(err, store.ErrSignIn):
+		return http.StatusUnauthorized, api.Problem{Code: "sign-in", What: "Name and password do not go together.", Then: Ptr("Check both and try again.")}
+	case errors.Is(err, store.ErrWeakPassword):
+		return http.StatusUnprocessableEntity, api.Problem{Code: "weak-password", What: "The new password needs 8 to 200 characters.", Then: Ptr("Choose a longer one: a few words do well.")}
+	case errors.Is(err, ErrSignedOut):
+		return http.StatusUnauthorized, api.Problem{Code: "signed-out", What: "You are not signed in.", Then: Ptr("Sign in to go on.")}
+	case errors.As(err, &large):
+		return http.StatusRequestEntityTooLarge, api.Problem{Code: "too-large", What: "This request is too large.", Then: Ptr("At most 1 MB is taken.")}
+	case errors.Is(err, store.ErrNone):
+		return http.StatusNotFound, api.Problem{Code: "no-place", What: "This is not there any more.", Then: Ptr("Go home and start from there.")}
+	case away(err):
+		return http.StatusServiceUnavailable, api.Problem{Code: "database-away", What: "The database does not answer.", Then: Ptr("Nothing is lost. This goes on by itself when it is back.")}
+	}
+	return http.StatusInternalServerError, api.Problem{Code: "internal", What: "Something went wrong in the program.", Then: Ptr("Try again. It was logged.")}
+}
+
+// away says whether an error means that the database is not there, rather than that it said no.
+func away(err error) bool {
+	var connect *pgconn.ConnectError
+	var network net.Error
+	var pg *pgconn.PgError
+	switch {
+	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, io.EOF), errors.Is(err, context.DeadlineExceeded), errors.Is(err, context.Canceled):
+		return true
+	case errors.As(err, &pg):
+		// Operator intervention, too many connections, cannot connect now.
+		return strings.HasPrefix(pg.Code, "57P") || pg.Code == "53300"
+	}
+	return strings.Contains(err.Error(), "conn closed") || strings.Contains(err.Error(), "closed pool")
+}
+
+// Read reads the body of a request; false when it cannot be read, and the answer was given.
+func Read[T any](c *gin.Context, into *T) bool {
+	if err := json.NewDecoder(c.Request.Body).Decode(into); err != nil {
+		var large *http.MaxBytesError
+		if errors.As(err, &large) {
+			Fail(c, err)
+		} else {
+			Fail(c, &ask.Refusal{Code: "bad-request", What: "The body of this call cannot be read: " + err.Error() + ".", Then: "See the API document."})
+		}
+		return false
+	}
+	return true
+}
+
+func IsRefusal(err error) bool {
+	var r *ask.Refusal
+	return errors.As(err, &r)
+}

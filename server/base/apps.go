@@ -1,0 +1,296 @@
+package base
+
+import (
+	"context"
+	"encoding/json"
+	"fmt"
+	"maps"
+	"slices"
+	"sync"
+	"sync/atomic"
+	"time"
+
+	"ambergate/core/ask"
+	"ambergate/core/check"
+	"ambergate/core/cond"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/store"
+)
+
+// Apps keeps compiled projects: each release once, and the newest draft of each project.
+type Apps struct {
+	store    *store.Store
+	mu       sync.Mutex
+	bySlug   map[string]string // slug → id
+	states   map[string]state
+	releases map[string]*plan.App // id and number
+	drafts   map[string]*Draft
+	records  map[string]ownRecord
+}
+
+type state struct {
+	seq      int64
+	released int
+	until    time.Time
+}
+
+type ownRecord struct {
+	key   string
+	until time.Time
+}
+
+// Draft is a project as it is being built, compiled, and checked in the background.
+type Draft struct {
+	*store.Draft
+	App     *plan.App
+	checked chan struct{} // closed when the findings are there
+	found   []check.Finding
+	took    atomic.Int64       // how long it took, in nanoseconds, or the one before it
+	stop    context.CancelFunc // gives the checks up
+	before  []check.Finding    // of the draft before this one; never nil
+}
+
+// checkedWithin is how long an answer waits for the checks of a draft.
+const checkedWithin = 150 * time.Millisecond
+
+// checkPause is how long nothing is edited before a project that takes long to check is checked again.
+const checkPause = 400 * time.Millisecond
+
+// Findings gives what the checks found. Those of a large project take a while: until they are
+// there it is what was found in the draft before, and false.
+func (d *Draft) Findings(ctx context.Context) ([]check.Finding, bool) {
+	timer := time.NewTimer(checkedWithin)
+	defer timer.Stop()
+	select {
+	case <-d.checked:
+		return d.found, true
+	case <-timer.C:
+	case <-ctx.Done():
+	}
+	return d.before, false
+}
+
+// check begins to check a draft; the checks of the one before it are given up.
+func (d *Draft) check(old *Draft) {
+	ctx, stop := context.WithCancel(context.Background())
+	d.stop = stop
+	pause := time.Duration(0)
+	if old != nil {
+		if old.stop(); old.took.Load() > int64(checkedWithin) {
+			pause = checkPause
+			d.took.Store(old.took.Load())
+		}
+	}
+	go func() {
+		select {
+		case <-time.After(pause):
+		case <-ctx.Done():
+			return // nobody waits for it: the draft is an old one
+		}
+		began := time.Now()
+		found, err := check.RunUntil(ctx, d.App)
+		if err != nil {
+			return
+		}
+		d.took.Store(int64(time.Since(began)))
+		d.found = found
+		close(d.checked)
+	}()
+}
+
+// soFar gives what the checks found as far as is known, without waiting.
+func (d *Draft) soFar() []check.Finding {
+	select {
+	case <-d.checked:
+		return d.found
+	default:
+		return d.before
+	}
+}
+
+// redraft compiles a draft; of an older one only what has changed since.
+func redraft(raw *store.Draft, old *Draft) (*plan.App, error) {
+	if old == nil {
+		p, err := project.Decode(raw.Entities)
+		if err != nil {
+			return nil, err
+		}
+		return plan.Compile(p)
+	}
+	changed := map[string]json.RawMessage{}
+	for id, version := range raw.Versions {
+		if was, known := old.Versions[id]; !known || was != version {
+			changed[id] = raw.Entities[id]
+		}
+	}
+	for id := range old.Versions {
+		if _, still := raw.Versions[id]; !still {
+			changed[id] = nil
+		}
+	}
+	p, err := project.Redecode(old.App.Project, changed)
+	if err != nil {
+		return nil, err
+	}
+	return plan.Recompile(old.App, p, slices.Sorted(maps.Keys(changed)))
+}
+
+func newApps(s *store.Store) *Apps {
+	return &Apps{store: s, bySlug: map[string]string{}, states: map[string]state{}, releases: map[string]*plan.App{}, drafts: map[string]*Draft{}, records: map[string]ownRecord{}}
+}
+
+// ID finds a project by its slug.
+func (a *Apps) ID(ctx context.Context, slug string) (string, error) {
+	a.mu.Lock()
+	id, ok := a.bySlug[slug]
+	a.mu.Unlock()
+	if ok {
+		return id, nil
+	}
+	list, err := a.store.Projects(ctx)
+	if err != nil {
+		return "", err
+	}
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	for _, p := range list {
+		a.bySlug[p.Slug] = p.ID
+	}
+	if id, ok := a.bySlug[slug]; ok {
+		return id, nil
+	}
+	return "", &ask.Refusal{Code: "no-project", What: "There is no application at “" + slug + "”.", Then: "Check the address, or choose one from the list."}
+}
+
+// state gives a project's sequence number and newest release, at most a second old.
+func (a *Apps) state(ctx context.Context, id string) (state, error) {
+	now := time.Now()
+	a.mu.Lock()
+	st, ok := a.states[id]
+	a.mu.Unlock()
+	if ok && now.Before(st.until) {
+		return st, nil
+	}
+	seq, released, err := a.store.ProjectState(ctx, id)
+	if err != nil {
+		return state{}, err
+	}
+	st = state{seq: seq, released: released, until: now.Add(time.Second)}
+	a.mu.Lock()
+	a.states[id] = st
+	a.mu.Unlock()
+	return st, nil
+}
+
+// Changed forgets what is known of a project's state.
+func (a *Apps) Changed(id string) {
+	a.mu.Lock()
+	delete(a.states, id)
+	a.mu.Unlock()
+}
+
+// Released gives the newest release of a project, compiled.
+func (a *Apps) Released(ctx context.Context, id string) (*plan.App, int, error) {
+	st, err := a.state(ctx, id)
+	if err != nil {
+		return nil, 0, err
+	}
+	if st.released == 0 {
+		return nil, 0, &ask.Refusal{Code: "not-released", What: "This application has not been released yet.", Then: "Its builder puts it into use."}
+	}
+	app, err := a.Release(ctx, id, st.released)
+	return app, st.released, err
+}
+
+// Release gives one release of a project, compiled once.
+func (a *Apps) Release(ctx context.Context, id string, number int) (*plan.App, error) {
+	key := fmt.Sprintf("%s/%d", id, number)
+	a.mu.Lock()
+	app, ok := a.releases[key]
+	a.mu.Unlock()
+	if ok {
+		return app, nil
+	}
+	r, err := a.store.Release(ctx, id, number)
+	if err != nil {
+		return nil, err
+	}
+	p, err := project.Decode(r.Entities)
+	if err != nil {
+		return nil, fmt.Errorf("read release %d: %w", number, err)
+	}
+	if app, err = plan.Compile(p); err != nil {
+		return nil, fmt.Errorf("compile release %d: %w", number, err)
+	}
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	if len(a.releases) >= 20 {
+		clear(a.releases)
+	}
+	a.releases[key] = app
+	return app, nil
+}
+
+// Draft gives a project as it is being built, compiled and checked once for each edit.
+func (a *Apps) Draft(ctx context.Context, id string) (*Draft, error) {
+	seq, released, err := a.store.ProjectState(ctx, id)
+	if err != nil {
+		return nil, err
+	}
+	a.mu.Lock()
+	d := a.drafts[id]
+	a.mu.Unlock()
+	if d != nil && d.Seq == seq && d.Released == released {
+		return d, nil
+	}
+	var known *store.Draft
+	if d != nil {
+		known = d.Draft
+	}
+	raw, err := a.store.DraftSince(ctx, id, known)
+	if err != nil {
+		return nil, err
+	}
+	app, err := redraft(raw, d)
+	if err != nil {
+		return nil, err
+	}
+	next := &Draft{Draft: raw, App: app, checked: make(chan struct{}), before: []check.Finding{}}
+	if d != nil {
+		next.before = d.soFar()
+	}
+	next.check(d)
+	d = next
+	a.mu.Lock()
+	a.drafts[id] = d
+	a.mu.Unlock()
+	return d, nil
+}
+
+func (a *Apps) ownRecord(key string) (string, bool) {
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	r, ok := a.records[key]
+	return r.key, ok && time.Now().Before(r.until)
+}
+
+func (a *Apps) keepOwnRecord(key, record string) {
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	if len(a.records) > 10_000 {
+		clear(a.records)
+	}
+	a.records[key] = ownRecord{key: record, until: time.Now().Add(10 * time.Second)}
+}
+
+func textValue(s string) cond.Value { return cond.String(s) }
+
+// LocalNow gives the moment in the project's zone.
+func (s *Base) LocalNow(app *plan.App) time.Time {
+	zone, err := time.LoadLocation(app.Project.Settings.Zone)
+	if err != nil {
+		zone = time.UTC
+	}
+	return s.Now().In(zone)
+}

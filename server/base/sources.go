@@ -1,0 +1,125 @@
+package base
+
+import (
+	"context"
+	"maps"
+	"slices"
+	"time"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/plant"
+	"ambergate/records"
+)
+
+// Reader reads the tables of a project from whichever connection each belongs to.
+func (s *Base) Reader(app *plan.App) ask.Records { return router{server: s, project: app.Project} }
+
+type router struct {
+	server  *Base
+	project *project.Project
+}
+
+func (r router) of(t *project.Table) (*records.Reader, error) {
+	if src := r.project.Sources[t.Source]; src != nil {
+		if db := r.server.Records[src.Connection]; db != nil {
+			return db.Reader(r.project), nil
+		}
+	}
+	return nil, &ask.Refusal{Code: "no-source", What: "The database of " + t.Label + " is not configured on this server.", Then: "Tell the person who runs it."}
+}
+
+// Fetch reads from the table's own database.
+func (r router) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
+	reader, err := r.of(q.Table)
+	if err != nil {
+		return ask.Page{}, err
+	}
+	return reader.Fetch(ctx, q)
+}
+
+// Count counts in the table's own database.
+func (r router) Count(ctx context.Context, q ask.Query) (ask.Count, error) {
+	reader, err := r.of(q.Table)
+	if err != nil {
+		return ask.Count{}, err
+	}
+	return reader.Count(ctx, q)
+}
+
+// Group counts in the table's own database.
+func (r router) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, error) {
+	reader, err := r.of(q.Table)
+	if err != nil {
+		return nil, err
+	}
+	return reader.Group(ctx, q)
+}
+
+// SourceOf gives the database of a table.
+func (s *Base) SourceOf(p *project.Project, table string) (*records.Source, error) {
+	if t := p.Tables[table]; t != nil {
+		if src := p.Sources[t.Source]; src != nil && s.Records[src.Connection] != nil {
+			return s.Records[src.Connection], nil
+		}
+	}
+	return nil, &ask.Refusal{Code: "no-source", What: "The database of this screen is not configured on this server.", Then: "Tell the person who runs it."}
+}
+
+// Writes gives the database that the presses of a screen change: that of its record, else of its
+// main list, else the first of the project.
+func (s *Base) Writes(app *plan.App, screen string) (*records.Source, error) {
+	for _, table := range app.TablesOf(screen) {
+		if src, err := s.SourceOf(app.Project, table); err == nil {
+			return src, nil
+		}
+	}
+	for _, id := range slices.Sorted(maps.Keys(app.Project.Sources)) {
+		if src := app.Project.Sources[id]; src.Type == "postgresql" && s.Records[src.Connection] != nil {
+			return s.Records[src.Connection], nil
+		}
+	}
+	return s.SourceOf(app.Project, "")
+}
+
+// Tags reads the live values of a project from whichever plant each belongs to.
+type Tags struct {
+	Base    *Base
+	Project *project.Project
+}
+
+func (t Tags) Plant(source string) *plant.Client {
+	src := t.Project.Sources[source]
+	if src == nil {
+		return nil
+	}
+	return t.Base.Plants[src.Connection]
+}
+
+// Read gives the newest value of a node.
+func (t Tags) Read(ref ask.TagRef) ask.Reading {
+	p := t.Plant(ref.Source)
+	if p == nil {
+		return ask.Reading{Value: cond.UnknownBecause("the plant is not configured on this server")}
+	}
+	return p.Read(ref)
+}
+
+// FirstValues is how long a screen waits for live values that nobody watched before.
+const FirstValues = 400 * time.Millisecond
+
+// Watch lets the plants watch what an open screen shows.
+func (t Tags) Watch(ctx context.Context, refs []ask.TagRef) map[*plant.Client][]string {
+	byPlant := map[*plant.Client][]string{}
+	for _, ref := range refs {
+		if p := t.Plant(ref.Source); p != nil {
+			byPlant[p] = append(byPlant[p], ref.Node)
+		}
+	}
+	for p, names := range byPlant {
+		p.Watch(ctx, names, FirstValues)
+	}
+	return byPlant
+}

@@ -1,0 +1,45 @@
+package base
+
+import (
+	"encoding/json"
+	"fmt"
+	"net/http"
+	"time"
+
+	"github.com/gin-gonic/gin"
+)
+
+// How often a stream resolves at most, shows that it lives, and asks again who is there.
+const (
+	ResolveEvery   = 50 * time.Millisecond
+	HeartbeatEvery = 2 * time.Second
+	SessionEvery   = time.Second
+)
+
+// Stream writes server-sent events.
+type Stream struct {
+	c *gin.Context
+}
+
+func NewStream(c *gin.Context) Stream {
+	h := c.Writer.Header()
+	h.Set("Content-Type", "text/event-stream")
+	h.Set("X-Accel-Buffering", "no")
+	c.Writer.WriteHeader(http.StatusOK)
+	c.Writer.Flush()
+	return Stream{c}
+}
+
+func (s Stream) Send(event string, data any) error {
+	text, err := json.Marshal(data)
+	if err != nil {
+		return fmt.Errorf("write an event: %w", err)
+	}
+	// A reader that takes nothing for a while is let go; it comes back for a snapshot.
+	_ = http.NewResponseController(s.c.Writer).SetWriteDeadline(time.Now().Add(5 * time.Second))
+	if _, err := fmt.Fprintf(s.c.Writer, "event: %s\ndata: %s\n\n", event, text); err != nil {
+		return fmt.Errorf("send an event: %w", err)
+	}
+	s.c.Writer.Flush()
+	return nil
+}

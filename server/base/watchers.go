@@ -1,0 +1,42 @@
+package base
+
+import "sync"
+
+// Watchers are the builders' tabs that want to know of edits.
+type Watchers struct {
+	mu   sync.Mutex
+	tabs map[chan int64]string // → project
+}
+
+func newWatchers() *Watchers { return &Watchers{tabs: map[chan int64]string{}} }
+
+func (w *Watchers) Add(project string) (chan int64, func()) {
+	ch := make(chan int64, 1)
+	w.mu.Lock()
+	w.tabs[ch] = project
+	w.mu.Unlock()
+	return ch, func() {
+		w.mu.Lock()
+		delete(w.tabs, ch)
+		w.mu.Unlock()
+	}
+}
+
+// Tell tells all tabs of a project the newest sequence number.
+func (w *Watchers) Tell(project string, seq int64) {
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	for ch, p := range w.tabs {
+		if p != project {
+			continue
+		}
+		select {
+		case <-ch: // an older number that nobody took yet
+		default:
+		}
+		select {
+		case ch <- seq:
+		default:
+		}
+	}
+}

@@ -1,0 +1,38 @@
+package build
+
+import (
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/server/answer"
+	"ambergate/server/base"
+)
+
+// GetBuildEvents tells a builder of the edits that others make.
+func (s *Side) GetBuildEvents(c *gin.Context, slug string) {
+	b, err := s.Building(c, slug)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	edits, stop := s.Edits.Add(b.project)
+	defer stop()
+	out := base.NewStream(c)
+	heartbeat := time.NewTicker(base.HeartbeatEvery)
+	defer heartbeat.Stop()
+	for {
+		select {
+		case <-c.Done():
+			return
+		case seq := <-edits:
+			if out.Send("edited", map[string]int64{"seq": seq}) != nil {
+				return
+			}
+		case <-heartbeat.C:
+			if out.Send("alive", struct{}{}) != nil {
+				return
+			}
+		}
+	}
+}

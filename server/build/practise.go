@@ -1,0 +1,151 @@
+package build
+
+import (
+	"context"
+	"sync"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/press"
+	"ambergate/core/use"
+	"ambergate/records"
+	"ambergate/server/answer"
+	"ambergate/server/base"
+)
+
+// maxPractised is how many presses a journal holds.
+const maxPractised = 50
+
+// practised is one press of a journal, with the keys of the records that it added.
+type practised struct {
+	user  *ask.User
+	place place.Place
+	press press.Press
+	made  []string
+}
+
+// journals keeps, for each builder's tab, the presses practised there: each request does them
+// anew and rolls all back.
+type journals struct {
+	mu  sync.Mutex
+	all map[string]journal
+}
+
+type journal struct {
+	account string
+	presses []practised
+}
+
+func newJournals() *journals { return &journals{all: map[string]journal{}} }
+
+func (j *journals) of(id, account string) []practised {
+	j.mu.Lock()
+	defer j.mu.Unlock()
+	if found := j.all[id]; found.account == account {
+		return found.presses
+	}
+	return nil
+}
+
+func (j *journals) add(id, account string, p practised) string {
+	j.mu.Lock()
+	defer j.mu.Unlock()
+	found := j.all[id]
+	if id == "" || found.account != account {
+		id, found = base.NewID(), journal{account: account}
+	}
+	if len(j.all) > 1_000 {
+		clear(j.all)
+	}
+	found.presses = append(append([]practised{}, found.presses...), p)
+	j.all[id] = found
+	return id
+}
+
+// Practise presses without keeping anything: record changes are rolled back, tag writes only told.
+func (s *Side) Practise(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.PractiseRequest) (api.Practised, error) {
+		user, err := s.walked(c, b, req.As)
+		if err != nil {
+			return api.Practised{}, err
+		}
+		return s.practise(c, b, user, req)
+	})
+}
+
+func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req api.PractiseRequest) (api.Practised, error) {
+	before := s.journals.of(answer.Value(req.Journal), b.account.ID)
+	if len(before) >= maxPractised {
+		return api.Practised{}, &ask.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."}
+	}
+	this := practised{user: user, place: req.Place, press: base.PressOf(req.Press)}
+	var out press.Outcome
+	err := s.replayed(ctx, b, before, req.Place.Screen, func(p *records.Press) (err error) {
+		made := len(p.Made())
+		out, err = s.practisePress(ctx, b, this, p)
+		this.made = p.Made()[made:]
+		return err
+	})
+	if err != nil {
+		return api.Practised{}, err
+	}
+	answer := api.Practised{Kind: out.Kind, Place: out.To, As: answer.OrNil(out.As), Move: answer.OrNil(out.Move), Message: answer.OrNil(out.Message), Leave: answer.OrNil(out.Leave), Does: base.ActsOf(out), Question: out.Question, Journal: answer.Value(req.Journal), Result: answer.OrNil(out.Result), Back: answer.OrNil(out.Back)}
+	keepPractised(b.Draft.App, &answer, req.Place, out)
+	if out.Kind != "question" && b.Draft.App.Writes(req.Place.Screen, req.Press.Element) {
+		answer.Journal = s.journals.add(answer.Journal, b.account.ID, this)
+	}
+	var would []string
+	for _, w := range out.Writes {
+		would = append(would, "would write "+w.Value.Wire()+" to "+w.Label)
+	}
+	if len(would) > 0 {
+		answer.Would = &would
+	}
+	return answer, nil
+}
+
+func (s *Side) practisePress(ctx context.Context, b *Building, done practised, p *records.Press) (press.Outcome, error) {
+	app := b.Draft.App
+	o, err := use.Open(ctx, app, done.user, done.place, use.Sources{Records: p, Tags: base.Tags{Base: s.Base, Project: app.Project}, Now: s.LocalNow(app), Others: s.Others(ctx), Bare: true, Lock: true})
+	if err != nil {
+		return press.Outcome{}, err
+	}
+	return press.Follow(ctx, o, done.press, p)
+}
+
+// replayed does the presses of a journal, then what is asked, and rolls everything back.
+func (s *Side) replayed(ctx context.Context, b *Building, before []practised, screen string, then func(*records.Press) error) error {
+	source, err := s.Writes(b.Draft.App, screen)
+	if err != nil {
+		return err
+	}
+	return source.Try(ctx, b.Draft.App.Project, func(p *records.Press) error {
+		for _, old := range before {
+			p.Replay(old.made)
+			if _, err := s.practisePress(ctx, b, old, p); err != nil {
+				return &ask.Refusal{Code: "practice-stale", What: "What was practised before does not go through any more.", Then: "Start the practice afresh."}
+			}
+		}
+		p.Replay(nil)
+		return then(p)
+	})
+}
+
+// keepPractised tells what variables hold after a press; in build all of them stand in the place.
+func keepPractised(app *plan.App, answer *api.Practised, at place.Place, out press.Outcome) {
+	all := base.Merged(at.Vars, out.Vars)
+	if len(out.Vars) > 0 {
+		answer.Vars = &all
+	}
+	if out.To == nil || len(all) == 0 {
+		return
+	}
+	tab, _ := app.Keeping(all)
+	to := *out.To
+	to.Vars = base.Merged(tab, to.Vars)
+	answer.Place = &to
+}

@@ -1,0 +1,59 @@
+package build
+
+import (
+	"github.com/gin-gonic/gin"
+
+	"ambergate/core/ask"
+	_ "ambergate/core/kinds"
+	"ambergate/server/answer"
+	"ambergate/server/base"
+	"ambergate/store"
+)
+
+// Building is one request of a builder.
+type Building struct {
+	project string
+	account store.Account
+	Draft   *base.Draft
+}
+
+func (s *Side) Building(c *gin.Context, slug string) (*Building, error) {
+	account, err := s.Sessions.Who(c, "")
+	if err != nil {
+		return nil, err
+	}
+	if !account.Builder {
+		return nil, &ask.Refusal{Code: "no-builder", What: "Only builders may change this application.", Then: "Ask who runs it."}
+	}
+	id, err := s.Apps.ID(c, slug)
+	if err != nil {
+		return nil, err
+	}
+	d, err := s.Apps.Draft(c, id)
+	if err != nil {
+		return nil, err
+	}
+	return &Building{project: id, account: account, Draft: d}, nil
+}
+
+// inBuild answers a call of the builder's side.
+func inBuild[Req, Resp any](s *Side, c *gin.Context, slug string, run func(b *Building, req Req) (Resp, error)) {
+	var req Req
+	if !answer.ReadBody(c, &req) {
+		return
+	}
+	b, err := s.Building(c, slug)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	answer.With(c, func() (Resp, error) { return run(b, req) })
+}
+
+// Side answers what the builder's side calls.
+type Side struct {
+	*base.Base
+	journals *journals
+}
+
+func New(b *base.Base) *Side { return &Side{Base: b, journals: newJournals()} }

@@ -1,0 +1,144 @@
+package build
+
+import (
+	"context"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/build"
+	"ambergate/core/check"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/use"
+	"ambergate/records"
+	"ambergate/server/answer"
+	"ambergate/server/base"
+)
+
+// ShowAtWork shows a screen of the draft as the walked user would get it, between the ways
+// into it and the ways out of it. Practised presses of the journal are done before, and rolled back.
+func (s *Side) ShowAtWork(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.WorkRequest) (out *api.AtWork, err error) {
+		user, err := s.walked(c, b, req.As)
+		if err != nil {
+			return nil, err
+		}
+		journal := s.journals.of(answer.Value(req.Journal), b.account.ID)
+		if len(journal) == 0 {
+			return s.atWork(c, b, user, req, s.Reader(b.Draft.App))
+		}
+		err = s.replayed(c, b, journal, req.Screen, func(p *records.Press) error {
+			out, err = s.atWork(c, b, user, req, p)
+			return err
+		})
+		return out, err
+	})
+}
+
+func (s *Side) atWork(ctx context.Context, b *Building, user *ask.User, req api.WorkRequest, from ask.Records) (*api.AtWork, error) {
+	app := b.Draft.App
+	screen := app.Project.Screens[req.Screen]
+	if screen == nil {
+		return nil, &ask.Refusal{Code: "no-screen", What: "This screen does not exist any more.", Then: "Choose another."}
+	}
+	out := &api.AtWork{
+		Screen: screen.ID, Seq: b.Draft.Seq, User: user.Name, Ways: build.StaticWays(app, screen.ID),
+		Entered: check.Entered(app, screen.ID), Presses: check.Presses(app, screen.ID, user.Roles),
+	}
+	t := base.Tags{Base: s.Base, Project: app.Project}
+	src := use.Sources{Records: from, Tags: t, Now: s.LocalNow(app), Others: s.Others(ctx), Ghosts: true}
+	out.WaysIn = build.WaysInCalled(ctx, app, user, src, screen.ID)
+	place := placeAtWork(req)
+	needs, err := s.fillInputs(ctx, app, user, screen, &place, from)
+	if err != nil {
+		return nil, err
+	}
+	if len(needs) > 0 {
+		out.Needs = &needs
+		return out, nil
+	}
+	o, err := use.Open(ctx, app, user, place, src)
+	if err != nil {
+		if !answer.IsRefusal(err) {
+			return nil, err
+		}
+		_, problem := answer.Describe(err)
+		out.Refused = &problem
+		return out, nil
+	}
+	if o.Live() {
+		t.Watch(ctx, o.TagRefs())
+	}
+	out.View, out.Ways = o.View(), build.WaysCalled(ctx, o, src)
+	return out, nil
+}
+
+// placeAtWork reads where a builder looks at a screen.
+func placeAtWork(req api.WorkRequest) place.Place {
+	place := place.Place{Screen: req.Screen, Mode: answer.Value(req.Mode), Inputs: map[string]string{}, Set: answer.Value(req.Set), Filters: answer.Value(req.Filters), Sort: answer.Value(req.Sort), Tabs: answer.Value(req.Tabs), Find: answer.Value(req.Find), Spot: answer.Value(req.Spot), Vars: answer.Value(req.Vars)}
+	if place.Mode == "" {
+		place.Mode = "view"
+	}
+	for id, wire := range answer.Value(req.Inputs) {
+		place.Inputs[id] = wire
+	}
+	return place
+}
+
+// MoreRowsAtWork gives a further stretch of a list on the stage, as the walked user would get it.
+func (s *Side) MoreRowsAtWork(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.WorkRowsRequest) (out *element.ListView, err error) {
+		user, err := s.walked(c, b, req.Work.As)
+		if err != nil {
+			return nil, err
+		}
+		more := func(from ask.Records) error {
+			src := use.Sources{Records: from, Tags: base.Tags{Base: s.Base, Project: b.Draft.App.Project}, Now: s.LocalNow(b.Draft.App), Others: s.Others(c), Ghosts: true}
+			bare := src
+			bare.Bare = true // the other lists stand already
+			o, err := use.Open(c, b.Draft.App, user, placeAtWork(req.Work), bare)
+			if err == nil {
+				out, err = element.More(c, o, src, req.Element, answer.Value(req.Cursor), answer.Value(req.Back))
+			}
+			return err
+		}
+		journal := s.journals.of(answer.Value(req.Work.Journal), b.account.ID)
+		if len(journal) == 0 {
+			err = more(s.Reader(b.Draft.App))
+		} else {
+			err = s.replayed(c, b, journal, req.Work.Screen, func(p *records.Press) error { return more(p) })
+		}
+		return out, err
+	})
+}
+
+// fillInputs gives required records a first one to stand on, so that the stage is live at once.
+func (s *Side) fillInputs(ctx context.Context, app *plan.App, user *ask.User, screen *project.Screen, place *place.Place, from ask.Records) ([]api.NeededInput, error) {
+	var needs []api.NeededInput
+	for _, in := range project.Ordered(screen.Inputs) {
+		if !in.Required || place.Inputs[in.ID] != "" || in.ID == screen.Record && place.Mode == "add" {
+			continue
+		}
+		if in.Table != "" && app.Project.GrantOf(user.Roles, in.Table).View {
+			first, err := use.Titles(ctx, app, user, from, s.LocalNow(app), use.TitleQuery{Table: in.Table, Limit: 1})
+			if err != nil {
+				return nil, err
+			}
+			if len(first) > 0 {
+				place.Inputs[in.ID] = first[0].Key
+				continue
+			}
+		}
+		if in.Table != "" && !app.Project.GrantOf(user.Roles, in.Table).View {
+			// Let nav refuse, with the reason.
+			place.Inputs[in.ID] = "0"
+			continue
+		}
+		needs = append(needs, api.NeededInput{Input: in.ID, Label: in.Label, Table: answer.OrNil(in.Table)})
+	}
+	return needs, nil
+}

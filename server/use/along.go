@@ -1,0 +1,119 @@
+package use
+
+import (
+	"context"
+	"errors"
+	"strings"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/place"
+	"ambergate/server/answer"
+	"ambergate/store"
+)
+
+// GoAlong goes back, forward or home, or to a place that the browser's own history names.
+func (s *Side) GoAlong(c *gin.Context, slug string) {
+	inUse(s, c, slug, func(v *Visit, req api.GoRequest) (*api.Shown, error) { return v.goAlong(c, req) })
+}
+
+func (v *Visit) goAlong(ctx context.Context, req api.GoRequest) (*api.Shown, error) {
+	at, err := v.at(ctx, req.Trail, req.N)
+	if err != nil {
+		return nil, err
+	}
+	switch req.To {
+	case "place":
+		step := -1
+		if at.At < at.N {
+			step = 1
+		}
+		return v.nearest(ctx, at, step)
+	case "back", "forward":
+		return v.step(ctx, at, req.To)
+	case "up":
+		return v.goUp(ctx, at)
+	case "home":
+		return v.goHome(ctx, at, "")
+	case "close":
+		if len(at.Overlays) > 0 {
+			at.Overlays = at.Overlays[:len(at.Overlays)-1]
+		}
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+		return v.show(ctx, at)
+	}
+	return nil, &ask.Refusal{Code: "bad-request", What: "There is no direction “" + req.To + "”."}
+}
+
+func (v *Visit) step(ctx context.Context, at *store.Standing, direction string) (*api.Shown, error) {
+	to := map[string]int{"back": -1, "forward": 1}[direction]
+	next, err := v.server.Store.Load(ctx, at.Trail, at.N+to, v.account.ID, v.project)
+	if errors.Is(err, store.ErrNone) {
+		if direction == "forward" {
+			return v.show(ctx, at)
+		}
+		return v.goUp(ctx, at)
+	}
+	if err != nil {
+		return nil, err
+	}
+	return v.nearest(ctx, next, to)
+}
+
+// nearest shows a place, or where it is gone or refused the nearest live one in that direction,
+// and says what was passed over.
+func (v *Visit) nearest(ctx context.Context, at *store.Standing, step int) (*api.Shown, error) {
+	var passed []string
+	for {
+		shown, err := v.show(ctx, at)
+		if err == nil {
+			if len(passed) > 0 {
+				shown.Passed = answer.Ptr(strings.Join(passed, ", "))
+			}
+			return shown, v.server.Store.Stand(ctx, at.Trail, at.N)
+		}
+		if !answer.IsRefusal(err) {
+			return nil, err
+		}
+		passed = append(passed, at.Title)
+		next, loadErr := v.server.Store.Load(ctx, at.Trail, at.N+step, v.account.ID, v.project)
+		if errors.Is(loadErr, store.ErrNone) {
+			return nil, err
+		}
+		if loadErr != nil {
+			return nil, loadErr
+		}
+		at = next
+	}
+}
+
+// goUp is what back means where the trail is empty: up, else home.
+func (v *Visit) goUp(ctx context.Context, at *store.Standing) (*api.Shown, error) {
+	s := v.App.Project.Screens[at.Place.Screen]
+	if s != nil && v.App.Project.Screens[s.Up] != nil {
+		up := place.Place{Screen: s.Up, Mode: "view", Inputs: map[string]string{}}
+		if o, err := v.open(ctx, up); err == nil {
+			return v.append(ctx, at, o, "", "")
+		}
+	}
+	return v.goHome(ctx, at, "")
+}
+
+func (v *Visit) goHome(ctx context.Context, at *store.Standing, press string) (*api.Shown, error) {
+	home, err := v.home()
+	if err != nil {
+		return nil, err
+	}
+	if at.Place.Screen == home.Screen {
+		return v.show(ctx, at)
+	}
+	o, err := v.open(ctx, home)
+	if err != nil {
+		return nil, err
+	}
+	return v.append(ctx, at, o, press, "")
+}

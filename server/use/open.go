@@ -1,0 +1,221 @@
+package use
+
+import (
+	"context"
+	"errors"
+	"strings"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/kinds/element"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/use"
+	"ambergate/server/answer"
+	"ambergate/server/base"
+	"ambergate/store"
+)
+
+// show resolves a place of a trail, and what lies over it, into what the browser draws.
+func (v *Visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error) {
+	o, err := v.open(ctx, at.Place)
+	if err != nil {
+		return nil, err
+	}
+	view := o.View()
+	shown := v.shown(at, o, view)
+	if err := v.showOverlays(ctx, at, shown); err != nil {
+		return nil, err
+	}
+	if view.Heading != at.Title {
+		at.Title = view.Heading
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+	}
+	return shown, v.findDrafts(ctx, at, shown)
+}
+
+// showOverlays resolves the dialogs and drawers over a place, up to the first that is gone or refused.
+func (v *Visit) showOverlays(ctx context.Context, at *store.Standing, shown *api.Shown) error {
+	var out []api.OverlayView
+	for _, over := range at.Overlays {
+		o, err := v.open(ctx, over.Place)
+		if answer.IsRefusal(err) {
+			break
+		}
+		if err != nil {
+			return err
+		}
+		out = append(out, api.OverlayView{View: *o.View(), As: over.As, Into: answer.OrNil(over.Into)})
+		shown.Live = answer.Ptr(answer.Value(shown.Live) || o.Live())
+	}
+	if len(out) > 0 {
+		shown.Overlays = &out
+	}
+	return nil
+}
+
+// shown puts a resolved place and its neighbours into the form of the API.
+func (v *Visit) shown(at *store.Standing, o *use.Opening, view *use.View) *api.Shown {
+	return &api.Shown{
+		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(), Live: answer.Ptr(o.Live()),
+		Back: answer.OrNil(at.Back), Forward: answer.OrNil(at.Forward), Home: v.homeTitle(),
+	}
+}
+
+// OpenPlace opens a place by pointer, by address, or the start screen.
+func (s *Side) OpenPlace(c *gin.Context, slug string) {
+	inUse(s, c, slug, func(v *Visit, req api.OpenRequest) (*api.Shown, error) { return v.openPlace(c, req) })
+}
+
+func (v *Visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown, error) {
+	st := v.server.Store
+	if req.Trail != nil && req.N != nil && *req.N > 0 {
+		at, err := st.Load(ctx, *req.Trail, *req.N, v.account.ID, v.project)
+		if err == nil {
+			v.vars = at.Vars
+			if at.At != at.N {
+				if err := st.Stand(ctx, at.Trail, at.N); err != nil {
+					return nil, err
+				}
+			}
+			return v.show(ctx, at)
+		}
+		if !errors.Is(err, store.ErrNone) {
+			return nil, err
+		}
+	}
+	place, err := v.place(answer.Value(req.Address))
+	if err != nil {
+		return nil, err
+	}
+	if err := v.arriveIn(ctx, req, &place); err != nil {
+		return nil, err
+	}
+	from := &store.Standing{Spot: store.Spot{Trail: answer.Value(req.Trail)}}
+	known, trailErr := st.TrailOf(ctx, from.Trail, v.account.ID, v.project)
+	v.vars = known.Vars
+	// Judged before it goes on a trail: a typed address that is refused leaves no place behind.
+	o, err := v.open(ctx, place)
+	if err != nil {
+		return nil, err
+	}
+	switch err = trailErr; {
+	case err == nil:
+		from.N = known.At
+		if at, err := st.Load(ctx, from.Trail, known.At, v.account.ID, v.project); err == nil {
+			if at.Place.Address(v.App.Project) == place.Address(v.App.Project) {
+				return v.show(ctx, at) // the address of where one stands is no new place
+			}
+			from = at
+		}
+	case errors.Is(err, store.ErrNone):
+		from.Trail = base.NewID()
+		if err := st.NewTrail(ctx, store.Trail{ID: from.Trail, Account: v.account.ID, Project: v.project}); err != nil {
+			return nil, err
+		}
+	default:
+		return nil, err
+	}
+	return v.append(ctx, from, o, "", "")
+}
+
+// place reads an address after /use/<project>; an empty one is the start screen.
+func (v *Visit) place(address string) (place.Place, error) {
+	path, query, _ := strings.Cut(strings.TrimPrefix(address, "/"), "?")
+	if path == "" {
+		return v.home()
+	}
+	return place.ParseAddress(v.App.Project, path, query)
+}
+
+// append puts a place that was opened just now behind another on the trail, and shows it.
+func (v *Visit) append(ctx context.Context, from *store.Standing, o *use.Opening, press, made string) (*api.Shown, error) {
+	view := o.View()
+	n, err := v.server.Store.Append(ctx, from.Trail, from.N, store.Spot{Place: o.Place(), Title: view.Heading, Made: made}, press)
+	if err != nil {
+		return nil, err
+	}
+	to := &store.Standing{Spot: store.Spot{Trail: from.Trail, N: n, Place: o.Place(), Title: view.Heading}, At: n, Back: from.Title}
+	shown := v.shown(to, o, view)
+	return shown, v.findDrafts(ctx, to, shown)
+}
+
+// at reads the place that a request names.
+func (v *Visit) at(ctx context.Context, trail string, n int) (*store.Standing, error) {
+	at, err := v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
+	if errors.Is(err, store.ErrNone) {
+		return nil, &ask.Refusal{Code: "no-place", What: "This tab’s trail has ended.", Then: "Load the page again to go on from this screen."}
+	}
+	if err == nil {
+		v.vars = at.Vars
+	}
+	return at, err
+}
+
+// MoreRows gives a further page of a list.
+func (s *Side) MoreRows(c *gin.Context, slug string) {
+	inUse(s, c, slug, func(v *Visit, req api.RowsRequest) (*element.ListView, error) {
+		o, err := v.openAt(c, req.Trail, req.N, answer.Value(req.Depth))
+		if err != nil {
+			return nil, err
+		}
+		return element.More(c, o, v.sources(), req.Element, answer.Value(req.Cursor), answer.Value(req.Back))
+	})
+}
+
+// openAt opens the place that a trail points to, or a dialog over it.
+func (v *Visit) openAt(ctx context.Context, trail string, n, depth int) (*use.Opening, error) {
+	at, err := v.at(ctx, trail, n)
+	if err != nil {
+		return nil, err
+	}
+	place, err := layer(at, depth)
+	if err != nil {
+		return nil, err
+	}
+	return v.open(ctx, *place)
+}
+
+// opened opens a place for an answer that is no JSON: a file, a picture, a stream.
+func (s *Side) opened(c *gin.Context, slug, trail string, n, depth int) (*Visit, *use.Opening, error) {
+	v, err := s.Visit(c, slug)
+	if err != nil {
+		return nil, nil, err
+	}
+	o, err := v.openAt(c, trail, n, depth)
+	return v, o, err
+}
+
+// GetTitles gives records of a table by title, for pickers of forms.
+func (s *Side) GetTitles(c *gin.Context, slug, table string, params api.GetTitlesParams) {
+	inUse(s, c, slug, func(v *Visit, _ answer.Nothing) ([]api.Title, error) {
+		return s.Titles(c, v.App, v.user, use.TitleQuery{Table: table, Find: answer.Value(params.Q)})
+	})
+}
+
+// GetTrend gives the samples of a trend's lines over its minutes.
+func (s *Side) GetTrend(c *gin.Context, slug string, params api.GetTrendParams) {
+	inUse(s, c, slug, func(v *Visit, _ answer.Nothing) (api.Trend, error) {
+		o, err := v.openAt(c, params.Trail, params.N, 0)
+		if err != nil {
+			return nil, err
+		}
+		return s.trend(v.App, o, params.Element), nil
+	})
+}
+
+func (s *Side) trend(app *plan.App, o *use.Opening, element string) api.Trend {
+	out := api.Trend{}
+	t := base.Tags{Base: s.Base, Project: app.Project}
+	for line, ref := range o.TrendRefs(element) {
+		if p := t.Plant(ref.Source); p != nil {
+			out[line] = p.History(ref.Node, s.Now().Add(-time.Hour))
+		}
+	}
+	return out
+}

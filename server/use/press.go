@@ -1,0 +1,351 @@
+package use
+
+import (
+	"context"
+	"crypto/sha256"
+	"encoding/hex"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"maps"
+	"slices"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/press"
+	"ambergate/core/project"
+	"ambergate/core/rights"
+	"ambergate/core/use"
+	"ambergate/fault"
+	"ambergate/records"
+	"ambergate/server/answer"
+	"ambergate/server/base"
+	"ambergate/store"
+)
+
+// Press does what core/nav decides on a press: record changes exactly once, tag writes at most
+// once, the trail repaired by press id.
+func (s *Side) Press(c *gin.Context, slug string) {
+	inUse(s, c, slug, func(v *Visit, req api.PressRequest) (*api.PressResult, error) {
+		if len(req.Press) < 8 || len(req.Press) > 64 {
+			return nil, &ask.Refusal{Code: "bad-request", What: "A press needs an id of 8 to 64 characters."}
+		}
+		return v.press(c, req)
+	})
+}
+
+// errAsk rolls back a press that turned out to need an answer first.
+var errAsk = errors.New("the press asks first")
+
+func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResult, error) {
+	at, err := v.at(ctx, req.Trail, req.N)
+	if err != nil {
+		return nil, err
+	}
+	found, err := layer(at, answer.Value(req.Depth))
+	if err != nil || at.At != at.N {
+		// The screen was left: by this very press, if it is one that is asked about again.
+		if out, done, storedErr := v.server.doneBefore(ctx, req, v.account.ID); done || storedErr != nil {
+			if storedErr != nil {
+				return nil, storedErr
+			}
+			return v.afterPress(ctx, req, at, out, true)
+		}
+	}
+	if err != nil {
+		return nil, err
+	}
+	v.asBefore(req.Press, at, found)
+	over := overlayAt(at, answer.Value(req.Depth))
+	place := withChosen(*found, answer.Value(req.Chosen))
+	drawn, err := v.drawnIn(ctx, req.Release, place)
+	if err != nil {
+		return nil, err
+	}
+	var outcome press.Outcome
+	again := false
+	if drawn.Writes(place.Screen, req.Element) || answer.Value(req.Unsaved) == "save" {
+		if at.At != at.N && !drawn.OnLeaving(place.Screen, req.Element) {
+			return nil, &ask.Refusal{Code: "place-left", What: "The screen had changed before you pressed.", Then: "Look at it as it is now and press again."}
+		}
+		outcome, again, err = v.pressWriting(ctx, req, drawn, place, over)
+	} else {
+		outcome, err = v.pressReading(ctx, req, drawn, place)
+		outcome.Return = over.Back
+	}
+	if err != nil {
+		return nil, err
+	}
+	if outcome.Forget {
+		if err := v.server.Store.DropFormDraft(ctx, at.Trail, workOf(v.App, *found)); err != nil {
+			return nil, err
+		}
+	}
+	if outcome.Kind == "question" {
+		return &api.PressResult{Kind: "question", Question: v.put(req, outcome.Question)}, nil
+	}
+	return v.afterPress(ctx, req, at, outcome, again)
+}
+
+// drawnIn gives the release that the pressed screen was drawn in. Grants and guards of the newest
+// release must pass as well: an old screen opens nothing that is shut by now.
+func (v *Visit) drawnIn(ctx context.Context, release int, place place.Place) (*plan.App, error) {
+	if release == v.release {
+		return v.App, nil
+	}
+	if release < 1 || release > v.release {
+		return nil, &ask.Refusal{Code: "bad-request", What: "There is no such release."}
+	}
+	if _, err := v.open(ctx, place); err != nil {
+		return nil, err
+	}
+	return v.server.Apps.Release(ctx, v.project, release)
+}
+
+func (v *Visit) pressReading(ctx context.Context, req api.PressRequest, app *plan.App, place place.Place) (press.Outcome, error) {
+	src := v.sources()
+	src.Records, src.Now, src.Bare, src.Pressed = v.server.Reader(app), v.server.LocalNow(app), true, req.Element
+	if err := v.newestRights(ctx, app, &src); err != nil {
+		return press.Outcome{}, err
+	}
+	o, err := use.Open(ctx, app, v.user, place, src)
+	if err != nil {
+		return press.Outcome{}, err
+	}
+	return press.Follow(ctx, o, v.pressOf(req), readOnly{src.Records})
+}
+
+// newestRights lets a press in an older release be judged by the grants and row rules of the newest.
+func (v *Visit) newestRights(ctx context.Context, app *plan.App, src *use.Sources) (err error) {
+	if app != v.App {
+		src.Rights, err = rights.Of(ctx, v.App, v.user, src.Records, src.Now)
+	}
+	return err
+}
+
+// readOnly lets a press read; it has nothing to change.
+type readOnly struct{ ask.Records }
+
+var errReadOnly = errors.New("a press that only moves tried to change a record")
+
+// Insert is never called: presses that write go another way.
+func (readOnly) Insert(context.Context, *project.Table, map[string]cond.Value) (string, error) {
+	return "", errReadOnly
+}
+
+// Update is never called: presses that write go another way.
+func (readOnly) Update(context.Context, *project.Table, string, map[string]cond.Value) error {
+	return errReadOnly
+}
+
+// Delete is never called: presses that write go another way.
+func (readOnly) Delete(context.Context, *project.Table, string) error { return errReadOnly }
+
+// Hanging is asked only of what is to be deleted.
+func (readOnly) Hanging(context.Context, *project.Table, string, ask.RowRules) ([]ask.Hanging, error) {
+	return nil, errReadOnly
+}
+
+// pressWriting does a press that changes records or the plant; again says that it was done before.
+func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, app *plan.App, place place.Place, over place.Overlay) (out press.Outcome, again bool, err error) {
+	source, err := v.server.Writes(app, place.Screen)
+	if err != nil {
+		return press.Outcome{}, false, err
+	}
+	var asked press.Outcome
+	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
+	text, again, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
+		src := use.Sources{Records: p, Tags: v.tags(), Now: v.server.LocalNow(app), Others: v.others, Vars: v.vars, Bare: true, Pressed: req.Element, Lock: true}
+		if err := v.newestRights(ctx, app, &src); err != nil {
+			return nil, err
+		}
+		o, err := use.Open(ctx, app, v.user, place, src)
+		if err != nil {
+			return nil, err
+		}
+		out, err := press.Follow(ctx, o, v.pressOf(req), p)
+		if err != nil {
+			return nil, err
+		}
+		out.Into, out.Return = over.Into, over.Back
+		if out.Kind == "question" {
+			asked = out
+			return nil, errAsk
+		}
+		if err := v.server.pending.free(out.Writes); err != nil {
+			return nil, err
+		}
+		return out, v.mayOpen(ctx, out, p)
+	})
+	if errors.Is(err, errAsk) {
+		return asked, false, nil
+	}
+	if err != nil {
+		return press.Outcome{}, false, err
+	}
+	if err := json.Unmarshal(text, &out); err != nil {
+		return press.Outcome{}, false, fmt.Errorf("read the stored outcome: %w", err)
+	}
+	return out, again, nil
+}
+
+// doneBefore gives what a press came to that was done already, whatever became of the screen since.
+func (s *Side) doneBefore(ctx context.Context, req api.PressRequest, user string) (out press.Outcome, done bool, err error) {
+	for _, name := range slices.Sorted(maps.Keys(s.Records)) {
+		text, err := s.Records[name].Outcome(ctx, records.Stored{ID: req.Press, User: user, Content: digest(req)})
+		if err != nil || text != nil {
+			if err == nil {
+				err = json.Unmarshal(text, &out)
+			}
+			return out, err == nil, err
+		}
+	}
+	return out, false, nil
+}
+
+// mayOpen judges the target with the values as they are after the effects: a refusal rolls back all.
+func (v *Visit) mayOpen(ctx context.Context, out press.Outcome, p *records.Press) error {
+	if out.To == nil {
+		return nil
+	}
+	tab, _ := v.App.Keeping(out.Vars)
+	return use.Check(ctx, v.App, v.user, *out.To, use.Sources{Records: p, Tags: v.tags(), Now: v.server.LocalNow(v.App), Others: v.others, Vars: base.Merged(v.vars, tab)})
+}
+
+// digest tells presses with the same id but another content apart.
+func digest(req api.PressRequest) string {
+	req.Confirmed, req.Keep, req.Unsaved, req.Tokens, req.Picked = nil, nil, nil, nil, nil // answers to questions belong to the same press
+	text, err := json.Marshal(req)
+	if err != nil {
+		panic("a decoded request does not encode: " + err.Error())
+	}
+	sum := sha256.Sum256(text)
+	return hex.EncodeToString(sum[:])
+}
+
+// afterPress brings the trail and the plant to what the press came to, and resolves what is shown
+// now. A press that was done before sends nothing to the plant any more.
+func (v *Visit) afterPress(ctx context.Context, req api.PressRequest, at *store.Standing, out press.Outcome, again bool) (*api.PressResult, error) {
+	result := &api.PressResult{Kind: "moved", Message: answer.OrNil(out.Message), Choose: out.Choose, Done: answer.OrNil(out.Done), Forgot: answer.OrNil(out.Forget)}
+	if out.Kind == "stay" {
+		result.Kind = "stayed"
+	}
+	result.Does = base.ActsOf(out)
+	if out.Leave != "" {
+		result.Leave, result.As = &out.Leave, answer.OrNil(out.As)
+	}
+	if out.Move == "out" {
+		result.Out = answer.Ptr(true)
+	}
+	if out.As == "tab" && out.To != nil {
+		result.Kind, result.Address = "stayed", answer.Ptr(out.To.Address(v.App.Project))
+	}
+	result.Given, result.Then = given(answer.Value(req.Depth), out), then(answer.Value(req.Depth), out)
+	err := v.keepVars(ctx, req, at, out)
+	if err != nil {
+		return nil, err
+	}
+	moves := out.Kind != "stay"
+	if moves { // the trail first: it is repaired by the press id, a tag write never is
+		if result.Shown, err = v.move(ctx, req, at, out); err != nil {
+			return nil, err
+		}
+	}
+	commands, err := v.send(ctx, req.Press, out.Writes, again)
+	if err != nil {
+		return nil, err
+	}
+	if len(commands) > 0 {
+		result.Commands = &commands
+	}
+	if !moves {
+		result.Shown, err = v.move(ctx, req, at, out)
+	}
+	fault.At(fault.PressAnswering)
+	return result, err
+}
+
+// given gives what a dialog came to, for the field of the screen below that asked for it.
+func given(depth int, out press.Outcome) *api.Given {
+	closes := out.Move == "close" || out.Move == "back"
+	if depth == 0 || !closes || out.Saved == "" || out.Into == "" {
+		return nil
+	}
+	return &api.Given{Depth: depth - 1, Field: out.Into, Key: out.Saved, Title: out.Title}
+}
+
+// move brings the trail to what a press came to, and shows it.
+func (v *Visit) move(ctx context.Context, req api.PressRequest, at *store.Standing, out press.Outcome) (*api.Shown, error) {
+	depth := answer.Value(req.Depth)
+	change := func(place place.Place, overlays []place.Overlay) (*api.Shown, error) {
+		at.Place, at.Overlays = place, overlays
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+		return v.show(ctx, at)
+	}
+	switch {
+	case depth > len(at.Overlays): // this very press closed the dialog, before it could be told
+		return v.show(ctx, at)
+	case out.Kind == "stay" && out.Choose != nil && !out.Choose.Adding:
+		return v.choose(ctx, at, depth, *out.Choose)
+	case out.Kind == "stay" || out.As == "tab" || out.Leave != "" || out.Move == "out":
+		return v.show(ctx, at)
+	case out.Move == "arrange" && out.As == "replace" && depth == 0:
+		return change(*out.To, at.Overlays)
+	case out.Move == "arrange":
+		return v.rearrange(ctx, at, depth, *out.To, "press."+req.Element)
+	case depth > 0 && (out.Move == "close" || out.Move == "back"):
+		return change(at.Place, at.Overlays[:depth-1])
+	case out.Move == "close":
+		return change(at.Place, nil)
+	case out.Move == "back" || out.Move == "forward":
+		return v.step(ctx, at, out.Move)
+	case out.Move == "home" || out.To == nil:
+		return v.goHome(ctx, at, req.Press)
+	}
+	if err := v.arrive(ctx, at.Trail, at.N, out.To); err != nil {
+		return nil, err
+	}
+	o, err := v.open(ctx, *out.To)
+	if err != nil {
+		return nil, err
+	}
+	to := o.Place()
+	switch {
+	case out.As == "dialog" || out.As == "drawer":
+		return change(at.Place, append(at.Overlays[:depth:depth], place.Overlay{Place: to, As: out.As, Back: returnOf(req, out)}))
+	case depth > 0 && (out.As == "replace" || out.Move == "step"):
+		over := at.Overlays[depth-1]
+		over.Place = to
+		return change(at.Place, append(at.Overlays[:depth-1:depth-1], over))
+	case out.As == "replace":
+		at.Title = o.View().Heading
+		return change(to, nil)
+	}
+	if len(at.Overlays) > 0 {
+		at.Overlays = nil // a full move from inside a dialog closes it first
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+	}
+	return v.append(ctx, at, o, req.Press, "")
+}
+
+// choose notes the chosen row of a list, and shows what comes of it.
+func (v *Visit) choose(ctx context.Context, at *store.Standing, depth int, c use.Choice) (*api.Shown, error) {
+	place, err := layer(at, depth)
+	if err != nil {
+		return nil, err
+	}
+	*place = withChosen(*place, map[string]string{c.List: c.Row})
+	if err := v.server.Store.KeepLook(ctx, at.Trail, at.N, depth, place.Look); err != nil {
+		return nil, err
+	}
+	return v.show(ctx, at)
+}

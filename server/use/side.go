@@ -1,0 +1,17 @@
+package use
+
+import (
+	_ "ambergate/core/kinds"
+	"ambergate/server/base"
+)
+
+// Side answers what the users' side calls.
+type Side struct {
+	*base.Base
+	pending *pending
+	asks    askKey
+}
+
+func New(b *base.Base) *Side {
+	return &Side{Base: b, pending: newPending(), asks: newAskKey()}
+}
