@@ -16,11 +16,11 @@ import (
 
 // points is a table with a key of two fields, which the demo's project does not use.
 func points(p *project.Project) *project.Table {
-	t := &project.Table{ID: "t_points", Source: "so_db", Relation: "inspection_points", Label: "Points", One: "point", Key: []string{"f_insp", "f_pos"}, Fields: map[string]*project.Column{
-		"f_insp":     {ID: "f_insp", Column: "inspection_id", Alias: "inspection", Label: "Inspection", Type: "whole"},
-		"f_pos":      {ID: "f_pos", Column: "pos", Alias: "pos", Label: "Position", Type: "whole"},
-		"f_outcome":  {ID: "f_outcome", Column: "outcome", Alias: "outcome", Label: "Outcome", Type: "text", Choices: []string{"good", "watch", "bad"}},
-		"f_measured": {ID: "f_measured", Column: "measured", Alias: "measured", Label: "Measured", Type: "decimal", Nullable: true},
+	t := &project.Table{Entity: project.Entity{ID: "t_points"}, Source: "so_db", Relation: "inspection_points", Label: "Points", One: "point", Key: []string{"f_insp", "f_pos"}, Fields: map[string]*project.Column{
+		"f_insp":     {Item: project.Item{ID: "f_insp"}, Column: "inspection_id", Alias: "inspection", Label: "Inspection", Type: "whole"},
+		"f_pos":      {Item: project.Item{ID: "f_pos"}, Column: "pos", Alias: "pos", Label: "Position", Type: "whole"},
+		"f_outcome":  {Item: project.Item{ID: "f_outcome"}, Column: "outcome", Alias: "outcome", Label: "Outcome", Type: "text", Choices: []string{"good", "watch", "bad"}},
+		"f_measured": {Item: project.Item{ID: "f_measured"}, Column: "measured", Alias: "measured", Label: "Measured", Type: "decimal", Nullable: true},
 	}}
 	p.Tables[t.ID] = t
 	return t

@@ -199,7 +199,7 @@ func TestAViewWithoutAKeyIsReadPageByPage(t *testing.T) {
 
 func TestARelationToAKeyOfSeveralFieldsIsSaidPlainly(t *testing.T) {
 	p := odd(t)
-	p.Tables["t_c"].Fields["f_line"] = &project.Column{ID: "f_line", Column: "what", Alias: "line", Label: "Line", Type: "record", References: "t_l", Nullable: true}
+	p.Tables["t_c"].Fields["f_line"] = &project.Column{Item: project.Item{ID: "f_line"}, Column: "what", Alias: "line", Label: "Line", Type: "record", References: "t_l", Nullable: true}
 	_, err := up.Records.Reader(p).Fetch(context.Background(), ask.Query{Rights: ask.EveryRow, Table: p.Tables["t_c"], Paths: []string{"f_line.f_what"}})
 	var refusal *ask.Refusal
 	if !errors.As(err, &refusal) || refusal.Code != "broken" || !strings.Contains(refusal.What, "Lines") {

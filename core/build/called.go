@@ -9,13 +9,24 @@ import (
 	"ambergate/core/words"
 )
 
+// margin is an open screen between the ways into it and out of it. Records that are written into
+// ways by their keys are called by their titles, once these are there.
+type margin struct {
+	*use.Opening
+	called *words.Called // nil: they stand by their keys
+}
+
+// Ways gives the ways out of an open screen, for the walked user, in the order of the grid. Records
+// that are written into them by key stand by their keys.
+func Ways(o *use.Opening) []WayOut { return margin{Opening: o}.ways() }
+
 // WaysCalled gives the ways out like Ways; records that are written into them by key are called by
 // their titles, as far as the user may view them.
 func WaysCalled(ctx context.Context, o *use.Opening, src use.Sources) []WayOut {
-	o.Called = &words.Called{Titles: map[words.Ref]string{}}
-	ways := Ways(o)
-	if o.Called.Fetch(func(ref words.Ref) string { return o.TitleOf(ctx, src, ref.Table, ref.Key) }) {
-		return Ways(o)
+	m := margin{o, &words.Called{Titles: map[words.Ref]string{}}}
+	ways := m.ways()
+	if m.called.Fetch(func(ref words.Ref) string { return o.TitleOf(ctx, src, ref.Table, ref.Key) }) {
+		return m.ways()
 	}
 	return ways
 }

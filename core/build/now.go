@@ -16,8 +16,8 @@ import (
 	"ambergate/core/words"
 )
 
-// Now says what a way does right now for the walked user and record, or why it is closed.
-func Now(o *use.Opening, v use.Verdict) string {
+// now says what a way does right now for the walked user and record, or why it is closed.
+func (o margin) now(v use.Verdict) string {
 	who := "For " + o.World.User.Name
 	if r := o.World.Record; r != nil {
 		who += fmt.Sprintf(", on %s %s", o.App.Project.Tables[r.Table].One, o.World.Title(r, r.Table, ""))
@@ -26,13 +26,13 @@ func Now(o *use.Opening, v use.Verdict) string {
 		return who + ": " + v.Reason
 	}
 	if v.To != nil {
-		return who + ": " + placeWords(o, *v.To) + "."
+		return who + ": " + o.placeWords(*v.To) + "."
 	}
 	if v.Stay != "" {
 		return who + ": stays and says “" + v.Stay + "”."
 	}
 	var does []string
-	w := words.Writer{Scene: plan.Scene{App: o.App, Screen: o.Plan.Screen}, Called: o.Called}
+	w := words.Writer{Scene: plan.Scene{App: o.App, Screen: o.Plan.Screen}, Called: o.called}
 	if v.Pick != nil {
 		does = append(does, "asks which "+v.Pick.One)
 	}
@@ -49,7 +49,7 @@ func Now(o *use.Opening, v use.Verdict) string {
 }
 
 // placeWords names a place with what it opens on.
-func placeWords(o *use.Opening, p place.Place) string {
+func (o margin) placeWords(p place.Place) string {
 	s := o.App.Project.Screens[p.Screen]
 	text := s.Title
 	var with []string
@@ -60,7 +60,7 @@ func placeWords(o *use.Opening, p place.Place) string {
 		}
 		words := wire
 		if in.Table != "" {
-			words = titleNow(o, in.Table, wire)
+			words = o.titleNow(in.Table, wire)
 		} else if v, err := cond.Parse(in.TypeOf(), wire); err == nil {
 			words = o.World.Say(v, in.TypeOf())
 		}
@@ -73,7 +73,7 @@ func placeWords(o *use.Opening, p place.Place) string {
 		if f, _ := o.App.Project.FieldAt(s.RecordTable(), field); f != nil {
 			value := p.Set[field]
 			if f.References != "" {
-				value = titleNow(o, f.References, value)
+				value = o.titleNow(f.References, value)
 			} else if v, err := cond.Parse(f.TypeOf(), value); err == nil {
 				value = o.World.Say(v, f.TypeOf())
 			}
@@ -90,14 +90,14 @@ func placeWords(o *use.Opening, p place.Place) string {
 }
 
 // titleNow says a record by its title, as far as it is at hand; else by its key.
-func titleNow(o *use.Opening, table, key string) string {
+func (o margin) titleNow(table, key string) string {
 	if r := o.World.Record; r != nil && r.Table == table && r.Key == key {
 		return o.World.Title(r, table, "")
 	}
-	if title := titleOfParent(o, table, key); title != "" {
+	if title := titleOfParent(o.Opening, table, key); title != "" {
 		return title
 	}
-	if title := o.Called.Of(table, key); title != "" {
+	if title := o.called.Of(table, key); title != "" {
 		return title
 	}
 	return key

@@ -34,9 +34,9 @@ func Propose(a *plan.App, w plan.Way, target, input string) []Proposal {
 		}
 	case a.Project.Variables[target] != nil:
 		v := a.Project.Variables[target]
-		p.in = &project.Input{ID: v.ID, Label: v.Label, Type: v.Type, Table: v.Table}
+		p.in = &project.Input{Item: project.Item{ID: v.ID}, Label: v.Label, Type: v.Type, Table: v.Table}
 	case a.Project.Tables[target] != nil:
-		p.in = &project.Input{ID: "kept", Label: "Record", Type: "record", Table: target}
+		p.in = &project.Input{Item: project.Item{ID: "kept"}, Label: "Record", Type: "record", Table: target}
 	case screen != nil:
 		p.in = screen.Inputs[input]
 	case a.Project.Gates[target] != nil:

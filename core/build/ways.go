@@ -53,8 +53,8 @@ type WayIn struct {
 	Open    bool   `json:"open"` // the walked user's roles may use it
 }
 
-// Ways gives the ways out of the open screen, for the walked user, in the order of the grid.
-func Ways(o *use.Opening) []WayOut {
+// ways gives the ways out of the open screen, for the walked user, in the order of the grid.
+func (o margin) ways() []WayOut {
 	out := []WayOut{}
 	for _, e := range o.Plan.Elements {
 		if e.Modes != nil && !e.Modes[o.At.Mode] {
@@ -65,20 +65,20 @@ func Ways(o *use.Opening) []WayOut {
 			w := plan.Way{Screen: o.Plan.Screen, Plan: o.Plan, Element: e, Trigger: trigger}
 			out = append(out, WayOut{
 				Element: e.ID, Trigger: trigger, Words: o.Text(e, "words"), Plate: words.Plate{Kind: "none", Title: "nothing yet", Glyph: "none"}, State: "greyed", By: "case", Reason: "nothing is wired to it yet",
-				Now: "Nothing is wired to it yet.", Sentence: sentence(o, e, trigger), Gate: w.At(), Wiring: w.At(),
+				Now: "Nothing is wired to it yet.", Sentence: o.sentence(e, trigger), Gate: w.At(), Wiring: w.At(),
 			})
 		}
 		for _, trigger := range slices.Sorted(maps.Keys(e.Gates)) {
-			out = append(out, wayOut(o, plan.Way{Screen: o.Plan.Screen, Plan: o.Plan, Element: e, Trigger: trigger, Gate: e.Gates[trigger]}, ev))
+			out = append(out, o.wayOut(plan.Way{Screen: o.Plan.Screen, Plan: o.Plan, Element: e, Trigger: trigger, Gate: e.Gates[trigger]}, ev))
 		}
 	}
 	for _, w := range o.Plan.Ways() {
 		switch {
 		case w.Element.Kind == "way":
-			out = append(out, wayOut(o, w, use.ElementView{}))
-		case w.Rail != nil && onRail(o, w.Rail):
+			out = append(out, o.wayOut(w, use.ElementView{}))
+		case w.Rail != nil && onRail(o.Opening, w.Rail):
 			ev, _ := o.Draw(w.Element)
-			out = append(out, wayOut(o, w, ev))
+			out = append(out, o.wayOut(w, ev))
 		}
 	}
 	return out
@@ -109,20 +109,20 @@ func StaticWays(a *plan.App, screen string) []WayOut {
 	return out
 }
 
-func wayOut(o *use.Opening, w plan.Way, ev use.ElementView) WayOut {
+func (o margin) wayOut(w plan.Way, ev use.ElementView) WayOut {
 	e := w.Element
-	v := o.Judge(w.Gate, sampleAim(o, e, w.Trigger))
-	way := WayOut{Element: e.ID, Trigger: w.Trigger, Words: elementWords(o, e), State: v.State, By: v.By, Reason: v.Reason, Verdict: v, Now: Now(o, v), Sentence: sentence(o, e, w.Trigger)}
+	v := o.Judge(w.Gate, sampleAim(o.Opening, e, w.Trigger))
+	way := WayOut{Element: e.ID, Trigger: w.Trigger, Words: elementWords(o.Opening, e), State: v.State, By: v.By, Reason: v.Reason, Verdict: v, Now: o.now(v), Sentence: o.sentence(e, w.Trigger)}
 	if ev.State == "hidden" && v.State != "hidden" {
 		way.State, way.By, way.Reason = "hidden", ev.By, ev.Reason
 		way.Now = "For " + o.World.User.Name + ": " + ev.Reason
 	}
-	placed(o.App, &way, w, o.Called)
+	placed(o.App, &way, w, o.called)
 	return way
 }
 
-func sentence(o *use.Opening, e *plan.Element, trigger string) []words.Chunk {
-	return (&words.Writer{Scene: plan.Scene{App: o.App, Screen: o.Plan.Screen, Element: e}, Called: o.Called}).Write(trigger)
+func (o margin) sentence(e *plan.Element, trigger string) []words.Chunk {
+	return (&words.Writer{Scene: plan.Scene{App: o.App, Screen: o.Plan.Screen, Element: e}, Called: o.called}).Write(trigger)
 }
 
 // sampleAim stands a list's first row, or a chart's first point, for whichever is clicked.

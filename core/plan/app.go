@@ -405,5 +405,5 @@ func SpotList(m *Lead) string {
 
 // SpotInput stands for the row of a list that one is led to.
 func SpotInput(table string) *project.Input {
-	return &project.Input{ID: "spot", Label: "Row", Type: "record", Table: table}
+	return &project.Input{Item: project.Item{ID: "spot"}, Label: "Row", Type: "record", Table: table}
 }

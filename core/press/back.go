@@ -9,7 +9,7 @@ import (
 )
 
 // resultInput stands for the input that a result goes to: which one, only the screen below knows.
-var resultInput = &project.Input{ID: "result", Label: "Result", Type: "text"}
+var resultInput = &project.Input{Item: project.Item{ID: "result"}, Label: "Result", Type: "text"}
 
 // comesBackWith works out what a dialog comes back with: what its gate says, else what was saved.
 func comesBackWith(o *use.Opening, m *plan.Move, w *use.World, at use.Aim, out *Outcome) error {

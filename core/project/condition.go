@@ -5,16 +5,12 @@ import "ambergate/core/cond"
 // Condition is a condition with a name, shared by many. Its alias is a yes/no name under the
 // record it speaks of: record.in_service.
 type Condition struct {
-	ID    string  `json:"-"`
-	Pos   float64 `json:"pos"`
-	Name  string  `json:"name"`            // in service and mine
-	Alias string  `json:"alias"`           // in_service_and_mine
-	Table string  `json:"table,omitempty"` // whose records it speaks of; empty: of the user alone
-	Text  string  `json:"text"`
+	Item
+	Name  string `json:"name"`            // in service and mine
+	Alias string `json:"alias"`           // in_service_and_mine
+	Table string `json:"table,omitempty"` // whose records it speaks of; empty: of the user alone
+	Text  string `json:"text"`
 }
-
-// Position gives the place among others.
-func (c *Condition) Position() float64 { return c.Pos }
 
 // Group names the group of names that the condition belongs to.
 func (c *Condition) Group() string {

@@ -10,9 +10,8 @@ type Effect struct {
 
 // EffectHead is what every effect has. Each kind begins with it.
 type EffectHead struct {
-	ID   string  `json:"-"`
-	Kind string  `json:"kind"`
-	Pos  float64 `json:"pos"`
+	Item
+	Kind string `json:"kind"`
 }
 
 // Head gives what every effect has.
@@ -41,9 +40,6 @@ func (LooksOnly) Writes() bool { return false }
 
 // NewEffect makes an effect of what it holds.
 func NewEffect(spec EffectSpec) *Effect { return &Effect{spec.Head(), spec} }
-
-// Position gives the place among others.
-func (e *Effect) Position() float64 { return e.Pos }
 
 // UnmarshalJSON reads the effect as the kind that it names.
 func (e *Effect) UnmarshalJSON(data []byte) error {

@@ -13,9 +13,8 @@ type Element struct {
 
 // ElementHead is what every element has. Each kind begins with it.
 type ElementHead struct {
-	ID    string          `json:"-"`
+	Item
 	Kind  string          `json:"kind"`
-	Pos   float64         `json:"pos"`
 	Cell  Cell            `json:"cell"`
 	Shown string          `json:"shown,omitempty"` // condition; empty: always
 	Modes map[string]bool `json:"modes,omitempty"` // view, edit, add: where it is; absent: everywhere
@@ -44,9 +43,6 @@ type Spec interface {
 
 // NewElement makes an element of what it holds.
 func NewElement(spec Spec) *Element { return &Element{spec.Head(), spec} }
-
-// Position gives the place among others.
-func (e *Element) Position() float64 { return e.Pos }
 
 // UnmarshalJSON reads the element as the kind that it names.
 func (e *Element) UnmarshalJSON(data []byte) error {

@@ -4,7 +4,7 @@ import "ambergate/core/cond"
 
 // Equipment is the tags that belong to each record of a table: the drive of a lift.
 type Equipment struct {
-	ID     string           `json:"-"`
+	Entity
 	Table  string           `json:"table"`
 	Source string           `json:"source"`
 	Parts  map[string]*Part `json:"parts"`
@@ -12,8 +12,7 @@ type Equipment struct {
 
 // Part is a named group of tags of an equipment.
 type Part struct {
-	ID    string          `json:"-"`
-	Pos   float64         `json:"pos"`
+	Item
 	Alias string          `json:"alias"`
 	Label string          `json:"label"`
 	Tags  map[string]*Tag `json:"tags"`
@@ -21,8 +20,7 @@ type Part struct {
 
 // Tag is one named live value. Node is a URI Template (RFC 6570) over the record's aliases.
 type Tag struct {
-	ID       string   `json:"-"`
-	Pos      float64  `json:"pos"`
+	Item
 	Alias    string   `json:"alias"`
 	Label    string   `json:"label"`
 	Type     string   `json:"type"` // yesno, whole, number, text
@@ -33,18 +31,12 @@ type Tag struct {
 	Node     string   `json:"node"`
 }
 
-// Position gives the place among others.
-func (p *Part) Position() float64 { return p.Pos }
-
-// Position gives the place among others.
-func (t *Tag) Position() float64 { return t.Pos }
-
-func (e *Equipment) name(id string) {
+func (e *Equipment) called(id string) {
 	e.ID = id
-	for partID, p := range e.Parts {
-		p.ID = partID
-		for tagID, t := range p.Tags {
-			t.ID = tagID
+	call(e.Parts)
+	for _, p := range e.Parts {
+		if p != nil {
+			call(p.Tags)
 		}
 	}
 }

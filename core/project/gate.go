@@ -22,15 +22,11 @@ type Otherwise struct {
 
 // Case is what is done when its condition is the first that holds.
 type Case struct {
-	ID   string             `json:"-"`
-	Pos  float64            `json:"pos"`
+	Item
 	When string             `json:"when,omitempty"`
 	Do   map[string]*Effect `json:"do,omitempty"`
 	Move *Move              `json:"move,omitempty"`
 }
-
-// Position gives the place among others.
-func (c *Case) Position() float64 { return c.Pos }
 
 func (g *Gate) validate() error {
 	if g.Use != "" {
@@ -83,24 +79,16 @@ func (g *Gate) Writes() bool {
 
 // SharedGate is a gate that several elements use, with inputs of its own: it sees only those and the user.
 type SharedGate struct {
-	ID     string            `json:"-"`
-	Pos    float64           `json:"pos"`
+	Item
 	Name   string            `json:"name"`
 	Area   string            `json:"area,omitempty"`
 	Inputs map[string]*Input `json:"inputs,omitempty"`
 	Gate   *Gate             `json:"gate"`
 }
 
-// Position gives the place among others.
-func (g *SharedGate) Position() float64 { return g.Pos }
-
-func (g *SharedGate) name(id string) {
+func (g *SharedGate) called(id string) {
 	g.ID = id
-	for inputID, in := range g.Inputs {
-		if in != nil {
-			in.ID = inputID
-		}
-	}
+	call(g.Inputs)
 }
 
 func (g *SharedGate) validate() error {

@@ -8,7 +8,7 @@ import (
 // Grant is what a role may do with a table, and with which of its records. Without a grant a role
 // may do nothing; several for one role and table add up, each with its own row rule.
 type Grant struct {
-	ID       string          `json:"-"`
+	Entity
 	Role     string          `json:"role"`
 	Table    string          `json:"table"`
 	View     bool            `json:"view,omitempty"`

@@ -93,3 +93,13 @@ func strictUnmarshal(data []byte, into any) error {
 	d.DisallowUnknownFields()
 	return d.Decode(into)
 }
+
+// OneOf refuses a word that is none of some: “there is no edge "middle"”.
+func OneOf(what, got string, allowed ...string) error {
+	for _, a := range allowed {
+		if got == a {
+			return nil
+		}
+	}
+	return fmt.Errorf("there is no %s %q", what, got)
+}

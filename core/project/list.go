@@ -23,26 +23,18 @@ type List struct {
 
 // ListColumn is one column of a list.
 type ListColumn struct {
-	ID    string  `json:"-"`
-	Pos   float64 `json:"pos"`
+	Item
 	Path  string  `json:"path"` // field ids joined by dots
 	Label string  `json:"label,omitempty"`
 	Width float64 `json:"width,omitempty"` // share of the width; default 1
 }
 
-// Position gives the place among others.
-func (c *ListColumn) Position() float64 { return c.Pos }
-
 // Several is something that is done with each of the rows that were chosen, all or none.
 type Several struct {
-	ID    string  `json:"-"`
-	Pos   float64 `json:"pos"`
-	Words string  `json:"words"`
-	Gate  *Gate   `json:"gate"`
+	Item
+	Words string `json:"words"`
+	Gate  *Gate  `json:"gate"`
 }
-
-// Position gives the place among others.
-func (s *Several) Position() float64 { return s.Pos }
 
 // SeveralTrigger names the trigger of what is done with chosen rows.
 func SeveralTrigger(id string) string { return "several." + id }

@@ -4,14 +4,10 @@ import "fmt"
 
 // Entry is one line of the menu of a row or a point.
 type Entry struct {
-	ID    string  `json:"-"`
-	Pos   float64 `json:"pos"`
-	Words string  `json:"words"`
-	Gate  *Gate   `json:"gate"`
+	Item
+	Words string `json:"words"`
+	Gate  *Gate  `json:"gate"`
 }
-
-// Position gives the place among others.
-func (e *Entry) Position() float64 { return e.Pos }
 
 // EntryTrigger names the trigger of an entry of a menu.
 func EntryTrigger(id string) string { return "menu." + id }

@@ -84,14 +84,11 @@ type Arrive struct {
 
 // ArriveFilter is one filter of the target's list.
 type ArriveFilter struct {
-	Pos     float64 `json:"pos"`
-	Path    string  `json:"path"`
-	Compare string  `json:"compare"`
-	Value   string  `json:"value,omitempty"`
+	Item
+	Path    string `json:"path"`
+	Compare string `json:"compare"`
+	Value   string `json:"value,omitempty"`
 }
-
-// Position gives the place among others.
-func (f *ArriveFilter) Position() float64 { return f.Pos }
 
 // Steps are the ways along a list.
 var Steps = []string{"first", "previous", "next", "last"}

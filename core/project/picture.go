@@ -7,7 +7,7 @@ import (
 
 // Picture is one that buttons and screens show. Its bytes are kept once, by their digest.
 type Picture struct {
-	ID     string `json:"-"`
+	Entity
 	Name   string `json:"name"`
 	Words  string `json:"words,omitempty"` // what it shows, for who cannot see it
 	Digest string `json:"digest"`          // SHA-256 of its bytes, in hexadecimal

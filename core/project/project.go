@@ -46,15 +46,14 @@ type Settings struct {
 
 // Role is a role that users have; the first by position that a user has decides the start screen.
 type Role struct {
-	ID    string  `json:"-"`
-	Pos   float64 `json:"pos"`
-	Name  string  `json:"name"`
-	Start string  `json:"start"` // screen
+	Item
+	Name  string `json:"name"`
+	Start string `json:"start"` // screen
 }
 
 // Source is where tables or tags come from: a connection of the server's configuration, by name.
 type Source struct {
-	ID         string `json:"-"`
+	Entity
 	Name       string `json:"name"`
 	Type       string `json:"type"`       // postgresql, plant
 	Connection string `json:"connection"` // no secret stands in the document
@@ -81,7 +80,7 @@ func (e *StructureError) Error() string { return fmt.Sprintf("%s: %s", e.Entity,
 
 // Decode reads entities by id, each with its kind, into a project. The error is a *StructureError.
 func Decode(entities map[string]json.RawMessage) (*Project, error) {
-	p := emptyProject()
+	p := &Project{}
 	ids := slices.Sorted(maps.Keys(entities))
 	parts := make([]*Project, 1)
 	if len(ids) > manyEntities {
@@ -90,7 +89,7 @@ func Decode(entities map[string]json.RawMessage) (*Project, error) {
 	errs := make([]error, len(parts))
 	var done sync.WaitGroup
 	for n := range parts {
-		parts[n] = emptyProject()
+		parts[n] = &Project{}
 		done.Go(func() {
 			for i := n; i < len(ids) && errs[n] == nil; i += len(parts) {
 				errs[n] = parts[n].decodeLegal(ids[i], entities[ids[i]])
@@ -102,7 +101,12 @@ func Decode(entities map[string]json.RawMessage) (*Project, error) {
 		if errs[n] != nil {
 			return nil, errs[n]
 		}
-		p.take(part)
+		if part.Settings != nil {
+			p.Settings = part.Settings
+		}
+		for _, s := range shelves {
+			s.take(p, part)
+		}
 	}
 	if p.Settings == nil {
 		return nil, &StructureError{SettingsID, "the settings of the project are missing"}
@@ -112,32 +116,6 @@ func Decode(entities map[string]json.RawMessage) (*Project, error) {
 
 // manyEntities is from where on they are decoded side by side.
 const manyEntities = 200
-
-func emptyProject() *Project {
-	return &Project{
-		Roles: map[string]*Role{}, Sources: map[string]*Source{}, Tables: map[string]*Table{},
-		Equipment: map[string]*Equipment{}, Grants: map[string]*Grant{}, Conditions: map[string]*Condition{}, Screens: map[string]*Screen{},
-		Gates: map[string]*SharedGate{}, Rails: map[string]*Rail{}, Pictures: map[string]*Picture{}, Variables: map[string]*Variable{},
-	}
-}
-
-// take puts the entities of another project into this one.
-func (p *Project) take(other *Project) {
-	if other.Settings != nil {
-		p.Settings = other.Settings
-	}
-	maps.Copy(p.Roles, other.Roles)
-	maps.Copy(p.Sources, other.Sources)
-	maps.Copy(p.Tables, other.Tables)
-	maps.Copy(p.Equipment, other.Equipment)
-	maps.Copy(p.Grants, other.Grants)
-	maps.Copy(p.Conditions, other.Conditions)
-	maps.Copy(p.Screens, other.Screens)
-	maps.Copy(p.Gates, other.Gates)
-	maps.Copy(p.Rails, other.Rails)
-	maps.Copy(p.Pictures, other.Pictures)
-	maps.Copy(p.Variables, other.Variables)
-}
 
 func (p *Project) decodeLegal(id string, body json.RawMessage) error {
 	if !LegalID(id) {
@@ -156,58 +134,14 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 	if err := json.Unmarshal(body, &head); err != nil {
 		return err
 	}
-	switch head.Kind {
-	case "project":
+	if head.Kind == "project" {
 		return decodeInto(body, &p.Settings)
-	case "role":
-		return decodeNamed(p.Roles, id, body, func(r *Role) { r.ID = id })
-	case "source":
-		return decodeNamed(p.Sources, id, body, func(s *Source) { s.ID = id })
-	case "table":
-		return decodeNamed(p.Tables, id, body, func(t *Table) { t.name(id) })
-	case "equipment":
-		return decodeNamed(p.Equipment, id, body, func(e *Equipment) { e.name(id) })
-	case "grant":
-		return decodeNamed(p.Grants, id, body, func(g *Grant) { g.ID = id })
-	case "condition":
-		return decodeNamed(p.Conditions, id, body, func(c *Condition) { c.ID = id })
-	case "screen":
-		if err := decodeNamed(p.Screens, id, body, func(s *Screen) { s.name(id) }); err != nil {
-			return err
-		}
-		return p.Screens[id].validate()
-	case "gate":
-		if err := decodeNamed(p.Gates, id, body, func(g *SharedGate) { g.name(id) }); err != nil {
-			return err
-		}
-		return p.Gates[id].validate()
-	case "rail":
-		if err := decodeNamed(p.Rails, id, body, func(r *Rail) { r.name(id) }); err != nil {
-			return err
-		}
-		return p.Rails[id].validate()
-	case "picture":
-		if err := decodeNamed(p.Pictures, id, body, func(i *Picture) { i.ID = id }); err != nil {
-			return err
-		}
-		return p.Pictures[id].validate()
-	case "variable":
-		if err := decodeNamed(p.Variables, id, body, func(v *Variable) { v.ID = id }); err != nil {
-			return err
-		}
-		return p.Variables[id].validate()
 	}
-	return fmt.Errorf("there is no kind %q", head.Kind)
-}
-
-func decodeNamed[T any](into map[string]*T, id string, body json.RawMessage, name func(*T)) error {
-	var v *T
-	if err := decodeInto(body, &v); err != nil {
-		return err
+	shelf := shelves[head.Kind]
+	if shelf == nil {
+		return fmt.Errorf("there is no kind %q", head.Kind)
 	}
-	name(v)
-	into[id] = v
-	return nil
+	return shelf.decode(p, id, body)
 }
 
 // decodeInto refuses names that it does not know, so that a misspelt one is told at once.
@@ -231,11 +165,28 @@ func decodeInto[T any](body json.RawMessage, into **T) error {
 	return nil
 }
 
-// Positioned is anything that has its place among others.
-type Positioned interface{ Position() float64 }
+// Entity is part of what is an entity and stands in no order.
+type Entity struct {
+	ID string `json:"-"`
+}
+
+// called lets it know under which id it stands.
+func (e *Entity) called(id string) { e.ID = id }
+
+// Item is part of what stands in a map by id, in an order.
+type Item struct {
+	ID  string  `json:"-"`
+	Pos float64 `json:"pos"`
+}
 
 // Position gives the place among others.
-func (r *Role) Position() float64 { return r.Pos }
+func (i *Item) Position() float64 { return i.Pos }
+
+// called lets it know under which id it stands.
+func (i *Item) called(id string) { i.ID = id }
+
+// Positioned is anything that has its place among others.
+type Positioned interface{ Position() float64 }
 
 // Ordered gives the values of a map by id in the order of their positions; equal ones by id.
 func Ordered[T Positioned](m map[string]T) []T {

@@ -72,7 +72,7 @@ func TestGrantsAddUp(t *testing.T) {
 }
 
 func TestOldSlugsStillLead(t *testing.T) {
-	p := &project.Project{Screens: map[string]*project.Screen{"s_1": {ID: "s_1", Slug: "new", OldSlugs: map[string]bool{"old": true}}, "s_2": {ID: "s_2", Slug: "other"}}}
+	p := &project.Project{Screens: map[string]*project.Screen{"s_1": {Entity: project.Entity{ID: "s_1"}, Slug: "new", OldSlugs: map[string]bool{"old": true}}, "s_2": {Entity: project.Entity{ID: "s_2"}, Slug: "other"}}}
 	if s := p.ScreenBySlug("old"); s == nil || s.ID != "s_1" {
 		t.Error("the old slug leads nowhere")
 	}

@@ -7,8 +7,7 @@ import (
 
 // Rail is a strip shared by many screens, with any elements on it; a rule says on which.
 type Rail struct {
-	ID       string              `json:"-"`
-	Pos      float64             `json:"pos"`
+	Item
 	Name     string              `json:"name"`
 	Edge     string              `json:"edge"` // left, right, top, bottom
 	Placed   Placement           `json:"placed"`
@@ -33,16 +32,9 @@ type Placement struct {
 	Except map[string]bool   `json:"except,omitempty"` // screens
 }
 
-// Position gives the place among others.
-func (r *Rail) Position() float64 { return r.Pos }
-
-func (r *Rail) name(id string) {
+func (r *Rail) called(id string) {
 	r.ID = id
-	for elementID, e := range r.Elements {
-		if e != nil {
-			e.ID = elementID
-		}
-	}
+	call(r.Elements)
 }
 
 func (r *Rail) validate() error {

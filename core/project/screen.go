@@ -12,7 +12,7 @@ var ScreenTypes = []string{"menu", "list", "form", "dashboard", "operator", "not
 
 // Screen is what a user sees at one address. It is a function of its inputs.
 type Screen struct {
-	ID       string              `json:"-"`
+	Entity
 	Type     string              `json:"type"`
 	Title    string              `json:"title"`             // what it is called: Cabin
 	Heading  string              `json:"heading,omitempty"` // template: Cabin {record.number}
@@ -33,19 +33,15 @@ type Screen struct {
 
 // Input is one thing a screen needs to know.
 type Input struct {
-	ID       string  `json:"-"`
-	Pos      float64 `json:"pos"`
-	Alias    string  `json:"alias"`
-	Label    string  `json:"label"`
-	Type     string  `json:"type"`
-	Table    string  `json:"table,omitempty"` // of a record
-	Required bool    `json:"required,omitempty"`
-	Filter   string  `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has
-	Compare  string  `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost
+	Item
+	Alias    string `json:"alias"`
+	Label    string `json:"label"`
+	Type     string `json:"type"`
+	Table    string `json:"table,omitempty"` // of a record
+	Required bool   `json:"required,omitempty"`
+	Filter   string `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has
+	Compare  string `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost
 }
-
-// Position gives the place among others.
-func (i *Input) Position() float64 { return i.Pos }
 
 // TypeOf gives the input's type in the language of conditions.
 func (i *Input) TypeOf() cond.Type {
@@ -56,23 +52,11 @@ func (i *Input) TypeOf() cond.Type {
 	return cond.Type{Kind: kind, Table: i.Table, Nullable: !i.Required}
 }
 
-func (s *Screen) name(id string) {
+func (s *Screen) called(id string) {
 	s.ID = id
-	for inputID, in := range s.Inputs {
-		if in != nil {
-			in.ID = inputID
-		}
-	}
-	for elementID, e := range s.Elements {
-		if e != nil {
-			e.ID = elementID
-		}
-	}
-	for wayID, w := range s.Ways {
-		if w != nil {
-			w.ID = wayID
-		}
-	}
+	call(s.Inputs)
+	call(s.Elements)
+	call(s.Ways)
 }
 
 // RecordTable gives the table of the screen's own record, or "".

@@ -9,7 +9,7 @@ import (
 
 // Table is a table or view of a source, with the fields that the project uses.
 type Table struct {
-	ID       string             `json:"-"`
+	Entity
 	Source   string             `json:"source"`
 	Relation string             `json:"relation"`       // its name in the database
 	Label    string             `json:"label"`          // Defects
@@ -24,8 +24,7 @@ type Table struct {
 
 // Column is one field of a table.
 type Column struct {
-	ID         string   `json:"-"`
-	Pos        float64  `json:"pos"`
+	Item
 	Column     string   `json:"column"` // its name in the database
 	Alias      string   `json:"alias"`  // as expressions write it
 	Label      string   `json:"label"`
@@ -49,29 +48,16 @@ type Column struct {
 
 // Order is one part of a sort order.
 type Order struct {
-	ID   string  `json:"-"`
-	Pos  float64 `json:"pos"`
-	Path string  `json:"path"` // field ids joined by dots
-	Desc bool    `json:"desc,omitempty"`
+	Item
+	Path string `json:"path"` // field ids joined by dots
+	Desc bool   `json:"desc,omitempty"`
 }
 
-// Position gives the place among others.
-func (c *Column) Position() float64 { return c.Pos }
-
-// Position gives the place among others.
-func (o *Order) Position() float64 { return o.Pos }
-
-func (t *Table) name(id string) {
+func (t *Table) called(id string) {
 	t.ID = id
-	for f, c := range t.Fields {
-		c.ID = f
-	}
-	for f, tally := range t.Tallies {
-		tally.ID = f
-	}
-	for o, order := range t.Order {
-		order.ID = o
-	}
+	call(t.Fields)
+	call(t.Tallies)
+	call(t.Order)
 }
 
 // TypeOf gives the type of a column in the language of conditions.

@@ -4,26 +4,22 @@ import "ambergate/core/cond"
 
 // Tally is a declared figure over the records that refer to one: how many open defects a cabin has.
 type Tally struct {
-	ID    string  `json:"-"`
-	Pos   float64 `json:"pos"`
-	Alias string  `json:"alias"`
-	Label string  `json:"label"`
-	Take  string  `json:"take"`            // count, exists, min, max
-	Of    string  `json:"of"`              // the table counted
-	By    string  `json:"by"`              // its relation to this table
-	Path  string  `json:"path,omitempty"`  // of min and max: its field
-	While string  `json:"while,omitempty"` // condition on the records counted
+	Item
+	Alias string `json:"alias"`
+	Label string `json:"label"`
+	Take  string `json:"take"`            // count, exists, min, max
+	Of    string `json:"of"`              // the table counted
+	By    string `json:"by"`              // its relation to this table
+	Path  string `json:"path,omitempty"`  // of min and max: its field
+	While string `json:"while,omitempty"` // condition on the records counted
 }
 
 // Takes are the kinds of figures.
 var Takes = []string{"count", "exists", "min", "max"}
 
-// Position gives the place among others.
-func (t *Tally) Position() float64 { return t.Pos }
-
 // column gives the figure in the form of a field: it cannot be changed.
 func (p *Project) tallyColumn(t *Tally) *Column {
-	c := &Column{ID: t.ID, Pos: t.Pos, Alias: t.Alias, Label: t.Label, ReadOnly: true, Type: "whole", Tally: t}
+	c := &Column{Item: t.Item, Alias: t.Alias, Label: t.Label, ReadOnly: true, Type: "whole", Tally: t}
 	switch t.Take {
 	case "exists":
 		c.Type = "yesno"

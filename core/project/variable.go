@@ -14,8 +14,7 @@ import (
 // of a screen belongs to the place, begins anew when the screen is opened anew, and is found again
 // on the way back.
 type Variable struct {
-	ID      string   `json:"-"`
-	Pos     float64  `json:"pos"`
+	Item
 	Alias   string   `json:"alias"`
 	Label   string   `json:"label"`
 	Type    string   `json:"type"`
@@ -30,9 +29,6 @@ type Variable struct {
 var VariableTypes = []string{"text", "whole", "number", "decimal", "yesno", "date", "moment", "record"}
 
 var aliasForm = regexp.MustCompile(`^[a-z][a-z0-9_]{0,40}$`)
-
-// Position gives the place among others.
-func (v *Variable) Position() float64 { return v.Pos }
 
 // TypeOf gives the variable's type in the language of conditions: what begins with a value always has one.
 func (v *Variable) TypeOf() cond.Type {

@@ -15,10 +15,9 @@ type Way struct {
 
 // WayHead is what every way has. Each trigger begins with it.
 type WayHead struct {
-	ID      string  `json:"-"`
-	Pos     float64 `json:"pos"`
-	Trigger string  `json:"trigger"`
-	Gate    *Gate   `json:"gate,omitempty"`
+	Item
+	Trigger string `json:"trigger"`
+	Gate    *Gate  `json:"gate,omitempty"`
 }
 
 // Head gives what every way has.
@@ -33,9 +32,6 @@ type WaySpec interface {
 
 // NewWay makes a way of what it holds.
 func NewWay(spec WaySpec) *Way { return &Way{spec.Head(), spec} }
-
-// Position gives the place among others.
-func (w *Way) Position() float64 { return w.Pos }
 
 // UnmarshalJSON reads the way by the trigger that it names.
 func (w *Way) UnmarshalJSON(data []byte) error {
@@ -97,7 +93,7 @@ func (e *wayElement) Gates() map[string]*Gate { return e.way.Gates() }
 
 // Element gives the way in the form of an element of kind way.
 func (w *Way) Element() *Element {
-	return NewElement(&wayElement{ElementHead{ID: w.ID, Kind: "way", Pos: w.Pos}, w})
+	return NewElement(&wayElement{ElementHead{Item: w.Item, Kind: "way"}, w})
 }
 
 // WayOf gives the way that an element stands for; nil for an element of the screen.

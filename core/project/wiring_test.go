@@ -141,8 +141,8 @@ func TestWhereAGateStands(t *testing.T) {
 }
 
 func TestARailStandsOnlyWhereAllOfItsRuleHolds(t *testing.T) {
-	form := &project.Screen{ID: "s_f", Type: "form", Record: "i_r", Inputs: map[string]*project.Input{"i_r": {ID: "i_r", Type: "record", Table: "t_x"}}}
-	menu := &project.Screen{ID: "s_m", Type: "menu"}
+	form := &project.Screen{Entity: project.Entity{ID: "s_f"}, Type: "form", Record: "i_r", Inputs: map[string]*project.Input{"i_r": {Item: project.Item{ID: "i_r"}, Type: "record", Table: "t_x"}}}
+	menu := &project.Screen{Entity: project.Entity{ID: "s_m"}, Type: "menu"}
 	for name, tc := range map[string]struct {
 		placed     project.Placement
 		form, menu bool

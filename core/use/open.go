@@ -14,7 +14,6 @@ import (
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/rights"
-	"ambergate/core/words"
 )
 
 // Sources is what a screen is drawn from.
@@ -53,7 +52,6 @@ type Opening struct {
 	// explains says whether conditions are explained part by part: for builders, and for a
 	// press that is refused. What users are shown only needs the decision.
 	explains bool
-	Called   *words.Called // titles of constants, in build
 }
 
 // Open judges whether the user may be at the place and fetches what the screen shows.

@@ -58,7 +58,7 @@ type Button struct {
 	Picture string        `json:"picture,omitempty"` // picture of the project
 	Gate    *project.Gate `json:"gate,omitempty"`
 
-	Faces map[string]*project.Face `json:"faces,omitempty"` // how it looks in one condition or state
+	Faces map[string]*Face `json:"faces,omitempty"` // how it looks in one condition or state
 }
 
 // Validate refuses a trigger or tone that does not exist.
@@ -75,13 +75,13 @@ func (spec *Button) Validate() error {
 			return fmt.Errorf("face %s: %w", id, err)
 		}
 	}
-	if err := project.ValidColour(spec.Colour); err != nil {
+	if err := ValidColour(spec.Colour); err != nil {
 		return err
 	}
 	if err := project.ValidKeys(spec.Keys); err != nil {
 		return err
 	}
-	return project.OneOf("tone", spec.Tone, project.Tones...)
+	return project.OneOf("tone", spec.Tone, Tones...)
 }
 
 // Gates gives the button's one gate.
@@ -158,7 +158,7 @@ func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView)
 // face shows the first face whose condition holds. One that cannot be decided shows the face for
 // what is unknown, never the next one.
 func face(o *use.Opening, e *plan.Element, spec *Button, v *ButtonView) {
-	unknown, shown := false, (*project.Face)(nil)
+	unknown, shown := false, (*Face)(nil)
 	for _, f := range project.Ordered(spec.Faces) {
 		if f.State != "" || shown != nil || unknown {
 			continue

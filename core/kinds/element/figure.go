@@ -25,16 +25,12 @@ type MarkView struct {
 
 // Mark is a live text on a figure, at a place in hundredths of its width and height.
 type Mark struct {
-	ID       string  `json:"-"`
-	Pos      float64 `json:"pos"`
+	project.Item
 	X        float64 `json:"x"`
 	Y        float64 `json:"y"`
 	Words    string  `json:"words"`              // template
 	Abnormal string  `json:"abnormal,omitempty"` // condition
 }
-
-// Position gives the place among others.
-func (m *Mark) Position() float64 { return m.Pos }
 
 // Figure is a picture with live words at places on it.
 type Figure struct {

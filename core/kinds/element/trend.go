@@ -29,17 +29,13 @@ type LineView struct {
 
 // Line is one line of a trend.
 type Line struct {
-	ID    string   `json:"-"`
-	Pos   float64  `json:"pos"`
+	project.Item
 	Words string   `json:"words"`
 	Value string   `json:"value"` // expression: the path of a tag
 	Unit  string   `json:"unit,omitempty"`
 	Limit *float64 `json:"limit,omitempty"`
 	Max   float64  `json:"max"` // top of its own scale, from 0
 }
-
-// Position gives the place among others.
-func (l *Line) Position() float64 { return l.Pos }
 
 // Trend draws live numbers over the last minutes.
 type Trend struct {

@@ -19,15 +19,11 @@ type Choice struct {
 
 // Target is one screen that a move chooses from, with what it brings there.
 type Target struct {
-	ID     string                      `json:"-"`
-	Pos    float64                     `json:"pos"`
+	project.Item
 	Is     string                      `json:"is,omitempty"` // the value, as the wire writes it; empty: any other
 	Target string                      `json:"target"`       // screen
 	Bind   map[string]*project.Binding `json:"bind,omitempty"`
 }
-
-// Position gives the place among others.
-func (t *Target) Position() float64 { return t.Pos }
 
 // Validate asks for the expression and the screens.
 func (spec *Choice) Validate() error {

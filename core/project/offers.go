@@ -26,3 +26,17 @@ func UnwiredTrigger(e *Element) string {
 	}
 	return ""
 }
+
+// Tab is one tab of a block.
+type Tab struct {
+	Item
+	Label string `json:"label"`
+}
+
+// TabsOf gives the tabs of an element that is a block of them; nil when it is none.
+func TabsOf(e *Element) map[string]*Tab {
+	if b, ok := e.Spec.(interface{ TabList() map[string]*Tab }); ok {
+		return b.TabList()
+	}
+	return nil
+}

@@ -1,8 +1,10 @@
-package project
+package element
 
 import (
 	"fmt"
 	"regexp"
+
+	"ambergate/core/project"
 )
 
 // Tones are how a button is dressed.
@@ -11,29 +13,25 @@ var Tones = []string{"", "plain", "main", "strong", "sign", "quiet", "good", "wa
 // Face is how a button looks in one condition: the first whose condition holds is shown. A face
 // of a state, without a condition, changes how the shown one looks in that state.
 type Face struct {
-	ID      string  `json:"-"`
-	Pos     float64 `json:"pos"`
-	When    string  `json:"when,omitempty"`  // condition
-	State   string  `json:"state,omitempty"` // hover, pressed, greyed, focus, unknown; empty: normal
-	Words   string  `json:"words,omitempty"` // template; empty: the button's own
-	Icon    string  `json:"icon,omitempty"`
-	Picture string  `json:"picture,omitempty"`
-	Tone    string  `json:"tone,omitempty"`
-	Colour  string  `json:"colour,omitempty"` // #rrggbb in the stead of the tone's ground
+	project.Item
+	When    string `json:"when,omitempty"`  // condition
+	State   string `json:"state,omitempty"` // hover, pressed, greyed, focus, unknown; empty: normal
+	Words   string `json:"words,omitempty"` // template; empty: the button's own
+	Icon    string `json:"icon,omitempty"`
+	Picture string `json:"picture,omitempty"`
+	Tone    string `json:"tone,omitempty"`
+	Colour  string `json:"colour,omitempty"` // #rrggbb in the stead of the tone's ground
 }
-
-// Position gives the place among others.
-func (f *Face) Position() float64 { return f.Pos }
 
 // Validate refuses states, tones and colours that do not exist.
 func (f *Face) Validate() error {
-	if err := OneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "unknown"); err != nil {
+	if err := project.OneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "unknown"); err != nil {
 		return err
 	}
 	if err := ValidColour(f.Colour); err != nil {
 		return err
 	}
-	return OneOf("tone", f.Tone, Tones...)
+	return project.OneOf("tone", f.Tone, Tones...)
 }
 
 var colourForm = regexp.MustCompile(`^#[0-9a-f]{6}$`)
