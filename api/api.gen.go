@@ -8,9 +8,6 @@ import (
 	"net/http"
 	"time"
 
-	"github.com/gin-gonic/gin"
-	"github.com/oapi-codegen/runtime"
-
 	"ambergate/core/ask"
 	"ambergate/core/build"
 	"ambergate/core/check"
@@ -18,6 +15,7 @@ import (
 	"ambergate/core/cond/compile"
 	"ambergate/core/cond/prove"
 	"ambergate/core/kinds/element"
+	"ambergate/core/patch"
 	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/press"
@@ -25,6 +23,9 @@ import (
 	"ambergate/core/use"
 	"ambergate/core/words"
 	"ambergate/plant"
+
+	"github.com/gin-gonic/gin"
+	"github.com/oapi-codegen/runtime"
 )
 
 // Act Something that only the browser can do: export, print, open or close a drawer.
@@ -368,7 +369,7 @@ type OfferedScreen struct {
 }
 
 // Op One operation of JSON Patch: test, add, remove, replace.
-type Op = project.Op
+type Op = patch.Op
 
 // OpenRequest A pointer into a trail, or an address, or neither for the start screen.
 type OpenRequest struct {

@@ -8,10 +8,9 @@ import (
 	"fmt"
 	"time"
 
-	_ "ambergate/core/kinds"
-
 	"github.com/jackc/pgx/v5"
 
+	_ "ambergate/core/kinds"
 	"ambergate/core/project"
 )
 

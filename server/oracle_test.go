@@ -9,6 +9,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/demo"
@@ -60,19 +61,19 @@ var ruled = sync.OnceValues(func() (*ruledProject, error) {
 	if err != nil {
 		return nil, err
 	}
-	var bodies project.Bodies
+	var bodies patch.Bodies
 	if err := json.Unmarshal(text, &bodies); err != nil {
 		return nil, err
 	}
 	return makeRuled(ctx, bodies)
 })
 
-func makeRuled(ctx context.Context, bodies project.Bodies) (*ruledProject, error) {
-	var ops []project.Op
+func makeRuled(ctx context.Context, bodies patch.Bodies) (*ruledProject, error) {
+	var ops []patch.Op
 	if err := json.Unmarshal([]byte(ruledRules), &ops); err != nil {
 		return nil, err
 	}
-	touched, _, err := project.Apply(bodies, ops)
+	touched, _, err := patch.Apply(bodies, ops)
 	if err != nil {
 		return nil, err
 	}

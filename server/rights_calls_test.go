@@ -10,7 +10,7 @@ import (
 	"ambergate/api"
 	"ambergate/core/build"
 	"ambergate/core/cond/compile"
-	"ambergate/core/project"
+	"ambergate/core/patch"
 	"ambergate/demo"
 	"ambergate/store"
 )
@@ -211,7 +211,7 @@ func TestAPressInAnOlderReleaseKeepsToTheNewestRules(t *testing.T) {
 	var shown api.Shown
 	p.must("POST", "/api/use/older/open", map[string]string{"address": "/cabin?cabin=41"}, &shown)
 	press := map[string]any{"press": "older-hold-41", "trail": shown.Trail, "n": shown.N, "release": shown.Release, "element": "e_hold", "confirmed": true}
-	var ops []project.Op
+	var ops []patch.Op
 	if err := json.Unmarshal([]byte(`[{"op":"add","path":"/gr_lead_cabins/changes","value":"record.f_number == \"none\""}]`), &ops); err != nil {
 		t.Fatal(err)
 	}

@@ -9,6 +9,7 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
+	"ambergate/core/patch"
 	"ambergate/core/project"
 	"ambergate/fault"
 )
@@ -17,7 +18,7 @@ import (
 type Edit struct {
 	Project  string
 	By       string // account
-	Patch    []project.Op
+	Patch    []patch.Op
 	Versions map[string]int64 // of entities, as the patch was made on them; may name only some
 }
 
@@ -79,7 +80,7 @@ func (s *Store) takeBack(ctx context.Context, id, by, which string, isUndo bool)
 			return err
 		}
 		var seq int64
-		var inverse []project.Op
+		var inverse []patch.Op
 		err := tx.QueryRow(ctx, `select seq, inverse from edit where project = $1 and by = $2 and undone is null and `+which+` order by seq desc limit 1`, id, by).Scan(&seq, &inverse)
 		if errors.Is(err, pgx.ErrNoRows) {
 			return ErrNothing
@@ -115,8 +116,8 @@ func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error
 			return Applied{}, whoChanged(ctx, tx, e.Project, entity)
 		}
 	}
-	touched, inverse, err := project.Apply(bodies, e.Patch)
-	var wrong *project.PatchError
+	touched, inverse, err := patch.Apply(bodies, e.Patch)
+	var wrong *patch.Error
 	if errors.As(err, &wrong) && wrong.Stale {
 		return Applied{}, whoChanged(ctx, tx, e.Project, entityOf(wrong.Path))
 	}
@@ -145,7 +146,7 @@ func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error
 	return done, err
 }
 
-func loadTouched(ctx context.Context, tx pgx.Tx, e Edit) (project.Bodies, map[string]int64, error) {
+func loadTouched(ctx context.Context, tx pgx.Tx, e Edit) (patch.Bodies, map[string]int64, error) {
 	ids := map[string]bool{}
 	for _, op := range e.Patch {
 		ids[entityOf(op.Path)] = true
@@ -162,7 +163,7 @@ func loadTouched(ctx context.Context, tx pgx.Tx, e Edit) (project.Bodies, map[st
 		return nil, nil, err
 	}
 	defer rows.Close()
-	bodies, versions := project.Bodies{}, map[string]int64{}
+	bodies, versions := patch.Bodies{}, map[string]int64{}
 	for rows.Next() {
 		var id string
 		var body any

@@ -187,7 +187,7 @@ func TestChangesSinceTheReleaseCountWhatWasTakenBack(t *testing.T) {
 	id := newProject(t, "p_changes")
 	edit := func(title string) {
 		t.Helper()
-		if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: patch(t, rename(title))}); err != nil {
+		if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: edited(t, rename(title))}); err != nil {
 			t.Fatal(err)
 		}
 	}

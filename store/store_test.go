@@ -8,6 +8,7 @@ import (
 	"testing"
 	"time"
 
+	"ambergate/core/patch"
 	"ambergate/core/place"
 	"ambergate/core/project"
 	"ambergate/demo"
@@ -36,9 +37,9 @@ func newProject(t *testing.T, id string) string {
 	return id
 }
 
-func patch(t *testing.T, text string) []project.Op {
+func edited(t *testing.T, text string) []patch.Op {
 	t.Helper()
-	var ops []project.Op
+	var ops []patch.Op
 	if err := json.Unmarshal([]byte(text), &ops); err != nil {
 		t.Fatal(err)
 	}
@@ -64,7 +65,7 @@ func TestEditsUndoAndRedoOfOnesOwn(t *testing.T) {
 	id := newProject(t, "p_undo")
 	edit := func(by, text string) {
 		t.Helper()
-		if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: by, Patch: patch(t, text)}); err != nil {
+		if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: by, Patch: edited(t, text)}); err != nil {
 			t.Fatal(err)
 		}
 	}
@@ -115,11 +116,11 @@ func TestEditsThatDoNotFit(t *testing.T) {
 		{`[{"op":"test","path":"/s_cabin/title","value":"Old"},{"op":"replace","path":"/s_cabin/title","value":"New"}]`, isA[*store.StaleEdit]},
 		{`[{"op":"replace","path":"/s_cabin/type","value":"poster"}]`, isA[*project.StructureError]},
 		{`[{"op":"add","path":"/s_cabin/color","value":"red"}]`, isA[*project.StructureError]},
-		{`[{"op":"add","path":"/s_cabin","value":{}}]`, isA[*project.PatchError]},
+		{`[{"op":"add","path":"/s_cabin","value":{}}]`, isA[*patch.Error]},
 		{`[{"op":"remove","path":"/project/title"},{"op":"remove","path":"/project"}]`, isA[*project.StructureError]},
 	} {
 		before := title(t, id, "s_cabin")
-		_, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: patch(t, tc.text)})
+		_, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: edited(t, tc.text)})
 		if !tc.is(err) {
 			t.Errorf("%s: %v", tc.text, err)
 		}
@@ -127,7 +128,7 @@ func TestEditsThatDoNotFit(t *testing.T) {
 			t.Errorf("%s left something behind", tc.text)
 		}
 	}
-	_, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: patch(t, rename("X")), Versions: map[string]int64{"s_cabin": 7}})
+	_, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: edited(t, rename("X")), Versions: map[string]int64{"s_cabin": 7}})
 	if !isA[*store.StaleEdit](err) {
 		t.Errorf("a stale version: %v", err)
 	}
@@ -146,7 +147,7 @@ func TestEditsByManyAtOnceAreAllThere(t *testing.T) {
 		go func() {
 			defer wait.Done()
 			el := `[{"op":"add","path":"/s_cabin/elements/e_new` + string(rune('a'+i)) + `","value":{"kind":"text","pos":1,"cell":{"row":20,"col":1,"w":3},"words":"x"}}]`
-			var ops []project.Op
+			var ops []patch.Op
 			if err := json.Unmarshal([]byte(el), &ops); err != nil {
 				t.Error(err)
 				return
@@ -182,7 +183,7 @@ func TestReleasesDoNotChange(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: patch(t, rename("Later"))}); err != nil {
+	if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: edited(t, rename("Later"))}); err != nil {
 		t.Fatal(err)
 	}
 	h, err := up.Store.History(ctx, id, "a_arno")
@@ -343,7 +344,7 @@ func TestWhatIsNotThereIsSaidToBeNotThere(t *testing.T) {
 	if _, err := up.Store.PutIntoUse(ctx, "p_none", "a_arno"); !errors.Is(err, store.ErrNone) {
 		t.Errorf("releasing: %v", err)
 	}
-	if _, err := up.Store.Edit(ctx, store.Edit{Project: "p_none", By: "a_arno", Patch: patch(t, rename("X"))}); !errors.Is(err, store.ErrNone) {
+	if _, err := up.Store.Edit(ctx, store.Edit{Project: "p_none", By: "a_arno", Patch: edited(t, rename("X"))}); !errors.Is(err, store.ErrNone) {
 		t.Errorf("editing: %v", err)
 	}
 	if _, err := up.Store.TrailOf(ctx, "none", "a_mira", demo.ProjectID); !errors.Is(err, store.ErrNone) {
@@ -358,11 +359,11 @@ func TestAnEditMakesSeveralEntitiesOrNone(t *testing.T) {
 	id := newProject(t, "p_several")
 	both := `[{"op":"add","path":"/s_new","value":{"kind":"screen","type":"menu","title":"New","slug":"new"}},
 	  {"op":"add","path":"/s_cabin/elements/e_to","value":{"kind":"button","pos":1,"cell":{"row":9,"col":1,"w":2},"words":"To it","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_new"}}}}}}]`
-	done, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: patch(t, both)})
+	done, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: edited(t, both)})
 	if err != nil || len(done.Touched) != 2 || done.Versions["s_new"] != done.Seq {
 		t.Fatalf("%+v %v", done, err)
 	}
-	if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: patch(t, `[{"op":"remove","path":"/s_new"},{"op":"remove","path":"/s_nothing"}]`)}); err == nil {
+	if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: "a_arno", Patch: edited(t, `[{"op":"remove","path":"/s_new"},{"op":"remove","path":"/s_nothing"}]`)}); err == nil {
 		t.Fatal("half an edit was made")
 	}
 	if title(t, id, "s_new") != "New" {

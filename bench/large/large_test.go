@@ -4,11 +4,10 @@ import (
 	"encoding/json"
 	"testing"
 
-	_ "ambergate/core/kinds"
-
 	"ambergate/bench/large"
 	"ambergate/core/build"
 	"ambergate/core/check"
+	_ "ambergate/core/kinds"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )

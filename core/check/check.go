@@ -7,6 +7,7 @@ import (
 	"context"
 	"sort"
 
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -36,9 +37,9 @@ type Finding struct {
 
 // Mend is a safe change that makes the finding go away. Without a patch it names what the builder is to choose.
 type Mend struct {
-	Words string       `json:"words"`
-	Patch []project.Op `json:"patch,omitempty"`
-	Chip  string       `json:"chip,omitempty"` // part of the sentence to be chosen: target, record, while
+	Words string     `json:"words"`
+	Patch []patch.Op `json:"patch,omitempty"`
+	Chip  string     `json:"chip,omitempty"` // part of the sentence to be chosen: target, record, while
 }
 
 // Check is one thing that is looked for.

@@ -5,7 +5,7 @@ import (
 	"testing"
 
 	_ "ambergate/core/kinds"
-
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -33,24 +33,24 @@ const base = `{
  "s_yform": {"kind":"screen","type":"form","title":"Y form","slug":"y","record":"i_y","inputs":{"i_y":{"pos":1,"alias":"y","label":"Y","type":"record","table":"t_y","required":true}}}
 }`
 
-func run(t *testing.T, patch string) []Finding {
+func run(t *testing.T, changes string) []Finding {
 	t.Helper()
-	var bodies project.Bodies
+	var bodies patch.Bodies
 	if err := json.Unmarshal([]byte(base), &bodies); err != nil {
 		t.Fatal(err)
 	}
-	var ops []project.Op
-	if patch != "" {
-		if err := json.Unmarshal([]byte(patch), &ops); err != nil {
+	var ops []patch.Op
+	if changes != "" {
+		if err := json.Unmarshal([]byte(changes), &ops); err != nil {
 			t.Fatal(err)
 		}
 	}
 	return Run(compiled(t, apply(t, bodies, ops)))
 }
 
-func apply(t *testing.T, bodies project.Bodies, ops []project.Op) project.Bodies {
+func apply(t *testing.T, bodies patch.Bodies, ops []patch.Op) patch.Bodies {
 	t.Helper()
-	touched, _, err := project.Apply(bodies, ops)
+	touched, _, err := patch.Apply(bodies, ops)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -63,7 +63,7 @@ func apply(t *testing.T, bodies project.Bodies, ops []project.Op) project.Bodies
 	return bodies
 }
 
-func compiled(t *testing.T, bodies project.Bodies) *plan.App {
+func compiled(t *testing.T, bodies patch.Bodies) *plan.App {
 	t.Helper()
 	entities := map[string]json.RawMessage{}
 	for id, body := range bodies {
@@ -187,24 +187,24 @@ func TestSoundProjectHasNoFindings(t *testing.T) {
 // Every mend with a patch makes its finding go away.
 func TestMendsMend(t *testing.T) {
 	tried := 0
-	for _, patch := range []string{
+	for _, changes := range []string{
 		`[{"op":"remove","path":"/s_list/elements/e_list/opened/cases/c_1/move/bind"}]`,
 		`[{"op":"remove","path":"/s_form/elements/e_y/gate/cases/c_1/move/bind/i_y/none"}]`,
 		`[{"op":"add","path":"/s_yform/bare","value":true}]`,
 		`[{"op":"add","path":"/s_yform/guard","value":"user.is(\"r_a\")"}]`,
 	} {
-		for _, f := range run(t, patch) {
+		for _, f := range run(t, changes) {
 			for _, m := range f.Mends {
 				if m.Patch == nil {
 					continue
 				}
 				tried++
-				var bodies project.Bodies
+				var bodies patch.Bodies
 				if err := json.Unmarshal([]byte(base), &bodies); err != nil {
 					t.Fatal(err)
 				}
-				var ops []project.Op
-				if err := json.Unmarshal([]byte(patch), &ops); err != nil {
+				var ops []patch.Op
+				if err := json.Unmarshal([]byte(changes), &ops); err != nil {
 					t.Fatal(err)
 				}
 				bodies = apply(t, apply(t, bodies, ops), m.Patch)

@@ -9,6 +9,7 @@ import (
 	"ambergate/core/cond/compile"
 	"ambergate/core/cond/prove"
 	"ambergate/core/english"
+	"ambergate/core/patch"
 	"ambergate/core/project"
 	"ambergate/core/words"
 )
@@ -150,7 +151,7 @@ var alwaysShown = &Check{Name: "always-shown", Doc: "a condition that holds what
 		if s.what == "guard" || s.what == "row rule" {
 			f.Words = english.Capital(s.words) + " always holds: it keeps nobody out."
 		}
-		f.Mends = []Mend{{Words: "do without it", Patch: []project.Op{{Op: "remove", Path: s.path}}}}
+		f.Mends = []Mend{{Words: "do without it", Patch: []patch.Op{{Op: "remove", Path: s.path}}}}
 		report(f)
 	}
 }}

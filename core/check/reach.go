@@ -4,6 +4,7 @@ import (
 	"strings"
 
 	"ambergate/core/cond/prove"
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/words"
@@ -42,14 +43,14 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 		}
 		s := ix.app.Screens[id].Screen
 		report(Finding{Severity: Broken, Screen: id, Words: "No way back from “" + s.Title + "” within two presses.", Evidence: "It has no strip and no button that goes back, up or home.", Mends: []Mend{
-			{Words: "add one", Patch: []project.Op{BackButton(s)}},
-			{Words: "show the strip", Patch: []project.Op{{Op: "remove", Path: "/" + id + "/bare"}}},
+			{Words: "add one", Patch: []patch.Op{BackButton(s)}},
+			{Words: "show the strip", Patch: []patch.Op{{Op: "remove", Path: "/" + id + "/bare"}}},
 		}})
 	}
 }}
 
 // BackButton gives the operation that adds a button "Back" below everything on a screen.
-func BackButton(s *project.Screen) project.Op {
+func BackButton(s *project.Screen) patch.Op {
 	row := 1
 	for _, e := range s.Elements {
 		row = max(row, e.Cell.Row+max(1, e.Cell.H))
@@ -63,9 +64,9 @@ func BackButton(s *project.Screen) project.Op {
 		id += "x"
 	}
 	if s.Elements == nil {
-		return project.Op{Op: "add", Path: "/" + s.ID + "/elements", Value: encode(map[string]any{id: button})}
+		return patch.Op{Op: "add", Path: "/" + s.ID + "/elements", Value: encode(map[string]any{id: button})}
 	}
-	return project.Op{Op: "add", Path: "/" + s.ID + "/elements/" + id, Value: encode(button)}
+	return patch.Op{Op: "add", Path: "/" + s.ID + "/elements/" + id, Value: encode(button)}
 }
 
 var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", run: func(ix *index, report func(Finding)) {
@@ -157,7 +158,7 @@ func (ix *index) refuses(s *project.Screen, mode, role string) string {
 }
 
 // withoutRoles takes roles off a gate: those that are named, or all others where it was for everyone.
-func withoutRoles(ix *index, w way, refused []string) []project.Op {
+func withoutRoles(ix *index, w way, refused []string) []patch.Op {
 	left := map[string]bool{}
 	for id := range ix.app.Project.Roles {
 		if w.gate.Roles == nil || w.gate.Roles[id] {
@@ -174,7 +175,7 @@ func withoutRoles(ix *index, w way, refused []string) []project.Op {
 	if w.gate.Roles != nil {
 		op = "replace"
 	}
-	return []project.Op{{Op: op, Path: w.gatePath() + "/roles", Value: encode(left)}}
+	return []patch.Op{{Op: op, Path: w.gatePath() + "/roles", Value: encode(left)}}
 }
 
 // Entered says in words which roles can be on a screen: those that are not proven shut out.

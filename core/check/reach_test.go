@@ -5,19 +5,20 @@ import (
 	"strings"
 	"testing"
 
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
-func patched(t *testing.T, patch string) *plan.App {
+func patched(t *testing.T, changes string) *plan.App {
 	t.Helper()
-	var bodies project.Bodies
+	var bodies patch.Bodies
 	if err := json.Unmarshal([]byte(base), &bodies); err != nil {
 		t.Fatal(err)
 	}
-	var ops []project.Op
-	if patch != "" {
-		if err := json.Unmarshal([]byte(patch), &ops); err != nil {
+	var ops []patch.Op
+	if changes != "" {
+		if err := json.Unmarshal([]byte(changes), &ops); err != nil {
 			t.Fatal(err)
 		}
 	}

@@ -5,8 +5,8 @@ import (
 	"strings"
 	"testing"
 
+	"ambergate/core/patch"
 	"ambergate/core/plan"
-	"ambergate/core/project"
 )
 
 // dialogs is a list that closes with its row, one that closes with nothing, and a button that opens one of them.
@@ -55,13 +55,13 @@ func TestDialogsThatComeBackWithTheWrongThingAreFound(t *testing.T) {
 }
 
 func TestWhatAnotherProjectOffersNoMoreIsFound(t *testing.T) {
-	project := func(patch string) *plan.App {
-		var bodies project.Bodies
-		var ops []project.Op
+	project := func(changes string) *plan.App {
+		var bodies patch.Bodies
+		var ops []patch.Op
 		if err := json.Unmarshal([]byte(base), &bodies); err != nil {
 			t.Fatal(err)
 		}
-		if err := json.Unmarshal([]byte(patch), &ops); err != nil {
+		if err := json.Unmarshal([]byte(changes), &ops); err != nil {
 			t.Fatal(err)
 		}
 		return compiled(t, apply(t, bodies, ops))

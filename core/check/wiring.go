@@ -7,6 +7,7 @@ import (
 	"strings"
 
 	"ambergate/core/build"
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/words"
@@ -74,14 +75,14 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
 				if m.Target.Inputs[input] == nil {
 					f := w.finding(Broken, "“"+m.Target.Title+"” no longer takes what this way brings.")
-					f.Mends = []Mend{{Words: "bring it no more", Patch: []project.Op{{Op: "remove", Path: w.bindPath(m) + "/" + input}}}}
+					f.Mends = []Mend{{Words: "bring it no more", Patch: []patch.Op{{Op: "remove", Path: w.bindPath(m) + "/" + input}}}}
 					report(f)
 				}
 			}
 			if m.Spot != "" {
 				if _, ok := words.Spot(ix.app, m.Target, m.Spot); !ok {
 					f := w.finding(Broken, "The spot of “"+m.Target.Title+"” that this way leads to is gone.")
-					f.Mends = []Mend{{Words: "lead to the whole screen", Patch: []project.Op{{Op: "remove", Path: w.gatePath() + "/cases/" + w.of.ID + "/move/spot"}}}}
+					f.Mends = []Mend{{Words: "lead to the whole screen", Patch: []patch.Op{{Op: "remove", Path: w.gatePath() + "/cases/" + w.of.ID + "/move/spot"}}}}
 					report(f)
 				}
 			}
@@ -100,7 +101,7 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 	for _, id := range sortedScreens(ix.app) {
 		s := ix.app.Screens[id].Screen
 		if s.Up != "" && ix.app.Project.Screens[s.Up] == nil {
-			report(Finding{Severity: Broken, Screen: id, Words: "The screen that is “up” from here is gone.", Mends: []Mend{{Words: "let up mean home", Patch: []project.Op{{Op: "remove", Path: "/" + id + "/up"}}}}})
+			report(Finding{Severity: Broken, Screen: id, Words: "The screen that is “up” from here is gone.", Mends: []Mend{{Words: "let up mean home", Patch: []patch.Op{{Op: "remove", Path: "/" + id + "/up"}}}}})
 		}
 	}
 	for _, r := range project.Ordered(ix.app.Project.Roles) {
@@ -177,7 +178,7 @@ func (w way) misfits(ix *index, report func(Finding)) {
 		in := g.Inputs[input]
 		if in == nil {
 			f := w.finding(Broken, "“"+g.Name+"” no longer takes what this way gives it.")
-			f.Mends = []Mend{{Words: "give it no more", Patch: []project.Op{{Op: "remove", Path: w.At() + "/give/" + input}}}}
+			f.Mends = []Mend{{Words: "give it no more", Patch: []patch.Op{{Op: "remove", Path: w.At() + "/give/" + input}}}}
 			report(f)
 			continue
 		}
@@ -202,11 +203,11 @@ var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, 
 					continue
 				}
 				f := w.finding(Doubtful, "There may be no "+strings.ToLower(in.Label)+", and nothing says what then.")
-				patch := []project.Op{{Op: "add", Path: w.bindPath(m) + "/" + input + "/none", Value: encode("grey")}}
+				changes := []patch.Op{{Op: "add", Path: w.bindPath(m) + "/" + input + "/none", Value: encode("grey")}}
 				if b.Reason == "" {
-					patch = append(patch, project.Op{Op: "add", Path: w.bindPath(m) + "/" + input + "/reason", Value: encode("There is no " + strings.ToLower(in.Label) + " here.")})
+					changes = append(changes, patch.Op{Op: "add", Path: w.bindPath(m) + "/" + input + "/reason", Value: encode("There is no " + strings.ToLower(in.Label) + " here.")})
 				}
-				f.Mends = []Mend{{Words: "grey it, with the reason", Patch: patch}}
+				f.Mends = []Mend{{Words: "grey it, with the reason", Patch: changes}}
 				report(f)
 			}
 		}
@@ -242,12 +243,12 @@ func (w way) bindPath(m *plan.Lead) string {
 	return path + "/bind"
 }
 
-func bindPatch(w way, m *plan.Lead, input string, b *project.Binding) []project.Op {
+func bindPatch(w way, m *plan.Lead, input string, b *project.Binding) []patch.Op {
 	path := w.bindPath(m)
 	if m.Bind == nil {
-		return []project.Op{{Op: "add", Path: path, Value: encode(map[string]*project.Binding{input: b})}}
+		return []patch.Op{{Op: "add", Path: path, Value: encode(map[string]*project.Binding{input: b})}}
 	}
-	return []project.Op{{Op: "add", Path: path + "/" + input, Value: encode(b)}}
+	return []patch.Op{{Op: "add", Path: path + "/" + input, Value: encode(b)}}
 }
 
 func label(p *project.Project, table string) string {

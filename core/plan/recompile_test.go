@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"testing"
 
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/stand"
@@ -13,7 +14,7 @@ import (
 
 // What is compiled anew after an edit says the same as all compiled anew.
 func TestRecompilingSaysTheSame(t *testing.T) {
-	for name, patch := range map[string]string{
+	for name, changes := range map[string]string{
 		"a button":        `[{"op":"replace","path":"/s_cabin/elements/e_add/words","value":"Other words"}]`,
 		"a gate":          `[{"op":"replace","path":"/s_board/elements/e_mine/gate","value":{"while":"user.name == \"Mira\"","cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_chart"}}}}}]`,
 		"a title":         `[{"op":"replace","path":"/s_cabin/title","value":"The cabin"}]`,
@@ -25,16 +26,16 @@ func TestRecompilingSaysTheSame(t *testing.T) {
 		"an element gone": `[{"op":"remove","path":"/s_defect/elements/e_cabin"}]`,
 	} {
 		before := stand.New(t, "").App
-		after := stand.New(t, patch).App
-		var ops []project.Op
-		if err := json.Unmarshal([]byte(patch), &ops); err != nil {
+		after := stand.New(t, changes).App
+		var ops []patch.Op
+		if err := json.Unmarshal([]byte(changes), &ops); err != nil {
 			t.Fatal(err)
 		}
-		var bodies project.Bodies
+		var bodies patch.Bodies
 		if err := json.Unmarshal([]byte(stand.Ropeway), &bodies); err != nil {
 			t.Fatal(err)
 		}
-		touched, _, err := project.Apply(bodies, ops)
+		touched, _, err := patch.Apply(bodies, ops)
 		if err != nil {
 			t.Fatal(err)
 		}

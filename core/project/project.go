@@ -1,6 +1,3 @@
-// Package project is the document: what a builder makes. Screens declare typed inputs,
-// gates lead to them with bindings. Everything with identity is a map by id with a
-// position, so that a patch never names an index.
 package project
 
 import (

@@ -14,6 +14,7 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	_ "ambergate/core/kinds"
+	"ambergate/core/patch"
 	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -285,18 +286,18 @@ type Stand struct {
 	Sela *ask.User
 }
 
-func New(t testing.TB, patch string) *Stand {
+func New(t testing.TB, changes string) *Stand {
 	t.Helper()
-	var bodies project.Bodies
+	var bodies patch.Bodies
 	if err := json.Unmarshal([]byte(Ropeway), &bodies); err != nil {
 		t.Fatal(err)
 	}
-	if patch != "" {
-		var ops []project.Op
-		if err := json.Unmarshal([]byte(patch), &ops); err != nil {
+	if changes != "" {
+		var ops []patch.Op
+		if err := json.Unmarshal([]byte(changes), &ops); err != nil {
 			t.Fatal(err)
 		}
-		touched, _, err := project.Apply(bodies, ops)
+		touched, _, err := patch.Apply(bodies, ops)
 		if err != nil {
 			t.Fatal(err)
 		}

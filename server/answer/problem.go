@@ -15,6 +15,7 @@ import (
 
 	"ambergate/api"
 	"ambergate/core/ask"
+	"ambergate/core/patch"
 	"ambergate/core/project"
 	"ambergate/store"
 )
@@ -54,7 +55,7 @@ func Describe(err error) (int, api.Problem) {
 	var refusal *ask.Refusal
 	var fields *ask.FieldErrors
 	var stale *store.StaleEdit
-	var patch *project.PatchError
+	var patch *patch.Error
 	var structure *project.StructureError
 	var blocked *store.Blocked
 	var large *http.MaxBytesError

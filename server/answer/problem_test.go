@@ -15,6 +15,7 @@ import (
 	"github.com/jackc/pgx/v5/pgconn"
 
 	"ambergate/core/ask"
+	"ambergate/core/patch"
 	"ambergate/core/project"
 	"ambergate/store"
 )
@@ -30,7 +31,7 @@ func TestEveryErrorHasItsCodeAndWords(t *testing.T) {
 		{&ask.FieldErrors{Fields: map[string]string{"f": "x"}}, http.StatusUnprocessableEntity, "fields"},
 		{&store.StaleEdit{By: "Bea", At: time.Now()}, http.StatusConflict, "stale"},
 		{&store.StaleEdit{}, http.StatusConflict, "stale"},
-		{&project.PatchError{Path: "/x", Reason: "no"}, http.StatusBadRequest, "bad-patch"},
+		{&patch.Error{Path: "/x", Reason: "no"}, http.StatusBadRequest, "bad-patch"},
 		{&project.StructureError{Entity: "s_x", Reason: "no"}, http.StatusBadRequest, "bad-patch"},
 		{store.ErrNothing, http.StatusConflict, "nothing"},
 		{&store.Blocked{Until: time.Now()}, http.StatusTooManyRequests, "blocked"},

@@ -1,4 +1,6 @@
-package project
+// Package patch changes entities: JSON Patch (RFC 6902) of test, add, remove and replace, over maps by
+// id, so that no operation names an index; and what takes a change back.
+package patch
 
 import (
 	"encoding/json"
@@ -6,6 +8,8 @@ import (
 	"reflect"
 	"sort"
 	"strings"
+
+	"ambergate/core/project"
 )
 
 // Op is one operation of an edit: JSON Patch (RFC 6902) of test, add, remove and replace,
@@ -16,9 +20,9 @@ type Op struct {
 	Value json.RawMessage `json:"value,omitempty"`
 }
 
-// PatchError says which operation did not fit and why. Stale means that a tested value
+// Error says which operation did not fit and why. Stale means that a tested value
 // has changed meanwhile; otherwise the patch itself is wrong.
-type PatchError struct {
+type Error struct {
 	Index  int
 	Path   string
 	Reason string
@@ -26,7 +30,7 @@ type PatchError struct {
 }
 
 // Error gives the reason with the operation's path.
-func (e *PatchError) Error() string { return fmt.Sprintf("%s: %s", e.Path, e.Reason) }
+func (e *Error) Error() string { return fmt.Sprintf("%s: %s", e.Path, e.Reason) }
 
 // Bodies are entities by id, as decoded JSON.
 type Bodies map[string]any
@@ -39,7 +43,7 @@ func Apply(bodies Bodies, patch []Op) (touched Bodies, inverse []Op, err error) 
 	for i, op := range patch {
 		segs, perr := pathSegments(op.Path)
 		if perr != nil {
-			return nil, nil, &PatchError{Index: i, Path: op.Path, Reason: perr.Error()}
+			return nil, nil, &Error{Index: i, Path: op.Path, Reason: perr.Error()}
 		}
 		entity := segs[0]
 		if _, ok := touched[entity]; !ok {
@@ -49,7 +53,7 @@ func Apply(bodies Bodies, patch []Op) (touched Bodies, inverse []Op, err error) 
 		}
 		back, perr := touched.apply(op, segs)
 		if perr != nil {
-			return nil, nil, &PatchError{Index: i, Path: op.Path, Reason: perr.Error(), Stale: op.Op == "test"}
+			return nil, nil, &Error{Index: i, Path: op.Path, Reason: perr.Error(), Stale: op.Op == "test"}
 		}
 		inverse = append(back, inverse...)
 		if _, ok := touched[entity]; !ok {
@@ -88,7 +92,7 @@ func (b Bodies) apply(op Op, segs []string) ([]Op, error) {
 		if exists {
 			return nil, fmt.Errorf("it is there already")
 		}
-		if len(segs) == 1 && !LegalID(last) {
+		if len(segs) == 1 && !project.LegalID(last) {
 			return nil, fmt.Errorf("%q is no legal id", last)
 		}
 		parent[last] = value

@@ -1,4 +1,4 @@
-package project_test
+package patch_test
 
 import (
 	"encoding/json"
@@ -8,21 +8,24 @@ import (
 	"strings"
 	"testing"
 
+	_ "ambergate/core/kinds"
+
+	"ambergate/core/patch"
 	"ambergate/core/project"
 )
 
-func bodies(t testing.TB, text string) project.Bodies {
+func bodies(t testing.TB, text string) patch.Bodies {
 	t.Helper()
-	var b project.Bodies
+	var b patch.Bodies
 	if err := json.Unmarshal([]byte(text), &b); err != nil {
 		t.Fatal(err)
 	}
 	return b
 }
 
-func ops(t testing.TB, text string) []project.Op {
+func ops(t testing.TB, text string) []patch.Op {
 	t.Helper()
-	var o []project.Op
+	var o []patch.Op
 	if err := json.Unmarshal([]byte(text), &o); err != nil {
 		t.Fatal(err)
 	}
@@ -32,7 +35,7 @@ func ops(t testing.TB, text string) []project.Op {
 const small = `{"s_a":{"kind":"screen","title":"A","elements":{"e_1":{"pos":1,"cell":{"row":1}}}},"s_b":{"kind":"screen","title":"B"}}`
 
 func TestApplyAndItsInverse(t *testing.T) {
-	for _, patch := range []string{
+	for _, changes := range []string{
 		`[{"op":"replace","path":"/s_a/title","value":"New"}]`,
 		`[{"op":"test","path":"/s_a/title","value":"A"},{"op":"replace","path":"/s_a/title","value":"New"},{"op":"remove","path":"/s_b"}]`,
 		`[{"op":"add","path":"/s_c","value":{"kind":"screen"}},{"op":"add","path":"/s_c/title","value":"C"}]`,
@@ -42,29 +45,29 @@ func TestApplyAndItsInverse(t *testing.T) {
 		`[{"op":"add","path":"/s_a/note~1with~0signs","value":1}]`,
 	} {
 		before := bodies(t, small)
-		touched, inverse, err := project.Apply(before, ops(t, patch))
+		touched, inverse, err := patch.Apply(before, ops(t, changes))
 		if err != nil {
-			t.Errorf("%s: %v", patch, err)
+			t.Errorf("%s: %v", changes, err)
 			continue
 		}
 		if !reflect.DeepEqual(before, bodies(t, small)) {
-			t.Errorf("%s changed what it was given", patch)
+			t.Errorf("%s changed what it was given", changes)
 		}
 		after := bodies(t, small)
 		merge(after, touched)
-		back, _, err := project.Apply(after, inverse)
+		back, _, err := patch.Apply(after, inverse)
 		if err != nil {
-			t.Errorf("%s: its inverse: %v", patch, err)
+			t.Errorf("%s: its inverse: %v", changes, err)
 			continue
 		}
 		merge(after, back)
 		if !reflect.DeepEqual(after, bodies(t, small)) {
-			t.Errorf("%s: its inverse gives %v", patch, after)
+			t.Errorf("%s: its inverse gives %v", changes, after)
 		}
 	}
 }
 
-func merge(into, touched project.Bodies) {
+func merge(into, touched patch.Bodies) {
 	for id, body := range touched {
 		if body == nil {
 			delete(into, id)
@@ -91,8 +94,8 @@ func TestPatchesThatDoNotFit(t *testing.T) {
 		{`[{"op":"add","path":"/s_a//x","value":1}]`, false, "empty"},
 		{`[{"op":"add","path":"/s_a/x"}]`, false, "needs a value"},
 	} {
-		_, _, err := project.Apply(bodies(t, small), ops(t, tc.patch))
-		var wrong *project.PatchError
+		_, _, err := patch.Apply(bodies(t, small), ops(t, tc.patch))
+		var wrong *patch.Error
 		if !errors.As(err, &wrong) || wrong.Stale != tc.stale || !strings.Contains(wrong.Reason, tc.words) {
 			t.Errorf("%s: %v, want stale %v and %q", tc.patch, err, tc.stale, tc.words)
 		}
@@ -111,15 +114,15 @@ func TestRandomPatchesAreTakenBack(t *testing.T) {
 			path += "/" + names[r.IntN(3)]
 		}
 		value := json.RawMessage([]string{`1`, `"x"`, `{"a":{"b":1}}`, `null`, `[1,2]`}[r.IntN(5)])
-		op := project.Op{Op: []string{"add", "replace", "remove"}[r.IntN(3)], Path: path, Value: value}
-		touched, inverse, err := project.Apply(state, []project.Op{op})
+		op := patch.Op{Op: []string{"add", "replace", "remove"}[r.IntN(3)], Path: path, Value: value}
+		touched, inverse, err := patch.Apply(state, []patch.Op{op})
 		if err != nil {
 			continue
 		}
 		applied++
 		next := bodies(t, encode(t, state))
 		merge(next, touched)
-		back, _, err := project.Apply(next, inverse)
+		back, _, err := patch.Apply(next, inverse)
 		if err != nil {
 			t.Fatalf("%+v: inverse %+v: %v", op, inverse, err)
 		}
@@ -148,12 +151,12 @@ func FuzzApply(f *testing.F) {
 	f.Add(`[{"op":"add","path":"/s_a/x","value":{"y":1}}]`)
 	f.Add(`[{"op":"remove","path":"/s_a"},{"op":"test","path":"/s_a","value":null}]`)
 	f.Fuzz(func(t *testing.T, text string) {
-		var patch []project.Op
-		if json.Unmarshal([]byte(text), &patch) != nil {
+		var changes []patch.Op
+		if json.Unmarshal([]byte(text), &changes) != nil {
 			return
 		}
-		touched, _, err := project.Apply(bodies(t, small), patch)
-		var wrong *project.PatchError
+		touched, _, err := patch.Apply(bodies(t, small), changes)
+		var wrong *patch.Error
 		if err != nil && !errors.As(err, &wrong) {
 			t.Fatalf("%v is no PatchError", err)
 		}
