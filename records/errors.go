@@ -6,6 +6,7 @@ import (
 	"regexp"
 	"strings"
 
+	"github.com/jackc/pgerrcode"
 	"github.com/jackc/pgx/v5/pgconn"
 
 	"ambergate/core/ask"
@@ -21,35 +22,35 @@ func fieldError(err error, t *project.Table, doing string) error {
 	if !errors.As(err, &pg) {
 		return fmt.Errorf("%s: %w", doing, err)
 	}
-	column, words := pg.ColumnName, ""
+	column, words := pg.ColumnName, "This value does not fit."
 	switch pg.Code {
-	case "23505":
+	case pgerrcode.UniqueViolation:
 		words = "There is another " + t.One + " with this already."
-	case "23503":
+	case pgerrcode.ForeignKeyViolation:
 		words = "This does not exist any more."
-	case "23502":
+	case pgerrcode.NotNullViolation:
 		words = "This is needed."
-	case "23514":
+	case pgerrcode.CheckViolation:
 		words = "The database does not allow this value."
 		column = checkColumn(pg.ConstraintName, t)
-	case "22001":
+	case pgerrcode.StringDataRightTruncationDataException:
 		words = "This is too long."
-	case "22003", "22P02", "22007", "22008":
-		words = "This value does not fit."
-	case "42501":
-		return &ask.Refusal{Code: "no-grant", What: "The database does not allow this program to change " + strings.ToLower(t.Label) + ".", Then: "Tell the person who runs it."}
+	case pgerrcode.InsufficientPrivilege:
+		return &ask.Refusal{Code: "no-grant", What: "The database does not allow this program to change " + strings.ToLower(t.Label) + ".", Then: "Tell the person who runs it.", Cause: err}
 	default:
-		return fmt.Errorf("%s: %w", doing, err)
+		if !isOneOf(err, misfits) {
+			return fmt.Errorf("%s: %w", doing, err)
+		}
 	}
 	if m := detailColumns.FindStringSubmatch(pg.Detail); column == "" && m != nil {
 		column = strings.Split(m[1], ", ")[0]
 	}
 	for _, f := range t.Fields {
 		if f.Column == column {
-			return &ask.FieldErrors{Fields: map[string]string{f.ID: words}}
+			return &ask.FieldErrors{Fields: map[string]string{f.ID: words}, Cause: err}
 		}
 	}
-	return &ask.Refusal{Code: "not-accepted", What: "The database did not accept this: " + words, Then: "Change what you entered and try again."}
+	return &ask.Refusal{Code: "not-accepted", What: "The database did not accept this: " + words, Then: "Change what you entered and try again.", Cause: err}
 }
 
 // checkColumn finds the column that a check is named after, as PostgreSQL names them: table_column_check.

@@ -8,8 +8,6 @@ import (
 	"slices"
 	"strings"
 
-	"github.com/jackc/pgx/v5/pgconn"
-
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -50,8 +48,7 @@ func (r *Reader) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
 
 // notFoundIfMisfit lets "abc" as a number's key find nothing rather than fail.
 func notFoundIfMisfit(err error, doing string) error {
-	var pg *pgconn.PgError
-	if errors.As(err, &pg) && (pg.Code == "22P02" || pg.Code == "22003" || pg.Code == "22007" || pg.Code == "22008") {
+	if isOneOf(err, misfits) {
 		return nil
 	}
 	return fmt.Errorf("%s: %w", doing, gone(err))

@@ -2,12 +2,10 @@ package records
 
 import (
 	"context"
-	"errors"
 	"fmt"
 	"slices"
 
 	"github.com/jackc/pgx/v5"
-	"github.com/jackc/pgx/v5/pgconn"
 
 	"ambergate/core/ask"
 	"ambergate/core/project"
@@ -66,9 +64,8 @@ func (s *Source) Missing(ctx context.Context, p *project.Project, source string)
 // gone tells that a table or column is not there any more as what it is: the project and the
 // database have come apart. Other errors come back as they are.
 func gone(err error) error {
-	var pg *pgconn.PgError
-	if errors.As(err, &pg) && (pg.Code == "42703" || pg.Code == "42P01") {
-		return &ask.Refusal{Code: "broken", What: "Something that this screen reads is gone from the database.", Then: "Tell the person who builds this application: the findings say what it is."}
+	if isOneOf(err, goneFrom) {
+		return &ask.Refusal{Cause: err, Code: "broken", What: "Something that this screen reads is gone from the database.", Then: "Tell the person who builds this application: the findings say what it is."}
 	}
 	return err
 }

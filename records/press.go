@@ -9,7 +9,6 @@ import (
 	"strings"
 
 	"github.com/jackc/pgx/v5"
-	"github.com/jackc/pgx/v5/pgconn"
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
@@ -51,8 +50,7 @@ type Stored struct {
 func (s *Source) Do(ctx context.Context, p *project.Project, press Stored, run func(*Press) (any, error)) (outcome json.RawMessage, again bool, err error) {
 	for try := 1; ; try++ {
 		outcome, again, err = s.once(ctx, p, press, run)
-		var pg *pgconn.PgError
-		if err == nil || try == Tries || !errors.As(err, &pg) || pg.Code != "40001" && pg.Code != "40P01" {
+		if err == nil || try == Tries || !isOneOf(err, triedAgain) {
 			return outcome, again, err
 		}
 	}
@@ -97,8 +95,7 @@ func (s *Source) once(ctx context.Context, p *project.Project, press Stored, run
 // Outcome gives what is stored of a press that was done; nil if there is none, or no table for it.
 func (s *Source) Outcome(ctx context.Context, press Stored) (json.RawMessage, error) {
 	outcome, err := stored(ctx, s.pool, press)
-	var pg *pgconn.PgError
-	if errors.Is(err, pgx.ErrNoRows) || errors.As(err, &pg) && (pg.Code == "42P01" || pg.Code == "3F000" || pg.Code == "42501") {
+	if errors.Is(err, pgx.ErrNoRows) || isOneOf(err, noPressTable) {
 		return nil, nil
 	}
 	return outcome, err
@@ -204,10 +201,9 @@ func (p *Press) Delete(ctx context.Context, t *project.Table, key string) error 
 		return err
 	}
 	tag, err := p.tx.Exec(ctx, fmt.Sprintf("delete from %s t0 where %s", relation(p.project, t), where), s.args...)
-	var pg *pgconn.PgError
 	switch {
-	case errors.As(err, &pg) && (pg.Code == "23503" || pg.Code == "23001"):
-		return &ask.Refusal{Code: "in-use", What: "This " + t.One + " cannot be deleted: something else refers to it.", Then: "Delete or change that first."}
+	case isOneOf(err, referredTo):
+		return &ask.Refusal{Code: "in-use", What: "This " + t.One + " cannot be deleted: something else refers to it.", Then: "Delete or change that first.", Cause: err}
 	case err != nil:
 		return fieldError(err, t, "delete the "+t.One)
 	case tag.RowsAffected() == 0:

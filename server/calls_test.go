@@ -116,7 +116,7 @@ func TestAtWorkTellsWaysAndWhoMayEnter(t *testing.T) {
 	}
 	states := map[string]string{}
 	for _, way := range w.Ways {
-		states[way.Element] = way.State
+		states[way.Element] = string(way.State)
 		if way.Now == "" || len(way.Sentence) < 3 || way.Title == "" {
 			t.Errorf("%+v", way)
 		}

@@ -43,7 +43,7 @@ func New(c base.Config) (*Server, error) {
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
 	engine.ContextWithFallback = true // a request's end ends what is done for it
-	engine.Use(s.recoverPanics, headers, bounded)
+	engine.Use(answer.LogTo(s.Log), s.recoverPanics, headers, bounded)
 	engine.NoMethod(func(c *gin.Context) {
 		answer.Fail(c, &ask.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
 	})

@@ -121,7 +121,7 @@ func TestListsAreLeftAndFoundAgain(t *testing.T) {
 	points := elementOf(form, "e_points").View.(*element.ListView)
 	p.must("POST", used+"/look", at(form, map[string]any{"look": map[string]place.Look{"e_points": {Row: points.Rows[len(points.Rows)-1].Key}}}), &looked)
 	for _, e := range looked.Elements {
-		if want := map[string]string{"e_pnext": "greyed", "e_pprev": "shown", "e_pdel": "shown"}[e.ID]; want != "" && e.State != want {
+		if want := map[string]string{"e_pnext": "greyed", "e_pprev": "shown", "e_pdel": "shown"}[e.ID]; want != "" && string(e.State) != want {
 			t.Errorf("on the last point %s is %s", e.ID, e.State)
 		}
 	}

@@ -18,7 +18,7 @@ type WayOut struct {
 	Trigger string `json:"trigger"`
 	Words   string `json:"words"` // of what sets it off
 	words.Plate
-	State    string        `json:"state"`
+	State    use.State     `json:"state"`
 	By       string        `json:"by,omitempty"`
 	Reason   string        `json:"reason,omitempty"`
 	Now      string        `json:"now"`
@@ -64,7 +64,7 @@ func (o margin) ways() []WayOut {
 		if trigger := project.UnwiredTrigger(e.Element); trigger != "" && len(e.Gates) == 0 {
 			w := plan.Way{Screen: o.Plan.Screen, Plan: o.Plan, Element: e, Trigger: trigger}
 			out = append(out, WayOut{
-				Element: e.ID, Trigger: trigger, Words: o.Text(e, "words"), Plate: words.Plate{Kind: "none", Title: "nothing yet", Glyph: "none"}, State: "greyed", By: "case", Reason: "nothing is wired to it yet",
+				Element: e.ID, Trigger: trigger, Words: o.Text(e, "words"), Plate: words.Plate{Kind: "none", Title: "nothing yet", Glyph: "none"}, State: use.StateGreyed, By: "case", Reason: "nothing is wired to it yet",
 				Now: "Nothing is wired to it yet.", Sentence: o.sentence(e, trigger), Gate: w.At(), Wiring: w.At(),
 			})
 		}
@@ -102,7 +102,7 @@ func StaticWays(a *plan.App, screen string) []WayOut {
 		return out
 	}
 	for _, w := range plan.Ways() {
-		way := WayOut{Element: w.Element.ID, Trigger: w.Trigger, Words: words.Element(a, plan.Screen, w.Element), State: "unknown", Sentence: words.Sentence(a, plan.Screen, w.Element, w.Trigger)}
+		way := WayOut{Element: w.Element.ID, Trigger: w.Trigger, Words: words.Element(a, plan.Screen, w.Element), State: use.StateUnknown, Sentence: words.Sentence(a, plan.Screen, w.Element, w.Trigger)}
 		placed(a, &way, w, nil)
 		out = append(out, way)
 	}
@@ -113,8 +113,8 @@ func (o margin) wayOut(w plan.Way, ev use.ElementView) WayOut {
 	e := w.Element
 	v := o.Judge(w.Gate, sampleAim(o.Opening, e, w.Trigger))
 	way := WayOut{Element: e.ID, Trigger: w.Trigger, Words: elementWords(o.Opening, e), State: v.State, By: v.By, Reason: v.Reason, Verdict: v, Now: o.now(v), Sentence: o.sentence(e, w.Trigger)}
-	if ev.State == "hidden" && v.State != "hidden" {
-		way.State, way.By, way.Reason = "hidden", ev.By, ev.Reason
+	if ev.State == use.StateHidden && v.State != use.StateHidden {
+		way.State, way.By, way.Reason = use.StateHidden, ev.By, ev.Reason
 		way.Now = "For " + o.World.User.Name + ": " + ev.Reason
 	}
 	placed(o.App, &way, w, o.called)

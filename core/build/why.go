@@ -18,7 +18,7 @@ import (
 // Explanation says of one way, for one user at one place: whether it is open, what was judged and
 // in which order, where it would lead, who would see it, and what would have to change.
 type Explanation struct {
-	State  string       `json:"state"` // open, greyed, hidden, shut: the screen itself is
+	State  use.State    `json:"state"` // open, greyed, hidden, shut: the screen itself is
 	Reason string       `json:"reason,omitempty"`
 	Judged []Judged     `json:"judged"`
 	Leads  *Leads       `json:"leads,omitempty"`
@@ -57,10 +57,10 @@ type LedInput struct {
 
 // SeenBy is how a role alone would see the way here.
 type SeenBy struct {
-	Role   string `json:"role"`
-	Name   string `json:"name"`
-	State  string `json:"state"` // open, greyed, hidden, shut
-	Reason string `json:"reason,omitempty"`
+	Role   string    `json:"role"`
+	Name   string    `json:"name"`
+	State  use.State `json:"state"` // open, greyed, hidden, shut
+	Reason string    `json:"reason,omitempty"`
 }
 
 // Aim names what a way is asked about: an element and its trigger, and for rows and points which one.
@@ -101,7 +101,7 @@ type asking struct {
 }
 
 func why(ctx context.Context, a *plan.App, user *ask.User, place place.Place, at Aim, src use.Sources) (*Explanation, error) {
-	q := asking{app: a, src: src, out: &Explanation{State: "open", Judged: []Judged{}, Roles: []SeenBy{}}}
+	q := asking{app: a, src: src, out: &Explanation{State: use.StateOpen, Judged: []Judged{}, Roles: []SeenBy{}}}
 	o, err := use.Enter(ctx, a, user, place, src)
 	if o == nil {
 		return nil, err
@@ -113,7 +113,7 @@ func why(ctx context.Context, a *plan.App, user *ask.User, place place.Place, at
 	}
 	q.out.Judged = judged
 	if refusal != nil {
-		q.out.State, q.out.Reason = "shut", refusal.What
+		q.out.State, q.out.Reason = use.StateShut, refusal.What
 	}
 	q.askGuard(o.Plan)
 	return q.out, q.way(ctx, at, refusal == nil)
@@ -127,7 +127,7 @@ func (q *asking) way(ctx context.Context, at Aim, entered bool) error {
 	}
 	gate := e.Gates[at.Trigger]
 	if gate == nil {
-		q.close("greyed", "Nothing is wired to it yet.")
+		q.close(use.StateGreyed, "Nothing is wired to it yet.")
 		return nil
 	}
 	q.element, q.gatePlan = e, gate
@@ -155,7 +155,7 @@ func (q *asking) way(ctx context.Context, at Aim, entered bool) error {
 			return err
 		}
 	}
-	if q.out.State != "open" {
+	if q.out.State != use.StateOpen {
 		q.turns()
 	}
 	return nil
@@ -178,8 +178,8 @@ func (q *asking) neighbours(ctx context.Context, at *use.Aim) error {
 }
 
 // close notes that the way is not open; what closed it first is kept.
-func (q *asking) close(state, reason string) {
-	if q.out.State == "open" {
+func (q *asking) close(state use.State, reason string) {
+	if q.out.State == use.StateOpen {
 		q.out.State, q.out.Reason = state, reason
 	}
 }
@@ -191,7 +191,7 @@ func (q *asking) aim(ctx context.Context, e *plan.Element, at Aim) (*use.Aim, er
 	if p := project.PointsOf(e.Element); p != nil {
 		out.Span = p.Span
 	}
-	if at.Trigger != "row" && !strings.HasPrefix(at.Trigger, "menu.") || list == nil || q.out.State == "shut" || !q.open.Rights.On(list.Table).View {
+	if at.Trigger != "row" && !strings.HasPrefix(at.Trigger, "menu.") || list == nil || q.out.State == use.StateShut || !q.open.Rights.On(list.Table).View {
 		return &out, nil
 	}
 	query, hidden, err := q.open.ListQuery(e, "")
@@ -207,7 +207,7 @@ func (q *asking) aim(ctx context.Context, e *plan.Element, at Aim) (*use.Aim, er
 		return nil, err
 	}
 	if len(page.Rows) == 0 {
-		q.close("hidden", "This row is not in the list for them.")
+		q.close(use.StateHidden, "This row is not in the list for them.")
 		return nil, nil
 	}
 	use.Hide(page.Rows[0], hidden)
@@ -221,14 +221,14 @@ func (q *asking) aim(ctx context.Context, e *plan.Element, at Aim) (*use.Aim, er
 func (q *asking) shown(e *plan.Element) {
 	if e.Modes != nil && !e.Modes[q.open.At.Mode] {
 		q.out.Judged = append(q.out.Judged, Judged{What: "shown", State: "refuses", Words: "it is not there in mode " + q.open.At.Mode})
-		q.close("hidden", "It is not there in mode "+q.open.At.Mode+".")
+		q.close(use.StateHidden, "It is not there in mode "+q.open.At.Mode+".")
 	}
 	if e.ShownWhile == nil {
 		return
 	}
 	q.ask(e.ShownWhile.Root)
 	if j := q.condition("shown", "it shows while ", e.ShownWhile.Root); j.State != "passes" {
-		q.close("hidden", english.Capital(j.Words)+".")
+		q.close(use.StateHidden, english.Capital(j.Words)+".")
 	}
 }
 

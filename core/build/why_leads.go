@@ -24,7 +24,7 @@ func (q *asking) leads(ctx context.Context, g *plan.Gate, v use.Verdict) error {
 		if chosen == nil || chosen.Move == nil {
 			return nil
 		}
-		would := use.Verdict{State: "open", Chosen: chosen}
+		would := use.Verdict{State: use.StateOpen, Chosen: chosen}
 		at := use.Aim{Row: q.world.Row}
 		plan.KindOf[use.MoveKind](chosen.Move.Spec).Aim(q.open, &would, chosen.Move, q.open.Given(g, q.world, at), at)
 		if would.To == nil {
@@ -36,7 +36,7 @@ func (q *asking) leads(ctx context.Context, g *plan.Gate, v use.Verdict) error {
 	if there == nil {
 		var refusal *ask.Refusal
 		if errors.As(err, &refusal) {
-			q.close("greyed", refusal.What)
+			q.close(use.StateGreyed, refusal.What)
 			return nil
 		}
 		return err
@@ -61,7 +61,7 @@ func (q *asking) leads(ctx context.Context, g *plan.Gate, v use.Verdict) error {
 		q.out.Leads.Inputs = append(q.out.Leads.Inputs, led)
 	}
 	if refusal != nil {
-		q.close("refused", refusal.What)
+		q.close(use.StateRefused, refusal.What)
 	}
 	return nil
 }

@@ -58,7 +58,7 @@ func TestWhyAWayIsOpenAndWhereItLeads(t *testing.T) {
 	}
 	states := map[string]string{}
 	for _, r := range x.Roles {
-		states[r.Role] = r.State
+		states[r.Role] = string(r.State)
 	}
 	if states["r_tech"] != "open" || states["r_lead"] != "open" || states["r_vis"] != "shut" {
 		t.Errorf("seen by %v", states)

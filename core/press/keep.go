@@ -29,7 +29,7 @@ func (r Run) Insert(ctx context.Context, t *project.Table, values map[string]con
 // Update changes the screen's record under the user's rights. It was fetched, and locked, before.
 func (r Run) Update(ctx context.Context, t *project.Table, row *ask.Row, values map[string]cond.Value) error {
 	if !row.May["edit"] {
-		return ask.Refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask a shift lead or the office if you need to.")
+		return ask.Refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask the person who runs this application for the right.")
 	}
 	if err := r.parentsAreThere(ctx, t, row, values); err != nil {
 		return err

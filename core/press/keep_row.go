@@ -23,7 +23,7 @@ func KeepRow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Out
 	spec := e.Listing()
 	t := o.App.Project.Tables[spec.Table]
 	w := *o.World
-	out := Outcome{Kind: "stay"}
+	out := Outcome{Kind: Stayed}
 	r := Run{Opening: o, World: &w, press: p, Records: src, Out: &out}
 	editable := o.RowColumns(spec, p.Row == "")
 	values, err := r.Typed(editable)
@@ -53,7 +53,7 @@ func KeepRow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Out
 			return Outcome{}, ask.Refuse("no-grant", v.Reason, "")
 		}
 		if q := r.Conflict(t, row, values); q != nil {
-			return Outcome{Kind: "question", Question: q}, nil
+			return Outcome{Kind: Asked, Question: q}, nil
 		}
 		if len(values) > 0 {
 			if err := r.Update(ctx, t, row, values); err != nil {

@@ -32,9 +32,19 @@ type Press struct {
 	Picked   map[string]string // records that the user was asked for, by input
 }
 
+// Came is what sort of thing a press came to.
+type Came string
+
+// A press moves the user, lets them stay, or asks first: then nothing was done yet.
+const (
+	Moved  Came = "move"
+	Stayed Came = "stay"
+	Asked  Came = "question"
+)
+
 // Outcome is what a press came to.
 type Outcome struct {
-	Kind     string            // move, stay, question
+	Kind     Came              // move, stay, question
 	Move     string            // screen, step, back, forward, home, up, close, arrange (this screen, looked at otherwise), out (sign out), address
 	To       *place.Place      // of a move to a screen, or of a step
 	As       string            // full, dialog, drawer, replace, tab
@@ -94,7 +104,7 @@ func gateOf(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (*pla
 			}
 			v := o.Judge(gate, at)
 			if !v.Open() {
-				code := map[string]string{"hidden": "hidden", "greyed": "greyed"}[v.State]
+				code := string(v.State)
 				r := ask.Refuse(code, "This cannot be pressed now.", v.Reason)
 				r.Part = v.Part
 				return nil, v, at, r
@@ -144,20 +154,20 @@ func Follow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Outc
 	}
 	c := verdict.Chosen
 	if verdict.Pick != nil {
-		return Outcome{Kind: "question", Question: &Question{Kind: "pick", Words: "Which " + verdict.Pick.One + "?", Pick: verdict.Pick}}, nil
+		return Outcome{Kind: Asked, Question: &Question{Kind: "pick", Words: "Which " + verdict.Pick.One + "?", Pick: verdict.Pick}}, nil
 	}
 	q, err := question(ctx, o, gate, c, p, at, src)
 	if err != nil {
 		return Outcome{}, err
 	}
 	if q != nil {
-		return Outcome{Kind: "question", Question: q}, nil
+		return Outcome{Kind: Asked, Question: q}, nil
 	}
 	w := *o.World
 	w.Row = at.Row
 	w = *o.Given(gate, &w, at)
 	keeps := p.Unsaved == "save" || gate.Unsaved == "save" && len(p.Values) > 0
-	out := Outcome{Kind: "stay", Forget: keeps || plan.Saves(c) || p.Unsaved == "drop" || gate.Unsaved == "drop"}
+	out := Outcome{Kind: Stayed, Forget: keeps || plan.Saves(c) || p.Unsaved == "drop" || gate.Unsaved == "drop"}
 	effects := c.Effects
 	if keeps && !plan.Saves(c) {
 		effects = append([]*plan.Effect{saving()}, effects...)
@@ -168,7 +178,7 @@ func Follow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Outc
 			return Outcome{}, err
 		}
 		if q != nil {
-			return Outcome{Kind: "question", Question: q}, nil
+			return Outcome{Kind: Asked, Question: q}, nil
 		}
 	}
 	err = followMove(o, p, c, verdict, &w, at, &out)
@@ -207,9 +217,9 @@ func followMove(o *use.Opening, p Press, c *plan.Case, v use.Verdict, w *use.Wor
 	if c.Move == nil {
 		switch {
 		case out.Deleted != "":
-			out.Kind, out.Move = "move", "back" // there is nothing to stay on
+			out.Kind, out.Move = Moved, "back" // there is nothing to stay on
 		case out.look != nil:
-			out.Kind, out.Move, out.To = "move", "arrange", out.look
+			out.Kind, out.Move, out.To = Moved, "arrange", out.look
 			keepVars(o, out)
 			if replaces(p.Trigger) {
 				out.As = "replace"
@@ -224,7 +234,7 @@ func followMove(o *use.Opening, p Press, c *plan.Case, v use.Verdict, w *use.Wor
 	after := v
 	if len(c.Effects) > 0 && !plan.IsStep(c.Move) || v.Later {
 		// Once more, with the values as they are after the effects.
-		after = use.Verdict{State: "open", Chosen: c}
+		after = use.Verdict{State: use.StateOpen, Chosen: c}
 		plan.KindOf[use.MoveKind](c.Move.Spec).Aim(o, &after, c.Move, w, at)
 		if !after.Open() || after.Later {
 			return ask.Refuse("greyed", "Where this leads cannot be worked out now.", after.Reason)
@@ -234,7 +244,7 @@ func followMove(o *use.Opening, p Press, c *plan.Case, v use.Verdict, w *use.Wor
 		out.Message = after.Stay
 		return nil
 	}
-	out.Kind, out.Move, out.As, out.To, out.Leave = "move", c.Move.Kind, c.Move.As, after.To, after.Leave
+	out.Kind, out.Move, out.As, out.To, out.Leave = Moved, c.Move.Kind, c.Move.As, after.To, after.Leave
 	if at.Point != "" || plan.IsStep(c.Move) {
 		keepVars(o, out) // one stays on the screen, and looks at it otherwise
 	}

@@ -40,16 +40,16 @@ func FollowSeveral(ctx context.Context, o *use.Opening, p Press, src ask.Changer
 		}
 		v := o.Judge(gate, use.Aim{Row: row, Element: e.ID, Several: true})
 		if !v.Open() {
-			r := ask.Refuse(v.State, fmt.Sprintf("This cannot be done with %s: nothing was changed.", o.World.Title(row, row.Table, "")), v.Reason)
+			r := ask.Refuse(string(v.State), fmt.Sprintf("This cannot be done with %s: nothing was changed.", o.World.Title(row, row.Table, "")), v.Reason)
 			r.Part = v.Part
 			return Outcome{}, r
 		}
 		rows[i], chosen[i] = row, v.Chosen
 	}
 	if q := askSeveral(o, gate, chosen[0], t, p, len(keys)); q != nil {
-		return Outcome{Kind: "question", Question: q}, nil
+		return Outcome{Kind: Asked, Question: q}, nil
 	}
-	out := Outcome{Kind: "stay", Done: len(keys)}
+	out := Outcome{Kind: Stayed, Done: len(keys)}
 	for i, row := range rows {
 		w := *o.World
 		w.Row = row

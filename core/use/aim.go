@@ -13,7 +13,7 @@ import (
 // AimLead works out the place that a screen is opened at; where a record is missing, the binding's policy decides.
 func (o *Opening) AimLead(v *Verdict, m *plan.Lead, w *World, at Aim) {
 	if m.Target == nil {
-		*v = Verdict{State: "greyed", By: "broken", Reason: "The screen it led to is gone.", Part: v.Part}
+		*v = Verdict{State: StateGreyed, By: "broken", Reason: "The screen it led to is gone.", Part: v.Part}
 		return
 	}
 	v.Lead = m
@@ -43,7 +43,7 @@ func (o *Opening) AimLead(v *Verdict, m *plan.Lead, w *World, at Aim) {
 				v.Pick = x.Pick
 			}
 		case !value.Known():
-			*v = Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
+			*v = Verdict{State: StateGreyed, By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
 			return
 		case value.IsNull() && at.here != nil && ChoosesPoint(x.Bound):
 			delete(to.Inputs, id)
@@ -117,7 +117,7 @@ func (o *Opening) applyNone(v *Verdict, m *plan.Lead, b *project.Binding, to *pl
 		v.Stay = reason
 		return
 	}
-	*v = Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
+	*v = Verdict{State: StateGreyed, By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 }
 
 // ChoosesPoint says whether a binding brings what the chosen point stands for.

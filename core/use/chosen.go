@@ -97,7 +97,7 @@ func isGone(err error) bool {
 func (o *Opening) aimRowStep(v *Verdict, m *project.MoveHead, step, list string) {
 	c := o.Chosen[list]
 	if c == nil {
-		*v = Verdict{State: "greyed", By: "broken", Reason: "The list that it steps in is gone.", Part: v.Part, Chosen: v.Chosen}
+		*v = Verdict{State: StateGreyed, By: "broken", Reason: "The list that it steps in is gone.", Part: v.Part, Chosen: v.Chosen}
 		return
 	}
 	if c.Row == nil { // nothing is chosen yet: stepping begins at an end

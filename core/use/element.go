@@ -29,7 +29,9 @@ func (o *Opening) PictureView(id string) *PictureView {
 // Take shows a gate's verdict on the element that sets it off.
 func (ev *ElementView) Take(v Verdict) {
 	ev.By, ev.Reason = v.By, v.Reason
-	ev.State = map[string]string{"open": "shown", "greyed": "greyed", "hidden": "hidden"}[v.State]
+	if ev.State = v.State; v.Open() {
+		ev.State = StateShown
+	}
 }
 
 // Text says one of the element's templates.

@@ -11,9 +11,25 @@ import (
 	"ambergate/core/project"
 )
 
+// State is how something stands to a user.
+type State string
+
+// A way is open, greyed with a reason, or hidden; an element shown, greyed or hidden. A way whose
+// own screen cannot be opened is shut; one that nobody looked at for a user is not known.
+const (
+	StateOpen    State = "open"
+	StateShown   State = "shown"
+	StateGreyed  State = "greyed"
+	StateHidden  State = "hidden"
+	StateShut    State = "shut"
+	StateUnknown State = "unknown"
+	StateRefused State = "refused" // it is open, and its target refuses
+	StateGone    State = "gone"    // it is not on the screen any more
+)
+
 // Verdict is what a gate is for one user at one place, and why.
 type Verdict struct {
-	State  string       `json:"state"`            // open, greyed, hidden
+	State  State        `json:"state"`            // open, greyed, hidden
 	By     string       `json:"by,omitempty"`     // roles, while, case, record, unknown, broken: what closed it
 	Reason string       `json:"reason,omitempty"` // words for the user, when greyed; for the builder, when hidden
 	Part   *cond.Part   `json:"part,omitempty"`   // the condition, explained
@@ -29,7 +45,7 @@ type Verdict struct {
 }
 
 // Open says whether a press goes through.
-func (v Verdict) Open() bool { return v.State == "open" }
+func (v Verdict) Open() bool { return v.State == StateOpen }
 
 // Aim is what a gate was set off on: a clicked row, a chosen point.
 type Aim struct {
@@ -59,11 +75,11 @@ func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
 		return v
 	}
 	if g.Broken {
-		return Verdict{State: "greyed", By: "broken", Reason: "This button’s condition cannot be read."}
+		return Verdict{State: StateGreyed, By: "broken", Reason: "This button’s condition cannot be read."}
 	}
 	if w.asks != nil && len(g.Cases) > 0 {
 		// Asked first, judged when that is known.
-		return Verdict{State: "open", Later: true, Pick: w.asks, Chosen: g.Cases[0]}
+		return Verdict{State: StateOpen, Later: true, Pick: w.asks, Chosen: g.Cases[0]}
 	}
 	var part *cond.Part
 	if g.Condition != nil {
@@ -83,7 +99,7 @@ func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
 	if closed, is := o.shutToReturn(chosen, at); is {
 		return closed
 	}
-	v = Verdict{State: "open", Part: part, Chosen: chosen}
+	v = Verdict{State: StateOpen, Part: part, Chosen: chosen}
 	if m := chosen.Move; m != nil {
 		if o.At.Mode == "add" && plan.Saves(chosen) && !plan.IsStep(m) {
 			v.Later = true
@@ -138,11 +154,11 @@ func (o *Opening) ShutTo(right, verb string, row *ask.Row) (Verdict, bool) {
 	t, rights := o.App.Project.Tables[row.Table], o.Rights.On(row.Table)
 	switch {
 	case t.View && len(t.Key) == 0:
-		return Verdict{State: "greyed", By: "grant", Reason: "These records can only be read."}, true
+		return Verdict{State: StateGreyed, By: "grant", Reason: "These records can only be read."}, true
 	case !rights.May(right):
-		return Verdict{State: "greyed", By: "grant", Reason: "Your role may not " + verb + " " + english.Lower(t.Label) + "."}, true
+		return Verdict{State: StateGreyed, By: "grant", Reason: "Your role may not " + verb + " " + english.Lower(t.Label) + "."}, true
 	case !row.May[right]:
-		return Verdict{State: "greyed", By: "row-rule", Reason: "You may view this " + t.One + ", but not " + verb + " it."}, true
+		return Verdict{State: StateGreyed, By: "row-rule", Reason: "You may view this " + t.One + ", but not " + verb + " it."}, true
 	}
 	return Verdict{}, false
 }
@@ -166,7 +182,7 @@ func (o *Opening) JudgeRoles(roles map[string]bool) (Verdict, bool) {
 	if len(names) > 0 {
 		reason = o.World.User.Name + " is not " + strings.Join(names, " or ") + "."
 	}
-	return Verdict{State: "hidden", By: "roles", Reason: reason}, true
+	return Verdict{State: StateHidden, By: "roles", Reason: reason}, true
 }
 
 // judgeWhile decides the condition; it is explained only for who asks why.
@@ -180,13 +196,13 @@ func judgeWhile(g *plan.Gate, w *World, explains bool) (Verdict, bool) {
 	switch {
 	case !value.Known():
 		// Not knowing is told as such, even where a plain no would hide.
-		return Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: part}, true
+		return Verdict{State: StateGreyed, By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: part}, true
 	case value.True():
 		return Verdict{Part: part}, false
 	case g.Grey != nil:
-		return Verdict{State: "greyed", By: "while", Reason: g.Grey.Say(w, w.Say), Part: part}, true
+		return Verdict{State: StateGreyed, By: "while", Reason: g.Grey.Say(w, w.Say), Part: part}, true
 	}
-	v := Verdict{State: "hidden", By: "while", Part: part}
+	v := Verdict{State: StateHidden, By: "while", Part: part}
 	if explains {
 		v.Reason = "It shows only while " + g.Condition.Root.Phrase() + "."
 	}
@@ -200,16 +216,16 @@ func ChooseCase(g *plan.Gate, w *World) (*plan.Case, Verdict) {
 		}
 		v := c.Condition.Root.Eval(w)
 		if !v.Known() {
-			return nil, Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + v.Why() + "."}
+			return nil, Verdict{State: StateGreyed, By: "unknown", Reason: "Value not available: " + v.Why() + "."}
 		}
 		if v.True() {
 			return c, Verdict{}
 		}
 	}
 	if len(g.Cases) == 0 {
-		return nil, Verdict{State: "greyed", By: "case", Reason: "Nothing is wired to it yet."}
+		return nil, Verdict{State: StateGreyed, By: "case", Reason: "Nothing is wired to it yet."}
 	}
-	return nil, Verdict{State: "greyed", By: "case", Reason: "None of its cases holds now."}
+	return nil, Verdict{State: StateGreyed, By: "case", Reason: "None of its cases holds now."}
 }
 
 // PlainLink gives the place a gate leads to when nothing else happens on a press: then it is also a link.

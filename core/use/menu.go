@@ -9,7 +9,7 @@ import (
 type EntryView struct {
 	ID     string `json:"id"`
 	Words  string `json:"words"`
-	State  string `json:"state,omitempty"` // of one row or point: shown, greyed; hidden ones are left out
+	State  State  `json:"state,omitempty"` // of one row or point: shown, greyed; hidden ones are left out
 	Reason string `json:"reason,omitempty"`
 	Href   string `json:"href,omitempty"`
 }
@@ -18,7 +18,7 @@ type EntryView struct {
 type SeveralView struct {
 	ID     string `json:"id"`
 	Words  string `json:"words"`
-	State  string `json:"state"` // shown, greyed
+	State  State  `json:"state"` // shown, greyed
 	Reason string `json:"reason,omitempty"`
 }
 
@@ -37,12 +37,12 @@ func (o *Opening) MenuOf(e *plan.Element, menu map[string]*project.Entry, at Aim
 	for _, m := range project.Ordered(menu) {
 		gate := e.Gates[project.EntryTrigger(m.ID)]
 		v := o.Judge(gate, at)
-		if v.State == "hidden" {
+		if v.State == StateHidden {
 			continue
 		}
-		ev := EntryView{ID: m.ID, Words: m.Words, State: "shown", Reason: v.Reason}
+		ev := EntryView{ID: m.ID, Words: m.Words, State: StateShown, Reason: v.Reason}
 		if !v.Open() {
-			ev.State = "greyed"
+			ev.State = StateGreyed
 		}
 		if p := v.PlainLink(gate); p != nil {
 			ev.Href = p.Address(o.App.Project)

@@ -168,7 +168,7 @@ func (o *Opening) mayBeHere() error {
 		verb, may = "add", o.Grant.Add
 	}
 	if !may {
-		return ask.Refuse("no-grant", fmt.Sprintf("Your role may not %s %s.", verb, strings.ToLower(t.Label)), "Ask a shift lead or the office if you need to.")
+		return ask.Refuse("no-grant", fmt.Sprintf("Your role may not %s %s.", verb, strings.ToLower(t.Label)), "Ask the person who runs this application for the right.")
 	}
 	return nil
 }
@@ -219,7 +219,7 @@ func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
 			w.Record = row
 		}
 		if own && o.At.Mode == "edit" && !row.May["edit"] {
-			return ask.Refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask a shift lead or the office if you need to.")
+			return ask.Refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask the person who runs this application for the right.")
 		}
 	}
 	return nil

@@ -66,7 +66,7 @@ func TestMenusOfRowsAndTheRowTheyActOn(t *testing.T) {
 	var got []string
 	for _, row := range list.Rows {
 		for _, m := range row.Menu {
-			got = append(got, row.Key+" "+m.Words+" "+m.State+" "+m.Reason)
+			got = append(got, row.Key+" "+m.Words+" "+string(m.State)+" "+m.Reason)
 		}
 	}
 	want := "1 Its cabin shown ,1 Close shown ,2 Its cabin shown ,3 Its cabin greyed On no cabin.,3 Close shown "

@@ -174,11 +174,11 @@ func (o *Opening) AimStep(v *Verdict, m *project.MoveHead, step, list string) {
 		return
 	}
 	if o.Steps == nil {
-		*v = Verdict{State: "greyed", By: "record", Reason: "This record is in no list yet.", Part: v.Part, Chosen: v.Chosen}
+		*v = Verdict{State: StateGreyed, By: "record", Reason: "This record is in no list yet.", Part: v.Part, Chosen: v.Chosen}
 		return
 	}
 	if o.Steps.Slow {
-		*v = Verdict{State: "greyed", By: "record", Reason: "The neighbours cannot be found quickly enough: no index serves the order of “" + o.Steps.List + "”.", Part: v.Part, Chosen: v.Chosen}
+		*v = Verdict{State: StateGreyed, By: "record", Reason: "The neighbours cannot be found quickly enough: no index serves the order of “" + o.Steps.List + "”.", Part: v.Part, Chosen: v.Chosen}
 		return
 	}
 	row := o.Steps.At(step, m.None)
@@ -212,7 +212,7 @@ func (o *Opening) EndOfSteps(v *Verdict, m *project.MoveHead, reason string) {
 		v.Stay = reason
 		return
 	}
-	*v = Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
+	*v = Verdict{State: StateGreyed, By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 }
 
 // stepView tells the neighbours by title, and the buttons that lead there.

@@ -54,7 +54,7 @@ type ElementView struct {
 	ID     string       `json:"id"`
 	Kind   string       `json:"kind"`
 	Cell   project.Cell `json:"cell"`
-	State  string       `json:"state"`            // shown, greyed, hidden (builders only)
+	State  State        `json:"state"`            // shown, greyed, hidden (builders only)
 	Reason string       `json:"reason,omitempty"` // why greyed, or hidden
 	By     string       `json:"by,omitempty"`
 	View   any          `json:"-"`
@@ -150,7 +150,7 @@ func (o *Opening) wayViews() []WayView {
 
 // Draw draws one element; false when users do not get to see it.
 func (o *Opening) Draw(e *plan.Element) (ElementView, bool) {
-	ev := ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: "shown"}
+	ev := ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: StateShown}
 	if o.aside(e) {
 		return ev, false // for builders too
 	}
@@ -169,7 +169,7 @@ func (o *Opening) Draw(e *plan.Element) (ElementView, bool) {
 		}
 	}
 	plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
-	if ev.State == "hidden" && !o.ghosts {
+	if ev.State == StateHidden && !o.ghosts {
 		return ev, false
 	}
 	return ev, true

@@ -8,10 +8,11 @@ import (
 	"log/slog"
 	"net"
 	"net/http"
-	"strings"
 
 	"github.com/gin-gonic/gin"
+	"github.com/jackc/pgerrcode"
 	"github.com/jackc/pgx/v5/pgconn"
+	"github.com/jackc/puddle/v2"
 
 	"ambergate/api"
 	"ambergate/core/ask"
@@ -33,11 +34,26 @@ var refusalStatus = map[string]int{
 	"too-large": http.StatusRequestEntityTooLarge, "blocked": http.StatusTooManyRequests, "sign-in": http.StatusUnauthorized, "signed-out": http.StatusUnauthorized,
 }
 
+// logKey is where a request keeps who logs for it.
+const logKey = "ambergate.log"
+
+// LogTo lets failed requests be logged by one logger.
+func LogTo(log *slog.Logger) gin.HandlerFunc {
+	return func(c *gin.Context) { c.Set(logKey, log) }
+}
+
+func logOf(c *gin.Context) *slog.Logger {
+	if log, ok := c.Value(logKey).(*slog.Logger); ok {
+		return log
+	}
+	return slog.Default()
+}
+
 // Fail turns any error into the one documented form. What is not meant for users is logged, not told.
 func Fail(c *gin.Context, err error) {
 	status, problem := Describe(err)
 	if status >= 500 && !errors.Is(c.Request.Context().Err(), context.Canceled) { // nobody waits for a cancelled one
-		slog.Error("a request failed", "method", c.Request.Method, "path", c.Request.URL.Path, "code", problem.Code, "error", err)
+		logOf(c).Error("a request failed", "method", c.Request.Method, "path", c.Request.URL.Path, "code", problem.Code, "error", err)
 	}
 	c.Abort()
 	if !c.Writer.Written() {
@@ -107,10 +123,9 @@ func away(err error) bool {
 	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, io.EOF), errors.Is(err, context.DeadlineExceeded), errors.Is(err, context.Canceled):
 		return true
 	case errors.As(err, &pg):
-		// Operator intervention, too many connections, cannot connect now.
-		return strings.HasPrefix(pg.Code, "57P") || pg.Code == "53300"
+		return pgerrcode.IsOperatorIntervention(pg.Code) && pg.Code != pgerrcode.QueryCanceled || pg.Code == pgerrcode.TooManyConnections
 	}
-	return strings.Contains(err.Error(), "conn closed") || strings.Contains(err.Error(), "closed pool")
+	return errors.Is(err, pgconn.ErrConnClosed) || errors.Is(err, puddle.ErrClosedPool)
 }
 
 // Read reads the body of a request; false when it cannot be read, and the answer was given.

@@ -2,7 +2,6 @@ package build
 
 import (
 	"context"
-	"log/slog"
 	"maps"
 	"slices"
 	"strings"
@@ -22,7 +21,7 @@ func (s *Side) missing(ctx context.Context, p *project.Project) []check.Finding 
 		}
 		gone, err := db.Missing(ctx, p, id)
 		if err != nil {
-			slog.Warn("a database could not be compared with the project", "project", p.Settings.Slug, "source", id, "error", err)
+			s.Log.Warn("a database could not be compared with the project", "project", p.Settings.Slug, "source", id, "error", err)
 			continue
 		}
 		for _, m := range gone {

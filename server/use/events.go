@@ -92,7 +92,7 @@ func (f liveFeed) push(out base.Stream, seen map[string][]byte, revision int) bo
 	}
 	for id := range seen {
 		if now[id] == nil {
-			event.Elements = append(event.Elements, use.ElementView{ID: id, State: "gone"})
+			event.Elements = append(event.Elements, use.ElementView{ID: id, State: use.StateGone})
 			delete(seen, id)
 		}
 	}

@@ -86,7 +86,7 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 			return nil, err
 		}
 	}
-	if outcome.Kind == "question" {
+	if outcome.Kind == press.Asked {
 		return &api.PressResult{Kind: "question", Question: v.put(req, outcome.Question)}, nil
 	}
 	return v.afterPress(ctx, req, at, outcome, again)
@@ -173,7 +173,7 @@ func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, app *pla
 			return nil, err
 		}
 		out.Into, out.Return = over.Into, over.Back
-		if out.Kind == "question" {
+		if out.Kind == press.Asked {
 			asked = out
 			return nil, errAsk
 		}
@@ -232,7 +232,7 @@ func digest(req api.PressRequest) string {
 // now. A press that was done before sends nothing to the plant any more.
 func (v *Visit) afterPress(ctx context.Context, req api.PressRequest, at *store.Standing, out press.Outcome, again bool) (*api.PressResult, error) {
 	result := &api.PressResult{Kind: "moved", Message: answer.OrNil(out.Message), Choose: out.Choose, Done: answer.OrNil(out.Done), Forgot: answer.OrNil(out.Forget)}
-	if out.Kind == "stay" {
+	if out.Kind == press.Stayed {
 		result.Kind = "stayed"
 	}
 	result.Does = base.ActsOf(out)
@@ -250,7 +250,7 @@ func (v *Visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 	if err != nil {
 		return nil, err
 	}
-	moves := out.Kind != "stay"
+	moves := out.Kind != press.Stayed
 	if moves { // the trail first: it is repaired by the press id, a tag write never is
 		if result.Shown, err = v.move(ctx, req, at, out); err != nil {
 			return nil, err
@@ -292,9 +292,9 @@ func (v *Visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 	switch {
 	case depth > len(at.Overlays): // this very press closed the dialog, before it could be told
 		return v.show(ctx, at)
-	case out.Kind == "stay" && out.Choose != nil && !out.Choose.Adding:
+	case out.Kind == press.Stayed && out.Choose != nil && !out.Choose.Adding:
 		return v.choose(ctx, at, depth, *out.Choose)
-	case out.Kind == "stay" || out.As == "tab" || out.Leave != "" || out.Move == "out":
+	case out.Kind == press.Stayed || out.As == "tab" || out.Leave != "" || out.Move == "out":
 		return v.show(ctx, at)
 	case out.Move == "arrange" && out.As == "replace" && depth == 0:
 		return change(*out.To, at.Overlays)

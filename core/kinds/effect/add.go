@@ -64,18 +64,18 @@ func (spec *Add) Shut(o *use.Opening, e *plan.Effect, _ *ask.Row) (use.Verdict, 
 	t := o.App.Project.Tables[spec.Table]
 	switch {
 	case t == nil:
-		return use.Verdict{State: "greyed", By: "broken", Reason: "The table that it adds to is gone."}, true
+		return use.Verdict{State: use.StateGreyed, By: "broken", Reason: "The table that it adds to is gone."}, true
 	case t.View:
-		return use.Verdict{State: "greyed", By: "grant", Reason: "These records can only be read."}, true
+		return use.Verdict{State: use.StateGreyed, By: "grant", Reason: "These records can only be read."}, true
 	case !o.Rights.On(t.ID).Add:
-		return use.Verdict{State: "greyed", By: "grant", Reason: "Your role may not add " + english.Lower(t.Label) + "."}, true
+		return use.Verdict{State: use.StateGreyed, By: "grant", Reason: "Your role may not add " + english.Lower(t.Label) + "."}, true
 	}
 	return use.Verdict{}, false
 }
 
 func (spec *Add) Do(ctx context.Context, r press.Run) (*press.Question, error) {
 	if v, closed := spec.Shut(r.Opening, r.Effect, nil); closed {
-		return nil, ask.Refuse("no-grant", v.Reason, "Ask a shift lead or the office if you need to.")
+		return nil, ask.Refuse("no-grant", v.Reason, "Ask the person who runs this application for the right.")
 	}
 	t := r.Opening.App.Project.Tables[spec.Table]
 	values, err := r.Assign(t, spec.Fields)

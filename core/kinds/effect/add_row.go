@@ -36,10 +36,10 @@ func (spec *AddRow) Say(w *words.Writer, e *plan.Effect) string {
 func (spec *AddRow) Shut(o *use.Opening, e *plan.Effect, _ *ask.Row) (use.Verdict, bool) {
 	list := o.ListAt(spec.List)
 	if list == nil {
-		return use.Verdict{State: "greyed", By: "broken", Reason: "The list that it adds to is gone."}, true
+		return use.Verdict{State: use.StateGreyed, By: "broken", Reason: "The list that it adds to is gone."}, true
 	}
 	if reason := o.MayAddRow(list); reason != "" {
-		return use.Verdict{State: "greyed", By: "grant", Reason: reason}, true
+		return use.Verdict{State: use.StateGreyed, By: "grant", Reason: reason}, true
 	}
 	return use.Verdict{}, false
 }

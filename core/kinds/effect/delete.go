@@ -38,7 +38,7 @@ func (spec *Delete) Shut(o *use.Opening, e *plan.Effect, row *ask.Row) (use.Verd
 	if list := spec.List; list != "" {
 		c := o.Chosen[list]
 		if c == nil || c.Row == nil {
-			return use.Verdict{State: "greyed", By: "record", Reason: "Choose a row of the list first."}, true
+			return use.Verdict{State: use.StateGreyed, By: "record", Reason: "Choose a row of the list first."}, true
 		}
 		row = c.Row
 	}
@@ -46,7 +46,7 @@ func (spec *Delete) Shut(o *use.Opening, e *plan.Effect, row *ask.Row) (use.Verd
 		row = o.World.Record
 	}
 	if row == nil || row == o.World.Record && o.At.Mode == "add" {
-		return use.Verdict{State: "greyed", By: "record", Reason: "There is no record here to delete."}, true
+		return use.Verdict{State: use.StateGreyed, By: "record", Reason: "There is no record here to delete."}, true
 	}
 	return o.ShutTo("delete", "delete", row)
 }
@@ -66,7 +66,7 @@ func (spec *Delete) Do(ctx context.Context, r press.Run) (*press.Question, error
 		return nil, ask.Refuse("no-record", "There is no record here to delete.", "")
 	}
 	if v, closed := r.Opening.ShutTo("delete", "delete", row); closed {
-		return nil, ask.Refuse("no-grant", v.Reason, "Ask a shift lead or the office if you need to.")
+		return nil, ask.Refuse("no-grant", v.Reason, "Ask the person who runs this application for the right.")
 	}
 	if err := r.Records.Delete(ctx, r.Opening.App.Project.Tables[row.Table], row.Key); err != nil {
 		return nil, err

@@ -62,7 +62,7 @@ func (spec *Set) Do(ctx context.Context, r press.Run) (*press.Question, error) {
 	}
 	t, grant := r.Opening.App.Project.Tables[row.Table], r.Opening.Rights.On(row.Table)
 	if !grant.Edit {
-		return nil, ask.Refuse("no-grant", "Your role may not change "+english.Lower(t.Label)+".", "Ask a shift lead or the office if you need to.")
+		return nil, ask.Refuse("no-grant", "Your role may not change "+english.Lower(t.Label)+".", "Ask the person who runs this application for the right.")
 	}
 	values, err := r.Assign(t, spec.Fields)
 	if err != nil {

@@ -151,7 +151,7 @@ func (spec *Field) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	if gate := e.Gates["changed"]; gate != nil && fv.Editable {
 		fv.Changed = o.Judge(gate, use.Aim{}).Open()
 	}
-	if gate := e.Gates["release"]; gate != nil && into.State == "shown" && !fv.Editable {
+	if gate := e.Gates["release"]; gate != nil && into.State == use.StateShown && !fv.Editable {
 		verdict := o.Judge(gate, use.Aim{})
 		fv.Way = verdict.Open()
 		into.By, into.Reason = verdict.By, verdict.Reason

@@ -227,7 +227,7 @@ func severalViews(o *use.Opening, e *plan.Element) []use.SeveralView {
 		if _, closed := o.JudgeRoles(gate.Roles); closed {
 			continue
 		}
-		v := use.SeveralView{ID: a.ID, Words: a.Words, State: "shown"}
+		v := use.SeveralView{ID: a.ID, Words: a.Words, State: use.StateShown}
 		for _, c := range gate.Cases {
 			for _, effect := range c.Effects {
 				if effect.Kind == "set" && !rights.Edit || effect.Kind == "delete" && !rights.Delete {

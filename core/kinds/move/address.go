@@ -60,18 +60,18 @@ func (spec *Address) Plan(b *plan.Planner, m *plan.Move) {
 
 func (spec *Address) Aim(_ *use.Opening, v *use.Verdict, m *plan.Move, w *use.World, _ use.Aim) {
 	if spec.template == nil {
-		*v = use.Verdict{State: "greyed", By: "broken", Reason: "The address it led to cannot be read.", Part: v.Part}
+		*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: "The address it led to cannot be read.", Part: v.Part}
 		return
 	}
 	values := uritemplate.Values{}
 	for _, name := range slices.Sorted(maps.Keys(m.Exprs)) {
 		if m.Exprs[name] == nil {
-			*v = use.Verdict{State: "greyed", By: "broken", Reason: "A part of the address it led to cannot be read.", Part: v.Part}
+			*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: "A part of the address it led to cannot be read.", Part: v.Part}
 			return
 		}
 		value := m.Exprs[name].Root.Eval(w)
 		if !value.Known() {
-			*v = use.Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
+			*v = use.Verdict{State: use.StateGreyed, By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
 			return
 		}
 		if !value.IsNull() {
@@ -80,7 +80,7 @@ func (spec *Address) Aim(_ *use.Opening, v *use.Verdict, m *plan.Move, w *use.Wo
 	}
 	address, err := spec.template.Expand(values)
 	if err != nil || !sameHost(spec.Address, address) {
-		*v = use.Verdict{State: "greyed", By: "broken", Reason: "No address comes of these values.", Part: v.Part}
+		*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: "No address comes of these values.", Part: v.Part}
 		return
 	}
 	v.Leave, v.As = address, spec.As

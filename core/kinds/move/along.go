@@ -36,7 +36,7 @@ func (spec *Along) Aim(o *use.Opening, v *use.Verdict, _ *plan.Move, _ *use.Worl
 		}
 	}
 	if rail == nil {
-		*v = use.Verdict{State: "greyed", By: "broken", Reason: "The rail whose order it follows is not on this screen.", Part: v.Part, Chosen: v.Chosen}
+		*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: "The rail whose order it follows is not on this screen.", Part: v.Part, Chosen: v.Chosen}
 		return
 	}
 	var stops []use.Verdict
@@ -65,7 +65,7 @@ func (spec *Along) Aim(o *use.Opening, v *use.Verdict, _ *plan.Move, _ *use.Worl
 	}
 	switch {
 	case here < 0:
-		*v = use.Verdict{State: "greyed", By: "record", Reason: "This screen is not on “" + rail.Rail.Name + "”.", Part: v.Part, Chosen: v.Chosen}
+		*v = use.Verdict{State: use.StateGreyed, By: "record", Reason: "This screen is not on “" + rail.Rail.Name + "”.", Part: v.Part, Chosen: v.Chosen}
 	case at < 0 || at >= len(stops):
 		end := map[string]string{"previous": "first", "next": "last"}[spec.Step]
 		o.EndOfSteps(v, &spec.MoveHead, "This is the "+end+" on “"+rail.Rail.Name+"”.")

@@ -54,12 +54,12 @@ func (spec *Choice) Plan(b *plan.Planner, m *plan.Move) {
 func (spec *Choice) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.World, at use.Aim) {
 	by := m.Exprs["by"]
 	if by == nil {
-		*v = use.Verdict{State: "greyed", By: "broken", Reason: "What decides where it leads cannot be read.", Part: v.Part}
+		*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: "What decides where it leads cannot be read.", Part: v.Part}
 		return
 	}
 	value := by.Root.Eval(w)
 	if !value.Known() {
-		*v = use.Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
+		*v = use.Verdict{State: use.StateGreyed, By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
 		return
 	}
 	for _, c := range m.To {
@@ -79,7 +79,7 @@ func (spec *Choice) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.Wor
 		v.Stay = reason
 		return
 	}
-	*v = use.Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
+	*v = use.Verdict{State: use.StateGreyed, By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 }
 
 func (*Choice) Now(use.Verdict) string { return "opens the screen that fits" }

@@ -36,7 +36,7 @@ func (spec *Project) Plan(b *plan.Planner, m *plan.Move) { m.Exprs = b.Exprs("bi
 
 func (spec *Project) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.World, _ use.Aim) {
 	closed := func(reason string) {
-		*v = use.Verdict{State: "greyed", By: "broken", Reason: reason, Part: v.Part, Chosen: v.Chosen}
+		*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 	}
 	if o.Others == nil {
 		closed("Other projects cannot be reached from here.")
@@ -72,14 +72,14 @@ func (spec *Project) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.Wo
 		value := e.Root.Eval(w)
 		switch {
 		case !value.Known():
-			*v = use.Verdict{State: "greyed", By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
+			*v = use.Verdict{State: use.StateGreyed, By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: v.Part, Chosen: v.Chosen}
 			return
 		case value.IsNull() && in.Required:
 			reason := spec.Reason
 			if reason == "" {
 				reason = "There is no " + english.Lower(in.Label) + " here."
 			}
-			*v = use.Verdict{State: "greyed", By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
+			*v = use.Verdict{State: use.StateGreyed, By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 			return
 		case !value.IsNull():
 			to.Inputs[id] = value.Wire()
