@@ -14,7 +14,7 @@ import (
 func why(s *stand.Stand, t testing.TB, u *ask.User, address string, at build.Aim) *build.Explanation {
 	t.Helper()
 	slug, query, _ := strings.Cut(address, "?")
-	place, err := place.ParseAddress(s.App.Project, slug, query)
+	place, err := place.Parse(s.App.Project, slug, query)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -9,9 +9,6 @@ import (
 	"time"
 )
 
-// Kind is the type of a value, or of a path before its value is known.
-type Kind uint8
-
 // The kinds of values. Unknown and Null are no types but states a value can be in.
 const (
 	Unknown Kind = iota
@@ -30,19 +27,6 @@ const (
 )
 
 var kindWords = [...]string{"unknown", "empty", "yesno", "whole", "number", "decimal", "text", "date", "moment", "duration", "record", "list", "object"}
-
-// String gives the kind's name as documents and the API write it.
-func (k Kind) String() string { return kindWords[k] }
-
-// KindOf is the reverse of String; false when there is no such kind.
-func KindOf(name string) (Kind, bool) {
-	for i, w := range kindWords {
-		if w == name {
-			return Kind(i), true
-		}
-	}
-	return Unknown, false
-}
 
 // Value is one value of the language. The zero value is unknown without a reason.
 type Value struct {
@@ -220,177 +204,6 @@ func decimalText(r *big.Rat) string {
 	}
 	text := strings.TrimRight(r.FloatString(18), "0")
 	return strings.TrimSuffix(text, ".")
-}
-
-// Parse reads a value of type t as Wire writes it. An empty text is the empty value,
-// except for a text, where it is itself. The error says what was expected.
-func Parse(t Type, wire string) (Value, error) {
-	if wire == "" && t.Kind != Text {
-		return NullValue, nil
-	}
-	switch t.Kind {
-	case Text:
-		if len(t.Choices) > 0 && wire == "" {
-			return NullValue, nil
-		}
-		if len(t.Choices) > 0 && RankOf(t.Choices, wire) < 0 {
-			return Value{}, fmt.Errorf("“%s” is not one of %s", wire, strings.Join(t.Choices, ", "))
-		}
-		return String(wire), nil
-	case Record:
-		return Key(wire), nil
-	case YesNo:
-		b, err := strconv.ParseBool(wire)
-		if err != nil {
-			return Value{}, fmt.Errorf("“%s” is neither true nor false", wire)
-		}
-		return Bool(b), nil
-	case Whole:
-		i, err := strconv.ParseInt(wire, 10, 64)
-		if err != nil {
-			return Value{}, fmt.Errorf("“%s” is not a whole number", wire)
-		}
-		return Int(i), nil
-	case Number:
-		f, err := strconv.ParseFloat(wire, 64)
-		if err != nil || f != f || f > 1e300 || f < -1e300 {
-			return Value{}, fmt.Errorf("“%s” is not a number", wire)
-		}
-		return Float(f), nil
-	case Decimal:
-		// A huge exponent would make a number of gigabytes from a few characters.
-		if len(wire) > 60 || strings.ContainsAny(wire, "eE/_xX") {
-			return Value{}, fmt.Errorf("“%s” is not a decimal number", wire)
-		}
-		r, ok := new(big.Rat).SetString(wire)
-		if !ok {
-			return Value{}, fmt.Errorf("“%s” is not a decimal number", wire)
-		}
-		return Exact(r), nil
-	case Date:
-		d, err := time.Parse("2006-01-02", wire)
-		if err != nil {
-			return Value{}, fmt.Errorf("“%s” is not a date like 2026-11-24", wire)
-		}
-		return DateOf(d), nil
-	case Moment:
-		for _, layout := range []string{time.RFC3339Nano, "2006-01-02T15:04:05", "2006-01-02T15:04"} {
-			if m, err := time.Parse(layout, wire); err == nil {
-				return MomentOf(m), nil
-			}
-		}
-		return Value{}, fmt.Errorf("“%s” is not a moment like 2026-11-24T10:42:00Z", wire)
-	case Duration:
-		d, err := time.ParseDuration(wire)
-		if err != nil {
-			return Value{}, fmt.Errorf("“%s” is not a duration like 2h30m", wire)
-		}
-		return Span(d), nil
-	}
-	return Value{}, fmt.Errorf("a value of kind %s cannot be written in an address", t.Kind)
-}
-
-func RankOf(choices []string, s string) int {
-	for i, c := range choices {
-		if c == s {
-			return i
-		}
-	}
-	return -1
-}
-
-// Equal compares as the language's == does for known values: numbers by size whatever
-// their kind, empty equal to empty alone, values of unlike kinds unequal.
-func Equal(a, b Value) bool {
-	if a.kind == Null || b.kind == Null {
-		return a.kind == b.kind
-	}
-	if c, ok := Compare(a, b); ok {
-		return c == 0
-	}
-	switch {
-	case a.kind == b.kind && a.kind == List:
-		if len(a.list) != len(b.list) {
-			return false
-		}
-		for i := range a.list {
-			if !Equal(a.list[i], b.list[i]) {
-				return false
-			}
-		}
-		return true
-	case a.kind == b.kind && a.kind == Record:
-		return a.s == b.s
-	}
-	return false
-}
-
-// Compare orders two known values of comparable kinds; false when there is no order.
-func Compare(a, b Value) (int, bool) {
-	if a.kind == b.kind {
-		switch a.kind {
-		case Whole, YesNo, Date, Moment, Duration:
-			return Order(a.i, b.i), true
-		case Number:
-			return Order(a.f, b.f), a.f == a.f && b.f == b.f
-		case Text:
-			return strings.Compare(a.s, b.s), true
-		case Decimal:
-			if x, ok := a.inMillionths(); ok {
-				if y, ok := b.inMillionths(); ok {
-					return Order(x, y), true
-				}
-			}
-			return a.dec.Cmp(b.dec), true
-		}
-		return 0, false
-	}
-	if a.kind == Number || b.kind == Number {
-		// As the library and the database do: the exact side is rounded to the other's form.
-		x, okx := a.Float64()
-		y, oky := b.Float64()
-		return Order(x, y), okx && oky && x == x && y == y
-	}
-	if x, ok := a.inMillionths(); ok {
-		if y, ok := b.inMillionths(); ok {
-			return Order(x, y), true
-		}
-	}
-	if ta, ok := a.Time(); ok {
-		if tb, ok := b.Time(); ok {
-			return ta.Compare(tb), true
-		}
-		return 0, false
-	}
-	ra, oka := a.rat()
-	rb, okb := b.rat()
-	if oka && okb {
-		return ra.Cmp(rb), true
-	}
-	return 0, false
-}
-
-func Order[T int64 | float64](a, b T) int {
-	switch {
-	case a < b:
-		return -1
-	case a > b:
-		return 1
-	}
-	return 0
-}
-
-func (v Value) rat() (*big.Rat, bool) {
-	switch v.kind {
-	case Whole:
-		return new(big.Rat).SetInt64(v.i), true
-	case Decimal:
-		return v.dec, true
-	case Number:
-		r := new(big.Rat)
-		return r, r.SetFloat64(v.f) != nil
-	}
-	return nil, false
 }
 
 // MarshalJSON writes the value with its kind, so that outcomes can be stored.

@@ -5,6 +5,21 @@ import (
 	"ambergate/core/project"
 )
 
+// SpotList gives the table of the list that a move leads to a row of; "" where it is none.
+func SpotList(m *Lead) string {
+	if e := m.Target.Elements[m.Spot]; e != nil {
+		if l := project.ListOf(e); l != nil {
+			return l.Table
+		}
+	}
+	return ""
+}
+
+// SpotInput stands for the row of a list that one is led to.
+func SpotInput(table string) *project.Input {
+	return &project.Input{Item: project.Item{ID: "spot"}, Label: "Row", Type: "record", Table: table}
+}
+
 // Scene is what a way's conditions, bindings and words are read in: its screen, the element that
 // sets it off, and, inside a shared gate, that gate with what the way gives it.
 type Scene struct {

@@ -123,7 +123,7 @@ const Kept = `{"op":"add","path":"/v_lift","value":{"kind":"variable","pos":1,"l
 func (s *Stand) Place(t testing.TB, address string) place.Place {
 	t.Helper()
 	slug, query, _ := strings.Cut(address, "?")
-	place, err := place.ParseAddress(s.App.Project, slug, query)
+	place, err := place.Parse(s.App.Project, slug, query)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -358,7 +358,7 @@ func (s *Stand) Sources() use.Sources {
 func (s *Stand) Open(t testing.TB, u *ask.User, address string) (*use.Opening, error) {
 	t.Helper()
 	slug, query, _ := strings.Cut(address, "?")
-	place, err := place.ParseAddress(s.App.Project, slug, query)
+	place, err := place.Parse(s.App.Project, slug, query)
 	if err != nil {
 		return nil, err
 	}

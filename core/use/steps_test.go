@@ -91,7 +91,7 @@ func TestWithoutAListAllRecordsAreSteppedAlong(t *testing.T) {
 
 func TestTheNearestListIsFound(t *testing.T) {
 	s := stand.New(t, stand.Stepping)
-	list, err := place.ParseAddress(s.App.Project, "defects", "cabin=7&~find=door")
+	list, err := place.Parse(s.App.Project, "defects", "cabin=7&~find=door")
 	if err != nil {
 		t.Fatal(err)
 	}

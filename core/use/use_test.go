@@ -31,7 +31,7 @@ func TestAddressesAreCalls(t *testing.T) {
 		"/defect?defect=1&~mode=edit", "/defect?~mode=add&~set.cabin=7",
 	} {
 		slug, query, _ := strings.Cut(address[1:], "?")
-		p, err := place.ParseAddress(s.App.Project, slug, query)
+		p, err := place.Parse(s.App.Project, slug, query)
 		if err != nil {
 			t.Errorf("%s: %v", address, err)
 			continue
@@ -420,7 +420,7 @@ func FuzzAddress(f *testing.F) {
 	f.Add("defect", "defect=1&~mode=add&~set.cabin=8")
 	s := stand.New(f, "")
 	f.Fuzz(func(t *testing.T, slug, query string) {
-		p, err := place.ParseAddress(s.App.Project, slug, query)
+		p, err := place.Parse(s.App.Project, slug, query)
 		if err != nil {
 			var r *ask.Refusal
 			if !errors.As(err, &r) || r.What == "" {

@@ -106,7 +106,7 @@ func TestHiddenFieldsAreUnknownEverywhere(t *testing.T) {
 	if _, err := s.Open(t, s.Mira, "defects?~filter.by=is:1&~sort=by"); err != nil {
 		t.Errorf("what may be seen may be filtered: %v", err)
 	}
-	if _, err := place.ParseAddress(s.App.Project, "defects", "~filter.by.phone=is:210"); err != nil {
+	if _, err := place.Parse(s.App.Project, "defects", "~filter.by.phone=is:210"); err != nil {
 		t.Fatal(err)
 	}
 	if _, err := s.Open(t, s.Mira, "defects?~filter.by.phone=is:210"); err == nil {

@@ -130,7 +130,7 @@ func (v *Visit) place(address string) (place.Place, error) {
 	if path == "" {
 		return v.home()
 	}
-	return place.ParseAddress(v.App.Project, path, query)
+	return place.Parse(v.App.Project, path, query)
 }
 
 // append puts a place that was opened just now behind another on the trail, and shows it.

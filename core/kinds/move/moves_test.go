@@ -87,7 +87,7 @@ func TestASpotOpensItsTab(t *testing.T) {
 
 func TestAddressesKeepTheirSpot(t *testing.T) {
 	s := stand.New(t, "")
-	p, err := place.ParseAddress(s.App.Project, "defects", "cabin=7&~spot=e_list")
+	p, err := place.Parse(s.App.Project, "defects", "cabin=7&~spot=e_list")
 	if err != nil || p.Spot != "e_list" || p.Address(s.App.Project) != "/defects?cabin=7&~spot=e_list" {
 		t.Errorf("%+v %v", p, err)
 	}

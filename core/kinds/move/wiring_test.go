@@ -131,7 +131,7 @@ func TestEveryMoveLeadsWhereItSays(t *testing.T) {
 		s := stand.New(t, stand.WiredTo("s_defect", stand.One(tc.move)))
 		s.Data.Rows["t_defects"]["3"]["f_code"] = cond.String("//elsewhere.example/<x")
 		slug, query, _ := strings.Cut(tc.address, "?")
-		place, err := place.ParseAddress(s.App.Project, slug, query)
+		place, err := place.Parse(s.App.Project, slug, query)
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -1,0 +1,145 @@
+package plant
+
+import (
+	"context"
+	"time"
+
+	"github.com/gopcua/opcua/ua"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+)
+
+// node is one watched value.
+type node struct {
+	name     string
+	handle   uint32
+	value    *ua.Variant
+	status   ua.StatusCode
+	known    bool
+	at       time.Time // the source's own time
+	watched  bool      // on the current subscription
+	history  []Sample
+	lastKept time.Time
+}
+
+// Sample is one value of a number in its history.
+type Sample struct {
+	At    int64   `json:"at"` // Unix milliseconds
+	Value float64 `json:"value"`
+}
+
+// keep adds the value to the node's history, once a second at the most.
+func (n *node) keep(now time.Time) {
+	if now.Sub(n.lastKept) < time.Second || n.value == nil {
+		return
+	}
+	f, ok := valueOf(n.value).Float64()
+	if !ok {
+		return
+	}
+	n.lastKept = now
+	n.history = append(n.history, Sample{At: now.UnixMilli(), Value: f})
+	if len(n.history) > historyLength {
+		n.history = n.history[len(n.history)-historyLength:]
+	}
+}
+
+// Read gives the newest value of a node with its quality; it never waits. It implements nav.Tags.
+func (c *Client) Read(ref ask.TagRef) ask.Reading {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	n := c.nodes[ref.Node]
+	switch {
+	case c.client == nil:
+		return ask.Reading{Value: cond.UnknownBecause("the plant is not connected")}
+	case !c.good():
+		return ask.Reading{Value: cond.UnknownBecause("the plant does not answer")}
+	case n == nil || !n.known:
+		return ask.Reading{Value: cond.UnknownBecause("not read yet")}
+	case n.status != ua.StatusOK:
+		return ask.Reading{Value: cond.UnknownBecause("the plant says this value is bad"), At: n.at.UnixMilli()}
+	}
+	return ask.Reading{Value: valueOf(n.value), At: n.at.UnixMilli()}
+}
+
+func valueOf(v *ua.Variant) cond.Value {
+	switch x := v.Value().(type) {
+	case bool:
+		return cond.Bool(x)
+	case int16:
+		return cond.Int(int64(x))
+	case int32:
+		return cond.Int(int64(x))
+	case int64:
+		return cond.Int(x)
+	case uint16:
+		return cond.Int(int64(x))
+	case uint32:
+		return cond.Int(int64(x))
+	case float32:
+		return cond.Float(float64(x))
+	case float64:
+		return cond.Float(x)
+	case string:
+		return cond.String(x)
+	}
+	return cond.UnknownBecause("a value of a kind that is not shown")
+}
+
+// Watch begins to watch nodes and waits until each has a first value, or for at most the given time.
+func (c *Client) Watch(ctx context.Context, names []string, wait time.Duration) {
+	c.mu.Lock()
+	fresh := false
+	for _, name := range names {
+		if c.nodes[name] == nil {
+			n := &node{name: name, handle: uint32(len(c.nodes) + 1)}
+			c.nodes[name], c.byHandle[n.handle] = n, n
+			fresh = true
+		}
+	}
+	connected := c.client != nil
+	c.mu.Unlock()
+	if !fresh || !connected {
+		return
+	}
+	ctx, cancel := context.WithTimeout(ctx, wait)
+	defer cancel()
+	if err := c.monitor(ctx, names); err != nil {
+		c.log.Warn("values cannot be watched", "error", err)
+		return
+	}
+	for !c.allKnown(names) {
+		select {
+		case <-ctx.Done():
+			return
+		case <-time.After(10 * time.Millisecond):
+		}
+	}
+}
+
+func (c *Client) allKnown(names []string) bool {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	for _, name := range names {
+		if n := c.nodes[name]; n == nil || !n.known {
+			return false
+		}
+	}
+	return true
+}
+
+// History gives the samples of a node since a moment, oldest first.
+func (c *Client) History(name string, since time.Time) []Sample {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	out := []Sample{}
+	if n := c.nodes[name]; n != nil {
+		for _, s := range n.history {
+			if s.At >= since.UnixMilli() {
+				out = append(out, s)
+			}
+		}
+	}
+	return out
+}
