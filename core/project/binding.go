@@ -14,9 +14,9 @@ type Binding struct {
 // BindingHead is what bindings of all rules have. Each rule begins with it.
 type BindingHead struct {
 	Rule   string `json:"rule"`
-	None   string `json:"none,omitempty"`   // what if there is none: grey (default), list, add, stay; of next and previous also round
-	Screen string `json:"screen,omitempty"` // of none list: the screen opened instead
-	Reason string `json:"reason,omitempty"` // of none grey and stay: the words
+	None   string `json:"none,omitempty" jsonschema:"enum=grey,enum=list,enum=add,enum=stay,enum=round"` // what if there is none: grey (default), list, add, stay; of next and previous also round
+	Screen string `json:"screen,omitempty"`                                                              // of none list: the screen opened instead
+	Reason string `json:"reason,omitempty"`                                                              // of none grey and stay: the words
 }
 
 // Head gives what bindings of all rules have.

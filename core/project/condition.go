@@ -5,7 +5,7 @@ import "ambergate/core/cond"
 // Condition is a condition with a name, shared by many. Its alias is a yes/no name under the
 // record it speaks of: record.in_service.
 type Condition struct {
-	Item
+	Listed
 	Name  string `json:"name"`            // in service and mine
 	Alias string `json:"alias"`           // in_service_and_mine
 	Table string `json:"table,omitempty"` // whose records it speaks of; empty: of the user alone

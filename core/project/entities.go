@@ -41,7 +41,7 @@ func NewEntity(kind string) any {
 // shelf is where a project keeps the entities of one kind.
 type shelf interface {
 	empty() any
-	decode(p *Project, id string, body json.RawMessage) error
+	decode(p *Project, kind, id string, body json.RawMessage) error
 	// take puts those of another project beside these.
 	take(p, other *Project)
 	// clone lets a project have a map of its own.
@@ -64,9 +64,9 @@ func shelfOf[T any, E entity[T]](of func(*Project) *map[string]*T) shelf { retur
 
 func (s shelfFor[T, E]) empty() any { return new(T) }
 
-func (s shelfFor[T, E]) decode(p *Project, id string, body json.RawMessage) error {
-	var v *T
-	if err := decodeInto(body, &v); err != nil {
+func (s shelfFor[T, E]) decode(p *Project, kind, id string, body json.RawMessage) error {
+	v := new(T)
+	if err := strictUnmarshal(body, v, "an entity of kind "+kind); err != nil {
 		return err
 	}
 	E(v).called(id)

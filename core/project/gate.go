@@ -10,8 +10,8 @@ type Gate struct {
 	Roles     map[string]bool     `json:"roles,omitempty"` // absent: everyone
 	While     string              `json:"while,omitempty"` // condition
 	Otherwise Otherwise           `json:"otherwise,omitzero"`
-	Unsaved   string              `json:"unsaved,omitempty"` // ask (default), save, keep (as a draft), drop
-	Confirm   string              `json:"confirm,omitempty"` // template: the question put before
+	Unsaved   string              `json:"unsaved,omitempty" jsonschema:"enum=ask,enum=save,enum=keep,enum=drop"` // ask (default), save, keep (as a draft), drop
+	Confirm   string              `json:"confirm,omitempty"`                                                     // template: the question put before
 	Cases     map[string]*Case    `json:"cases,omitempty"`
 }
 
@@ -79,7 +79,7 @@ func (g *Gate) Writes() bool {
 
 // SharedGate is a gate that several elements use, with inputs of its own: it sees only those and the user.
 type SharedGate struct {
-	Item
+	Listed
 	Name   string            `json:"name"`
 	Area   string            `json:"area,omitempty"`
 	Inputs map[string]*Input `json:"inputs,omitempty"`

@@ -67,13 +67,7 @@ func (k *Kinds[S]) decode(data []byte) (S, error) {
 	if err != nil {
 		return none, err
 	}
-	if err := strictUnmarshal(data, s); err != nil {
-		if field, unknown := strings.CutPrefix(err.Error(), "json: unknown field "); unknown {
-			return none, fmt.Errorf("the %s %q knows nothing called %s", k.what, name, field)
-		}
-		return none, err
-	}
-	return s, nil
+	return s, strictUnmarshal(data, s, fmt.Sprintf("the %s %q", k.what, name))
 }
 
 func (k *Kinds[S]) nameIn(data []byte) (string, error) {
@@ -88,10 +82,18 @@ func (k *Kinds[S]) nameIn(data []byte) (string, error) {
 	return map[string]string{"kind": head.Kind, "rule": head.Rule, "trigger": head.Trigger}[k.key], nil
 }
 
-func strictUnmarshal(data []byte, into any) error {
+// strictUnmarshal refuses names that it does not know, so that a misspelt one is told at once.
+func strictUnmarshal(data []byte, into any, what string) error {
 	d := json.NewDecoder(bytes.NewReader(data))
 	d.DisallowUnknownFields()
-	return d.Decode(into)
+	err := d.Decode(into)
+	if err == nil {
+		return nil
+	}
+	if field, unknown := strings.CutPrefix(err.Error(), "json: unknown field "); unknown {
+		return fmt.Errorf("%s knows nothing called %s", what, field)
+	}
+	return err
 }
 
 // OneOf refuses a word that is none of some: “there is no edge "middle"”.

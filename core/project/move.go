@@ -14,11 +14,11 @@ type Move struct {
 // MoveHead is what moves of several kinds have. Each kind begins with it.
 type MoveHead struct {
 	Kind   string `json:"kind"`
-	Mode   string `json:"mode,omitempty"`   // of what opens a screen: view (default), edit, add
-	As     string `json:"as,omitempty"`     // full (default), dialog, drawer, replace, tab
-	None   string `json:"none,omitempty"`   // where there is none to go to: grey (default), stay; of steps also round
-	Reason string `json:"reason,omitempty"` // of none: the words
-	Back   *Gate  `json:"back,omitempty"`   // of a dialog or drawer: what happens when it comes back with something
+	Mode   string `json:"mode,omitempty" jsonschema:"enum=view,enum=edit,enum=add"`                          // of what opens a screen: view (default), edit, add
+	As     string `json:"as,omitempty" jsonschema:"enum=full,enum=dialog,enum=drawer,enum=replace,enum=tab"` // full (default), dialog, drawer, replace, tab
+	None   string `json:"none,omitempty" jsonschema:"enum=grey,enum=round,enum=stay"`                        // where there is none to go to: grey (default), stay; of steps also round
+	Reason string `json:"reason,omitempty"`                                                                  // of none: the words
+	Back   *Gate  `json:"back,omitempty"`                                                                    // of a dialog or drawer: what happens when it comes back with something
 }
 
 // Head gives what moves of several kinds have.

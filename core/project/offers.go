@@ -3,8 +3,8 @@ package project
 // PointSource is what the points of an element, the marks of a chart, stand for.
 type PointSource struct {
 	Table string `json:"table"`
-	By    string `json:"by"`             // path of the field that the points are made by
-	Span  string `json:"span,omitempty"` // of a date or moment: day, week, month
+	By    string `json:"by"`                                                        // path of the field that the points are made by
+	Span  string `json:"span,omitempty" jsonschema:"enum=day,enum=week,enum=month"` // of a date or moment: day, week, month
 }
 
 // PointsBy gives it.

@@ -1,7 +1,6 @@
 package project
 
 import (
-	"bytes"
 	"encoding/json"
 	"fmt"
 	"maps"
@@ -33,6 +32,7 @@ type Project struct {
 
 // Settings is what belongs to the project as a whole. Its entity has the fixed id "project".
 type Settings struct {
+	Entity
 	Title      string `json:"title"`
 	Slug       string `json:"slug"`
 	Zone       string `json:"zone"`                 // IANA name; today() is told in it
@@ -43,7 +43,7 @@ type Settings struct {
 
 // Role is a role that users have; the first by position that a user has decides the start screen.
 type Role struct {
-	Item
+	Listed
 	Name  string `json:"name"`
 	Start string `json:"start"` // screen
 }
@@ -52,8 +52,8 @@ type Role struct {
 type Source struct {
 	Entity
 	Name       string `json:"name"`
-	Type       string `json:"type"`       // postgresql, plant
-	Connection string `json:"connection"` // no secret stands in the document
+	Type       string `json:"type" jsonschema:"enum=postgresql,enum=plant"` // postgresql, plant
+	Connection string `json:"connection"`                                   // no secret stands in the document
 	Schema     string `json:"schema,omitempty"`
 }
 
@@ -132,43 +132,30 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 		return err
 	}
 	if head.Kind == "project" {
-		return decodeInto(body, &p.Settings)
+		p.Settings = &Settings{}
+		return strictUnmarshal(body, p.Settings, "an entity of kind project")
 	}
 	shelf := shelves[head.Kind]
 	if shelf == nil {
 		return fmt.Errorf("there is no kind %q", head.Kind)
 	}
-	return shelf.decode(p, id, body)
+	return shelf.decode(p, head.Kind, id, body)
 }
 
-// decodeInto refuses names that it does not know, so that a misspelt one is told at once.
-func decodeInto[T any](body json.RawMessage, into **T) error {
-	var fields map[string]json.RawMessage
-	if err := json.Unmarshal(body, &fields); err != nil {
-		return err
-	}
-	delete(fields, "kind")
-	rest, err := json.Marshal(fields)
-	if err != nil {
-		return err
-	}
-	v := new(T)
-	d := json.NewDecoder(bytes.NewReader(rest))
-	d.DisallowUnknownFields()
-	if err := d.Decode(v); err != nil {
-		return err
-	}
-	*into = v
-	return nil
-}
-
-// Entity is part of what is an entity and stands in no order.
+// Entity is part of every entity that stands in no order.
 type Entity struct {
-	ID string `json:"-"`
+	ID   string `json:"-"`
+	Kind string `json:"kind"`
 }
 
 // called lets it know under which id it stands.
 func (e *Entity) called(id string) { e.ID = id }
+
+// Listed is part of every entity that has its place among others.
+type Listed struct {
+	Item
+	Kind string `json:"kind"`
+}
 
 // Item is part of what stands in a map by id, in an order.
 type Item struct {

@@ -7,9 +7,9 @@ import (
 
 // Rail is a strip shared by many screens, with any elements on it; a rule says on which.
 type Rail struct {
-	Item
+	Listed
 	Name     string              `json:"name"`
-	Edge     string              `json:"edge"` // left, right, top, bottom
+	Edge     string              `json:"edge" jsonschema:"enum=left,enum=right,enum=top,enum=bottom"` // left, right, top, bottom
 	Placed   Placement           `json:"placed"`
 	Elements map[string]*Element `json:"elements,omitempty"`
 	Never    map[string]bool     `json:"never,omitempty"`  // elements that never fold into “More”

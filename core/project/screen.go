@@ -13,7 +13,7 @@ var ScreenTypes = []string{"menu", "list", "form", "dashboard", "operator", "not
 // Screen is what a user sees at one address. It is a function of its inputs.
 type Screen struct {
 	Entity
-	Type     string              `json:"type"`
+	Type     string              `json:"type" jsonschema:"enum=menu,enum=list,enum=form,enum=dashboard,enum=operator,enum=notice"`
 	Title    string              `json:"title"`             // what it is called: Cabin
 	Heading  string              `json:"heading,omitempty"` // template: Cabin {record.number}
 	Area     string              `json:"area,omitempty"`

@@ -7,11 +7,11 @@ type Tally struct {
 	Item
 	Alias string `json:"alias"`
 	Label string `json:"label"`
-	Take  string `json:"take"`            // count, exists, min, max
-	Of    string `json:"of"`              // the table counted
-	By    string `json:"by"`              // its relation to this table
-	Path  string `json:"path,omitempty"`  // of min and max: its field
-	While string `json:"while,omitempty"` // condition on the records counted
+	Take  string `json:"take" jsonschema:"enum=count,enum=exists,enum=min,enum=max"` // count, exists, min, max
+	Of    string `json:"of"`                                                         // the table counted
+	By    string `json:"by"`                                                         // its relation to this table
+	Path  string `json:"path,omitempty"`                                             // of min and max: its field
+	While string `json:"while,omitempty"`                                            // condition on the records counted
 }
 
 // Takes are the kinds of figures.

@@ -14,7 +14,7 @@ import (
 // of a screen belongs to the place, begins anew when the screen is opened anew, and is found again
 // on the way back.
 type Variable struct {
-	Item
+	Listed
 	Alias   string   `json:"alias"`
 	Label   string   `json:"label"`
 	Type    string   `json:"type"`

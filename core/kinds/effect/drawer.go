@@ -19,7 +19,7 @@ type Drawer struct {
 	project.LooksOnly
 	use.AlwaysOpen
 	Rail string `json:"rail"`
-	How  string `json:"how"` // open, close, toggle
+	How  string `json:"how" jsonschema:"enum=open,enum=close,enum=toggle"` // open, close, toggle
 }
 
 // Validate asks for the rail and what is to become of it.

@@ -42,7 +42,7 @@ type Chart struct {
 	project.ElementHead
 	project.PointSource
 	Label   string        `json:"label,omitempty"`
-	Measure string        `json:"measure,omitempty"` // count (default), sum, mean, most
+	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most"` // count (default), sum, mean, most
 	Of      string        `json:"of,omitempty"`      // of the others than count: the field
 	Split   string        `json:"split,omitempty"`   // path: each bar is divided by it
 	Points  int           `json:"points,omitempty"`  // at most; default 12

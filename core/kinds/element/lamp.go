@@ -24,7 +24,7 @@ type Lamp struct {
 	Value    string `json:"value"` // condition
 	On       string `json:"on"`
 	Off      string `json:"off"`
-	Abnormal string `json:"abnormal,omitempty"` // on, off: the state that is to be noticed
+	Abnormal string `json:"abnormal,omitempty" jsonschema:"enum=on,enum=off"` // on, off: the state that is to be noticed
 }
 
 // Validate asks for a value.

@@ -17,7 +17,7 @@ type Text struct {
 	project.ElementHead
 	use.NothingToFetch
 	Words string `json:"words"`           // template
-	Style string `json:"style,omitempty"` // plain (default), heading, note
+	Style string `json:"style,omitempty" jsonschema:"enum=plain,enum=heading,enum=note"` // plain (default), heading, note
 }
 
 // Validate refuses a style that does not exist.

@@ -14,7 +14,7 @@ import (
 // Along leads to the neighbour of this screen in the order of a rail.
 type Along struct {
 	project.MoveHead
-	Step string `json:"step"` // previous, next
+	Step string `json:"step" jsonschema:"enum=previous,enum=next"` // previous, next
 	Rail string `json:"rail"`
 }
 

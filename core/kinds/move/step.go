@@ -11,8 +11,8 @@ import (
 // Step leads along a list: to the neighbour of the screen's record, or of a list's chosen row.
 type Step struct {
 	project.MoveHead
-	Step string `json:"step"`           // first, previous, next, last
-	List string `json:"list,omitempty"` // a list of the screen, whose chosen row steps; empty: the screen's record
+	Step string `json:"step" jsonschema:"enum=first,enum=previous,enum=next,enum=last"` // first, previous, next, last
+	List string `json:"list,omitempty"`                                                 // a list of the screen, whose chosen row steps; empty: the screen's record
 }
 
 // Validate asks for the step.

@@ -14,12 +14,12 @@ import (
 type Child struct {
 	project.BindingHead
 	base
-	Table string `json:"table"`           // of the record that is found
-	Path  string `json:"path"`            // its field that names the other
-	From  string `json:"from,omitempty"`  // record (default), row, or the id of an input that is a record
-	Pick  string `json:"pick,omitempty"`  // first, last (default), nearest (to now)
-	Order string `json:"order,omitempty"` // path it is the first or last by; empty: the table's own order
-	While string `json:"while,omitempty"` // of those that meet this condition, over record and user
+	Table string `json:"table"`                                                         // of the record that is found
+	Path  string `json:"path"`                                                          // its field that names the other
+	From  string `json:"from,omitempty"`                                                // record (default), row, or the id of an input that is a record
+	Pick  string `json:"pick,omitempty" jsonschema:"enum=first,enum=last,enum=nearest"` // first, last (default), nearest (to now)
+	Order string `json:"order,omitempty"`                                               // path it is the first or last by; empty: the table's own order
+	While string `json:"while,omitempty"`                                               // of those that meet this condition, over record and user
 }
 
 // Validate asks for the table and the field that names the record.

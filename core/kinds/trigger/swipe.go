@@ -9,7 +9,7 @@ import (
 type Swipe struct {
 	project.WayHead
 	onGate
-	Side string `json:"side"` // where the finger goes: left, right, up, down
+	Side string `json:"side" jsonschema:"enum=left,enum=right,enum=up,enum=down"` // where the finger goes: left, right, up, down
 }
 
 // Validate asks for the direction.
