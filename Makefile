@@ -37,6 +37,7 @@ format:
 
 generate:
 	cd api && go generate ./...
+	go generate ./schema
 	npm --prefix web run --silent types
 
 bench: build

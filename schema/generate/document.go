@@ -18,8 +18,8 @@ const id = "tag:ambergate,2026:document"
 // sort is what a document holds several kinds of: each is an object that names its kind.
 type sort struct {
 	wrapper reflect.Type // as the document's types have it
-	ends    string // of the names of its kinds: ButtonElement
-	key     string // of the object that names the kind
+	ends    string       // of the names of its kinds: ButtonElement
+	key     string       // of the object that names the kind
 	names   []string
 	empty   func(name string) any
 }

@@ -49,13 +49,13 @@ type Button struct {
 	use.NothingToFetch
 	Words   string        `json:"words"` // template
 	Icon    string        `json:"icon,omitempty"`
-	Tone    string        `json:"tone,omitempty"`    // plain (default), main, strong, sign
-	Colour  string        `json:"colour,omitempty"`  // #rrggbb in the stead of the tone's ground
-	Note    string        `json:"note,omitempty"`    // template: a line under the words, on signs
+	Tone    string        `json:"tone,omitempty"`                                         // plain (default), main, strong, sign
+	Colour  string        `json:"colour,omitempty"`                                       // #rrggbb in the stead of the tone's ground
+	Note    string        `json:"note,omitempty"`                                         // template: a line under the words, on signs
 	Trigger string        `json:"trigger,omitempty" jsonschema:"enum=release,enum=press"` // release (default), press
-	Tip     string        `json:"tip,omitempty"`     // template: shown while it is pointed at
-	Keys    string        `json:"keys,omitempty"`    // shortcut, as in Ctrl+E
-	Picture string        `json:"picture,omitempty"` // picture of the project
+	Tip     string        `json:"tip,omitempty"`                                          // template: shown while it is pointed at
+	Keys    string        `json:"keys,omitempty"`                                         // shortcut, as in Ctrl+E
+	Picture string        `json:"picture,omitempty"`                                      // picture of the project
 	Gate    *project.Gate `json:"gate,omitempty"`
 
 	Faces map[string]*Face `json:"faces,omitempty"` // how it looks in one condition or state

@@ -43,10 +43,10 @@ type Chart struct {
 	project.PointSource
 	Label   string        `json:"label,omitempty"`
 	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most"` // count (default), sum, mean, most
-	Of      string        `json:"of,omitempty"`      // of the others than count: the field
-	Split   string        `json:"split,omitempty"`   // path: each bar is divided by it
-	Points  int           `json:"points,omitempty"`  // at most; default 12
-	Chosen  *project.Gate `json:"chosen,omitempty"`  // a point is chosen
+	Of      string        `json:"of,omitempty"`                                                           // of the others than count: the field
+	Split   string        `json:"split,omitempty"`                                                        // path: each bar is divided by it
+	Points  int           `json:"points,omitempty"`                                                       // at most; default 12
+	Chosen  *project.Gate `json:"chosen,omitempty"`                                                       // a point is chosen
 
 	Menu map[string]*project.Entry `json:"menu,omitempty"` // what a point's menu offers
 }

@@ -16,7 +16,7 @@ type TextView struct {
 type Text struct {
 	project.ElementHead
 	use.NothingToFetch
-	Words string `json:"words"`           // template
+	Words string `json:"words"`                                                          // template
 	Style string `json:"style,omitempty" jsonschema:"enum=plain,enum=heading,enum=note"` // plain (default), heading, note
 }
 
