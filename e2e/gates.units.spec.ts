@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
-import { at, type Entities, type Json } from '../web/src/build/edit';
-import { screensOf } from '../web/src/build/document';
-import { addCase } from '../web/src/build/sentence/cases';
-import { repoint } from '../web/src/build/sentence/repoint';
-import { makeOwn, makeShared, sharedGatesOf } from '../web/src/build/sentence/shared';
-import { namesOf, takeOut, type WayRef } from '../web/src/build/sentence/wiring';
-import { pathOf } from '../web/src/build/owner';
+import { at, type Entities, type Json } from '../web/src/builder/edit';
+import { screensOf } from '../web/src/builder/document';
+import { addCase } from '../web/src/builder/sentence/cases';
+import { repoint } from '../web/src/builder/sentence/repoint';
+import { makeOwn, makeShared, sharedGatesOf } from '../web/src/builder/sentence/shared';
+import { namesOf, takeOut, type WayRef } from '../web/src/builder/sentence/wiring';
+import { pathOf } from '../web/src/builder/owner';
 import { isKeys } from '../web/src/screen/keys';
 
 // What the sentence's pickers do to the document, without a browser.

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test';
-import type { Entities } from '../web/src/build/edit';
-import { actionsOf, looksWorkedOut } from '../web/src/build/sentence/effects/actions';
-import { nameOf, newVariable, usesOf, variablesOf } from '../web/src/build/variables';
+import type { Entities } from '../web/src/builder/edit';
+import { actionsOf, looksWorkedOut } from '../web/src/builder/sentence/effects/actions';
+import { nameOf, newVariable, usesOf, variablesOf } from '../web/src/builder/variables';
 import { inkOn } from '../web/src/ui/inkOn';
 
 // Variables in the document and colours, without a browser.

@@ -1,11 +1,11 @@
 import { expect, test } from '@playwright/test';
 import type { Finding, NameInfo, WayOut } from '../web/src/api/client';
-import { comparesFor, freshRow, isComplete, withCompare } from '../web/src/build/condition/compares';
-import { aliasOf } from '../web/src/build/alias';
-import { asSet, idsIn, setVerbs, verbsOf } from '../web/src/build/rights/grants';
-import { at, newId, pointer, put } from '../web/src/build/edit';
-import { numbersOf, outPlates } from '../web/src/build/margins/plates';
-import { newScreen } from '../web/src/build/screens';
+import { comparesFor, freshRow, isComplete, withCompare } from '../web/src/builder/condition/compares';
+import { aliasOf } from '../web/src/builder/alias';
+import { asSet, idsIn, setVerbs, verbsOf } from '../web/src/builder/rights/grants';
+import { at, newId, pointer, put } from '../web/src/builder/edit';
+import { numbersOf, outPlates } from '../web/src/builder/margins/plates';
+import { newScreen } from '../web/src/builder/screens';
 import type { ElementView, View } from '../web/src/api/client';
 import { panelsOf, usedRows } from '../web/src/screen/layout';
 

@@ -1,8 +1,8 @@
 import { expect, test } from '@playwright/test';
 import type { Proposal } from '../web/src/api/client';
-import type { FieldDoc } from '../web/src/build/document';
-import { filterOf, howsOf, narrowingOf } from '../web/src/build/sentence/arrive/narrowing';
-import { entryOf, howsFor, textOf, type Wanted } from '../web/src/build/sentence/effects/values';
+import type { FieldDoc } from '../web/src/builder/document';
+import { filterOf, howsOf, narrowingOf } from '../web/src/builder/sentence/arrive/narrowing';
+import { entryOf, howsFor, textOf, type Wanted } from '../web/src/builder/sentence/effects/values';
 
 // Values given without an expression, and read back from one, without a browser.
 

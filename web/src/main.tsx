@@ -14,7 +14,7 @@ const router = createBrowserRouter([
   { path: '/use/:project/*', lazy: async () => ({ Component: (await import('./use/UsePage')).UsePage }) },
   {
     path: '/build/:project/:view?/:item?',
-    lazy: async () => ({ Component: (await import('./build/BuildPage')).BuildPage }),
+    lazy: async () => ({ Component: (await import('./builder/BuildPage')).BuildPage }),
   },
   { path: '*', lazy: async () => ({ Component: (await import('./use/StartPage')).StartPage }) },
 ]);
