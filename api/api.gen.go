@@ -74,6 +74,9 @@ type AtWork struct {
 	WaysIn []WayIn  `json:"waysIn"`
 }
 
+// ButtonElementView A button, where it stands.
+type ButtonElementView = use.ElementView
+
 // ButtonView A button.
 type ButtonView = element.ButtonView
 
@@ -82,6 +85,9 @@ type Cell = project.Cell
 
 // CellView A value in a row.
 type CellView = element.CellView
+
+// ChartElementView A chart, where it stands.
+type ChartElementView = use.ElementView
 
 // ChartView A chart.
 type ChartView = element.ChartView
@@ -198,7 +204,10 @@ type Edited struct {
 	Versions map[string]int64 `json:"versions"`
 }
 
-// ElementView One element as it is drawn.
+// ElementHead What every element has.
+type ElementHead = use.ElementView
+
+// ElementView One element as it is drawn. What its kind shows stands under the name of the kind.
 type ElementView = use.ElementView
 
 // EntryView A line of the menu of a row or point.
@@ -210,8 +219,14 @@ type Explanation = build.Explanation
 // FaceView What a face of a button changes.
 type FaceView = element.FaceView
 
+// FieldElementView A field of the record, where it stands.
+type FieldElementView = use.ElementView
+
 // FieldView A field of the record.
 type FieldView = element.FieldView
+
+// FigureElementView A picture with live words, where it stands.
+type FigureElementView = use.ElementView
 
 // FigureView A picture with live words.
 type FigureView = element.FigureView
@@ -224,6 +239,9 @@ type Finding = check.Finding
 
 // From The list that a record was opened from, as it was then.
 type From = place.From
+
+// GaugeElementView A live number, where it stands.
+type GaugeElementView = use.ElementView
 
 // GaugeView A live number.
 type GaugeView = element.GaugeView
@@ -249,6 +267,9 @@ type GrantWords = build.GrantWords
 // Hanging What refers to a record that is to be deleted.
 type Hanging = ask.Hanging
 
+// ImageElementView A picture, where it stands.
+type ImageElementView = use.ElementView
+
 // ImageView A picture of the project.
 type ImageView = element.ImageView
 
@@ -263,6 +284,9 @@ type KeptDraft struct {
 	Values  map[string]string `json:"values"`
 	Version string            `json:"version"`
 }
+
+// LampElementView A live yes or no, where it stands.
+type LampElementView = use.ElementView
 
 // LampView A live yes or no.
 type LampView = element.LampView
@@ -285,14 +309,20 @@ type ListChoice struct {
 	Widths  *map[string]float64 `json:"widths,omitempty"`
 }
 
+// ListElementView A list, where it stands.
+type ListElementView = use.ElementView
+
 // ListView A stretch of a list.
 type ListView = element.ListView
 
 // LiveEvent Elements whose live values changed.
 type LiveEvent struct {
 	Elements []ElementView `json:"elements"`
-	N        int           `json:"n"`
-	Revision int           `json:"revision"`
+
+	// Gone Ids of elements that are not on the screen any more.
+	Gone     *[]string `json:"gone,omitempty"`
+	N        int       `json:"n"`
+	Revision int       `json:"revision"`
 }
 
 // Look How a list was left.
@@ -713,6 +743,9 @@ type TableOrders struct {
 // TableRow What each role may do with one table.
 type TableRow = build.TableRow
 
+// TabsElementView A block of tabs, where it stands.
+type TabsElementView = use.ElementView
+
 // TabsView A block of tabs.
 type TabsView = element.TabsView
 
@@ -723,6 +756,9 @@ type TakeRequest struct {
 	N     int    `json:"n"`
 	Trail string `json:"trail"`
 }
+
+// TextElementView A text, where it stands.
+type TextElementView = use.ElementView
 
 // TextProblem What is wrong with an expression, and where.
 type TextProblem = cond.Problem
@@ -748,6 +784,9 @@ type Title struct {
 
 // Trend Samples by line.
 type Trend map[string][]Sample
+
+// TrendElementView Live numbers over time, where it stands.
+type TrendElementView = use.ElementView
 
 // TrendView Live numbers over time.
 type TrendView = element.TrendView

@@ -24,7 +24,6 @@ const (
 	StateShut    State = "shut"
 	StateUnknown State = "unknown"
 	StateRefused State = "refused" // it is open, and its target refuses
-	StateGone    State = "gone"    // it is not on the screen any more
 )
 
 // Verdict is what a gate is for one user at one place, and why.

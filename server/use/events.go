@@ -84,6 +84,7 @@ func (f liveFeed) push(out base.Stream, seen map[string][]byte, revision int) bo
 	}
 	view := f.opening.View()
 	event := api.LiveEvent{N: f.n, Revision: revision, Elements: []use.ElementView{}}
+	var gone []string
 	now := elementTexts(view)
 	for _, e := range view.Elements {
 		if !bytes.Equal(now[e.ID], seen[e.ID]) {
@@ -92,14 +93,17 @@ func (f liveFeed) push(out base.Stream, seen map[string][]byte, revision int) bo
 	}
 	for id := range seen {
 		if now[id] == nil {
-			event.Elements = append(event.Elements, use.ElementView{ID: id, State: use.StateGone})
+			gone = append(gone, id)
 			delete(seen, id)
 		}
+	}
+	if len(gone) > 0 {
+		event.Gone = &gone
 	}
 	for id, text := range now {
 		seen[id] = text
 	}
-	return len(event.Elements) == 0 || out.Send("live", event) == nil
+	return len(event.Elements)+len(gone) == 0 || out.Send("live", event) == nil
 }
 
 func elementTexts(v *use.View) map[string][]byte {

@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { type AtWork, api, ask } from '../api/client';
-import { type Arrangement, type Pressed, type ScreenHands, ScreenProvider } from '../screen/context';
-import { RailFrame } from '../screen/rails/RailFrame';
+import { type ScreenHands, ScreenProvider } from '../screen/context';
+import { RailedSheet } from '../screen/RailedSheet';
 import type { DrawerHands } from '../screen/rails/useDrawers';
-import { ScreenSheet } from '../screen/ScreenSheet';
+import type { Arrangement, Pressed } from '../trail/asking';
 import { Action } from '../ui/controls';
 import { useSteady } from '../ui/useSteady';
 import { QuestionDialog } from '../use/QuestionDialog';
@@ -93,13 +93,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
         boxShadow="0 1px 3px rgba(32,38,46,0.12)"
       >
         <Scaled box={box} width={width}>
-          {hands.view.rails?.length ? (
-            <RailFrame rails={hands.view.rails}>
-              <ScreenSheet />
-            </RailFrame>
-          ) : (
-            <ScreenSheet />
-          )}
+          <RailedSheet rails={hands.view.rails} />
         </Scaled>
       </Box>
       <PracticeLine practice={practice} />

@@ -61,9 +61,9 @@ export function Scaled({
   useLayoutEffect(() => {
     const el = box.current;
     if (!el || width === 'stage') return;
-    const fit = () => setRoom(el.clientWidth);
-    fit();
-    const watch = new ResizeObserver(fit);
+    const measure = () => setRoom(el.clientWidth);
+    measure();
+    const watch = new ResizeObserver(measure);
     watch.observe(el);
     return () => watch.disconnect();
   }, [box, width]);

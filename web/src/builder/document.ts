@@ -50,7 +50,7 @@ export interface RoleDoc {
 }
 
 export function entitiesOf(draft: Draft): Entities {
-  return draft.entities as Entities;
+  return draft.entities as unknown as Entities;
 }
 
 /** Text at a path, or "". */

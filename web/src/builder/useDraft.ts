@@ -58,9 +58,10 @@ async function newest(project: string, had: Draft | undefined): Promise<Draft> {
   if (!had) return draft;
   const entities: Draft['entities'] = {};
   for (const id of Object.keys(draft.versions)) {
-    if (id in draft.entities) entities[id] = draft.entities[id];
-    else if (id in had.entities && had.versions[id] === draft.versions[id]) entities[id] = had.entities[id];
-    else return fetched(); // what one has is not what the server thinks: all of it anew
+    const kept = had.versions[id] === draft.versions[id] ? had.entities[id] : undefined;
+    const entity = draft.entities[id] ?? kept;
+    if (!entity) return fetched(); // what one has is not what the server thinks: all of it anew
+    entities[id] = entity;
   }
   return { ...draft, entities };
 }

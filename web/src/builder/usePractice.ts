@@ -1,7 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
-import { api, ask, type ElementView, type Place, type Practised, type PressRequest, Refused } from '../api/client';
-import type { PressAim, Pressed } from '../screen/context';
-import type { Answers, Asked } from '../use/usePress';
+import { api, ask, type Place, type Practised, type PressRequest, Refused } from '../api/client';
+import { type Answers, type Asked, answered, type PressAim, type Pressed } from '../trail/asking';
 
 /** The press that follows when a dialog comes back, and the place that it was opened from. */
 interface Returning {
@@ -88,7 +87,7 @@ export function usePractice(props: PracticeProps) {
     },
     [project, as, place, journal, returns, onMove, onPractised],
   );
-  const press = (element: ElementView, aim?: PressAim): Promise<Pressed> =>
+  const press = (element: { id: string }, aim?: PressAim): Promise<Pressed> =>
     send({ ...bare, press: crypto.randomUUID(), element: element.id, values, version, ...aim });
   const { follows } = practised;
   useEffect(() => {
@@ -98,7 +97,7 @@ export function usePractice(props: PracticeProps) {
     void send(request, follows.place);
   }, [follows, place, onPractised, send]);
   const answer = (a: Answers) => {
-    if (asked) void send({ ...asked.request, ...(a.unsaved === 'drop' ? { values: {} } : {}), ...a });
+    if (asked) void send(answered(asked, a));
   };
   const forget = () => {
     onPractised(() => notPractised);

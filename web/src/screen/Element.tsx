@@ -1,17 +1,7 @@
-import { Box } from '@chakra-ui/react';
-import { lazy, memo, type ReactNode, Suspense, useRef } from 'react';
+import { memo, type ReactNode, useRef } from 'react';
 import type { ElementView } from '../api/client';
-import { ButtonElement } from './ButtonElement';
 import { type BuilderHands, useMarks, useScreen } from './context';
-import { FieldElement } from './form/FieldElement';
-import { ImageElement } from './ImageElement';
-import { ListElement } from './list/ListElement';
-import { FigureElement, GaugeElement, LampElement } from './PlantElements';
-import { TabsElement } from './TabsElement';
-import { TextElement } from './TextElement';
-
-const ChartElement = lazy(() => import('./ChartElement'));
-const TrendElement = lazy(() => import('./TrendElement'));
+import { draw } from './kinds/all';
 
 /** One element, by its kind; for a builder inside a frame that can be chosen. */
 export function Element({ element }: { element: ElementView }) {
@@ -25,22 +15,9 @@ export function Element({ element }: { element: ElementView }) {
   );
 }
 
-const Drawn = memo(function Drawn({ element: e }: { element: ElementView }) {
-  if (e.button) return <ButtonElement element={e} button={e.button} />;
-  if (e.text) return <TextElement text={e.text} />;
-  if (e.field) return <FieldElement element={e} field={e.field} />;
-  if (e.tabs) return <TabsElement element={e} tabs={e.tabs} />;
-  if (e.list) return <ListElement element={e} list={e.list} />;
-  if (e.gauge) return <GaugeElement gauge={e.gauge} reason={e.reason} />;
-  if (e.lamp) return <LampElement lamp={e.lamp} reason={e.reason} />;
-  if (e.image) return <ImageElement element={e} image={e.image} />;
-  if (e.figure) return <FigureElement figure={e.figure} />;
-  return (
-    <Suspense fallback={<Box minH="260px" />}>
-      {e.chart && <ChartElement element={e} chart={e.chart} />}
-      {e.trend && <TrendElement element={e} trend={e.trend} />}
-    </Suspense>
-  );
+/** An element as its kind draws it; drawn anew only when it changes. */
+export const Drawn = memo(function Drawn({ element }: { element: ElementView }) {
+  return draw(element);
 });
 
 /** The first click chooses, a second on the chosen one acts. Enter does the same. */

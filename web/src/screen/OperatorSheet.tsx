@@ -4,6 +4,7 @@ import type { View } from '../api/client';
 import { useScreen } from './context';
 import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
+import { kindOf, known } from './kinds/all';
 import { panelsOf } from './layout';
 import { plantTones } from './plantTones';
 
@@ -75,7 +76,7 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
               overflow="visible"
             >
               {p.elements.map((e) => (
-                <Box key={e.id} flex={e.figure || e.trend ? '1' : undefined} minH={0}>
+                <Box key={e.id} flex={kindOf(e).grows ? '1' : undefined} minH={0}>
                   <Element element={e} />
                 </Box>
               ))}
@@ -90,8 +91,8 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
 
 /** Says in words whether the values can be believed. */
 function Quality({ view }: { view: View }) {
-  const live = view.elements.filter((e) => e.gauge || e.lamp);
-  const bad = live.filter((e) => (e.gauge ?? e.lamp)?.state === 'unknown');
+  const live = view.elements.filter((e) => known(e) !== undefined);
+  const bad = live.filter((e) => !known(e));
   if (live.length === 0) return null;
   if (bad.length === 0) return <Box color={plantTones.soft}>plant connected · {live.length} values good</Box>;
   return (
@@ -108,13 +109,13 @@ function useScale() {
   useEffect(() => {
     const el = box.current;
     if (!el) return;
-    const fit = () => {
+    const measure = () => {
       const room = el.parentElement ?? el;
       const byHeight = room.clientHeight > 300 ? room.clientHeight / shape.h : Number.POSITIVE_INFINITY;
       setScale(Math.min(el.clientWidth / shape.w, byHeight) || 1);
     };
-    fit();
-    const watch = new ResizeObserver(fit);
+    measure();
+    const watch = new ResizeObserver(measure);
     watch.observe(el);
     if (el.parentElement) watch.observe(el.parentElement);
     return () => watch.disconnect();

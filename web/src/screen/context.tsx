@@ -1,46 +1,7 @@
 import { createContext, type ReactNode, useContext } from 'react';
-import type {
-  ElementView,
-  Filter,
-  ListChoice,
-  ListView,
-  Look,
-  Position,
-  Samples,
-  Sort,
-  Title,
-  View,
-} from '../api/client';
+import type { ListChoice, ListView, Look, Position, Samples, Title, View } from '../api/client';
+import type { Arrangement, PressAim, Pressed } from '../trail/asking';
 import type { DrawerHands } from './rails/useDrawers';
-
-/** What a press brings besides its element. */
-export interface PressAim {
-  row?: string;
-  point?: string;
-  /** What a dialog came back with. */
-  result?: string;
-  trigger?: string;
-  rows?: string[];
-  /** A row that is edited where it stands: what was typed into it, and what it was. */
-  values?: Record<string, string>;
-  base?: Record<string, string>;
-  version?: string;
-}
-
-/** What a press came to: done, or not, with words beside fields. A question is not done yet. */
-export interface Pressed {
-  done: boolean;
-  fields?: Record<string, string>;
-}
-
-/** How a list is to be narrowed, ordered and searched; inputs to clear. */
-export interface Arrangement {
-  filters: Filter[];
-  sort: Sort[];
-  find?: string;
-  tabs?: Record<string, string>;
-  clear?: string[];
-}
 
 /** How a builder chooses elements; absent for users. */
 export interface BuilderHands {
@@ -84,7 +45,7 @@ export interface WorkHands {
 export interface ScreenHands {
   view: View;
   onType: (field: string, value: string) => void;
-  onPress: (element: ElementView, aim?: PressAim) => Promise<Pressed>;
+  onPress: (element: { id: string }, aim?: PressAim) => Promise<Pressed>;
   onArrange: (change: Arrangement) => void;
   more: (element: string, cursor: string, back: boolean) => Promise<ListView>;
   titles: (table: string, find: string) => Promise<Title[]>;

@@ -1,6 +1,6 @@
 import { lazy, type ReactNode, Suspense, useCallback, useState } from 'react';
-import type { ElementView, EntryView } from '../api/client';
-import type { PressAim } from './context';
+import type { EntryView } from '../api/client';
+import type { PressAim } from '../trail/asking';
 import { useScreen } from './context';
 
 const EntryMenu = lazy(() => import('./EntryMenu'));
@@ -12,12 +12,12 @@ interface Open {
   aim: PressAim;
 }
 
-/** The one menu of a list's rows or a chart's points: opened where one of them asks for it. */
-export function useEntryMenu(
-  element: ElementView,
-  onEntry?: (entry: EntryView) => void, // instead of pressing the entry of the element
-): { open: (o: Open) => void; menu: ReactNode } {
-  const { onPress, base, builder } = useScreen();
+/** The one menu of a list's rows, a chart's points or a rail: opened where one of them asks for it. */
+export function useEntryMenu(onEntry: (entry: EntryView, aim: PressAim) => void): {
+  open: (o: Open) => void;
+  menu: ReactNode;
+} {
+  const { base, builder } = useScreen();
   const [shown, setShown] = useState<Open>();
   const close = useCallback(() => setShown(undefined), []);
   const menu = shown && (
@@ -30,8 +30,7 @@ export function useEntryMenu(
         onClose={close}
         onChoose={(entry) => {
           close();
-          if (onEntry) onEntry(entry);
-          else void onPress(element, { ...shown.aim, trigger: `menu.${entry.id}` });
+          onEntry(entry, { ...shown.aim, trigger: `menu.${entry.id}` });
         }}
       />
     </Suspense>

@@ -15,8 +15,8 @@ export function FormKeys({ dirty, leave, children }: FormKeysProps) {
   const { errors } = useTyped();
   const box = useRef<HTMLDivElement>(null);
   const editing = view.mode === 'edit' || view.mode === 'add';
-  const saving = view.elements.find((e) => e.button?.saves && e.state === 'shown');
-  const cancelling = view.elements.find((e) => e.button?.drops && e.state === 'shown');
+  const saving = view.elements.find((e) => e.kind === 'button' && e.button.saves && e.state === 'shown');
+  const cancelling = view.elements.find((e) => e.kind === 'button' && e.button.drops && e.state === 'shown');
   useEffect(() => {
     if (Object.keys(errors).length > 0) box.current?.querySelector<HTMLElement>('[aria-invalid=true]')?.focus();
   }, [errors]);

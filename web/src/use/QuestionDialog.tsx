@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Question, Title } from '../api/client';
+import type { Answers } from '../trail/asking';
 import { Action } from '../ui/controls';
 import { AskDialog } from './AskDialog';
 import { PickRecord } from './PickRecord';
-import type { Answers } from './usePress';
 
 interface QuestionProps {
   question: Question;

@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
+import type { Said as Words } from '../trail/asking';
 
 /** What a press came to, in a line at the foot of the window. */
-export function Said({ said, onDismiss }: { said: { words: string; bad?: boolean }; onDismiss: () => void }) {
+export function Said({ said, onDismiss }: { said: Words; onDismiss: () => void }) {
   return (
     <Box
       role="status"

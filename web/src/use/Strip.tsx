@@ -2,10 +2,10 @@ import { Box, chakra, Flex } from '@chakra-ui/react';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import type { Shown } from '../api/client';
+import type { Along } from '../trail/Trail';
 import { Glyph } from '../ui/Glyph';
 import { later } from '../ui/later';
 import { SignOut } from './StartPage';
-import type { Along } from './useTrail';
 
 const RecentPlaces = later(async () => (await import('./RecentPlaces')).RecentPlaces, <Box minW="34px" />);
 

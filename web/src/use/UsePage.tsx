@@ -2,17 +2,19 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { api, ask, type Given, type Shown, type ThenPress, type View } from '../api/client';
+import { api, ask, type Given, type Refused, type Shown, type ThenPress, type View } from '../api/client';
+import { wordsOfProblem } from '../trail/Press';
+import type { Along, Trail } from '../trail/Trail';
 import { later } from '../ui/later';
 import { Message, Waiting, WayOn } from '../ui/Message';
 import { useSteady } from '../ui/useSteady';
-import { useNoteOpened } from './cameFrom';
 import { SignIn } from './StartPage';
 import { Strip } from './Strip';
 import { UsedScreen } from './UsedScreen';
 import { useArrival } from './useArrival';
 import { useLive } from './useLive';
-import { type Along, type TrailHands, useTrail } from './useTrail';
+import { useNoteOpened } from './useNoteOpened';
+import { useTrail } from './useTrail';
 import { useTrailKeys } from './useTrailKeys';
 import { useUnsaved } from './useUnsaved';
 
@@ -22,15 +24,25 @@ const Overlay = later(async () => (await import('./Overlay')).Overlay);
 /** The users' side: a screen of the released project, its strip, and what lies over it. */
 export function UsePage() {
   const { project = '' } = useParams();
-  const trail = useTrail(project);
-  useLive(project, trail);
-  const { shown, refused, away } = trail;
-  if (refused) return <Refusal trail={trail} project={project} />;
-  if (!shown) return away ? <Message problem={away.problem} /> : <Waiting what="Opening …" />;
-  return <Page shown={shown} trail={trail} project={project} />;
+  return <Project key={project} project={project} />;
 }
 
-function Page({ shown, trail, project }: { shown: Shown; trail: TrailHands; project: string }) {
+function Project({ project }: { project: string }) {
+  const { trail, shown, refused, away } = useTrail(project);
+  useLive(project, trail, shown);
+  if (refused) return <Refusal trail={trail} refused={refused} project={project} />;
+  if (!shown) return away ? <Message problem={away.problem} /> : <Waiting what="Opening …" />;
+  return <Page shown={shown} away={away} trail={trail} project={project} />;
+}
+
+interface PageProps {
+  shown: Shown;
+  away: Refused | undefined;
+  trail: Trail;
+  project: string;
+}
+
+function Page({ shown, away, trail, project }: PageProps) {
   const me = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')) });
   const unsaved = useUnsaved();
   const [given, setGiven] = useState<Given>();
@@ -59,7 +71,7 @@ function Page({ shown, trail, project }: { shown: Shown; trail: TrailHands; proj
   return (
     <Flex direction="column" minH="100dvh" h={operator ? '100dvh' : undefined}>
       {!shown.view.bare && <Strip shown={shown} project={project} builder={me.data?.builder ?? false} onGo={go} />}
-      {trail.away && <Banner words={`${trail.away.problem.what} ${trail.away.problem.then ?? ''}`} />}
+      {away && <Banner words={wordsOfProblem(away.problem)} />}
       {shown.passed && <Banner words={`Passed over, since it is gone or shut: ${shown.passed}.`} calm />}
       <Box as="main" flex="1" minH={0}>
         <UsedScreen
@@ -115,28 +127,27 @@ function Banner({ words, calm }: { words: string; calm?: boolean }) {
   );
 }
 
-function Refusal({ trail, project }: { trail: TrailHands; project: string }) {
+function Refusal({ trail, refused, project }: { trail: Trail; refused: Refused; project: string }) {
   const navigate = useNavigate();
-  const { refused, setRefused, reload } = trail;
-  if (!refused) return null;
+  const { shown } = trail.state;
   if (refused.status === 401) {
     return (
       <SignIn
         onDone={() => {
-          setRefused(undefined);
-          void (trail.shown ? reload() : navigate(0));
+          trail.recover();
+          void (shown ? trail.reload() : navigate(0));
         }}
       />
     );
   }
   const home = () => {
-    setRefused(undefined);
-    if (trail.shown) void trail.go('home');
+    trail.recover();
+    if (shown) void trail.go('home');
     else navigate(`/use/${project}`, { replace: true });
   };
   return (
     <Message problem={refused.problem}>
-      {trail.shown && <WayOn words="Back to where you were" glyph="back" onPress={() => void reload()} />}
+      {shown && <WayOn words="Back to where you were" glyph="back" onPress={() => void trail.reload()} />}
       {refused.problem.code !== 'no-project' && <WayOn words="Home" glyph="home" onPress={home} />}
       {refused.problem.code === 'no-project' && (
         <WayOn words="Choose an application" glyph="menu" onPress={() => navigate('/')} />

@@ -1,31 +1,26 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
-import {
-  type Given,
-  type KeptDraft,
-  type PressResult,
-  Refused,
-  type Shown,
-  type ThenPress,
-  type Title,
-  type View,
-} from '../api/client';
-import { type Arrangement, type Pressed, type ScreenHands, ScreenProvider } from '../screen/context';
-import { RailFrame } from '../screen/rails/RailFrame';
+import { useMemo, useState } from 'react';
+import type { Given, KeptDraft, PressResult, Shown, ThenPress, Title, View } from '../api/client';
+import { type ScreenHands, ScreenProvider } from '../screen/context';
+import { RailedSheet } from '../screen/RailedSheet';
 import { useDrawers } from '../screen/rails/useDrawers';
-import { ScreenSheet } from '../screen/ScreenSheet';
+import type { Arrangement, Pressed } from '../trail/asking';
+import { browserHands } from '../trail/browser';
+import { calls } from '../trail/calls';
+import { depthOf, layerOf, replaced } from '../trail/shown';
+import type { Trail } from '../trail/Trail';
 import { later } from '../ui/later';
 import { useSteady } from '../ui/useSteady';
-import { calls } from './calls';
 import { DraftNotes } from './DraftNotes';
 import { FormKeys } from './FormKeys';
 import { Said } from './Said';
-import { useDraftKeeper } from './useDraftKeeper';
-import { useForm } from './useForm';
+import { useComeBack } from './useComeBack';
+import { useDraft } from './useDraft';
+import { useDraftHands } from './useDraftHands';
 import { useLooks } from './useLooks';
 import { usePress } from './usePress';
+import { useShowing } from './useShowing';
 import { useSpot } from './useSpot';
-import type { TrailHands } from './useTrail';
-import type { Unsaved } from './useUnsaved';
+import { type Unsaved, useKeptUnsaved } from './useUnsaved';
 import { useWays } from './useWays';
 import { useWork } from './useWork';
 
@@ -33,7 +28,7 @@ const QuestionDialog = later(async () => (await import('./QuestionDialog')).Ques
 
 interface UsedScreenProps {
   project: string;
-  trail: TrailHands;
+  trail: Trail;
   shown: Shown;
   view: View;
   depth: number; // 0: the place itself; else the dialog or drawer over it
@@ -50,115 +45,70 @@ interface UsedScreenProps {
 
 /** One screen in use: what is typed on it, its presses, and the questions they ask. */
 export function UsedScreen(props: UsedScreenProps) {
-  const { project, trail, shown, view, depth, draft, unsaved, given, onGiven, then, onThen, onPressed } = props;
+  const { project, trail, shown, view, depth, unsaved } = props;
   const at = useMemo(() => ({ trail: shown.trail, n: shown.n, depth }), [shown.trail, shown.n, depth]);
+  const call = useMemo(() => calls(project, at), [project, at]);
   const [titles, setTitles] = useState<Record<string, Title>>({});
   const [adding, setAdding] = useState<string>();
-  const { form, values, type, restart, dirty } = useForm(view, draft);
-  const keeps = view.mode === 'edit' || view.mode === 'add';
-  const keeper = useDraftKeeper({ project, at, keeps, form, known: draft?.id });
-  const call = useMemo(() => calls(project, at), [project, at]);
-  const looks = useLooks({
-    project,
-    at,
-    view,
-    onElements: (changed) => trail.setShown((s) => s && put(s, depth, changed)),
-  });
-
-  const onResult = useCallback(
-    (result: PressResult) => {
-      const next = depth === 0 ? result.shown?.view : result.shown?.overlays?.[depth - 1]?.view;
-      if (result.forgot) {
-        keeper.settle();
-        if (next && next.screen === view.screen) restart(next);
-      }
-      if (result.forgot || result.kind === 'moved') unsaved.register(depth, undefined);
-      setAdding(result.choose?.adding ? result.choose.list : undefined);
-      if (result.given) onGiven(result.given);
-      if (result.then) onThen(result.then);
-    },
-    [depth, view.screen, keeper.settle, restart, unsaved.register, onGiven, onThen],
-  );
-  const flush = useCallback(() => {
-    void keeper.flush();
-    void looks.flush();
-  }, [keeper.flush, looks.flush]);
+  const { draft, values, taken } = useDraft(view, props.draft, call);
+  const looks = useLooks(call, view, (changed) => trail.change((s) => replaced(s, depth, changed)));
   const drawers = useDrawers();
-  const press = usePress({
-    project,
-    trail,
-    form,
+  const browser = useMemo(() => browserHands(project, call.csv, drawers.put), [project, call, drawers.put]);
+
+  const onResult = (result: PressResult) => {
+    const next = result.shown && layerOf(result.shown, depth)?.view;
+    if (result.forgot) {
+      draft.settle();
+      if (next && next.screen === view.screen) draft.restart(next);
+    }
+    if (result.forgot || result.kind === 'moved') unsaved.register(depth, undefined);
+    setAdding(result.choose?.adding ? result.choose.list : undefined);
+    if (result.given) props.onGiven(result.given);
+    if (result.then) props.onThen(result.then);
+  };
+  const { press, busy, asked, errors, said } = usePress({
+    ...browser,
     depth,
+    shown: () => trail.state.shown,
+    form: draft.form,
     chosen: looks.chosen,
-    onSend: flush,
+    onSend: () => {
+      void draft.flush();
+      void looks.flush();
+    },
     onResult,
-    at: call,
-    drawer: drawers.put,
+    post: call.press,
+    postLast: call.pressLast,
+    insist: trail.insist,
+    show: trail.show,
+    fail: trail.fail,
+    reload: trail.reload,
   });
-
-  // A dialog came to a record for one of the fields here.
-  useEffect(() => {
-    if (given?.depth !== depth) return;
-    setTitles((t) => ({ ...t, [given.field]: { key: given.key, title: given.title } }));
-    type(given.field, given.key);
-    onGiven(undefined);
-  }, [given, depth, type, onGiven]);
-
-  // A dialog that was opened from here came back: what opened it says what follows.
-  useEffect(() => {
-    if (then?.depth !== depth) return;
-    onThen(undefined);
-    const { element, depth: _, ...aim } = then;
-    void press.press({ id: element }, aim);
-  }, [then, depth, onThen, press.press]);
-
-  // biome-ignore lint/correctness/useExhaustiveDependencies: whatever is shown next, unsaved work here is to be asked about
-  useEffect(() => {
-    const keep = () => keeper.flush();
-    const forget = async () => {
-      await call.keepDraft({});
-      keeper.settle();
-    };
-    unsaved.register(depth, dirty ? { keep, forget } : undefined);
-    return () => unsaved.register(depth, undefined);
-  }, [dirty, depth, shown, call]);
-
+  useComeBack({ ...props, press, type: draft.type, onTitle: (f, t) => setTitles((old) => ({ ...old, [f]: t })) });
+  useKeptUnsaved({ unsaved, depth, shown, draft, call });
   useSpot(view.place.spot, `${shown.trail}.${shown.n}.${depth}`);
   useWays({
     view,
     place: `${shown.trail}.${shown.n}.${view.screen}`,
-    active: depth === (shown.overlays?.length ?? 0),
+    active: depth === depthOf(shown),
     press: press.press,
-    onLeft: (way) => press.left(at, way, shown.release),
+    onLeft: (way) => void press.left(at, way, shown.release),
   });
-  const tell = (e: unknown) => {
-    if (!(e instanceof Refused)) throw e;
-    press.setSaid({ words: `${e.problem.what} ${e.problem.then ?? ''}`, bad: true });
-  };
-  const showing = async (answer: () => Promise<Shown>): Promise<Shown | undefined> => {
-    try {
-      const next = await trail.insist(answer);
-      trail.show(next);
-      return next;
-    } catch (e) {
-      tell(e);
-      return undefined;
-    }
-  };
+  const showing = useShowing(trail, press);
+  const drafts = useDraftHands({ draft, depth, call, showing });
   const onAddParent = useSteady((f: string) => void showing(() => call.addParent(f)));
   const onPress = useSteady<Parameters<ScreenHands['onPress']>, Promise<Pressed>>((element, aim) => {
-    onPressed(element.id);
+    props.onPressed(element.id);
     return press.press(element, aim);
   });
   const onArrange = useSteady((change: Arrangement) => void showing(() => call.arrange(change)));
-  const onType = useSteady(type);
   const work = useWork({ call, keepLook: looks.keep, titles, adding, setAdding, onAddParent, screen: view.screen });
   const hands = useMemo(
     (): ScreenHands => ({
       view,
       base: `/use/${project}`,
       pictures: `/api/project-pictures/${project}/`,
-      onType,
+      onType: draft.type,
       onPress,
       onArrange,
       more: call.more,
@@ -167,62 +117,25 @@ export function UsedScreen(props: UsedScreenProps) {
       drawers,
       work,
     }),
-    [view, project, onType, onPress, onArrange, call, drawers, work],
+    [view, project, draft, onPress, onArrange, call, drawers, work],
   );
-  const typed = useMemo(() => ({ values, errors: press.errors }), [values, press.errors]);
-  const adopt = async (next: Shown | undefined) => {
-    if (!next) return;
-    const layer = depth === 0 ? next : next.overlays?.[depth - 1];
-    if (!layer) return;
-    keeper.adopt(layer.draft);
-    restart(layer.view, layer.draft);
-  };
-  /** Takes over a draft and puts what stands here in its stead. */
-  const keepOwn = async (next: Shown | undefined) => {
-    if (!next) return;
-    keeper.adopt((depth === 0 ? next : next.overlays?.[depth - 1])?.draft);
-    await keeper.flush();
-  };
+  const typed = useMemo(() => ({ values, errors }), [values, errors]);
   return (
-    <ScreenProvider hands={hands} typed={typed} busy={press.busy}>
-      <DraftNotes
-        draft={draft}
-        others={props.others}
-        dirty={dirty}
-        taken={keeper.taken}
-        onTake={(id) => void showing(() => call.takeDraft(id)).then(adopt)}
-        onForget={(id) => void showing(() => call.forgetDraft(id)).then(adopt)}
-        onTakeBack={(as) =>
-          void showing(() => call.takeDraft(keeper.takeBack() ?? '')).then(as === 'there' ? adopt : keepOwn)
-        }
-      />
-      <FormKeys dirty={dirty} leave={(go) => unsaved.leave(depth, go)}>
-        {depth === 0 && view.rails?.length ? (
-          <RailFrame rails={view.rails}>
-            <ScreenSheet headingRef={props.headingRef} />
-          </RailFrame>
-        ) : (
-          <ScreenSheet headingRef={props.headingRef} />
-        )}
+    <ScreenProvider hands={hands} typed={typed} busy={busy}>
+      <DraftNotes draft={props.draft} others={props.others} dirty={draft.dirty} taken={taken} {...drafts} />
+      <FormKeys dirty={draft.dirty} leave={(go) => unsaved.leave(depth, go)}>
+        <RailedSheet rails={depth === 0 ? view.rails : undefined} headingRef={props.headingRef} />
       </FormKeys>
-      {press.said && <Said said={press.said} onDismiss={() => press.setSaid(undefined)} />}
-      {press.asked && (
+      {said && <Said said={said} onDismiss={() => press.say(undefined)} />}
+      {asked && (
         <QuestionDialog
-          question={press.asked.question}
+          question={asked.question}
           onAnswer={press.answer}
           onClose={press.dismiss}
-          keeps={keeps}
+          keeps={view.mode === 'edit' || view.mode === 'add'}
           titles={call.titles}
         />
       )}
     </ScreenProvider>
   );
-}
-
-/** Puts newly resolved elements in the stead of those that are shown. */
-function put(s: Shown, depth: number, changed: View['elements']): Shown {
-  const byId = new Map(changed.map((e) => [e.id, e]));
-  const into = (v: View): View => ({ ...v, elements: v.elements.map((e) => byId.get(e.id) ?? e) });
-  if (depth === 0) return { ...s, view: into(s.view) };
-  return { ...s, overlays: s.overlays?.map((o, i) => (i === depth - 1 ? { ...o, view: into(o.view) } : o)) };
 }

@@ -1,5 +1,5 @@
 import { useEffect } from 'react';
-import type { Along } from './useTrail';
+import type { Along } from '../trail/Trail';
 
 const keys: Record<string, Along> = { ArrowLeft: 'back', ArrowRight: 'forward', ArrowUp: 'up', Home: 'home' };
 

@@ -1,6 +1,9 @@
-import { useCallback, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { useBlocker } from 'react-router';
-import { pointerHere, pointerOf } from './pointer';
+import type { Shown } from '../api/client';
+import type { Calls } from '../trail/calls';
+import type { Draft } from '../trail/Draft';
+import { keptByTab, pointerHere, pointerOf } from '../trail/pointer';
 
 /** What can be done with unsaved work of one screen before it is left. */
 export interface UnsavedHands {
@@ -66,9 +69,32 @@ export function useUnsaved() {
 
 /** The depth from which screens are left on the way from one history entry to another. */
 function leftFrom(here: unknown, next: unknown): number {
-  const a = pointerOf(here);
-  const b = pointerOf(next);
+  const a = pointerOf(here, keptByTab);
+  const b = pointerOf(next, keptByTab);
   return a && b && a.trail === b.trail && a.n === b.n ? (b.depth ?? 0) + 1 : 0;
 }
 
 export type Unsaved = ReturnType<typeof useUnsaved>;
+
+interface KeptProps {
+  unsaved: Unsaved;
+  depth: number;
+  shown: Shown;
+  draft: Draft;
+  call: Calls;
+}
+
+/** Lets it be asked about what is typed on one screen, as long as something is. */
+export function useKeptUnsaved({ unsaved, depth, shown, draft, call }: KeptProps) {
+  const { dirty } = draft;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: whatever is shown next, unsaved work here is to be asked about
+  useEffect(() => {
+    const keep = () => draft.flush();
+    const forget = async () => {
+      await call.keepDraft({ values: {}, base: {} });
+      draft.settle();
+    };
+    unsaved.register(depth, dirty ? { keep, forget } : undefined);
+    return () => unsaved.register(depth, undefined);
+  }, [dirty, depth, shown, call]);
+}

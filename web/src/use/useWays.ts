@@ -1,13 +1,13 @@
 import { useEffect, useRef } from 'react';
-import type { ElementView, View } from '../api/client';
-import type { PressAim, Pressed } from '../screen/context';
+import type { View } from '../api/client';
 import { isKeys } from '../screen/keys';
+import type { PressAim, Pressed } from '../trail/asking';
 
 interface WaysProps {
   view: View;
   place: string; // changes with each arrival
   active: boolean; // nothing lies over this screen
-  press: (element: ElementView, aim?: PressAim) => Promise<Pressed>;
+  press: (element: { id: string }, aim?: PressAim) => Promise<Pressed>;
   /** Set off when the screen has been left already. */
   onLeft: (way: string) => void;
 }
@@ -19,8 +19,7 @@ export function useWays({ view, place, active, press, onLeft }: WaysProps) {
   const now = useRef({ view, press, onLeft, active });
   now.current = { view, press, onLeft, active };
   const set = useRef((id: string, trigger: string) => {
-    const element = now.current.view.elements.find((e) => e.id === id) ?? { id };
-    void now.current.press(element as ElementView, { trigger });
+    void now.current.press({ id }, { trigger });
   }).current;
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for each arrival
@@ -43,7 +42,9 @@ export function useWays({ view, place, active, press, onLeft }: WaysProps) {
       if (!now.current.active || e.defaultPrevented || e.repeat) return;
       const { elements, rails, ways } = now.current.view;
       const all = [...elements, ...(rails ?? []).flatMap((r) => r.elements)];
-      const button = all.find((b) => b.button?.keys && b.state === 'shown' && isKeys(e, b.button.keys));
+      const button = all.find(
+        (b) => b.kind === 'button' && b.state === 'shown' && b.button.keys && isKeys(e, b.button.keys),
+      );
       const way = ways?.find((w) => w.keys && isKeys(e, w.keys));
       if (!button && !way) return;
       e.preventDefault();

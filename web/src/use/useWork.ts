@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Title } from '../api/client';
 import type { WorkHands } from '../screen/context';
-import type { Calls } from './calls';
+import type { Calls } from '../trail/calls';
 
 interface WorkProps {
   call: Calls;

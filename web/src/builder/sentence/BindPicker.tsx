@@ -53,7 +53,7 @@ export function BindPicker(p: ChipProps & { wayRef: WayRef }) {
     void edit(body.mode === 'add' && binding ? [...putGate(wayRef, [...move, 'mode'], undefined), ...ops] : ops);
   };
   const choose = (proposal: Proposal) => {
-    if (!proposal.mode) return putBinding(proposal.binding as Json);
+    if (!proposal.mode) return putBinding(proposal.binding as unknown as Json);
     onClose();
     const body = { ...(gate(wayRef, ...move) as Record<string, Json>), mode: proposal.mode };
     delete (body as Record<string, Json>).bind;

@@ -18,7 +18,7 @@ export function RowSpotPicker({ chunk, wayRef, onClose }: ChipProps & { wayRef: 
     staleTime: 0,
   });
   const rules = (found.data ?? []).filter(
-    (p) => p.binding && !/^(picked|child)$/.test(text(p.binding as Json, 'rule')),
+    (p) => p.binding && !/^(picked|child)$/.test(text(p.binding as unknown as Json, 'rule')),
   );
   const put = (binding: Json | undefined) => {
     onClose();

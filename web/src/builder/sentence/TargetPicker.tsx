@@ -156,7 +156,7 @@ async function givenTo(w: WayRef, shared: string): Promise<Record<string, Json>>
   const give: Record<string, Json> = {};
   for (const input of inputs) {
     const [best] = (await proposals(w, shared, input, true)).filter((x) => x.binding);
-    if (best) give[input] = best.binding as Json;
+    if (best) give[input] = best.binding as unknown as Json;
   }
   return give;
 }

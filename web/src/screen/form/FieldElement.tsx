@@ -1,24 +1,26 @@
 import { Box } from '@chakra-ui/react';
 import { memo, useId, useRef } from 'react';
-import type { ElementView, FieldView } from '../../api/client';
+import type { FieldView } from '../../api/client';
 import { useScreen, useTyped } from '../context';
+import type { OfKind } from '../kinds/kind';
 import { Lead } from '../Lead';
 import { ValueInput } from './ValueInput';
 
 /** One field of the record: its label and value on a line, or its editor. */
-export function FieldElement({ element, field }: { element: ElementView; field: FieldView }) {
+export function FieldElement({ element }: { element: OfKind<'field'> }) {
   const { values, errors } = useTyped();
-  return <DrawnField element={element} field={field} typed={values[field.path]} error={errors[field.path]} />;
+  const { path } = element.field;
+  return <DrawnField element={element} typed={values[path]} error={errors[path]} />;
 }
 
 interface DrawnProps {
-  element: ElementView;
-  field: FieldView;
+  element: OfKind<'field'>;
   typed: string | undefined; // what was typed into it and is not saved
   error: string | undefined;
 }
 
-const DrawnField = memo(function DrawnField({ element, field, typed, error }: DrawnProps) {
+const DrawnField = memo(function DrawnField({ element, typed, error }: DrawnProps) {
+  const { field } = element;
   const { onType, onPress, base, builder, work } = useScreen();
   const id = useId();
   const fired = useRef<string>(undefined);

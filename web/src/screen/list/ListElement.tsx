@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { ElementView, ListView } from '../../api/client';
+import type { ListView } from '../../api/client';
 import { useScreen } from '../context';
+import type { OfKind } from '../kinds/kind';
 import { ListTable } from './ListTable';
 import { ListTools } from './ListTools';
 import { SeveralBar } from './SeveralBar';
@@ -9,7 +10,8 @@ import { useStretch } from './useStretch';
 import { useWidths } from './useWidths';
 
 /** A list: what narrows and orders it, its rows, and what can be done with those that are chosen. */
-export function ListElement({ element, list }: { element: ElementView; list: ListView }) {
+export function ListElement({ element }: { element: OfKind<'list'> }) {
+  const { list } = element;
   const { builder } = useScreen();
   const stretch = useStretch(element.id, list);
   const widths = useWidths(element.id, list);

@@ -35,7 +35,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
   const scrolled = useRef(0);
   const upward = useRef(false);
   const [editing, setEditing] = useState<string>();
-  const menu = useEntryMenu(element);
+  const menu = useEntryMenu((_, aim) => void onPress(element, aim));
   const adding = work?.adding === element.id;
   const { rows } = stretch;
   useEffect(() => setActive(list.chosen), [list.chosen]);

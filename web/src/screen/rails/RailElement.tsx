@@ -1,9 +1,7 @@
 import { useMemo } from 'react';
 import type { ElementView } from '../../api/client';
-import { ButtonElement } from '../ButtonElement';
 import { useMarks, useScreen } from '../context';
-import { ImageElement } from '../ImageElement';
-import { TextElement } from '../TextElement';
+import { Drawn } from '../Element';
 
 export const tall = 46; // px of a button on an upright rail
 export const wide = 132; // px on a level one
@@ -12,17 +10,7 @@ export const wide = 132; // px on a level one
 export function RailElement({ element: e, upright }: { element: ElementView; upright: boolean }) {
   const { builder } = useScreen();
   const marks = useMarks();
-  const button = useMemo(
-    () => e.button && { ...e.button, tone: e.button.tone === 'plain' ? 'rail' : e.button.tone },
-    [e.button],
-  );
-  const drawn = e.text ? (
-    <TextElement text={e.text} />
-  ) : e.image ? (
-    <ImageElement element={e} image={e.image} />
-  ) : button ? (
-    <ButtonElement element={e} button={button} />
-  ) : null;
+  const drawn = useMemo(() => onRail(e), [e]);
   const chosen = marks.chosen === e.id || marks.lit === e.id;
   const choose = (event: React.MouseEvent) => {
     if (!builder || marks.chosen === e.id) return;
@@ -39,7 +27,12 @@ export function RailElement({ element: e, upright }: { element: ElementView; upr
       data-lit={chosen || undefined}
       onClickCapture={builder ? choose : undefined}
     >
-      {drawn}
+      <Drawn element={drawn} />
     </div>
   );
+}
+
+/** A plain button on a rail looks like its rail. */
+function onRail(e: ElementView): ElementView {
+  return e.kind === 'button' && e.button.tone === 'plain' ? { ...e, button: { ...e.button, tone: 'rail' } } : e;
 }

@@ -6,6 +6,7 @@ import { Glyph } from '../../ui/Glyph';
 import { later } from '../../ui/later';
 import { useWide } from '../../ui/useWide';
 import { useScreen } from '../context';
+import type { OfKind } from '../kinds/kind';
 import { plantTones } from '../plantTones';
 import { useEntryMenu } from '../useEntryMenu';
 import { RailElement, tall, wide } from './RailElement';
@@ -60,7 +61,7 @@ const Rail = memo(function Rail({ rail }: { rail: RailView }) {
   const fits = useFit(box, upright, rail.elements.length);
   const never = new Set(rail.never);
   const folded = foldOf(rail.elements, never, fits);
-  const shown = rail.elements.filter((e) => !folded.includes(e));
+  const shown = rail.elements.filter((e) => !folded.some((f) => f.id === e.id));
   return (
     <nav
       ref={box}
@@ -97,29 +98,28 @@ function useFit(box: React.RefObject<HTMLElement | null>, upright: boolean, n: n
 }
 
 /** The elements that go into “More”: from the end, leaving room for “More” itself. */
-function foldOf(all: ElementView[], never: Set<string>, fits: number): ElementView[] {
+function foldOf(all: ElementView[], never: Set<string>, fits: number): OfKind<'button'>[] {
   if (all.length <= fits) return [];
-  const folded: ElementView[] = [];
+  const folded: OfKind<'button'>[] = [];
   for (const e of all.toReversed()) {
     if (all.length - folded.length <= fits - 1) break;
-    if (!never.has(e.id) && e.button) folded.unshift(e);
+    if (!never.has(e.id) && e.kind === 'button') folded.unshift(e);
   }
   return folded;
 }
 
-function More({ elements, name, upright }: { elements: ElementView[]; name: string; upright: boolean }) {
+function More({ elements, name, upright }: { elements: OfKind<'button'>[]; name: string; upright: boolean }) {
   const { onPress } = useScreen();
-  const [first] = elements;
-  const menu = useEntryMenu(first as ElementView, (entry) => {
+  const menu = useEntryMenu((entry) => {
     const e = elements.find((x) => x.id === entry.id);
     if (e) void onPress(e);
   });
   const entries: EntryView[] = elements.map((e) => ({
     id: e.id,
-    words: e.button?.words ?? '',
+    words: e.button.words,
     state: e.state,
     reason: e.reason,
-    href: e.button?.href,
+    href: e.button.href,
   }));
   return (
     <>

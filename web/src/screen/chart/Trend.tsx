@@ -1,15 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import type { ElementView, Samples, TrendView } from '../api/client';
-import { useScreen } from './context';
-import { plantTones } from './plantTones';
+import type { Samples, TrendView } from '../../api/client';
+import { useScreen } from '../context';
+import type { OfKind } from '../kinds/kind';
+import { plantTones } from '../plantTones';
 
 const strokes = [plantTones.ink, '#8A4B00', '#1D3E75', '#4C5458'];
 const dashes = [undefined, '7 4', '2 3', '10 3 2 3'];
 
 /** Live numbers over the last minutes: what the server kept, and what comes in. */
-export default function TrendElement({ element, trend }: { element: ElementView; trend: TrendView }) {
+export function Trend({ element }: { element: OfKind<'trend'> }) {
+  const { trend } = element;
   const samples = useSamples(element.id, trend);
   const now = Date.now();
   const from = now - trend.minutes * 60_000;

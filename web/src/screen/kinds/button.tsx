@@ -1,18 +1,21 @@
 import { memo, type ReactNode, useId, useState } from 'react';
-import type { ButtonView, ElementView } from '../api/client';
-import { Glyph } from '../ui/Glyph';
-import { inkOn } from '../ui/inkOn';
-import { PlateShape } from '../ui/PlateShape';
-import { useBusy, useScreen } from './context';
+import type { ButtonView } from '../../api/client';
+import { Glyph } from '../../ui/Glyph';
+import { inkOn } from '../../ui/inkOn';
+import { PlateShape } from '../../ui/PlateShape';
+import { useBusy, useScreen } from '../context';
+import type { ElementKind, OfKind } from './kind';
 
 /** A button: acts on release, so that sliding off cancels, or on press where the project says so. */
-export function ButtonElement(p: { element: ElementView; button: ButtonView }) {
-  const waits = useBusy() === p.element.id;
-  return <DrawnButton {...p} waits={waits} />;
-}
+export const button: ElementKind<'button'> = {
+  Draw: function Button({ element }) {
+    return <DrawnButton element={element} waits={useBusy() === element.id} />;
+  },
+  stale: (e, reason) => (e.button.writes ? { ...e, state: 'greyed', reason } : e),
+};
 
-const DrawnButton = memo(function DrawnButton(p: { element: ElementView; button: ButtonView; waits: boolean }) {
-  const { element, button: drawn, waits } = p;
+const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfKind<'button'>; waits: boolean }) {
+  const drawn = element.button;
   const { onPress, base, builder } = useScreen();
   const tipId = useId();
   const shut = element.state !== 'shown';

@@ -1,10 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useRef } from 'react';
-import type { ElementView, TabsView } from '../api/client';
-import { useScreen } from './context';
+import { useScreen } from '../context';
+import type { ElementKind, OfKind } from './kind';
 
 /** A block of tabs: arrows go from one to the next, and what belongs to the open one stands below. */
-export function TabsElement({ element, tabs }: { element: ElementView; tabs: TabsView }) {
+export const tabs: ElementKind<'tabs'> = { Draw: Tabs };
+
+function Tabs({ element }: { element: OfKind<'tabs'> }) {
+  const { tabs } = element;
   const { view, onArrange } = useScreen();
   const line = useRef<HTMLDivElement>(null);
   const at = tabs.tabs.findIndex((t) => t.id === tabs.open);

@@ -1,9 +1,20 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { FigureView, GaugeView, LampView } from '../api/client';
-import { plantTones } from './plantTones';
+import { plantTones } from '../plantTones';
+import type { ElementKind, OfKind } from './kind';
 
 /** A live number as a bar with the band it should be in; a dash for a value that is not good. */
-export function GaugeElement({ gauge, reason }: { gauge: GaugeView; reason?: string }) {
+export const gauge: ElementKind<'gauge'> = {
+  Draw: Gauge,
+  known: (e) => e.gauge.state !== 'unknown',
+  stale: (e, reason) => ({
+    ...e,
+    reason,
+    gauge: { ...e.gauge, state: 'unknown', value: undefined, set: undefined, shown: '–' },
+  }),
+};
+
+function Gauge({ element }: { element: OfKind<'gauge'> }) {
+  const { gauge, reason } = element;
   const at = (v: number) => `${Math.max(0, Math.min(100, ((v - gauge.min) / (gauge.max - gauge.min)) * 100))}%`;
   const known = gauge.state === 'known' && gauge.value !== undefined;
   return (
@@ -63,63 +74,5 @@ export function GaugeElement({ gauge, reason }: { gauge: GaugeView; reason?: str
         </Box>
       )}
     </Box>
-  );
-}
-
-/** A live yes or no: a filled or empty square and its words; a cross-out when it is not known. */
-export function LampElement({ lamp, reason }: { lamp: LampView; reason?: string }) {
-  const unknown = lamp.state === 'unknown';
-  return (
-    <Flex align="center" gap="10px" minH="26px" color={plantTones.ink} title={unknown ? reason : undefined}>
-      <Box
-        w="16px"
-        h="16px"
-        flexShrink={0}
-        borderWidth="2px"
-        borderColor={lamp.abnormal ? plantTones.alarm : plantTones.soft}
-        borderStyle={unknown ? 'dashed' : 'solid'}
-        bg={lamp.state === 'on' ? (lamp.abnormal ? plantTones.alarm : plantTones.soft) : 'transparent'}
-        aria-hidden
-      />
-      <Box flex="1" color={plantTones.soft}>
-        {lamp.words}
-      </Box>
-      <Box fontWeight="700" color={lamp.abnormal ? plantTones.alarm : plantTones.ink}>
-        {lamp.abnormal && '▲ '}
-        {lamp.shown}
-      </Box>
-    </Flex>
-  );
-}
-
-/** A picture with live words at places on it. */
-export function FigureElement({ figure }: { figure: FigureView }) {
-  return (
-    <Flex align="center" justify="center" h="full" minH={0}>
-      <Box position="relative" w="full" maxW="640px">
-        <Box asChild w="full" display="block">
-          <img src={`/api/pictures/${figure.picture}`} alt={figure.words ?? ''} />
-        </Box>
-        {figure.marks.map((m) => (
-          <Box
-            key={`${m.x}.${m.y}`}
-            position="absolute"
-            left={`${m.x}%`}
-            top={`${m.y}%`}
-            px="6px"
-            py="1px"
-            fontSize="text"
-            fontWeight="800"
-            whiteSpace="nowrap"
-            bg={plantTones.panel}
-            borderRadius="3px"
-            color={m.abnormal ? plantTones.alarm : plantTones.ink}
-          >
-            {m.abnormal && '▲ '}
-            {m.words}
-          </Box>
-        ))}
-      </Box>
-    </Flex>
   );
 }

@@ -1,0 +1,62 @@
+import { Box, Flex, Heading } from '@chakra-ui/react';
+import type { PointView } from '../../api/client';
+import { Action } from '../../ui/controls';
+import { useScreen } from '../context';
+import type { OfKind } from '../kinds/kind';
+import { useEntryMenu } from '../useEntryMenu';
+import { Bars } from './Bars';
+import { Columns } from './Columns';
+import { shadeOf } from './points';
+
+/** A chart: bars, or columns along time. Choosing a point goes through its gate; where the screen is
+ * narrowed by its points, choosing the chosen one again shows all. */
+export function Chart({ element }: { element: OfKind<'chart'> }) {
+  const { chart } = element;
+  const { onPress } = useScreen();
+  const menu = useEntryMenu((_, aim) => void onPress(element, aim));
+  const choose = (value: string) => {
+    if (chart.chooses) void onPress(element, { point: value });
+  };
+  const more = (p: PointView, at: DOMRect) =>
+    menu.open({ label: `What can be done with ${p.label}`, entries: p.menu ?? [], at, aim: { point: p.value } });
+  const chosen = chart.points.find((p) => p.chosen);
+  if (chart.refused) return <Box color="muted">{chart.refused}</Box>;
+  return (
+    <Box>
+      <Flex justify="space-between" align="baseline" mb="6px" wrap="wrap" gap="10px">
+        <Heading as="h2" fontSize="text" fontWeight="800">
+          {chart.label}
+        </Heading>
+        {chosen && (
+          <Flex gap="8px" fontSize="note" align="baseline">
+            only {chosen.label}
+            <Action minH="24px" onClick={() => choose(chosen.value)}>
+              show all
+            </Action>
+          </Flex>
+        )}
+        {chart.splits && <Legend splits={chart.splits} />}
+      </Flex>
+      {chart.points.length === 0 && <Box color="muted">There is nothing to count here.</Box>}
+      {chart.span ? (
+        <Columns chart={chart} onChoose={choose} onMore={more} />
+      ) : (
+        <Bars chart={chart} onChoose={choose} onMore={more} />
+      )}
+      {menu.menu}
+    </Box>
+  );
+}
+
+function Legend({ splits }: { splits: string[] }) {
+  return (
+    <Flex gap="14px" fontSize="note" color="muted">
+      {splits.map((s, i) => (
+        <Flex key={s} align="center" gap="6px">
+          <Box w="12px" h="12px" bg={shadeOf(i)} aria-hidden />
+          {s}
+        </Flex>
+      ))}
+    </Flex>
+  );
+}

@@ -1,0 +1,38 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { plantTones } from '../plantTones';
+import type { ElementKind, OfKind } from './kind';
+
+/** A picture with live words at places on it. */
+export const figure: ElementKind<'figure'> = { Draw: Figure, grows: true };
+
+function Figure({ element }: { element: OfKind<'figure'> }) {
+  const { figure } = element;
+  return (
+    <Flex align="center" justify="center" h="full" minH={0}>
+      <Box position="relative" w="full" maxW="640px">
+        <Box asChild w="full" display="block">
+          <img src={`/api/pictures/${figure.picture}`} alt={figure.words ?? ''} />
+        </Box>
+        {figure.marks.map((m) => (
+          <Box
+            key={`${m.x}.${m.y}`}
+            position="absolute"
+            left={`${m.x}%`}
+            top={`${m.y}%`}
+            px="6px"
+            py="1px"
+            fontSize="text"
+            fontWeight="800"
+            whiteSpace="nowrap"
+            bg={plantTones.panel}
+            borderRadius="3px"
+            color={m.abnormal ? plantTones.alarm : plantTones.ink}
+          >
+            {m.abnormal && '▲ '}
+            {m.words}
+          </Box>
+        ))}
+      </Box>
+    </Flex>
+  );
+}

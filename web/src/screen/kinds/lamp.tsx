@@ -1,0 +1,40 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { plantTones } from '../plantTones';
+import type { ElementKind, OfKind } from './kind';
+
+/** A live yes or no: a filled or empty square and its words; a cross-out when it is not known. */
+export const lamp: ElementKind<'lamp'> = {
+  Draw: Lamp,
+  known: (e) => e.lamp.state !== 'unknown',
+  stale: (e, reason) => ({
+    ...e,
+    reason,
+    lamp: { ...e.lamp, state: 'unknown', shown: 'not available', abnormal: false },
+  }),
+};
+
+function Lamp({ element }: { element: OfKind<'lamp'> }) {
+  const { lamp, reason } = element;
+  const unknown = lamp.state === 'unknown';
+  return (
+    <Flex align="center" gap="10px" minH="26px" color={plantTones.ink} title={unknown ? reason : undefined}>
+      <Box
+        w="16px"
+        h="16px"
+        flexShrink={0}
+        borderWidth="2px"
+        borderColor={lamp.abnormal ? plantTones.alarm : plantTones.soft}
+        borderStyle={unknown ? 'dashed' : 'solid'}
+        bg={lamp.state === 'on' ? (lamp.abnormal ? plantTones.alarm : plantTones.soft) : 'transparent'}
+        aria-hidden
+      />
+      <Box flex="1" color={plantTones.soft}>
+        {lamp.words}
+      </Box>
+      <Box fontWeight="700" color={lamp.abnormal ? plantTones.alarm : plantTones.ink}>
+        {lamp.abnormal && '▲ '}
+        {lamp.shown}
+      </Box>
+    </Flex>
+  );
+}

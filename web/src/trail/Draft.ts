@@ -1,0 +1,116 @@
+import { type KeptDraft, Refused, type View } from '../api/client';
+import type { Form } from './Press';
+import { Told } from './Told';
+
+interface DraftState {
+  values: Record<string, string>; // what is typed, by field
+  taken: boolean; // another tab has gone on with it
+}
+
+/** What the server is given to keep. */
+export interface DraftBody extends Form {
+  id?: string;
+}
+
+/** Keeps what is typed, and gives its id; last: the page goes away meanwhile. */
+export type KeepDraft = (body: DraftBody, last: boolean) => Promise<{ id?: string }>;
+
+const pause = 500; // ms after typing stops
+
+/**
+ * What is typed on a form and not saved: it is kept by the server half a second after typing stops, with
+ * what its fields were when it was begun, whatever comes in later.
+ */
+export class Draft extends Told<DraftState> {
+  private id: string | undefined;
+  private sent: string;
+  private begun: { version?: string; values: Record<string, string> };
+  private timer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(
+    view: View,
+    found: KeptDraft | undefined,
+    private readonly keep: KeepDraft,
+    private readonly keeps = true, // there is something to type on here
+  ) {
+    super({ values: found?.values ?? {}, taken: false });
+    this.id = found?.id;
+    this.sent = JSON.stringify(found?.values ?? {});
+    this.begun = begin(view, found);
+  }
+
+  get dirty() {
+    return Object.keys(this.state.values).length > 0;
+  }
+
+  /** The id under which the server keeps it; none while nothing is kept. */
+  get kept() {
+    return this.id;
+  }
+
+  /** What is typed, and what that was before. */
+  readonly form = (): Form => {
+    const { values } = this.state;
+    const base = Object.fromEntries(Object.keys(values).map((k) => [k, this.begun.values[k] ?? '']));
+    return { values, base, version: this.begun.version };
+  };
+
+  readonly type = (field: string, value: string) => {
+    const { [field]: _, ...others } = this.state.values;
+    this.change(value === (this.begun.values[field] ?? '') ? others : { ...others, [field]: value });
+  };
+
+  /** Goes on with what was typed elsewhere, or starts from what is saved. */
+  readonly restart = (from: View, found?: KeptDraft) => {
+    this.begun = begin(from, found);
+    this.change(found?.values ?? {});
+  };
+
+  /** What is typed was saved or is forgotten: nothing of it is to be kept any more. */
+  readonly settle = () => {
+    this.sent = JSON.stringify({});
+    this.id = undefined;
+  };
+
+  /** Goes on with a draft that another tab kept. */
+  readonly adopt = (found: { id: string; values: Record<string, string> } | undefined) => {
+    this.id = found?.id;
+    this.sent = JSON.stringify(found?.values ?? {});
+    this.put({ taken: false });
+  };
+
+  /** Has what is typed kept now. */
+  readonly flush = async (last = false) => {
+    clearTimeout(this.timer);
+    const form = this.form();
+    const text = JSON.stringify(form.values);
+    if (!this.keeps || text === this.sent) return;
+    this.sent = text;
+    try {
+      this.id = (await this.keep({ id: this.id, ...form }, last)).id;
+      this.put({ taken: false });
+    } catch (e) {
+      this.sent = ''; // tried again with the next change
+      if (!(e instanceof Refused)) throw e;
+      if (e.problem.code === 'draft-taken') this.put({ taken: true });
+    }
+  };
+
+  /** The form is left: what was typed just now is kept by who leaves it, or not at all. */
+  readonly end = () => clearTimeout(this.timer);
+
+  private change(values: Record<string, string>) {
+    this.put({ values });
+    clearTimeout(this.timer);
+    this.timer = setTimeout(() => void this.flush(), pause);
+  }
+}
+
+/** What the fields of a form are when something is begun to be typed on it. */
+function begin(view: View, found?: KeptDraft) {
+  const now = Object.fromEntries(
+    view.elements.flatMap((e) => (e.kind === 'field' ? [[e.field.path, e.field.value]] : [])),
+  );
+  if (!found) return { version: view.record?.version, values: now };
+  return { version: found.version || view.record?.version, values: { ...now, ...found.base } };
+}
