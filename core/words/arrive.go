@@ -34,11 +34,11 @@ func (w *Writer) Arrive(c *plan.Case) {
 	}
 	if len(narrowed) > 0 {
 		w.Plain(" where ")
-		w.Out = append(w.Out, Chunk{Text: strings.Join(narrowed, " and "), Part: "arrive", Tone: "record", Case: c.ID})
+		w.Out = append(w.Out, Chunk{Text: strings.Join(narrowed, " and "), Part: PartArrive, Tone: "record", Case: c.ID})
 	}
 	if len(ordered) > 0 {
 		w.Plain(", ordered by ")
-		w.Out = append(w.Out, Chunk{Text: strings.Join(ordered, ", then by "), Part: "arrive", Tone: "record", Case: c.ID})
+		w.Out = append(w.Out, Chunk{Text: strings.Join(ordered, ", then by "), Part: PartArrive, Tone: "record", Case: c.ID})
 	}
 }
 

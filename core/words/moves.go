@@ -47,7 +47,7 @@ func (w *Writer) End(c *plan.Case) {
 		return
 	}
 	w.Plain(", ")
-	w.Out = append(w.Out, Chunk{Text: endWords(c.Move.None), Part: "none", Case: c.ID})
+	w.Out = append(w.Out, Chunk{Text: endWords(c.Move.None), Part: PartNone, Case: c.ID})
 }
 
 // endWords says what a step does at the end.
@@ -59,7 +59,7 @@ func endWords(none string) string {
 func (w *Writer) With(c *plan.Case, with map[string]string) {
 	for i, name := range slices.Sorted(maps.Keys(with)) {
 		w.Plain(map[bool]string{true: " with ", false: ", "}[i == 0] + name + " = ")
-		chunk := Chunk{Text: "“" + with[name] + "”, which cannot be read", Part: "with", Tone: "record", Case: c.ID, Item: name, Bad: true}
+		chunk := Chunk{Text: "“" + with[name] + "”, which cannot be read", Part: PartWith, Tone: "record", Case: c.ID, Item: name, Bad: true}
 		if e := c.Move.Exprs[name]; e != nil {
 			chunk.Text, chunk.Bad = w.ValueWords(e, ""), false
 		}

@@ -60,7 +60,7 @@ func (w *Writer) Brings(m *plan.Lead) string {
 	outer.Shared = nil
 	var parts []string
 	for _, chunk := range of.Out {
-		if chunk.Part != "record" || chunk.Bad {
+		if chunk.Part != PartRecord || chunk.Bad {
 			continue
 		}
 		// What a shared gate only passes on is told as the way gives it.

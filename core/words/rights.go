@@ -71,20 +71,20 @@ func GuardSentence(a *plan.App, screen string) []Chunk {
 		return nil
 	}
 	w := Writer{Scene: plan.Scene{App: a}}
-	w.chip("roles", Roles(a, of.Screen.Roles), "")
+	w.chip(PartRoles, Roles(a, of.Screen.Roles), "")
 	w.Plain(" may be here, ")
 	switch {
 	case of.BadGuard:
-		w.Out = append(w.Out, Chunk{Text: "while “" + of.Screen.Guard + "”, which cannot be read", Part: "guard", Bad: true})
+		w.Out = append(w.Out, Chunk{Text: "while “" + of.Screen.Guard + "”, which cannot be read", Part: PartGuard, Bad: true})
 	case of.Guard != nil:
 		w.Plain("while ")
-		w.chip("guard", of.Guard.Root.Phrase(), "")
+		w.chip(PartGuard, of.Guard.Root.Phrase(), "")
 	default:
-		w.chip("guard", "whatever the record", "")
+		w.chip(PartGuard, "whatever the record", "")
 	}
 	if t := a.Project.Tables[of.Screen.RecordTable()]; t != nil {
 		w.Plain(", if they may view ")
-		w.chip("table", english.Lower(t.Label), "")
+		w.chip(PartTable, english.Lower(t.Label), "")
 	}
 	w.Plain(".")
 	return w.Out
@@ -98,27 +98,27 @@ func GrantSentence(a *plan.App, role, table string, g *project.Grant) []Chunk {
 	verbs := GrantVerbs(g)
 	label := a.TableLabel(table)
 	if len(verbs) == 0 {
-		w.chip("verbs", "do nothing", "")
+		w.chip(PartVerbs, "do nothing", "")
 		w.Plain(" with " + label + ".")
 		return w.Out
 	}
-	w.chip("verbs", english.List(verbs, "and"), "")
+	w.chip(PartVerbs, english.List(verbs, "and"), "")
 	w.Plain(" " + label + ": ")
 	rule := a.Rules[g.ID]
-	w.rule("rows", "all of them", "those where ", g.Rows, rule.Rows)
+	w.rule(PartRows, "all of them", "those where ", g.Rows, rule.Rows)
 	if g.Add || g.Edit || g.Delete {
 		w.Plain("; change ")
-		w.rule("changes", "any of these", "only those where ", g.Changes, rule.Changes)
+		w.rule(PartChanges, "any of these", "only those where ", g.Changes, rule.Changes)
 	}
-	w.fields("hidden", "hidden from them: ", g.Hidden, table)
+	w.fields(PartHidden, "hidden from them: ", g.Hidden, table)
 	if g.Edit || g.Add {
-		w.fields("readOnly", "not theirs to change: ", g.ReadOnly, table)
+		w.fields(PartReadOnly, "not theirs to change: ", g.ReadOnly, table)
 	}
 	w.Plain(".")
 	return w.Out
 }
 
-func (w *Writer) rule(part, none, lead, text string, e *cond.Expr) {
+func (w *Writer) rule(part Part, none, lead, text string, e *cond.Expr) {
 	switch {
 	case text == "":
 		w.chip(part, none, "")
@@ -130,7 +130,7 @@ func (w *Writer) rule(part, none, lead, text string, e *cond.Expr) {
 	}
 }
 
-func (w *Writer) fields(part, lead string, fields map[string]bool, table string) {
+func (w *Writer) fields(part Part, lead string, fields map[string]bool, table string) {
 	var names []string
 	t := w.App.Project.Tables[table]
 	if t == nil {

@@ -14,7 +14,7 @@ import (
 // Chunk is a piece of a way's sentence. A chip can be edited; what it edits is its part.
 type Chunk struct {
 	Text  string `json:"text"`
-	Part  string `json:"part,omitempty"` // trigger, roles, while, do, target, record, use, give, by, with, none, carry, spot, spotRow, mode, as, back, result, otherwise, confirm, arrive; empty: plain words
+	Part  Part   `json:"part,omitempty"` // empty: plain words
 	Tone  string `json:"tone,omitempty"` // target, record
 	Case  string `json:"case,omitempty"`
 	Item  string `json:"item,omitempty"`  // of do: the effect; of record, give and none: the input; of with: the variable
@@ -31,10 +31,10 @@ func Sentence(a *plan.App, s *project.Screen, e *plan.Element, trigger string) [
 func (w *Writer) Write(trigger string) []Chunk {
 	e, g := w.Element, w.Element.Gates[trigger]
 	w.begin("when", "When ")
-	w.chip("trigger", Trigger(trigger, e.Element), "")
+	w.chip(PartTrigger, Trigger(trigger, e.Element), "")
 	if g == nil {
 		w.Plain(": ")
-		w.Out = append(w.Out, Chunk{Text: "choose what happens", Part: "target", Bad: true})
+		w.Out = append(w.Out, Chunk{Text: "choose what happens", Part: PartTarget, Bad: true})
 		w.Plain(".")
 		return w.Out
 	}
@@ -45,9 +45,9 @@ func (w *Writer) Write(trigger string) []Chunk {
 // nothingYet asks for what happens: what is done when a screen is left leads nowhere.
 func (w *Writer) nothingYet(caseID string) Chunk {
 	if w.leaves() {
-		return Chunk{Text: "choose what is done", Part: "do", Case: caseID, Bad: true}
+		return Chunk{Text: "choose what is done", Part: PartDo, Case: caseID, Bad: true}
 	}
-	return Chunk{Text: "choose what happens", Part: "target", Case: caseID, Bad: true}
+	return Chunk{Text: "choose what happens", Part: PartTarget, Case: caseID, Bad: true}
 }
 
 // leaves says whether the way is taken when the screen is left.
@@ -72,7 +72,7 @@ func (w *Writer) begin(line, text string) {
 
 func (w *Writer) Plain(text string) { w.Out = append(w.Out, Chunk{Text: text}) }
 
-func (w *Writer) chip(part, text, tone string) {
+func (w *Writer) chip(part Part, text, tone string) {
 	w.Out = append(w.Out, Chunk{Text: text, Part: part, Tone: tone})
 }
 
@@ -85,13 +85,13 @@ func (w *Writer) gate(g *plan.Gate) {
 		}
 	}
 	w.begin("for", ", for ")
-	w.chip("roles", Roles(w.App, g.Roles), "")
+	w.chip(PartRoles, Roles(w.App, g.Roles), "")
 	if g.While != "" {
 		w.begin("while", ", while ")
 		if g.Condition != nil {
-			w.chip("while", w.Phrase(g.Condition.Root), "")
+			w.chip(PartWhile, w.Phrase(g.Condition.Root), "")
 		} else {
-			w.Out = append(w.Out, Chunk{Text: "“" + g.While + "”, which cannot be read", Part: "while", Bad: true})
+			w.Out = append(w.Out, Chunk{Text: "“" + g.While + "”, which cannot be read", Part: PartWhile, Bad: true})
 		}
 	}
 	w.begin("1", ": ")
@@ -101,7 +101,7 @@ func (w *Writer) gate(g *plan.Gate) {
 		}
 		if c.Condition != nil {
 			w.Plain("if ")
-			w.Out = append(w.Out, Chunk{Text: w.Phrase(c.Condition.Root), Part: "when", Case: c.ID})
+			w.Out = append(w.Out, Chunk{Text: w.Phrase(c.Condition.Root), Part: PartWhen, Case: c.ID})
 			w.Plain(", ")
 		}
 		w.caseWords(g, c)
@@ -115,9 +115,9 @@ func (w *Writer) gate(g *plan.Gate) {
 	}
 	w.begin("otherwise", " Otherwise ")
 	if g.Otherwise.Grey == "" {
-		w.chip("otherwise", "hide it", "")
+		w.chip(PartOtherwise, "hide it", "")
 	} else {
-		w.chip("otherwise", "greyed: “"+shown(g.Grey, g.Otherwise.Grey)+"”", "")
+		w.chip(PartOtherwise, "greyed: “"+shown(g.Grey, g.Otherwise.Grey)+"”", "")
 	}
 	w.Plain(".")
 }
@@ -133,11 +133,11 @@ func (w *Writer) caseWords(g *plan.Gate, c *plan.Case) {
 	}
 	if g.Confirm != "" {
 		then()
-		w.chip("confirm", "ask “"+shown(g.Question, g.Confirm)+"”", "")
+		w.chip(PartConfirm, "ask “"+shown(g.Question, g.Confirm)+"”", "")
 	}
 	for _, e := range c.Effects {
 		then()
-		w.Out = append(w.Out, Chunk{Text: w.Effect(e), Part: "do", Case: c.ID, Item: e.ID})
+		w.Out = append(w.Out, Chunk{Text: w.Effect(e), Part: PartDo, Case: c.ID, Item: e.ID})
 	}
 	if c.Move == nil {
 		if first {
@@ -148,7 +148,7 @@ func (w *Writer) caseWords(g *plan.Gate, c *plan.Case) {
 			return // where to is not its affair
 		}
 		w.Plain(", and ")
-		w.Out = append(w.Out, Chunk{Text: "stay here", Part: "target", Case: c.ID})
+		w.Out = append(w.Out, Chunk{Text: "stay here", Part: PartTarget, Case: c.ID})
 		return
 	}
 	then()
@@ -159,17 +159,17 @@ func (w *Writer) caseWords(g *plan.Gate, c *plan.Case) {
 func (w *Writer) use(g *plan.Gate) {
 	w.Plain(", through ")
 	if g.Gone {
-		w.Out = append(w.Out, Chunk{Text: "a shared gate that is gone", Part: "use", Bad: true})
+		w.Out = append(w.Out, Chunk{Text: "a shared gate that is gone", Part: PartUse, Bad: true})
 		return
 	}
-	w.chip("use", "“"+g.Shared.Name+"”", "")
+	w.chip(PartUse, "“"+g.Shared.Name+"”", "")
 	for i, in := range project.Ordered(g.Shared.Inputs) {
 		b := g.Given[in.ID]
 		if b == nil && !in.Required {
 			continue
 		}
 		w.Plain(map[bool]string{true: " with ", false: ", "}[i == 0] + english.Lower(in.Label) + " ")
-		chunk := Chunk{Part: "give", Tone: "record", Item: in.ID}
+		chunk := Chunk{Part: PartGive, Tone: "record", Item: in.ID}
 		if b == nil {
 			chunk.Text, chunk.Bad = "choose which "+english.Lower(in.Label), true
 		} else {
@@ -190,7 +190,7 @@ func (w *Writer) Opened(c *plan.Case, modes bool) {
 	}
 	if modes {
 		w.Plain(" to ")
-		w.Out = append(w.Out, Chunk{Text: mode, Part: "mode", Case: c.ID})
+		w.Out = append(w.Out, Chunk{Text: mode, Part: PartMode, Case: c.ID})
 	}
 	w.spot(c)
 	w.Plain(", ")
@@ -200,11 +200,11 @@ func (w *Writer) Opened(c *plan.Case, modes bool) {
 // as says how a target opens.
 func (w *Writer) as(c *plan.Case) {
 	as := map[string]string{"": "in full", "full": "in full", "dialog": "as a dialog", "drawer": "as a drawer", "replace": "in place of this", "tab": "in a new tab"}[c.Move.As]
-	w.Out = append(w.Out, Chunk{Text: as, Part: "as", Case: c.ID})
+	w.Out = append(w.Out, Chunk{Text: as, Part: PartAs, Case: c.ID})
 	if c.Back != nil {
 		w.Plain(", and when it comes back ")
 		text, wired := w.backWords(c.Back)
-		w.Out = append(w.Out, Chunk{Text: text, Part: "back", Case: c.ID, Bad: !wired})
+		w.Out = append(w.Out, Chunk{Text: text, Part: PartBack, Case: c.ID, Bad: !wired})
 	}
 }
 
@@ -216,10 +216,10 @@ func (w *Writer) spot(c *plan.Case) {
 	}
 	w.Plain(" at ")
 	words, ok := Spot(w.App, m.Target, m.Spot)
-	w.Out = append(w.Out, Chunk{Text: words, Part: "spot", Case: c.ID, Bad: !ok})
+	w.Out = append(w.Out, Chunk{Text: words, Part: PartSpot, Case: c.ID, Bad: !ok})
 	if m.SpotRow != nil {
 		w.Plain(", at ")
-		w.Out = append(w.Out, Chunk{Text: w.BindingWords(m.SpotRow, plan.SpotInput(plan.SpotList(m))), Part: "spotRow", Tone: "record", Case: c.ID})
+		w.Out = append(w.Out, Chunk{Text: w.BindingWords(m.SpotRow, plan.SpotInput(plan.SpotList(m))), Part: PartSpotRow, Tone: "record", Case: c.ID})
 	}
 }
 
@@ -269,7 +269,7 @@ func (w *Writer) Carries(c *plan.Case) {
 		text = "nothing"
 	}
 	w.Plain(", carrying ")
-	w.Out = append(w.Out, Chunk{Text: text, Part: "carry", Tone: "record", Case: c.ID})
+	w.Out = append(w.Out, Chunk{Text: text, Part: PartCarry, Tone: "record", Case: c.ID})
 }
 
 // RecordWord says what one record of a list of the screen, or of the screen itself, is called.
@@ -298,7 +298,7 @@ func (w *Writer) Bindings(caseID string, m *plan.Lead) {
 		}
 		w.Plain(" on ")
 		if m.Mode == "add" {
-			w.Out = append(w.Out, Chunk{Text: w.newRecord(m), Part: "record", Tone: "record", Case: caseID, Item: in.ID, Among: m.ID})
+			w.Out = append(w.Out, Chunk{Text: w.newRecord(m), Part: PartRecord, Tone: "record", Case: caseID, Item: in.ID, Among: m.ID})
 			continue
 		}
 		w.binding(caseID, m, in)
@@ -316,7 +316,7 @@ func (w *Writer) Bindings(caseID string, m *plan.Lead) {
 
 func (w *Writer) binding(caseID string, m *plan.Lead, in *project.Input) {
 	b := m.Bind[in.ID]
-	chunk := Chunk{Part: "record", Tone: "record", Case: caseID, Item: in.ID, Among: m.ID}
+	chunk := Chunk{Part: PartRecord, Tone: "record", Case: caseID, Item: in.ID, Among: m.ID}
 	if b == nil {
 		chunk.Text, chunk.Bad = "choose which "+english.Lower(in.Label), true
 		w.Out = append(w.Out, chunk)
@@ -326,7 +326,7 @@ func (w *Writer) binding(caseID string, m *plan.Lead, in *project.Input) {
 	w.Out = append(w.Out, chunk)
 	if b.None != "" && b.None != "grey" { // greyed is what everybody expects
 		w.Plain(" (")
-		w.Out = append(w.Out, Chunk{Text: noneWords(b.None), Part: "none", Case: caseID, Item: in.ID, Among: m.ID})
+		w.Out = append(w.Out, Chunk{Text: noneWords(b.None), Part: PartNone, Case: caseID, Item: in.ID, Among: m.ID})
 		w.Plain(")")
 	}
 }

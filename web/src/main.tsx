@@ -10,7 +10,7 @@ import { system } from './ui/theme';
 
 const router = createBrowserRouter([
   { path: '/', lazy: async () => ({ Component: (await import('./use/StartPage')).StartPage }) },
-  { path: '/me', lazy: async () => ({ Component: (await import('./use/MyPage')).MyPage }) },
+  { path: '/me', lazy: async () => ({ Component: (await import('./use/me/MyPage')).MyPage }) },
   { path: '/use/:project/*', lazy: async () => ({ Component: (await import('./use/UsePage')).UsePage }) },
   {
     path: '/build/:project/:view?/:item?',

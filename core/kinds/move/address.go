@@ -102,7 +102,7 @@ func (*Address) Now(v use.Verdict) string { return "leads to " + v.Leave }
 
 func (spec *Address) Say(w *words.Writer, c *plan.Case) {
 	w.Plain("go to ")
-	w.Out = append(w.Out, words.Chunk{Text: spec.Address, Part: "target", Tone: "target", Case: c.ID, Bad: spec.template == nil})
+	w.Out = append(w.Out, words.Chunk{Text: spec.Address, Part: words.PartTarget, Tone: "target", Case: c.ID, Bad: spec.template == nil})
 	w.With(c, spec.With)
 }
 

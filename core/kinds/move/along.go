@@ -81,7 +81,7 @@ func (spec *Along) Say(w *words.Writer, c *plan.Case) {
 	if r := w.App.Project.Rails[spec.Rail]; r != nil {
 		name = "“" + r.Name + "”"
 	}
-	w.Out = append(w.Out, words.Chunk{Text: "go to the " + spec.Step + " along " + name, Part: "target", Tone: "target", Case: c.ID, Bad: w.App.Project.Rails[spec.Rail] == nil})
+	w.Out = append(w.Out, words.Chunk{Text: "go to the " + spec.Step + " along " + name, Part: words.PartTarget, Tone: "target", Case: c.ID, Bad: w.App.Project.Rails[spec.Rail] == nil})
 	w.End(c)
 }
 

@@ -87,14 +87,14 @@ func (*Choice) Now(use.Verdict) string { return "opens the screen that fits" }
 func (spec *Choice) Say(w *words.Writer, c *plan.Case) {
 	m := c.Move
 	w.Plain("open, by ")
-	by := words.Chunk{Text: "“" + spec.By + "”, which cannot be read", Part: "by", Case: c.ID, Bad: true}
+	by := words.Chunk{Text: "“" + spec.By + "”, which cannot be read", Part: words.PartBy, Case: c.ID, Bad: true}
 	if x := m.Exprs["by"]; x != nil {
 		by.Text, by.Bad = w.ValueWords(x, ""), false
 	}
 	w.Out = append(w.Out, by)
 	for i, t := range m.To {
 		w.Plain(map[bool]string{true: ": ", false: ", "}[i == 0])
-		title := words.Chunk{Text: "a screen that is gone", Part: "target", Tone: "target", Case: c.ID, Item: t.ID, Bad: true}
+		title := words.Chunk{Text: "a screen that is gone", Part: words.PartTarget, Tone: "target", Case: c.ID, Item: t.ID, Bad: true}
 		if t.Target != nil {
 			title.Text, title.Bad = t.Target.Title, false
 		}

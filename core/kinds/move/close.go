@@ -45,5 +45,5 @@ func (spec *Close) Say(w *words.Writer, c *plan.Case) {
 		return
 	}
 	w.Plain(" with ")
-	w.Out = append(w.Out, words.Chunk{Text: w.BindingWords(spec.Result, nil), Part: "result", Tone: "record", Case: c.ID})
+	w.Out = append(w.Out, words.Chunk{Text: w.BindingWords(spec.Result, nil), Part: words.PartResult, Tone: "record", Case: c.ID})
 }

@@ -92,7 +92,7 @@ func (*Project) Now(v use.Verdict) string { return "leads to " + v.Leave }
 
 func (spec *Project) Say(w *words.Writer, c *plan.Case) {
 	w.Plain("open ")
-	w.Out = append(w.Out, words.Chunk{Text: spec.Entry + " of the project " + spec.Project, Part: "target", Tone: "target", Case: c.ID})
+	w.Out = append(w.Out, words.Chunk{Text: spec.Entry + " of the project " + spec.Project, Part: words.PartTarget, Tone: "target", Case: c.ID})
 	w.With(c, spec.With)
 }
 

@@ -35,10 +35,10 @@ func (*Screen) Say(w *words.Writer, c *plan.Case) {
 	m := c.Move.To[0]
 	w.Plain("open ")
 	if m.Target == nil {
-		w.Out = append(w.Out, words.Chunk{Text: "a screen that is gone", Part: "target", Tone: "target", Case: c.ID, Bad: true})
+		w.Out = append(w.Out, words.Chunk{Text: "a screen that is gone", Part: words.PartTarget, Tone: "target", Case: c.ID, Bad: true})
 		return
 	}
-	w.Out = append(w.Out, words.Chunk{Text: m.Target.Title, Part: "target", Tone: "target", Case: c.ID})
+	w.Out = append(w.Out, words.Chunk{Text: m.Target.Title, Part: words.PartTarget, Tone: "target", Case: c.ID})
 	w.Bindings(c.ID, m)
 	w.Carries(c)
 	w.Arrive(c)

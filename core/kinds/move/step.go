@@ -42,7 +42,7 @@ func (spec *Step) Say(w *words.Writer, c *plan.Case) {
 	if spec.List == "" {
 		text += " of the list come from"
 	}
-	w.Out = append(w.Out, words.Chunk{Text: text, Part: "target", Tone: "target", Case: c.ID})
+	w.Out = append(w.Out, words.Chunk{Text: text, Part: words.PartTarget, Tone: "target", Case: c.ID})
 	w.End(c)
 }
 

@@ -23,7 +23,7 @@ func (spec *Trail) Now(use.Verdict) string {
 
 func (spec *Trail) Say(w *words.Writer, c *plan.Case) {
 	say := map[string]string{"back": "go back", "forward": "go forward", "home": "go home", "up": "go up", "close": "close this", "out": "sign out"}[spec.Kind]
-	w.Out = append(w.Out, words.Chunk{Text: say, Part: "target", Tone: "target", Case: c.ID})
+	w.Out = append(w.Out, words.Chunk{Text: say, Part: words.PartTarget, Tone: "target", Case: c.ID})
 }
 
 func (spec *Trail) Plate(_ *words.Writer, plate *words.Plate, _ *plan.Case) {

@@ -1305,7 +1305,11 @@ export interface components {
             line?: string;
             among?: string;
             text: string;
-            part?: string;
+            /**
+             * @description what a picker changes; none for plain words
+             * @enum {string}
+             */
+            part?: "trigger" | "roles" | "while" | "when" | "use" | "give" | "do" | "target" | "record" | "none" | "by" | "with" | "carry" | "spot" | "spotRow" | "mode" | "as" | "back" | "result" | "otherwise" | "confirm" | "arrive" | "table" | "verbs" | "rows" | "changes" | "hidden" | "readOnly" | "guard";
             tone?: string;
             case?: string;
             item?: string;

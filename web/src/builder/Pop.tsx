@@ -1,13 +1,13 @@
-import { Box } from '@chakra-ui/react';
 import { type ReactNode, useRef } from 'react';
-import { useOutside } from './Picker';
+import { Panel } from '../ui/Panel';
+import { useOutside } from '../ui/useOutside';
 
 /** A box that opens above a chip. */
 export function Pop({ label, onClose, children }: { label: string; onClose: () => void; children: ReactNode }) {
   const box = useRef<HTMLDivElement>(null);
   useOutside(box, onClose);
   return (
-    <Box
+    <Panel
       ref={box}
       role="dialog"
       aria-label={label}
@@ -15,18 +15,9 @@ export function Pop({ label, onClose, children }: { label: string; onClose: () =
       left="50%"
       transform="translateX(-50%)"
       bottom="150px"
-      zIndex="popover"
-      bg="plate"
-      borderWidth="1px"
-      borderColor="ink"
-      borderRadius="4px"
-      boxShadow="lg"
-      fontSize="text"
-      lineHeight="1.4"
-      fontWeight="400"
       onKeyDown={(e: React.KeyboardEvent) => e.key === 'Escape' && onClose()}
     >
       {children}
-    </Box>
+    </Panel>
   );
 }

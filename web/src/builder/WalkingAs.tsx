@@ -1,7 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Draft } from '../api/client';
+import { entityOf } from '../document/parts';
+import { rolesOf } from '../document/project';
+import { recordTable, type ScreenDoc } from '../document/screens';
 import { Select } from '../ui/controls';
-import { entitiesOf, recordTable, rolesOf, type ScreenDoc, tablesOf } from './document';
 import { RecordChip } from './RecordChip';
 
 interface WalkingAsProps {
@@ -41,7 +43,7 @@ export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord 
             </optgroup>
           )}
           <optgroup label="Anybody with one role">
-            {rolesOf(entitiesOf(draft)).map((r) => (
+            {rolesOf(draft.entities).map((r) => (
               <option key={r.id} value={`role:${r.id}`}>
                 any {r.name.toLowerCase()}
               </option>
@@ -54,7 +56,7 @@ export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord 
           project={project}
           as={as}
           table={table}
-          one={tablesOf(entitiesOf(draft)).find((t) => t.id === table)?.one ?? ''}
+          one={entityOf(draft.entities, table, 'table')?.one ?? ''}
           record={record}
           onRecord={onRecord}
         />

@@ -1,12 +1,12 @@
 import { createContext, useContext } from 'react';
 import type { AtWork, Draft, Op, WayOut } from '../api/client';
-import type { Entities } from './edit';
+import type { Document } from '../document/document.gen';
 
 /** What every part of the Screen view works with. */
 export interface BuildHands {
   project: string;
   draft: Draft;
-  entities: Entities;
+  entities: Document; // of the project, by id
   screen: string;
   work: AtWork;
   as: string; // whom one walks as

@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { api, ask, type Draft, type Op, Refused } from '../api/client';
+import { wordsOfProblem } from '../trail/Press';
 
 /** The project as it is being built: read, edited, undone; other builders' edits come in by themselves. */
 export function useDraft(project: string) {
@@ -21,11 +22,7 @@ export function useDraft(project: string) {
   const settle = {
     onSuccess: () => setProblem(undefined),
     onError: (e: Error) =>
-      setProblem(
-        e instanceof Refused
-          ? `${e.problem.what} ${e.problem.then ?? ''}`
-          : 'Something went wrong here. Load the page again.',
-      ),
+      setProblem(e instanceof Refused ? wordsOfProblem(e.problem) : 'Something went wrong here. Load the page again.'),
     onSettled: fresh,
   };
   const path = { params: { path: { project } } };
@@ -67,6 +64,16 @@ async function newest(project: string, had: Draft | undefined): Promise<Draft> {
 }
 
 export type DraftHands = ReturnType<typeof useDraft>;
+
+/** Makes an edit; one that is refused is told in the bar, and an empty one is none. */
+export function useEdit(hands: DraftHands) {
+  const { mutateAsync } = hands.edit;
+  return useCallback(
+    (patch: Op[]): Promise<unknown> =>
+      patch.length > 0 ? mutateAsync(patch).catch(() => undefined) : Promise.resolve(),
+    [mutateAsync],
+  );
+}
 
 function useOthers(project: string, draft: Draft | undefined, fresh: () => Promise<void>) {
   const seq = draft?.seq;

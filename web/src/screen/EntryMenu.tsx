@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useEffect, useRef } from 'react';
 import { createPortal } from 'react-dom';
 import type { EntryView } from '../api/client';
+import { Panel } from '../ui/Panel';
 
 interface MenuProps {
   label: string;
@@ -27,7 +28,7 @@ export default function EntryMenu({ label, entries, at, base, onChoose, onClose 
   }, [onClose]);
   const onKey = (e: React.KeyboardEvent) => {
     const items = [...(box.current?.querySelectorAll<HTMLElement>('[role=menuitem]') ?? [])];
-    const here = items.indexOf(document.activeElement as HTMLElement);
+    const here = items.findIndex((i) => i.matches(':focus'));
     const to: Record<string, number> = { ArrowDown: here + 1, ArrowUp: here - 1, Home: 0, End: items.length - 1 };
     const next = to[e.key];
     if (next !== undefined) items[(next + items.length) % items.length]?.focus();
@@ -37,7 +38,7 @@ export default function EntryMenu({ label, entries, at, base, onChoose, onClose 
     e.stopPropagation();
   };
   return createPortal(
-    <Box
+    <Panel
       ref={box}
       role="menu"
       aria-label={label}
@@ -49,13 +50,6 @@ export default function EntryMenu({ label, entries, at, base, onChoose, onClose 
       minW="200px"
       maxW="270px"
       py="6px"
-      bg="plate"
-      color="ink"
-      borderWidth="1px"
-      borderColor="ink"
-      borderRadius="4px"
-      boxShadow="lg"
-      zIndex="popover"
       onKeyDown={onKey}
     >
       {entries.map((e) => {
@@ -94,7 +88,7 @@ export default function EntryMenu({ label, entries, at, base, onChoose, onClose 
           </Box>
         );
       })}
-    </Box>,
+    </Panel>,
     document.querySelector('[role=dialog][data-state=open]') ?? document.body,
   );
 }

@@ -6,7 +6,6 @@ import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
 import { kindOf, known } from './kinds/all';
 import { panelsOf } from './layout';
-import { plantTones } from './plantTones';
 
 /** An operator screen has a fixed shape and is scaled as a whole. */
 const shape = { w: 1280, h: 752 };
@@ -20,7 +19,7 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
   return (
     <Box
       ref={box}
-      bg={plantTones.ground}
+      bg="plant.ground"
       w="full"
       h="full"
       minH={builder ? `${shape.h * scale}px` : undefined}
@@ -35,7 +34,7 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
         p="14px 16px 16px"
         display="flex"
         flexDirection="column"
-        color={plantTones.ink}
+        color="plant.ink"
       >
         <Flex align="baseline" gap="14px" minH="40px">
           <Heading
@@ -44,7 +43,7 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
             tabIndex={-1}
             fontSize="title"
             fontWeight="800"
-            color={plantTones.ink}
+            color="plant.ink"
             _focusVisible={{ outline: 'none' }}
           >
             {view.heading}
@@ -66,9 +65,9 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
               gap="9px"
               gridColumn={`${p.col} / span ${p.w}`}
               gridRow={`${p.row} / span ${p.h}`}
-              bg={plantTones.panel}
+              bg="plant.panel"
               borderWidth="1px"
-              borderColor={plantTones.edge}
+              borderColor="plant.edge"
               borderRadius="3px"
               p="10px 12px"
               mb="12px"
@@ -94,9 +93,9 @@ function Quality({ view }: { view: View }) {
   const live = view.elements.filter((e) => known(e) !== undefined);
   const bad = live.filter((e) => !known(e));
   if (live.length === 0) return null;
-  if (bad.length === 0) return <Box color={plantTones.soft}>plant connected · {live.length} values good</Box>;
+  if (bad.length === 0) return <Box color="plant.soft">plant connected · {live.length} values good</Box>;
   return (
-    <Box color="white" bg={plantTones.alarm} px="8px" borderRadius="3px" fontWeight="700" role="status">
+    <Box color="white" bg="plant.alarm" px="8px" borderRadius="3px" fontWeight="700" role="status">
       {bad.length} of {live.length} values not available{bad[0]?.reason ? `: ${bad[0].reason}` : ''}
     </Box>
   );

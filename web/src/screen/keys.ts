@@ -1,5 +1,7 @@
+type Held = Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>;
+
 /** Whether a key event is a shortcut like Ctrl+E, Alt+Shift+N or F8. */
-export function isKeys(e: KeyboardEvent, keys: string): boolean {
+export function isKeys(e: Held, keys: string): boolean {
   const parts = keys.split('+');
   const key = parts.pop() ?? '';
   const held = (name: string) => parts.includes(name);

@@ -5,7 +5,7 @@ import { defineSlotRecipe } from '@chakra-ui/react';
 const layer = (name: string) => `calc({zIndex.${name}} + var(--layer-index, 0))`;
 
 const shade = {
-  bg: 'rgba(20, 24, 30, 0.5)',
+  bg: 'veil',
   position: 'fixed',
   inset: '0',
   zIndex: `calc(${layer('modal')} - 1)`,
@@ -45,11 +45,20 @@ export const slotRecipes = {
     base: {
       backdrop: { ...shade, _open: appears },
       positioner: { ...across, justifyContent: 'center', alignItems: 'flex-start' },
-      content: { ...sheet, mx: 'auto', my: '64px', maxW: '560px', borderRadius: '4px', _open: appears },
-      header: { display: 'flex', gap: '8px', px: '24px', pt: '24px', pb: '16px' },
+      // One with a title is about the project; one without holds a screen.
+      content: {
+        ...sheet,
+        bg: 'paper',
+        mx: 'auto',
+        my: '64px',
+        borderRadius: '4px',
+        _open: appears,
+        '&[data-told]': { bg: 'plate', borderTopWidth: '6px', borderColor: 'amber' },
+      },
+      header: { display: 'flex', gap: '8px', px: '24px', pt: '24px', pb: '4px' },
       title: { fontSize: 'head', fontWeight: '800', lineHeight: '1.5' },
-      body: { flex: '1', px: '24px', pt: '8px', pb: '24px', fontSize: 'text' },
-      footer: foot,
+      body: { flex: '1', pt: '6px', fontSize: 'text', '[data-told] > &': { px: '24px', pt: '8px', pb: '24px' } },
+      footer: { ...foot, '[data-told] > &': { justifyContent: 'flex-start', flexWrap: 'wrap' } },
     },
     variants: {
       placement: { top: {}, center: { positioner: { alignItems: 'center' }, content: { my: 'auto' } } },
@@ -69,8 +78,16 @@ export const slotRecipes = {
     base: {
       backdrop: { ...shade, _open: appears },
       positioner: { ...across, justifyContent: 'flex-end', alignItems: 'stretch' },
-      content: { ...sheet, maxW: '672px', maxH: '100dvh', _open: { animation: 'from-right 150ms' } },
-      body: { flex: '1', px: '24px', py: '8px', overflow: 'auto' },
+      content: {
+        ...sheet,
+        bg: 'paper',
+        borderLeftWidth: '6px',
+        borderColor: 'amber',
+        maxW: '672px',
+        maxH: '100dvh',
+        _open: { animation: 'from-right 150ms' },
+      },
+      body: { flex: '1', pt: '6px', fontSize: 'text', overflow: 'auto' },
       footer: foot,
     },
   }),
@@ -81,6 +98,9 @@ export const slotRecipes = {
         outline: '0',
         bg: 'plate',
         color: 'ink',
+        borderWidth: '1px',
+        borderColor: 'ink',
+        borderRadius: '4px',
         boxShadow: 'lg',
         zIndex: layer('popover'),
         minW: '128px',
@@ -117,6 +137,9 @@ export const slotRecipes = {
         maxH: 'var(--available-height)',
         bg: 'plate',
         color: 'ink',
+        borderWidth: '1px',
+        borderColor: 'ink',
+        borderRadius: '4px',
         boxShadow: 'lg',
         zIndex: layer('popover'),
         outline: '0',

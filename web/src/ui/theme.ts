@@ -1,4 +1,5 @@
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import { plain, themed } from './colours';
 import { dense } from './dense';
 import { faces } from './faces';
 import { slotRecipes } from './recipes';
@@ -38,6 +39,7 @@ const config = defineConfig({
     },
     slotRecipes,
     tokens: {
+      colors: plain,
       sizes: { full: { value: '100%' } },
       zIndex: {
         docked: { value: 10 },
@@ -49,8 +51,10 @@ const config = defineConfig({
         tooltip: { value: 1800 },
       },
       shadows: {
+        sm: { value: '0 1px 3px rgba(32, 38, 46, 0.12)' },
         md: { value: '0 4px 8px rgba(20, 24, 30, 0.12), 0 0 1px rgba(20, 24, 30, 0.3)' },
         lg: { value: '0 8px 16px rgba(20, 24, 30, 0.12), 0 0 1px rgba(20, 24, 30, 0.3)' },
+        drawer: { value: '0 0 24px rgba(32, 38, 46, 0.28)' },
       },
       fonts: {
         body: { value: "'Overpass Variable', sans-serif" },
@@ -65,25 +69,7 @@ const config = defineConfig({
       },
     },
     semanticTokens: {
-      colors: {
-        paper: { value: { _light: '#FAF8F3', _dark: '#1B1F24' } },
-        plate: { value: { _light: '#FFFFFF', _dark: '#262C33' } },
-        ink: { value: { _light: '#20262E', _dark: '#E8E6E0' } },
-        muted: { value: { _light: '#5C6370', _dark: '#A3A9B3' } },
-        rule: { value: { _light: '#DDD6C9', _dark: '#3A424B' } },
-        faint: { value: { _light: '#F1EDE4', _dark: '#2B323A' } },
-        rail: { value: { _light: '#2B323B', _dark: '#12161A' } },
-        amber: { value: { _light: '#D98200', _dark: '#F0A02A' } },
-        amberText: { value: { _light: '#8F5500', _dark: '#F0A02A' } },
-        amberSoft: { value: { _light: '#FBEBCF', _dark: '#4A3714' } },
-        pine: { value: { _light: '#1F5B4E', _dark: '#7CC7B5' } },
-        pineSoft: { value: { _light: '#E1EFEA', _dark: '#1F3B34' } },
-        plum: { value: { _light: '#7A3E65', _dark: '#D7A3C4' } },
-        plumSoft: { value: { _light: '#F3E5EE', _dark: '#42293A' } },
-        brick: { value: { _light: '#AE3A2C', _dark: '#EF8A7C' } },
-        brickSoft: { value: { _light: '#F9E3DF', _dark: '#4A2620' } },
-        ghost: { value: { _light: '#E4E0D7', _dark: '#31373E' } },
-      },
+      colors: themed,
     },
   },
 });

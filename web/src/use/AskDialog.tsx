@@ -1,5 +1,5 @@
-import { Dialog, Portal } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
+import { Frame } from '../ui/Frame';
 
 interface AskProps {
   title: string;
@@ -11,32 +11,8 @@ interface AskProps {
 /** Asks before anything is done. Escape means no. */
 export function AskDialog({ title, answers, onClose, children }: AskProps) {
   return (
-    <Dialog.Root open onOpenChange={(d) => !d.open && onClose()} placement="center" role="alertdialog">
-      <Portal>
-        <Dialog.Backdrop />
-        <Dialog.Positioner>
-          <Dialog.Content
-            bg="plate"
-            color="ink"
-            borderRadius="4px"
-            maxW="520px"
-            borderTopWidth="6px"
-            borderColor="amber"
-          >
-            <Dialog.Header pb="4px">
-              <Dialog.Title fontSize="head" fontWeight="800">
-                {title}
-              </Dialog.Title>
-            </Dialog.Header>
-            <Dialog.Body fontSize="text">{children}</Dialog.Body>
-            {answers && (
-              <Dialog.Footer justifyContent="flex-start" flexWrap="wrap">
-                {answers}
-              </Dialog.Footer>
-            )}
-          </Dialog.Content>
-        </Dialog.Positioner>
-      </Portal>
-    </Dialog.Root>
+    <Frame as="question" title={title} told foot={answers} onClose={onClose}>
+      {children}
+    </Frame>
   );
 }

@@ -32,25 +32,17 @@ export function RecentPlaces({ shown, project, onGo }: RecentProps) {
           minH="44px"
           minW="34px"
           cursor="pointer"
-          _hover={{ bg: 'rgba(255, 255, 255, 0.12)' }}
+          _hover={{ bg: 'onRail.pointed' }}
         >
           ▾
         </Box>
       </Menu.Trigger>
       <Portal>
         <Menu.Positioner>
-          <Menu.Content bg="plate" color="ink" borderRadius="4px" borderWidth="1px" borderColor="ink" minW="280px">
+          <Menu.Content minW="280px">
             {places.isPending && <Box p="8px 12px">Looking …</Box>}
             {newest.map((p) => (
-              <Menu.Item
-                key={p.n}
-                value={String(p.n)}
-                disabled={p.here}
-                fontSize="text"
-                cursor="pointer"
-                borderRadius="3px"
-                _highlighted={{ bg: 'amberSoft' }}
-              >
+              <Menu.Item key={p.n} value={String(p.n)} disabled={p.here} fontSize="text">
                 <Box flex="1">
                   <Box fontWeight={p.here ? '800' : '600'}>{p.title}</Box>
                   {p.note && (

@@ -5,7 +5,7 @@ import type { Shown } from '../api/client';
 import type { Along } from '../trail/Trail';
 import { Glyph } from '../ui/Glyph';
 import { later } from '../ui/later';
-import { SignOut } from './StartPage';
+import { SignOut } from './SignOut';
 
 const RecentPlaces = later(async () => (await import('./RecentPlaces')).RecentPlaces, <Box minW="34px" />);
 
@@ -20,8 +20,8 @@ const Way = chakra('button', {
     fontWeight: '600',
     maxW: '260px',
     cursor: 'pointer',
-    _hover: { bg: 'rgba(255, 255, 255, 0.12)' },
-    _disabled: { color: 'rgba(255, 255, 255, 0.55)', cursor: 'default', _hover: { bg: 'transparent' } },
+    _hover: { bg: 'onRail.pointed' },
+    _disabled: { color: 'onRail.shut', cursor: 'default', _hover: { bg: 'transparent' } },
   },
 });
 
@@ -72,7 +72,7 @@ export const Strip = memo(function Strip({ shown, project, builder, onGo }: Stri
             {shown.user}
           </Link>
         </Box>
-        <Box as="span" hideBelow="md" color="rgba(255, 255, 255, 0.8)">
+        <Box as="span" hideBelow="md" color="onRail.soft">
           {' '}
           · {shown.roles.join(', ')}
         </Box>

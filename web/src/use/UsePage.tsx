@@ -8,7 +8,7 @@ import type { Along, Trail } from '../trail/Trail';
 import { later } from '../ui/later';
 import { Message, Waiting, WayOn } from '../ui/Message';
 import { useSteady } from '../ui/useSteady';
-import { SignIn } from './StartPage';
+import { SignIn } from './SignIn';
 import { Strip } from './Strip';
 import { UsedScreen } from './UsedScreen';
 import { useArrival } from './useArrival';

@@ -24,7 +24,7 @@ import { type Unsaved, useKeptUnsaved } from './useUnsaved';
 import { useWays } from './useWays';
 import { useWork } from './useWork';
 
-const QuestionDialog = later(async () => (await import('./QuestionDialog')).QuestionDialog);
+const QuestionDialog = later(async () => (await import('./question/QuestionDialog')).QuestionDialog);
 
 interface UsedScreenProps {
   project: string;

@@ -1,8 +1,11 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useId, useRef, useState } from 'react';
-import type { ConditionRead, Offer, Signature } from '../../api/client';
+import type { ConditionRead, Offer } from '../../api/client';
 import { Action } from '../../ui/controls';
+import { Calling } from './Calling';
+import { Offers } from './Offers';
 import type { Spot } from './spot';
+import { Underlined } from './Underlined';
 import { useCompletion } from './useCompletion';
 
 interface TextProps {
@@ -107,103 +110,6 @@ export function ConditionText({ spot, text, problem, onText }: TextProps) {
           )}
         </Box>
       )}
-    </Box>
-  );
-}
-
-/** The text again, unseen, with what is wrong underlined: it lies behind the field. */
-function Underlined({ chars, problem }: { chars: string[]; problem: ConditionRead['problem'] }) {
-  return (
-    <Box
-      aria-hidden
-      position="absolute"
-      inset="0"
-      p="8px 10px"
-      whiteSpace="pre-wrap"
-      overflowWrap="break-word"
-      color="transparent"
-      pointerEvents="none"
-      borderWidth="1px"
-      borderColor="transparent"
-    >
-      {problem && chars.length > 0 ? (
-        <>
-          {chars.slice(0, problem.at).join('')}
-          <Box as="span" textDecoration="underline wavy" textDecorationColor="brick" textUnderlineOffset="3px">
-            {chars.slice(problem.at, problem.at + problem.length).join('') || ' '}
-          </Box>
-        </>
-      ) : (
-        chars.join('')
-      )}
-    </Box>
-  );
-}
-
-/** How the function is written whose brackets the cursor is in. */
-function Calling({ of }: { of: Signature }) {
-  return (
-    <Box fontSize="note" mt="4px" aria-live="polite">
-      <Box as="span" fontFamily="mono">
-        {of.name}(
-        {of.takes.map((t, i) => (
-          <Box as="span" key={t} fontWeight={i === of.active ? '700' : '400'}>
-            {i > 0 && ', '}
-            {t}
-          </Box>
-        ))}
-        )
-      </Box>{' '}
-      <Box as="span" color="muted">
-        {of.words}
-      </Box>
-    </Box>
-  );
-}
-
-function Offers(p: {
-  id: string;
-  offers: Offer[];
-  lit: number;
-  onTake: (o: Offer) => void;
-  onLight: (i: number) => void;
-}) {
-  return (
-    <Box
-      id={p.id}
-      role="listbox"
-      aria-label="What could stand here"
-      mt="4px"
-      borderWidth="1px"
-      borderColor="rule"
-      borderRadius="4px"
-      bg="plate"
-    >
-      {p.offers.map((o, i) => (
-        <Flex
-          key={o.text}
-          id={`${p.id}.${i}`}
-          role="option"
-          aria-selected={i === p.lit}
-          gap="12px"
-          px="10px"
-          py="2px"
-          bg={i === p.lit ? 'amberSoft' : undefined}
-          cursor="pointer"
-          onPointerDown={(e) => {
-            e.preventDefault(); // the field keeps the focus
-            p.onTake(o);
-          }}
-          onMouseMove={() => p.onLight(i)}
-        >
-          <Box fontFamily="mono" fontSize="14px" whiteSpace="nowrap">
-            {o.text}
-          </Box>
-          <Box fontSize="note" color="muted" flex="1" truncate textAlign="right">
-            {o.words}
-          </Box>
-        </Flex>
-      ))}
     </Box>
   );
 }

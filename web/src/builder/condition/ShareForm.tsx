@@ -1,9 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Op } from '../../api/client';
+import { aliasOf } from '../../document/alias';
+import type { Condition } from '../../document/document.gen';
+import { newId } from '../../document/edit';
 import { Action, Line } from '../../ui/controls';
-import { aliasOf } from '../alias';
-import { newId } from '../edit';
 import { readCondition, type Spot } from './spot';
 
 /** What sharing a condition under a name needs: whose records it speaks of, and a hand to edit with. */
@@ -34,7 +35,7 @@ export function ShareForm(p: { spot: Spot; share: Share; stored: string; onShare
     );
     if (read.problem) return setProblem('Only what speaks of the record and the user alone can be shared.');
     const id = newId('c');
-    const body = {
+    const body: Condition = {
       kind: 'condition',
       pos: share.pos,
       name: name.trim(),

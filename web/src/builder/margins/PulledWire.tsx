@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { colour } from '../../ui/colours';
 import type { Pulled } from './usePull';
 
 /** The wire that is being pulled. */
@@ -11,10 +12,10 @@ export function PulledWire({ pulled }: { pulled: Pulled }) {
           y1={pulled.from.y}
           x2={pulled.to.x}
           y2={pulled.to.y}
-          stroke="var(--chakra-colors-amber)"
+          stroke={colour('amber')}
           strokeWidth="2.5"
         />
-        <circle cx={pulled.to.x} cy={pulled.to.y} r="5" fill="var(--chakra-colors-amber)" />
+        <circle cx={pulled.to.x} cy={pulled.to.y} r="5" fill={colour('amber')} />
       </svg>
     </Box>
   );

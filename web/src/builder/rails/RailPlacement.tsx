@@ -1,24 +1,32 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { Placement } from '../../document/document.gen';
+import { put } from '../../document/edit';
+import { entityOf } from '../../document/parts';
+import { rolesOf } from '../../document/project';
+import { screensOf } from '../../document/screens';
+import { tablesOf } from '../../document/tables';
 import { Action, Select } from '../../ui/controls';
+import { Tick } from '../../ui/Tick';
 import { useBuild } from '../context';
-import { rolesOf, screensOf, tablesOf, text } from '../document';
-import { at, type Json, put } from '../edit';
-import { Tick } from './RailForm';
 
 const kinds = ['menu', 'list', 'form', 'dashboard', 'operator', 'notice'];
 
+interface PlacementProps {
+  rail: string;
+  placed: Placement;
+  onWhile: (table: string) => void;
+}
+
 /** The rule that says on which screens, on which records and for whom a rail stands. */
-export function RailPlacement({ rail, onWhile }: { rail: string; onWhile: (table: string) => void }) {
+export function RailPlacement({ rail, placed, onWhile }: PlacementProps) {
   const { entities, edit } = useBuild();
-  const placed = (name: string) => (at(entities, [rail, 'placed', name]) as Record<string, Json> | undefined) ?? {};
   /** Ticks one of a set; an empty set means that there is no such rule. */
-  const tick = (name: string, id: string, value: Json) => {
-    const now = { ...placed(name) };
-    if (id in now) delete now[id];
-    else now[id] = value;
+  const tick = (name: keyof Placement, id: string, value: true | '') => {
+    const { [id]: had, ...others } = placed[name] ?? {};
+    const now = had === undefined ? { ...others, [id]: value } : others;
     void edit(put(entities, [rail, 'placed', name], Object.keys(now).length > 0 ? now : undefined));
   };
-  const tables = placed('tables');
+  const { kinds: onKinds = {}, tables = {}, roles = {}, only = {}, except = {} } = placed;
   return (
     <>
       <Box color="muted" mb="6px">
@@ -26,7 +34,7 @@ export function RailPlacement({ rail, onWhile }: { rail: string; onWhile: (table
       </Box>
       <Rule label="on kinds of screens">
         {kinds.map((k) => (
-          <Tick key={k} words={k} on={k in placed('kinds')} onTick={() => tick('kinds', k, true)} />
+          <Tick key={k} words={k} on={k in onKinds} onTick={() => tick('kinds', k, true)} />
         ))}
       </Rule>
       <Rule label="on records of">
@@ -43,18 +51,18 @@ export function RailPlacement({ rail, onWhile }: { rail: string; onWhile: (table
       </Rule>
       <Rule label="for">
         {rolesOf(entities).map((r) => (
-          <Tick key={r.id} words={r.name} on={r.id in placed('roles')} onTick={() => tick('roles', r.id, true)} />
+          <Tick key={r.id} words={r.name} on={r.id in roles} onTick={() => tick('roles', r.id, true)} />
         ))}
       </Rule>
-      <Named label="only on" chosen={placed('only')} onTick={(id) => tick('only', id, true)} />
-      <Named label="except on" chosen={placed('except')} onTick={(id) => tick('except', id, true)} />
+      <Named label="only on" chosen={only} onTick={(id) => tick('only', id, true)} />
+      <Named label="except on" chosen={except} onTick={(id) => tick('except', id, true)} />
     </>
   );
 }
 
 interface NamedProps {
   label: string;
-  chosen: Record<string, Json>;
+  chosen: Record<string, boolean>;
   onTick: (screen: string) => void;
 }
 
@@ -75,7 +83,12 @@ function Named({ label, chosen, onTick }: NamedProps) {
           ))}
       </Select>
       {Object.keys(chosen).map((id) => (
-        <Tick key={id} words={text(entities[id], 'title') || 'a screen that is gone'} on onTick={() => onTick(id)} />
+        <Tick
+          key={id}
+          words={entityOf(entities, id, 'screen')?.title || 'a screen that is gone'}
+          on
+          onTick={() => onTick(id)}
+        />
       ))}
     </Rule>
   );

@@ -1,19 +1,20 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
+import type { Rail } from '../../document/document.gen';
+import { newId } from '../../document/edit';
+import { railsOf } from '../../document/project';
 import { Select } from '../../ui/controls';
 import { useBuild } from '../context';
-import { text } from '../document';
-import { newId } from '../edit';
 import { RailForm } from './RailForm';
 
 /** The rails of the project, each with its rule, and a new one. */
 export function RailsHere() {
   const { entities, edit } = useBuild();
   const [open, setOpen] = useState<string>();
-  const rails = Object.entries(entities).filter(([, e]) => text(e, 'kind') === 'rail');
+  const rails = railsOf(entities);
   const add = async () => {
     const id = newId('ra');
-    const body = {
+    const body: Rail = {
       kind: 'rail',
       pos: rails.length + 1,
       name: 'New rail',
@@ -41,9 +42,9 @@ export function RailsHere() {
         onChange={(e) => (e.target.value === '+' ? void add() : setOpen(e.target.value))}
       >
         <option value="">rails …</option>
-        {rails.map(([id, r]) => (
-          <option key={id} value={id}>
-            {text(r, 'name')}
+        {rails.map((r) => (
+          <option key={r.id} value={r.id}>
+            {r.name}
           </option>
         ))}
         <option value="+">+ a rail</option>

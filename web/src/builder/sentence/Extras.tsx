@@ -1,17 +1,17 @@
 import { Box } from '@chakra-ui/react';
 import type { WayOut } from '../../api/client';
+import type { Move } from '../../document/document.gen';
+import { entityOf } from '../../document/parts';
+import { mainListOf } from '../../document/screens';
 import { useBuild } from '../context';
-import { text } from '../document';
-import { at } from '../edit';
-import { ChipPicker } from './ChipPicker';
-import { casesOf } from './cases';
-import { mainListOf } from './effects/actions';
-import { caseId, putGate, refOf } from './wiring';
+import { ChipPicker } from './chips/ChipPicker';
+import type { WayPart } from './chips/chip';
+import { caseId, moveOf, putInMove, refOf } from './wiring';
 
 /** What the sentence as a whole does not say yet and could. */
 export function WayExtras({ way }: { way: WayOut }) {
   const wired = isWired(way);
-  const has = (part: string) => way.sentence.some((c) => c.part === part);
+  const has = (part: WayPart) => way.sentence.some((c) => c.part === part);
   const rows = way.trigger === 'row' || way.trigger === 'point';
   return (
     <>
@@ -27,36 +27,33 @@ export function WayExtras({ way }: { way: WayOut }) {
 export function CaseExtras({ way, of }: { way: WayOut; of: string | undefined }) {
   const build = useBuild();
   const ref = refOf(build, way);
-  const id = of ?? caseId(ref);
-  const body = casesOf(ref).find((c) => c.id === id)?.body;
-  const move = at(body, ['move']);
-  const says = (part: string) => at(move, [part]) !== undefined;
-  const kind = text(move, 'kind');
-  const as = text(move, 'as');
-  const opens = kind === 'screen' || kind === 'choice';
-  const spot = at(build.entities, [text(move, 'target'), 'elements', text(move, 'spot')]);
-  const rows = text(spot, 'kind') === 'list';
-  const shared = way.shared !== undefined;
-  const lists = mainListOf(build.entities, text(move, 'target')) !== undefined;
-  const extra = (part: string, words: string) => <Extra key={part} way={way} part={part} words={words} of={of} />;
+  const move = moveOf(ref, of);
+  const target = move?.kind === 'screen' ? entityOf(build.entities, move.target, 'screen') : undefined;
+  const rows = move?.kind === 'screen' && target?.elements?.[move.spot ?? '']?.kind === 'list';
+  const lists = move?.kind === 'screen' && mainListOf(build.entities, move.target) !== undefined;
+  const extra = (part: WayPart, words: string) => <Extra key={part} way={way} part={part} words={words} of={of} />;
   const comesBack = () => {
-    const trigger = `${way.trigger}/${id}`;
-    void build.edit(putGate(ref, ['cases', id, 'move', 'back'], {})).then(() => build.choose(way.element, trigger));
+    const trigger = `${way.trigger}/${of ?? caseId(ref)}`;
+    void build.edit(putInMove(ref, of, ['back'], {})).then(() => build.choose(way.element, trigger));
   };
   return (
     <>
       {extra('do', doWords(way))}
-      {kind === 'screen' && !says('carry') && extra('carry', 'carry along')}
-      {kind === 'screen' && lists && !says('arrive') && extra('arrive', 'narrowed to')}
-      {kind === 'screen' && !says('spot') && extra('spot', 'at a spot')}
-      {rows && !says('spotRow') && extra('spotRow', 'at a row')}
-      {kind === 'step' && !says('none') && extra('none', 'at the end')}
-      {kind === 'close' && !says('result') && extra('result', 'come back with')}
-      {opens && (as === 'dialog' || as === 'drawer') && !says('back') && !shared && (
-        <Offer onPress={comesBack}>when it comes back</Offer>
-      )}
+      {move?.kind === 'screen' && !move.carry && extra('carry', 'carry along')}
+      {move?.kind === 'screen' && lists && !move.arrive && extra('arrive', 'narrowed to')}
+      {move?.kind === 'screen' && !move.spot && extra('spot', 'at a spot')}
+      {move?.kind === 'screen' && rows && !move.spotRow && extra('spotRow', 'at a row')}
+      {move?.kind === 'step' && !move.none && extra('none', 'at the end')}
+      {move?.kind === 'close' && !move.result && extra('result', 'come back with')}
+      {returns(move) && !way.shared && <Offer onPress={comesBack}>when it comes back</Offer>}
     </>
   );
+}
+
+/** Whether a move opens something that comes back, and nothing is said of that yet. */
+function returns(move: Move | undefined) {
+  const opens = move?.kind === 'screen' || move?.kind === 'choice';
+  return opens && (move.as === 'dialog' || move.as === 'drawer') && !move.back;
 }
 
 /** What is done when a screen is left leads nowhere: it is not first, and nobody stays. */
@@ -70,7 +67,7 @@ function isWired(way: WayOut) {
 }
 
 /** One thing that could be said, with its picker. */
-function Extra({ way, part, words, of }: { way: WayOut; part: string; words: string; of?: string }) {
+function Extra({ way, part, words, of }: { way: WayOut; part: WayPart; words: string; of?: string }) {
   const { openPicker, setPicker } = useBuild();
   const id = of ? `+${part}.${of}` : `+${part}`;
   const open = openPicker === id;
@@ -79,7 +76,7 @@ function Extra({ way, part, words, of }: { way: WayOut; part: string; words: str
       <Offer open={open} onPress={() => setPicker(open ? undefined : id)}>
         {words}
       </Offer>
-      {open && <ChipPicker chunk={{ text: '', part, case: of }} way={way} onClose={() => setPicker(undefined)} />}
+      {open && <ChipPicker part={part} chunk={{ text: '', case: of }} way={way} onClose={() => setPicker(undefined)} />}
     </Box>
   );
 }

@@ -1,12 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useRef } from 'react';
-import { flushSync } from 'react-dom';
 import type { Chunk, WayOut } from '../../api/client';
-import { useBuild } from '../context';
-import { ChipPicker } from './ChipPicker';
+import { Chip } from './Chip';
+import { isWayPart } from './chips/all';
 import { CaseExtras, WayExtras } from './Extras';
-
-const tones: Record<string, string> = { target: 'pine', record: 'plum' };
 
 /** A way as a sentence; each chip opens what it can be changed to. A long one is told in lines. */
 export function Sentence({ way }: { way: WayOut }) {
@@ -28,8 +24,8 @@ function keyOf(sentence: Chunk[], i: number) {
 
 function Piece({ way, at, text }: { way: WayOut; at: number; text: string }) {
   const c = way.sentence[at];
-  if (!c?.part) return <span>{text}</span>;
-  return <Chip chunk={c} way={way} id={chipId(way.sentence, at)} />;
+  if (!c || !isWayPart(c.part)) return <span>{text}</span>;
+  return <Chip part={c.part} chunk={c} way={way} id={chipId(way.sentence, at)} />;
 }
 
 /** More than two actions, several cases or a long condition do not read as running text any more. */
@@ -86,65 +82,4 @@ function chipId(sentence: Chunk[], i: number): string {
   const c = sentence[i];
   const before = sentence.slice(0, i).filter((x) => x.part === c?.part).length;
   return before === 0 ? (c?.part ?? '') : `${c?.part}.${before}`;
-}
-
-function Chip({ chunk, way, id }: { chunk: Chunk; way: WayOut; id: string }) {
-  const { openPicker, setPicker, choose } = useBuild();
-  const open = openPicker === id;
-  // What happens when a dialog comes back is a way of its own: one goes there.
-  const leads = chunk.part === 'back';
-  const go = () => choose(way.element, `${way.trigger}/${chunk.case ?? ''}`);
-  const button = useRef<HTMLButtonElement>(null);
-  const wasOpen = useRef(open);
-  useEffect(() => {
-    // Who closed its picker goes on from the chip.
-    if (wasOpen.current && !open && document.activeElement === document.body) button.current?.focus();
-    wasOpen.current = open;
-  }, [open]);
-  const onKey = (e: React.KeyboardEvent) => {
-    const letter = e.key.length === 1 && e.key !== ' ' && !e.ctrlKey && !e.metaKey && !e.altKey;
-    if (!letter || leads || open || e.target !== e.currentTarget) return alongChips(e);
-    flushSync(() => setPicker(id)); // its search field has the focus by now, and gets the letter
-  };
-  const color = chunk.bad ? 'brick' : chunk.tone ? tones[chunk.tone] : 'ink';
-  return (
-    <Box as="span" position="relative" display="inline-block">
-      <Box
-        as="button"
-        ref={button}
-        data-chip
-        {...(leads ? {} : { 'aria-haspopup': 'dialog', 'aria-expanded': open })}
-        {...(chunk.part === 'target' && {
-          'data-pull': way.element,
-          'data-pull-trigger': way.trigger,
-          'data-pull-of': chunk.case,
-        })}
-        onClick={leads ? go : () => setPicker(open ? undefined : id)}
-        onKeyDown={onKey}
-        color={color}
-        fontWeight="700"
-        px="2px"
-        borderBottomWidth="2px"
-        borderBottomStyle={chunk.bad ? 'dashed' : 'solid'}
-        borderColor={chunk.bad ? 'brick' : open ? 'amber' : 'rule'}
-        bg={open ? 'amberSoft' : undefined}
-        cursor="pointer"
-        textAlign="left"
-        lineHeight="1.35"
-        _hover={{ borderColor: 'amber' }}
-      >
-        {chunk.text}
-      </Box>
-      {open && <ChipPicker chunk={chunk} way={way} onClose={() => setPicker(undefined)} />}
-    </Box>
-  );
-}
-
-/** Arrows go from chip to chip, as Tab does. */
-function alongChips(e: React.KeyboardEvent) {
-  const by = { ArrowRight: 1, ArrowLeft: -1 }[e.key];
-  if (!by || e.target !== e.currentTarget) return;
-  const all = [...document.querySelectorAll<HTMLElement>('[data-chip]')];
-  all[all.indexOf(e.currentTarget as HTMLElement) + by]?.focus();
-  e.preventDefault();
 }

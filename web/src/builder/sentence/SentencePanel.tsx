@@ -1,18 +1,19 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import type { WayOut } from '../../api/client';
-import { Key } from '../../ui/controls';
+import { wordsOf } from '../../screen/kinds/all';
 import { useBuild } from '../context';
 import { TabRow } from '../TabRow';
-import { LookTab } from './LookTab';
-import { MakeScreen } from './MakeScreen';
+import { LookTab } from './look/LookTab';
+import { NowLine } from './NowLine';
 import { RightNow } from './RightNow';
-import { ScreenTab } from './ScreenTab';
 import { isLong, Sentence } from './Sentence';
+import { ScreenTab } from './screen/ScreenTab';
 import { TextTab } from './TextTab';
+import { MakeScreen } from './targets/MakeScreen';
 import { WaysOfElement } from './WaysOfElement';
 import { WayTools } from './WayTools';
-import { WhyTab } from './WhyTab';
+import { WhyTab } from './why/WhyTab';
 import { refOf } from './wiring';
 
 const tabs = ['Way', 'Look', 'As text', 'Why'] as const;
@@ -25,7 +26,8 @@ export function SentencePanel() {
   useEffect(() => {
     if (openPicker) setTab('Way');
   }, [openPicker]);
-  const words = way?.words ?? elementWords(chosen, work.view?.elements);
+  const element = work.view?.elements.find((e) => e.id === chosen);
+  const words = way?.words ?? (element ? wordsOf(element) : 'Not on the screen now');
   const shownTabs = way ? tabs : (['Look'] as const);
   const at: Tab = way ? tab : 'Look';
   const long = way && tab === 'Way' && isLong(way.sentence);
@@ -70,78 +72,12 @@ export function SentencePanel() {
   );
 }
 
-function elementWords(
-  chosen: string | undefined,
-  elements: { id: string; kind: string; field?: { label: string }; text?: { words: string } }[] | undefined,
-): string {
-  const e = elements?.find((x) => x.id === chosen);
-  return e?.field?.label ?? e?.text?.words ?? e?.kind ?? 'Not on the screen now';
-}
-
 /** What is told needs more or less room: nothing of it is to be cut off. */
 function heightOf(tab: Tab, long: boolean | undefined, chosen: boolean) {
   if (!chosen) return '196px';
   if (tab === 'Why') return '330px';
   if (tab === 'Look') return '226px';
   return long ? '300px' : '176px';
-}
-
-/** What the way means right now, for the walked user and record. */
-function NowLine() {
-  const { way } = useBuild();
-  if (!way) return null;
-  const states: Record<string, [string, string]> = {
-    open: ['Open now', 'pine'],
-    greyed: ['Greyed', 'amberText'],
-    hidden: ['Hidden', 'brick'],
-    unknown: ['Not judged', 'muted'],
-  };
-  const [label, color] = states[way.state] ?? ['', 'muted'];
-  const part = way.verdict.part;
-  const byCondition = !way.by || way.by === 'while' || way.by === 'unknown';
-  const deciding = part && byCondition ? innermost(part) : undefined;
-  return (
-    <Flex
-      align="baseline"
-      gap="10px"
-      fontSize="note"
-      borderTopWidth="1px"
-      borderTopStyle="dashed"
-      borderColor="rule"
-      pt="6px"
-    >
-      <Box fontWeight="800" color={color} whiteSpace="nowrap">
-        {label}
-      </Box>
-      <Box flex="1" minW={0} truncate title={way.now} aria-live="polite">
-        {way.now}
-        {deciding && (
-          <>
-            {' '}
-            Decided by{' '}
-            <Box as="span" borderBottomWidth="2px" borderColor="amber">
-              {deciding.words}
-            </Box>
-            .
-          </>
-        )}
-      </Box>
-      <Box color="muted" whiteSpace="nowrap">
-        go there <Key>Enter</Key> · next chip <Key>Tab</Key> · undo <Key>Ctrl Z</Key>
-      </Box>
-    </Flex>
-  );
-}
-
-interface PartLike {
-  words: string;
-  decides: boolean;
-  parts?: PartLike[];
-}
-
-function innermost(p: PartLike): PartLike {
-  const next = p.parts?.find((c) => c.decides);
-  return next ? innermost(next) : p;
 }
 
 /** A wire was pulled to empty ground: the screen that it leads to is made, by its name. */

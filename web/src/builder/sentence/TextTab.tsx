@@ -5,15 +5,14 @@ import { Action } from '../../ui/controls';
 import { ConditionText } from '../condition/ConditionText';
 import { readCondition } from '../condition/spot';
 import { useBuild } from '../context';
-import { text } from '../document';
-import { gate, putGate, refOf, spotOf } from './wiring';
+import { gateOf, putGate, refOf, spotOf } from './wiring';
 
 /** The way's condition as text. */
 export function TextTab({ way }: { way: WayOut }) {
   const build = useBuild();
   const { project, as, edit } = build;
   const ref = refOf(build, way);
-  const stored = text(gate(ref, 'while'));
+  const stored = gateOf(ref)?.while ?? '';
   const [draft, setDraft] = useState('');
   const [read, setRead] = useState<ConditionRead>();
   const { screen, element } = spotOf(ref, as);

@@ -1,12 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
+import { put } from '../../document/edit';
+import { ownedOf } from '../../document/owner';
 import { Action } from '../../ui/controls';
 import { useBuild } from '../context';
-import { text } from '../document';
-import { at, type Json, put } from '../edit';
 import { Pop } from '../Pop';
-import { copy, lookParts, useCopied } from './clipboard';
-import { refOf, takeOut } from './wiring';
+import { copy, lookOf, lookParts, useCopied } from './clipboard';
+import { ownGateOf, refOf, takeOut } from './wiring';
 
 /** Copy and paste of the wiring, the look, or both; and taking the way out. */
 export function WayTools() {
@@ -16,19 +16,16 @@ export function WayTools() {
   const [open, setOpen] = useState(false);
   if (!way) return null;
   const ref = refOf(build, way);
-  const element = ref.at.slice(0, 3);
-  const body = at(entities, element) as Record<string, Json> | undefined;
-  const button = text(body, 'kind') === 'button';
-  const wired = at(entities, ref.at);
-  const copyWiring = () => wired !== undefined && copy({ wiring: { words: way.words, gate: wired } });
-  const copyLook = () => {
-    if (!button || !body) return;
-    const look = Object.fromEntries(Object.entries(body).filter(([k]) => lookParts.includes(k)));
-    copy({ look: { words: way.words, body: look } });
-  };
+  const owned = ownedOf(entities, build.screen, way.element);
+  const button = owned?.element?.kind === 'button' ? owned.element : undefined;
+  const wired = ownGateOf(ref);
+  const copyWiring = () => wired && copy({ wiring: { words: way.words, gate: wired } });
+  const copyLook = () => button && copy({ look: { words: way.words, body: lookOf(button) } });
   const pasteWiring = () => (copied.wiring ? put(entities, ref.at, copied.wiring.gate) : []);
   const pasteLook = () =>
-    button && copied.look ? lookParts.flatMap((k) => put(entities, [...element, k], copied.look?.body[k])) : [];
+    owned && button && copied.look
+      ? lookParts.flatMap((k) => put(entities, [...owned.path, k], copied.look?.body[k]))
+      : [];
   const act = (run: () => unknown) => () => {
     setOpen(false);
     run();

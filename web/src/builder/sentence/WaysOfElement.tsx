@@ -1,17 +1,17 @@
 import { Flex } from '@chakra-ui/react';
+import { newId, put } from '../../document/edit';
+import { ownedOf } from '../../document/owner';
 import { Select } from '../../ui/controls';
 import { useBuild } from '../context';
-import { text } from '../document';
-import { at, newId, put } from '../edit';
+import { builtOf } from '../elements/all';
 
 /** Which of several ways of an element is told: a row opened, or an entry of its menu; and a further entry. */
 export function WaysOfElement() {
   const { ways, way, chosen, choose, entities, screen, edit } = useBuild();
-  const path = [screen, 'elements', chosen ?? ''];
-  const kind = text(at(entities, path), 'kind');
-  const menus = kind === 'list' || kind === 'chart';
-  const field = kind === 'field';
-  if (!chosen || (ways.length < 2 && !menus && !field)) return null;
+  const owned = ownedOf(entities, screen, chosen ?? '');
+  const { menuOf, changes } = owned?.element ? builtOf(owned.element) : {};
+  if (!chosen || (ways.length < 2 && !menuOf && !changes)) return null;
+  const path = owned?.path ?? [];
   const add = async () => {
     const id = newId('m');
     const pos = ways.length + 1;
@@ -41,8 +41,8 @@ export function WaysOfElement() {
             when {words(w.sentence)}
           </option>
         ))}
-        {menus && <option value="+menu">+ an entry of its {kind === 'list' ? 'rows’' : 'bars’'} menu</option>}
-        {field && !has('changed') && <option value="+changed">+ when its value is changed</option>}
+        {menuOf && <option value="+menu">+ an entry of its {menuOf} menu</option>}
+        {changes && !has('changed') && <option value="+changed">+ when its value is changed</option>}
       </Select>
     </Flex>
   );

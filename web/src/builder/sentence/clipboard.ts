@@ -1,10 +1,15 @@
 import { useSyncExternalStore } from 'react';
-import type { Json } from '../edit';
+import type { ButtonElement, Gate } from '../../document/document.gen';
+
+/** What makes a button look as it does. */
+export const lookParts = ['tone', 'colour', 'icon', 'picture', 'faces', 'tip'] as const;
+
+type Look = Pick<ButtonElement, (typeof lookParts)[number]>;
 
 /** What was copied in this tab: the wiring of a way, the look of a button. */
 export interface Copied {
-  wiring?: { words: string; gate: Json };
-  look?: { words: string; body: Record<string, Json> };
+  wiring?: { words: string; gate: Gate };
+  look?: { words: string; body: Look };
 }
 
 let copied: Copied = {};
@@ -25,5 +30,8 @@ export function useCopied(): Copied {
   );
 }
 
-/** What makes a button look as it does. */
-export const lookParts = ['tone', 'colour', 'icon', 'picture', 'faces', 'tip'];
+/** The look of a button alone. */
+export function lookOf(button: ButtonElement): Look {
+  const { tone, colour, icon, picture, faces, tip } = button;
+  return { tone, colour, icon, picture, faces, tip };
+}

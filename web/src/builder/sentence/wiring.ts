@@ -1,12 +1,13 @@
-import { api, ask, type Op, type Proposal, type WayOut } from '../../api/client';
+import type { Op, WayOut } from '../../api/client';
+import type { Case, Document, Gate, Move } from '../../document/document.gen';
+import { namesOf, type Part, put } from '../../document/edit';
+import { casesOf, gateAt } from '../../document/gates';
 import type { BuildHands } from '../context';
-import type { ScreenDoc } from '../document';
-import { at, type Entities, type Json, put } from '../edit';
 
 /** Which way is edited. */
 export interface WayRef {
   project: string;
-  entities: Entities;
+  entities: Document;
   screen: string;
   element: string;
   trigger: string;
@@ -15,43 +16,61 @@ export interface WayRef {
   shared?: string; // the shared gate
 }
 
-/** The names of a JSON Pointer (RFC 6901). */
-export function namesOf(pointer: string): string[] {
-  return pointer
-    .split('/')
-    .slice(1)
-    .map((n) => n.replaceAll('~1', '/').replaceAll('~0', '~'));
-}
-
 /** What the pickers of a way edit. */
 export function refOf(b: Pick<BuildHands, 'project' | 'entities' | 'screen'>, way: WayOut): WayRef {
-  const own = namesOf(way.gate);
   return {
     project: b.project,
     entities: b.entities,
     screen: b.screen,
     element: way.element,
     trigger: way.trigger,
-    at: own,
+    at: namesOf(way.gate),
     wiring: namesOf(way.wiring),
     shared: way.shared?.id,
   };
 }
 
-/** The first case of a way's gate: its id, or the one it will get. */
-export function caseId(w: WayRef): string {
-  const cases = at(w.entities, [...w.wiring, 'cases']);
-  const ids = typeof cases === 'object' && cases !== null ? Object.keys(cases) : [];
-  return ids[0] ?? 'c_1';
+/** The gate that says what happens: the way's own, or the shared one. */
+export function gateOf(w: WayRef): Gate | undefined {
+  return gateAt(w.entities, w.wiring);
 }
 
-export function gate(w: WayRef, ...path: string[]): Json | undefined {
-  return at(w.entities, [...w.wiring, ...path]);
+/** The gate of the way itself, which may only say which shared one it goes through. */
+export function ownGateOf(w: WayRef): Gate | undefined {
+  return gateAt(w.entities, w.at);
+}
+
+/** The first case of a way's gate: its id, or the one it will get. */
+export function caseId(w: WayRef): string {
+  return Object.keys(gateOf(w)?.cases ?? {})[0] ?? 'c_1';
+}
+
+/** A case of the way, the first if none is named. */
+export function caseOf(w: WayRef, id: string | undefined): Case | undefined {
+  return gateOf(w)?.cases?.[id || caseId(w)];
+}
+
+/** The move of a case of the way. */
+export function moveOf(w: WayRef, id: string | undefined): Move | undefined {
+  return caseOf(w, id)?.move;
 }
 
 /** Puts something into the way's gate; undefined takes it away. */
-export function putGate(w: WayRef, path: string[], value: Json | undefined): Op[] {
+export function putGate(w: WayRef, path: string[], value: Part | undefined): Op[] {
   return put(w.entities, [...w.wiring, ...path], value);
+}
+
+/** Puts something into the move of a case. */
+export function putInMove(w: WayRef, id: string | undefined, path: string[], value: Part | undefined): Op[] {
+  return putGate(w, ['cases', id || caseId(w), 'move', ...path], value);
+}
+
+/** Puts the whole move of a case of the way. */
+export function putMove(w: WayRef, move: Move | undefined, id?: string): Op[] {
+  const named = id || caseId(w);
+  if (caseOf(w, named)) return putInMove(w, named, [], move);
+  const made: Case = { pos: 1, ...(move ? { move } : {}) };
+  return putGate(w, ['cases', named], made);
 }
 
 /** Takes a way out of the document: an entry of a menu goes whole, of others the gate. */
@@ -65,53 +84,12 @@ export function spotOf(w: WayRef, as: string) {
   return { project: w.project, as, screen: w.shared ?? w.screen, element: w.shared ? undefined : w.element };
 }
 
-/** Puts the whole move of a case of the way, the first if none is named. */
-export function putMove(w: WayRef, move: Json | undefined, id = caseId(w)): Op[] {
-  const old = gate(w, 'cases', id);
-  if (old === undefined) return putGate(w, ['cases', id], { pos: 1, ...(move === undefined ? {} : { move }) });
-  return putGate(w, ['cases', id, 'move'], move);
-}
-
-/** How an input of a target can get its value; outside: what the screen can give, not what a shared gate was given. */
-export function proposals(w: WayRef, target: string, input: string, outside = false): Promise<Proposal[]> {
-  return ask(
-    api.POST('/api/build/{project}/proposals', {
-      params: { path: { project: w.project } },
-      body: {
-        screen: w.screen,
-        element: w.element,
-        trigger: w.trigger,
-        target,
-        input,
-        inside: w.shared !== undefined && !outside,
-      },
-    }),
-  );
-}
-
-/**
- * The move to a screen, with its inputs bound as well as can be proposed: the record by the best
- * rule, and what narrows the target by this record, the clicked row or the chosen point.
- */
-export async function moveTo(w: WayRef, target: ScreenDoc): Promise<Json> {
-  const bind: Record<string, Json> = {};
-  let mode: string | undefined;
-  for (const input of target.inputs) {
-    const best = (await proposals(w, target.id, input.id))[0];
-    if (!best) continue;
-    const binding = best.binding as Json | undefined;
-    const rule = at(binding, ['rule']);
-    if (input.required) {
-      if (binding) bind[input.id] = binding;
-      else if (best.mode) mode = best.mode;
-    } else if (binding && (rule === 'this' || rule === 'row' || rule === 'point')) {
-      bind[input.id] = binding;
-    }
-  }
-  return {
-    kind: 'screen',
-    target: target.id,
-    ...(Object.keys(bind).length > 0 ? { bind } : {}),
-    ...(mode ? { mode } : {}),
-  };
+/** The position of a further case: before the one that holds in every other case. */
+export function casePos(w: WayRef): number {
+  const cases = casesOf(gateOf(w));
+  const open = cases.findIndex((c) => c.when === undefined);
+  const [before, behind] = open < 0 ? [cases.at(-1), undefined] : [cases[open - 1], cases[open]];
+  if (before && behind) return (before.pos + behind.pos) / 2;
+  if (before) return before.pos + 1;
+  return behind ? behind.pos - 1 : 1;
 }

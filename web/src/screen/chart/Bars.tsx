@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Bar, BarChart, Cell, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { PointView } from '../../api/client';
+import { colour } from '../../ui/colours';
 import { amount, faded, type PointsProps, shadeOf } from './points';
 
 /** Lying bars, largest first. Each bar's label is a button as well. */
@@ -23,17 +24,17 @@ export function Bars({ chart, onChoose, onMore }: PointsProps) {
             tickLine={false}
             axisLine={false}
             tickFormatter={amount}
-            tick={{ fill: 'var(--chakra-colors-muted)', fontSize: 13 }}
+            tick={{ fill: colour('muted'), fontSize: 13 }}
           />
           <YAxis type="category" dataKey="value" hide />
-          <Tooltip cursor={{ fill: 'var(--chakra-colors-faint)' }} content={<Bubble />} />
+          <Tooltip cursor={{ fill: colour('faint') }} content={<Bubble />} />
           {parts.map((s, i) => (
             <Bar
               key={s}
               dataKey={s}
               name={s}
               stackId="a"
-              fill={`var(--chakra-colors-${shadeOf(i)})`}
+              fill={colour(shadeOf(i))}
               isAnimationActive={false}
               cursor={chart.chooses ? 'pointer' : undefined}
               onClick={(d: { payload?: { value?: string } }) => d.payload?.value && onChoose(d.payload.value)}

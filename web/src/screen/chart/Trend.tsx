@@ -2,11 +2,11 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Samples, TrendView } from '../../api/client';
+import { colour } from '../../ui/colours';
 import { useScreen } from '../context';
 import type { OfKind } from '../kinds/kind';
-import { plantTones } from '../plantTones';
 
-const strokes = [plantTones.ink, '#8A4B00', '#1D3E75', '#4C5458'];
+const strokes = ['plant.ink', 'plant.alarm', 'plant.set', 'plant.soft'].map(colour);
 const dashes = [undefined, '7 4', '2 3', '10 3 2 3'];
 
 /** Live numbers over the last minutes: what the server kept, and what comes in. */
@@ -17,7 +17,7 @@ export function Trend({ element }: { element: OfKind<'trend'> }) {
   const from = now - trend.minutes * 60_000;
   const ticks = [from, from + (now - from) / 2, now];
   return (
-    <Flex direction="column" h="full" minH={0} color={plantTones.ink}>
+    <Flex direction="column" h="full" minH={0} color="plant.ink">
       <Flex justify="space-between" fontSize="note" wrap="wrap" gap="12px">
         <Box fontWeight="700">{trend.words}</Box>
         <Flex gap="18px">
@@ -35,7 +35,7 @@ export function Trend({ element }: { element: OfKind<'trend'> }) {
       <Box flex="1" minH="90px">
         <ResponsiveContainer width="100%" height="100%">
           <LineChart margin={{ left: 4, right: 12, top: 8, bottom: 0 }} accessibilityLayer={false}>
-            <CartesianGrid stroke={plantTones.edge} vertical={false} />
+            <CartesianGrid stroke={colour('plant.edge')} vertical={false} />
             <XAxis
               dataKey="at"
               type="number"
@@ -43,7 +43,7 @@ export function Trend({ element }: { element: OfKind<'trend'> }) {
               ticks={ticks}
               allowDataOverflow
               tickFormatter={clock}
-              tick={{ fontSize: 13, fill: plantTones.soft }}
+              tick={{ fontSize: 13, fill: colour('plant.soft') }}
               tickLine={false}
               axisLine={false}
             />

@@ -1,10 +1,9 @@
 import type { ChartView, PointView } from '../../api/client';
 
-/** Darker for the higher rank: one hue, so that order is seen and not only colour. Token names. */
-const shades = ['rank1', 'rank2', 'rank3', 'rank4'];
+const shades = ['rank.first', 'rank.second', 'rank.third', 'rank.fourth'];
 
-/** The colour of a rank, from 0. */
-export const shadeOf = (rank: number) => shades[Math.min(rank, shades.length - 1)] ?? 'rank4';
+/** The token of a rank's colour, from 0. */
+export const shadeOf = (rank: number) => shades[rank] ?? 'rank.fourth';
 
 /** What draws the points of a chart is given. */
 export interface PointsProps {

@@ -1,9 +1,7 @@
-import { Box } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
-import { useId, useLayoutEffect, useRef, useState } from 'react';
+import { useId, useRef, useState } from 'react';
 import type { FieldView, Title } from '../../api/client';
 import { Action } from '../../ui/controls';
-import { useScreen } from '../context';
+import { ParentOptions } from './ParentOptions';
 
 interface PickerProps {
   id?: string;
@@ -69,7 +67,7 @@ export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria
         onBlur={() => setTyped(undefined)}
       />
       {typed !== undefined && (
-        <Options
+        <ParentOptions
           id={listId}
           field={field}
           typed={typed}
@@ -97,85 +95,5 @@ export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria
         </Action>
       )}
     </div>
-  );
-}
-
-interface OptionsProps {
-  id: string;
-  field: FieldView;
-  typed: string;
-  at: number;
-  offered: React.RefObject<Title[]>;
-  onPoint: (at: number) => void;
-  onChoose: (o: Title) => void;
-  onAdd: (() => void) | undefined;
-}
-
-/** The records that fit what is typed so far. */
-function Options({ id, field, typed, at, offered, onPoint, onChoose, onAdd }: OptionsProps) {
-  const { titles } = useScreen();
-  const table = field.table ?? '';
-  const found = useQuery({ queryKey: ['titles', table, typed], queryFn: () => titles(table, typed) });
-  const options = [...(field.required ? [] : [{ key: '', title: '– none –' }]), ...(found.data ?? [])];
-  useLayoutEffect(() => {
-    offered.current = options;
-  });
-  return (
-    <Box
-      id={id}
-      role="listbox"
-      position="absolute"
-      zIndex="dropdown"
-      top="100%"
-      left="0"
-      right="0"
-      maxH="260px"
-      overflowY="auto"
-      bg="plate"
-      borderWidth="1px"
-      borderColor="ink"
-      borderRadius="0 0 4px 4px"
-    >
-      {options.map((o, i) => (
-        <Box
-          key={o.key}
-          role="option"
-          aria-selected={i === at}
-          px="10px"
-          py="6px"
-          cursor="pointer"
-          bg={i === at ? 'amberSoft' : undefined}
-          onMouseEnter={() => onPoint(i)}
-          onMouseDown={(e) => {
-            e.preventDefault();
-            onChoose(o);
-          }}
-        >
-          {o.title}
-        </Box>
-      ))}
-      {!found.data?.length && (
-        <Box px="10px" py="6px" color="muted">
-          {found.isError ? 'This could not be looked up. Type again.' : found.data ? 'Nothing is called that.' : '…'}
-        </Box>
-      )}
-      {onAdd && (
-        <Box
-          px="10px"
-          py="8px"
-          borderTopWidth="1px"
-          borderColor="rule"
-          color="pine"
-          fontWeight="700"
-          cursor="pointer"
-          onMouseDown={(e) => {
-            e.preventDefault();
-            onAdd();
-          }}
-        >
-          + Add one that is missing …
-        </Box>
-      )}
-    </Box>
   );
 }

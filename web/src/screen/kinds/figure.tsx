@@ -1,5 +1,4 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { plantTones } from '../plantTones';
 import type { ElementKind, OfKind } from './kind';
 
 /** A picture with live words at places on it. */
@@ -24,9 +23,9 @@ function Figure({ element }: { element: OfKind<'figure'> }) {
             fontSize="text"
             fontWeight="800"
             whiteSpace="nowrap"
-            bg={plantTones.panel}
+            bg="plant.panel"
             borderRadius="3px"
-            color={m.abnormal ? plantTones.alarm : plantTones.ink}
+            color={m.abnormal ? 'plant.alarm' : 'plant.ink'}
           >
             {m.abnormal && '▲ '}
             {m.words}

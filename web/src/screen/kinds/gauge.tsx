@@ -1,5 +1,4 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { plantTones } from '../plantTones';
 import type { ElementKind, OfKind } from './kind';
 
 /** A live number as a bar with the band it should be in; a dash for a value that is not good. */
@@ -25,20 +24,20 @@ function Gauge({ element }: { element: OfKind<'gauge'> }) {
       aria-valuemin={gauge.min}
       aria-valuemax={gauge.max}
       aria-valuetext={known ? `${gauge.shown} ${gauge.unit ?? ''}` : 'not available'}
-      color={plantTones.ink}
+      color="plant.ink"
     >
       <Flex justify="space-between" align="baseline">
-        <Box color={plantTones.soft}>{gauge.words}</Box>
-        <Box fontSize="head" fontWeight="800" color={gauge.out ? plantTones.alarm : plantTones.ink}>
+        <Box color="plant.soft">{gauge.words}</Box>
+        <Box fontSize="head" fontWeight="800" color={gauge.out ? 'plant.alarm' : 'plant.ink'}>
           {gauge.out && '▲ '}
           {known ? gauge.shown : '–'}
-          <Box as="span" fontSize="note" fontWeight="500" color={plantTones.soft}>
+          <Box as="span" fontSize="note" fontWeight="500" color="plant.soft">
             {' '}
             {gauge.unit}
           </Box>
         </Box>
       </Flex>
-      <Box position="relative" h="14px" bg={plantTones.trough} mt="2px">
+      <Box position="relative" h="14px" bg="plant.trough" mt="2px">
         {gauge.high > gauge.low && (
           <Box
             position="absolute"
@@ -46,7 +45,7 @@ function Gauge({ element }: { element: OfKind<'gauge'> }) {
             bottom="-3px"
             left={at(gauge.low)}
             w={`calc(${at(gauge.high)} - ${at(gauge.low)})`}
-            bg={plantTones.band}
+            bg="plant.band"
             opacity={0.75}
           />
         )}
@@ -56,20 +55,20 @@ function Gauge({ element }: { element: OfKind<'gauge'> }) {
             inset="0"
             right="auto"
             w={at(gauge.value ?? 0)}
-            bg={gauge.out ? plantTones.alarm : plantTones.bar}
+            bg={gauge.out ? 'plant.alarm' : 'plant.bar'}
           />
         )}
         {known && gauge.set !== undefined && (
-          <Box position="absolute" top="-5px" bottom="-5px" left={at(gauge.set)} w="3px" bg={plantTones.set} />
+          <Box position="absolute" top="-5px" bottom="-5px" left={at(gauge.set)} w="3px" bg="plant.set" />
         )}
       </Box>
       {!known && (
-        <Box fontSize="note" color={plantTones.soft} mt="2px">
+        <Box fontSize="note" color="plant.soft" mt="2px">
           not available: {reason ?? 'no value'}
         </Box>
       )}
       {known && gauge.set !== undefined && (
-        <Box fontSize="note" color={plantTones.set} textAlign="right" mt="3px">
+        <Box fontSize="note" color="plant.set" textAlign="right" mt="3px">
           set {gauge.set} {gauge.unit}
         </Box>
       )}

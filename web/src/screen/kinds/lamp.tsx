@@ -1,5 +1,4 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { plantTones } from '../plantTones';
 import type { ElementKind, OfKind } from './kind';
 
 /** A live yes or no: a filled or empty square and its words; a cross-out when it is not known. */
@@ -17,21 +16,21 @@ function Lamp({ element }: { element: OfKind<'lamp'> }) {
   const { lamp, reason } = element;
   const unknown = lamp.state === 'unknown';
   return (
-    <Flex align="center" gap="10px" minH="26px" color={plantTones.ink} title={unknown ? reason : undefined}>
+    <Flex align="center" gap="10px" minH="26px" color="plant.ink" title={unknown ? reason : undefined}>
       <Box
         w="16px"
         h="16px"
         flexShrink={0}
         borderWidth="2px"
-        borderColor={lamp.abnormal ? plantTones.alarm : plantTones.soft}
+        borderColor={lamp.abnormal ? 'plant.alarm' : 'plant.soft'}
         borderStyle={unknown ? 'dashed' : 'solid'}
-        bg={lamp.state === 'on' ? (lamp.abnormal ? plantTones.alarm : plantTones.soft) : 'transparent'}
+        bg={lamp.state === 'on' ? (lamp.abnormal ? 'plant.alarm' : 'plant.soft') : 'transparent'}
         aria-hidden
       />
-      <Box flex="1" color={plantTones.soft}>
+      <Box flex="1" color="plant.soft">
         {lamp.words}
       </Box>
-      <Box fontWeight="700" color={lamp.abnormal ? plantTones.alarm : plantTones.ink}>
+      <Box fontWeight="700" color={lamp.abnormal ? 'plant.alarm' : 'plant.ink'}>
         {lamp.abnormal && '▲ '}
         {lamp.shown}
       </Box>

@@ -1,7 +1,8 @@
-import { Box, Flex, Portal } from '@chakra-ui/react';
+import { Flex, Portal } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
 import type { ColumnView, Filter } from '../../api/client';
 import { Action, Select } from '../../ui/controls';
+import { Panel } from '../../ui/Panel';
 import { FilterInputs } from './FilterInputs';
 import { filterOf, type Narrowed, readFilter, waysToNarrow } from './filters';
 
@@ -19,7 +20,7 @@ const width = 260;
 export function FilterBox({ column, below, now, onSet, onClose }: FilterBoxProps) {
   const ways = waysToNarrow(column);
   const [way, setWay] = useState<Narrowed>(() => readFilter(column, now[0]));
-  const box = useRef<HTMLFormElement>(null);
+  const box = useRef<HTMLDivElement>(null);
   const anchor = below?.getBoundingClientRect();
   // Inside a dialog it belongs to it: a dialog keeps the focus inside.
   const around = below?.closest<HTMLElement>('[role="dialog"]') ?? document.body;
@@ -33,7 +34,7 @@ export function FilterBox({ column, below, now, onSet, onClose }: FilterBoxProps
   }, [below, onClose]);
   return (
     <Portal container={{ current: around }}>
-      <Box
+      <Panel
         ref={box}
         as="form"
         role="dialog"
@@ -41,15 +42,8 @@ export function FilterBox({ column, below, now, onSet, onClose }: FilterBoxProps
         position="fixed"
         top={`${(anchor?.bottom ?? 0) + 4}px`}
         left={`${Math.max(8, Math.min((anchor?.right ?? 220) - 120, window.innerWidth - width - 16))}px`}
-        zIndex="popover"
         w={`${width}px`}
         p="12px"
-        bg="plate"
-        color="ink"
-        borderWidth="1px"
-        borderColor="ink"
-        borderRadius="4px"
-        boxShadow="md"
         onKeyDown={(e: React.KeyboardEvent) => {
           if (e.key !== 'Escape') return;
           e.stopPropagation();
@@ -83,7 +77,7 @@ export function FilterBox({ column, below, now, onSet, onClose }: FilterBoxProps
             {now.length > 0 && <Action onClick={() => onSet([])}>Clear</Action>}
           </Flex>
         </Flex>
-      </Box>
+      </Panel>
     </Portal>
   );
 }

@@ -2,6 +2,7 @@ import { Box, Flex, Popover, Portal } from '@chakra-ui/react';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { type ElementView, type ListChoice, type ListView, Refused } from '../../api/client';
+import { wordsOfProblem } from '../../trail/Press';
 import { Action, Line } from '../../ui/controls';
 import { useScreen } from '../context';
 
@@ -39,15 +40,7 @@ export function SavedViews({ element, list }: { element: ElementView; list: List
       </Popover.Trigger>
       <Portal>
         <Popover.Positioner>
-          <Popover.Content
-            w="280px"
-            bg="plate"
-            color="ink"
-            borderWidth="1px"
-            borderColor="ink"
-            borderRadius="4px"
-            aria-label="Your views of this list"
-          >
+          <Popover.Content w="280px" aria-label="Your views of this list">
             <Box p="12px">
               {named.length === 0 && (
                 <Box color="muted" fontSize="note" mb="8px">
@@ -101,7 +94,7 @@ export function SavedViews({ element, list }: { element: ElementView; list: List
               </Flex>
               {keep.error instanceof Refused && (
                 <Box color="brick" fontSize="note" mt="6px" role="alert">
-                  {keep.error.problem.what} {keep.error.problem.then}
+                  {wordsOfProblem(keep.error.problem)}
                 </Box>
               )}
             </Box>

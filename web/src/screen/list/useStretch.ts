@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
 import { type ListView, Refused, type RowView } from '../../api/client';
+import { wordsOfProblem } from '../../trail/Press';
 import { useScreen } from '../context';
 
 /** The rows that are there of a list: one stretch of it, which grows at both ends. */
@@ -36,7 +37,7 @@ export function useStretch(element: string, list: ListView): Stretch {
         return page.rows.length;
       } catch (e) {
         if (!(e instanceof Refused)) throw e;
-        setProblem(`${e.problem.what} ${e.problem.then ?? ''}`);
+        setProblem(wordsOfProblem(e.problem));
         return 0;
       } finally {
         under.current = false;

@@ -2,12 +2,12 @@ import { Flex } from '@chakra-ui/react';
 import { memo, type ReactNode, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { flushSync } from 'react-dom';
 import type { ElementView, EntryView, RailView } from '../../api/client';
+import { colour } from '../../ui/colours';
 import { Glyph } from '../../ui/Glyph';
 import { later } from '../../ui/later';
 import { useWide } from '../../ui/useWide';
 import { useScreen } from '../context';
 import type { OfKind } from '../kinds/kind';
-import { plantTones } from '../plantTones';
 import { useEntryMenu } from '../useEntryMenu';
 import { RailElement, tall, wide } from './RailElement';
 
@@ -24,7 +24,10 @@ export function RailFrame({ rails: all, children }: { rails: RailView[]; childre
       {at('top')}
       <div className="railed-middle">
         <div className="railed-side">{at('left')}</div>
-        <div className="railed-screen" style={{ background: view.type === 'operator' ? plantTones.ground : undefined }}>
+        <div
+          className="railed-screen"
+          style={{ background: view.type === 'operator' ? colour('plant.ground') : undefined }}
+        >
           <div style={{ height: '100%', ...besideTabs(all) }}>{children}</div>
         </div>
         <div className="railed-side">{at('right')}</div>

@@ -1,14 +1,14 @@
 import { Flex } from '@chakra-ui/react';
 import { type ReactNode, useState } from 'react';
+import { entityOf } from '../../../document/parts';
+import { fieldsOf } from '../../../document/tables';
 import { Action, Select } from '../../../ui/controls';
 import { useBuild } from '../../context';
-import { tablesOf } from '../../document';
-import type { Json } from '../../edit';
 import type { WayRef } from '../wiring';
 import { EffectFrame, type Standing } from './EffectFrame';
 import { useReading } from './useReading';
 import { ValueEntry } from './ValueEntry';
-import { type Entry, entryOf, type Wanted } from './values';
+import { type Entry, entryOf, unsaid, type Wanted, wantedOf } from './values';
 
 interface Assigned {
   field: string;
@@ -20,43 +20,36 @@ interface FieldsProps {
   label: string;
   lead: 'set' | 'with';
   table: string | undefined;
-  kept: Record<string, Json>; // field → expression
+  kept: Record<string, string>; // field → expression
   needed?: string[]; // fields that are asked for first; none: the first one
   children?: ReactNode; // what is said before
   own?: string; // what the record is called in expressions; none for one that is not there yet
   standing?: Standing;
   onClose: () => void;
-  onDone: (fields: Record<string, Json>) => void;
+  onDone: (fields: Record<string, string>) => void;
 }
 
-const unsaid = (field: string): Assigned => ({ field, entry: { how: '', typed: '' } });
+const without = (field: string): Assigned => ({ field, entry: unsaid });
 
 /** Fields of a record, and what each gets. */
 export function FieldsForm(props: FieldsProps) {
   const { wayRef, label, lead, table, kept, needed, own, standing, children, onClose, onDone } = props;
   const { entities } = useBuild();
   const { problem, entry: read } = useReading(wayRef);
-  const fields = (tablesOf(entities).find((t) => t.id === table)?.fields ?? []).filter((f) => !f.readOnly);
+  const fields = fieldsOf(entityOf(entities, table, 'table')).filter((f) => !f.readOnly);
   const wanted = (id: string): Wanted => {
     const f = fields.find((x) => x.id === id);
-    return {
-      type: f?.type ?? 'text',
-      table: f?.references,
-      choices: f?.choices,
-      unit: f?.unit,
-      nullable: f?.nullable,
-      self: own && `${own}.${id}`,
-    };
+    return { ...wantedOf(f), nullable: f?.nullable, self: own && `${own}.${id}` };
   };
   const [lines, setLines] = useState<Assigned[]>(() => {
     const there = Object.entries(kept);
-    if (there.length === 0) return (needed ?? fields.slice(0, 1).map((f) => f.id)).map(unsaid);
-    return there.map(([field, value]) => ({ field, entry: entryOf(wanted(field), String(value)) }));
+    if (there.length === 0) return (needed ?? fields.slice(0, 1).map((f) => f.id)).map(without);
+    return there.map(([field, value]) => ({ field, entry: entryOf(wanted(field), value) }));
   });
   const put = (i: number, line: Assigned) => setLines((old) => old.map((l, k) => (k === i ? line : l)));
   const free = fields.filter((f) => !lines.some((l) => l.field === f.id));
   const save = async () => {
-    const set: Record<string, Json> = {};
+    const set: Record<string, string> = {};
     for (const line of lines) {
       const stored = await read(line.entry);
       if (stored === undefined) return;
@@ -74,7 +67,7 @@ export function FieldsForm(props: FieldsProps) {
             aria-label="Field"
             autoFocus={i === 0 && !children}
             value={line.field}
-            onChange={(e) => put(i, unsaid(e.target.value))}
+            onChange={(e) => put(i, without(e.target.value))}
           >
             {fields
               .filter((f) => f.id === line.field || free.includes(f))
@@ -99,7 +92,7 @@ export function FieldsForm(props: FieldsProps) {
         </Flex>
       ))}
       {free[0] && (
-        <Action type="button" tone="quiet" onClick={() => setLines([...lines, unsaid(free[0]?.id ?? '')])}>
+        <Action type="button" tone="quiet" onClick={() => setLines([...lines, without(free[0]?.id ?? '')])}>
           + another field
         </Action>
       )}

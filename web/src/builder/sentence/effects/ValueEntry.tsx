@@ -6,7 +6,8 @@ import { readCondition } from '../../condition/spot';
 import { useBuild } from '../../context';
 import { RecordChip } from '../../RecordChip';
 import { useRecords } from '../../useRecords';
-import { proposals, spotOf, type WayRef } from '../wiring';
+import { proposals, proposalsKey } from '../proposals';
+import { spotOf, type WayRef } from '../wiring';
 import { type Entry, howsFor, type Wanted } from './values';
 
 interface ValueEntryProps {
@@ -23,7 +24,7 @@ export function ValueEntry({ wayRef, wanted, entry, onEntry, start, label = 'To 
   const { as } = useBuild();
   const record = wanted.type === 'record' && !!wanted.table;
   const found = useQuery({
-    queryKey: ['proposals', wayRef.project, wayRef.screen, wayRef.element, wayRef.trigger, wanted.table],
+    queryKey: proposalsKey(wayRef, wanted.table),
     queryFn: () => proposals(wayRef, wanted.table ?? '', ''),
     enabled: record,
   });

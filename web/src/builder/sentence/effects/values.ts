@@ -1,4 +1,6 @@
 import type { Proposal } from '../../../api/client';
+import type { Binding } from '../../../document/document.gen';
+import type { FieldDoc } from '../../../document/tables';
 
 /** What a value has to be. */
 export interface Wanted {
@@ -14,6 +16,14 @@ export interface Wanted {
 export interface Entry {
   how: string;
   typed: string;
+}
+
+/** Nothing is said yet. */
+export const unsaid: Entry = { how: '', typed: '' };
+
+/** What a field of a table takes. */
+export function wantedOf(f: FieldDoc | undefined): Wanted {
+  return { type: f?.type ?? 'text', table: f?.references, choices: f?.choices, unit: f?.unit };
 }
 
 export interface How {
@@ -42,7 +52,7 @@ export function howsFor(w: Wanted, proposed: Proposal[] = []): How[] {
   } else if (w.type === 'moment') whole('now', 'now');
   else if (w.type === 'record') {
     for (const p of proposed) {
-      const text = ruleAsText(p.binding as Record<string, string> | undefined);
+      const text = ruleAsText(p.binding);
       if (text && text !== w.self) whole(text, p.words);
     }
     out.push({ id: 'key', words: 'always one that I choose' });
@@ -85,7 +95,7 @@ export function entryOf(w: Wanted, stored: string): Entry {
   if (key && w.type === 'record') return entry('key', key[1]);
   if (w.type === 'text' && !w.choices?.length && /^"([^"\\]|\\.)*"$/.test(stored)) {
     try {
-      return entry('text', JSON.parse(stored) as string);
+      return entry('text', String(JSON.parse(stored)));
     } catch {
       return entry(`=${stored}`); // an escape that JSON does not know
     }
@@ -95,15 +105,20 @@ export function entryOf(w: Wanted, stored: string): Entry {
 }
 
 /** The expression that says the same as a record rule, where there is one. */
-function ruleAsText(b: Record<string, string> | undefined): string | undefined {
-  if (!b) return undefined;
-  const from = !b.from || b.from === 'record' ? 'record' : b.from === 'row' ? 'row' : `inputs.${b.from}`;
-  return {
-    this: 'record',
-    row: 'row',
-    user: 'user.record',
-    input: `inputs.${b.value}`,
-    expression: b.value,
-    parent: `${from}.${b.path}`,
-  }[b.rule ?? ''];
+function ruleAsText(b: Binding | undefined): string | undefined {
+  switch (b?.rule) {
+    case 'this':
+      return 'record';
+    case 'row':
+      return 'row';
+    case 'user':
+      return 'user.record';
+    case 'input':
+      return `inputs.${b.value}`;
+    case 'expression':
+      return b.value;
+    case 'parent':
+      return `${b.from && b.from !== 'record' && b.from !== 'row' ? `inputs.${b.from}` : b.from || 'record'}.${b.path}`;
+  }
+  return undefined;
 }

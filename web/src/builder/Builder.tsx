@@ -1,0 +1,142 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { type Draft, Refused } from '../api/client';
+import { dataPageOf } from '../document/project';
+import { screensOf } from '../document/screens';
+import { Action } from '../ui/controls';
+import { Message, Waiting, WayOn } from '../ui/Message';
+import { DataPages } from './data/DataPages';
+import { Finder } from './Finder';
+import { FindingsDialog } from './FindingsDialog';
+import { Header } from './Header';
+import { ScreenView } from './stage/ScreenView';
+import type { DraftHands } from './useDraft';
+import { useKeys } from './useKeys';
+import { useScreenAtWork } from './useScreenAtWork';
+import { useWalk } from './useWalk';
+import { WalkingAs } from './WalkingAs';
+
+interface BuilderProps {
+  project: string;
+  hands: DraftHands;
+  draft: Draft;
+}
+
+/** The bar, the view that is chosen, and what is looked for. */
+export function Builder({ project, hands, draft }: BuilderProps) {
+  const { item, view: named } = useParams();
+  const view = named === 'data' ? 'data' : 'screen';
+  const navigate = useNavigate();
+  const screens = screensOf(draft.entities);
+  const last = useRef('');
+  const screen = screens.find((s) => s.id === (view === 'screen' ? item : last.current)) ?? screens[0];
+  const id = screen?.id ?? '';
+  last.current = id;
+  const [finding, setFinding] = useState<'screens' | 'findings'>();
+  const walk = useWalk(draft, (to) => {
+    setFinding(undefined);
+    navigate(`/build/${project}/screen/${to}`);
+  });
+  const { as, open, practised } = walk;
+  const place = walk.places[id];
+  const work = useScreenAtWork({
+    project,
+    seq: draft.seq,
+    screen: id,
+    as,
+    journal: practised.journal,
+    place,
+    vars: walk.vars,
+    enabled: view === 'screen',
+  });
+  const openScreen = (to: string, at?: string) => open({ screen: to, mode: 'view' }, at);
+  const openData = (page: string) => {
+    setFinding(undefined);
+    navigate(`/build/${project}/data/${page}`);
+  };
+  const back = useCallback(() => navigate(-1), [navigate]);
+  useKeys({
+    onFind: () => setFinding('screens'),
+    onUndo: () => draft.undo && hands.undo.mutate(),
+    onRedo: () => draft.redo && hands.redo.mutate(),
+  });
+  useEffect(() => {
+    document.title = `${view === 'data' ? 'Data' : (screen?.title ?? 'Build')} · ${draft.title}`;
+  }, [view, screen?.title, draft.title]);
+  const here = work.data && (work.data.view?.screen ?? work.data.screen) === id ? work.data : undefined;
+  return (
+    <Flex direction="column" h="100dvh" minW="1100px" bg="paper">
+      <Header
+        hands={hands}
+        draft={draft}
+        view={view}
+        onView={(v) => (v === 'data' ? openData('tables') : openScreen(id))}
+        onFind={() => setFinding('screens')}
+        onFindings={() => setFinding('findings')}
+      >
+        <WalkingAs
+          project={project}
+          draft={draft}
+          screen={view === 'screen' ? screen : undefined}
+          as={as}
+          record={here?.view?.record}
+          onWho={walk.setAs}
+          onRecord={(key) =>
+            screen?.record && open({ screen: id, mode: 'view', inputs: { ...place?.inputs, [screen.record]: key } })
+          }
+        />
+      </Header>
+      {hands.problem && <Problem words={hands.problem} onDismiss={() => hands.setProblem(undefined)} />}
+      {view === 'data' ? (
+        <DataPages
+          project={project}
+          as={as}
+          draft={draft}
+          hands={hands}
+          item={item ?? 'tables'}
+          onItem={openData}
+          onScreen={openScreen}
+        />
+      ) : here ? (
+        <ScreenView
+          key={`${id}.${walk.element ?? ''}`}
+          project={project}
+          hands={hands}
+          draft={draft}
+          work={here}
+          walk={walk}
+          onBack={back}
+        />
+      ) : work.error instanceof Refused ? (
+        <Message problem={work.error.problem}>
+          <WayOn words="Try again" glyph="forward" onPress={() => void work.refetch()} />
+        </Message>
+      ) : (
+        <Waiting what="Putting the screen to work …" />
+      )}
+      {finding === 'screens' && (
+        <Finder draft={draft} onOpen={openScreen} onData={openData} onClose={() => setFinding(undefined)} />
+      )}
+      {finding === 'findings' && (
+        <FindingsDialog
+          draft={draft}
+          onClose={() => setFinding(undefined)}
+          onOpen={(f) => (f.screen ? openScreen(f.screen, f.element) : openData(dataPageOf(draft.entities, f.entity)))}
+        />
+      )}
+    </Flex>
+  );
+}
+
+/** What an edit was refused for. */
+function Problem({ words, onDismiss }: { words: string; onDismiss: () => void }) {
+  return (
+    <Flex role="alert" bg="brickSoft" color="brick" fontWeight="600" px="18px" py="6px" align="center" gap="14px">
+      <Box flex="1">{words}</Box>
+      <Action minH="26px" onClick={onDismiss}>
+        Dismiss
+      </Action>
+    </Flex>
+  );
+}

@@ -1,0 +1,24 @@
+import { Box } from '@chakra-ui/react';
+import { ConditionCard } from './ConditionCard';
+import { useRights } from './context';
+import { NewCondition } from './NewCondition';
+import { ViewHead } from './ViewHead';
+
+/** Conditions with a name, shared by many, and where each is used. */
+export function ConditionsPage() {
+  const { rights } = useRights();
+  return (
+    <>
+      <ViewHead title="Shared conditions">
+        Said once, used by name: by ways, guards, row rules and each other. A change holds everywhere.
+      </ViewHead>
+      <Box overflowY="auto" flex="1" minH={0}>
+        {rights.conditions.length === 0 && <Box color="muted">There is none yet.</Box>}
+        {rights.conditions.map((c) => (
+          <ConditionCard key={c.id} condition={c} />
+        ))}
+        <NewCondition />
+      </Box>
+    </>
+  );
+}

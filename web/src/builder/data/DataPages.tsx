@@ -1,0 +1,131 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { api, ask, type Draft, Refused } from '../../api/client';
+import { tablesOf } from '../../document/tables';
+import { Message, Waiting, WayOn } from '../../ui/Message';
+import { type DraftHands, useEdit } from '../useDraft';
+import { ConditionsPage } from './ConditionsPage';
+import { RightsProvider } from './context';
+import { dataPages } from './pages';
+import { RolesPage } from './RolesPage';
+import { ScreensMatrix } from './ScreensMatrix';
+import { TablePage } from './TablePage';
+import { TablesMatrix } from './TablesMatrix';
+import { VariablesPage } from './VariablesPage';
+
+interface DataPagesProps {
+  project: string;
+  as: string;
+  draft: Draft;
+  hands: DraftHands;
+  item: string;
+  onItem: (item: string) => void;
+  onScreen: (screen: string, element?: string) => void;
+}
+
+/** The Data view: tables with their fields and figures, and who may do what. */
+export function DataPages({ project, as, draft, hands, item, onItem, onScreen }: DataPagesProps) {
+  const { entities } = draft;
+  const rights = useQuery({
+    queryKey: ['rights', project, draft.seq],
+    queryFn: () => ask(api.GET('/api/build/{project}/rights', { params: { path: { project } } })),
+    placeholderData: (old) => old,
+  });
+  const edit = useEdit(hands);
+  if (rights.error instanceof Refused) {
+    return (
+      <Message problem={rights.error.problem}>
+        <WayOn words="Try again" glyph="forward" onPress={() => void rights.refetch()} />
+      </Message>
+    );
+  }
+  if (!rights.data) return <Waiting what="Reading the rights …" />;
+  const row = rights.data.tables.find((t) => t.table === item);
+  return (
+    <RightsProvider
+      value={{ project, as, draft, entities, rights: rights.data, edit, openScreen: onScreen, openData: onItem }}
+    >
+      <Flex flex="1" minH={0}>
+        <Flex
+          as="nav"
+          aria-label="Data"
+          direction="column"
+          w="216px"
+          flexShrink={0}
+          p="14px 10px"
+          borderRightWidth="1px"
+          borderColor="rule"
+          overflowY="auto"
+        >
+          <NavHead>Rights</NavHead>
+          {dataPages.map(([id, words]) => (
+            <NavItem
+              key={id}
+              words={words}
+              here={item === id || (id === 'tables' && !item)}
+              onOpen={() => onItem(id)}
+            />
+          ))}
+          <NavHead>Tables</NavHead>
+          {tablesOf(entities).map((t) => (
+            <NavItem key={t.id} words={t.label} here={item === t.id} onOpen={() => onItem(t.id)} />
+          ))}
+        </Flex>
+        <Flex as="main" direction="column" flex="1" minW={0} p="14px 22px">
+          {row ? (
+            <TablePage key={row.table} row={row} />
+          ) : item === 'screens' ? (
+            <ScreensMatrix />
+          ) : item === 'roles' ? (
+            <RolesPage onPeople={hands.fresh} />
+          ) : item === 'conditions' ? (
+            <ConditionsPage />
+          ) : item === 'variables' ? (
+            <VariablesPage />
+          ) : (
+            <TablesMatrix />
+          )}
+        </Flex>
+      </Flex>
+    </RightsProvider>
+  );
+}
+
+function NavHead({ children }: { children: React.ReactNode }) {
+  return (
+    <Box
+      fontSize="12px"
+      fontWeight="700"
+      color="muted"
+      textTransform="uppercase"
+      letterSpacing="0.04em"
+      px="10px"
+      pt="8px"
+      pb="4px"
+    >
+      {children}
+    </Box>
+  );
+}
+
+function NavItem({ words, here, onOpen }: { words: string; here: boolean; onOpen: () => void }) {
+  return (
+    <Box
+      as="button"
+      aria-current={here ? 'page' : undefined}
+      onClick={onOpen}
+      textAlign="left"
+      px="10px"
+      py="5px"
+      borderRadius="3px"
+      fontWeight={here ? '800' : '500'}
+      bg={here ? 'amberSoft' : undefined}
+      borderLeftWidth="3px"
+      borderColor={here ? 'amber' : 'transparent'}
+      cursor="pointer"
+      _hover={{ bg: here ? 'amberSoft' : 'faint' }}
+    >
+      {words}
+    </Box>
+  );
+}

@@ -1,0 +1,26 @@
+import { Box } from '@chakra-ui/react';
+import { variablesOf } from '../../document/variables';
+import { useRights } from './context';
+import { NewVariable } from './NewVariable';
+import { VariableCard } from './VariableCard';
+import { ViewHead } from './ViewHead';
+
+/** What a browser tab keeps: typed, with a beginning, for the project or for one screen. */
+export function VariablesPage() {
+  const { entities } = useRights();
+  const all = variablesOf(entities);
+  return (
+    <>
+      <ViewHead title="Variables">
+        What a tab keeps while somebody works. Ways set them; conditions, words and bindings read them.
+      </ViewHead>
+      <Box overflowY="auto" flex="1" minH={0}>
+        {all.length === 0 && <Box color="muted">There is none yet.</Box>}
+        {all.map((v) => (
+          <VariableCard key={v.id} variable={v} />
+        ))}
+        <NewVariable />
+      </Box>
+    </>
+  );
+}

@@ -1,0 +1,52 @@
+import { put } from '../../document/edit';
+import { Select } from '../../ui/controls';
+import { buttonIcons } from '../../ui/Glyph';
+import { Labelled } from '../../ui/Labelled';
+import { Typed } from '../../ui/Typed';
+import { useBuild } from '../context';
+import { ColourChip } from '../sentence/look/ColourChip';
+import { FacesChip } from '../sentence/look/FacesChip';
+import { PictureChip } from '../sentence/look/PictureChip';
+import { tones } from '../sentence/look/tones';
+import { WordsField } from '../sentence/look/WordsField';
+import type { BuiltElement, LookProps } from './element';
+
+export const button: BuiltElement<'button'> = { words: (e) => e.words, Look: ButtonLook };
+
+/** The words, tone, icon, faces and shortcut of a button. */
+function ButtonLook({ path, element }: LookProps<'button'>) {
+  const { entities, edit } = useBuild();
+  const set = (name: string, value: string) => void edit(put(entities, [...path, name], value || undefined));
+  return (
+    <>
+      <WordsField path={path} name="words" label="Words" />
+      <Labelled label="Looks">
+        <Select
+          aria-label="Looks"
+          value={element.tone || 'plain'}
+          onChange={(e) => void edit(put(entities, [...path, 'tone'], e.target.value))}
+        >
+          {tones.map((t) => (
+            <option key={t}>{t}</option>
+          ))}
+        </Select>
+      </Labelled>
+      <Labelled label="Icon">
+        <Select aria-label="Icon" value={element.icon ?? ''} onChange={(e) => set('icon', e.target.value)}>
+          <option value="">none</option>
+          {buttonIcons.map((i) => (
+            <option key={i}>{i}</option>
+          ))}
+        </Select>
+      </Labelled>
+      <Labelled label="Shortcut">
+        <Typed label="Shortcut" value={element.keys ?? ''} hint="Alt+E" onSave={(v) => set('keys', v)} />
+      </Labelled>
+      <WordsField path={path} name="tip" label="Said when pointed at" />
+      <PictureChip path={[...path, 'picture']} />
+      <ColourChip path={[...path, 'colour']} />
+      <FacesChip path={path} faces={element.faces} />
+      {element.tone === 'sign' && <WordsField path={path} name="note" label="Line below" />}
+    </>
+  );
+}

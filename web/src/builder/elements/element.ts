@@ -1,0 +1,30 @@
+import type { ComponentType } from 'react';
+import type { Document, Element } from '../../document/document.gen';
+import type { Kept } from '../../document/parts';
+import type { Choice } from '../Picker';
+
+export type Kind = Element['kind'];
+
+type Parts = { [E in Element as E['kind']]: E };
+
+/** An element of the document, of one kind; of any, if none is named. */
+export type OfKind<K extends Kind = Kind> = { [P in K]: Parts[P] & { kind: P } }[K];
+
+export interface LookProps<K extends Kind> {
+  path: string[]; // of the element
+  element: OfKind<K>;
+}
+
+/** What the builder knows of a kind of element. */
+export interface BuiltElement<K extends Kind> {
+  /** What it is called by, where one is led to a part of the screen; "" where one is not led to it. */
+  words?: (e: OfKind<K>, entities: Document) => string;
+  /** Parts of it that one can be led to, in its stead. */
+  spots?: (e: Kept<OfKind<K>>) => Choice[];
+  /** What of its looks can be changed, besides where it stands. */
+  Look?: ComponentType<LookProps<K>>;
+  /** Whose menu gets a further entry: its rows’, its bars’. */
+  menuOf?: string;
+  /** It may set off something when its value is changed. */
+  changes?: boolean;
+}

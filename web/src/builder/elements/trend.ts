@@ -1,0 +1,3 @@
+import type { BuiltElement } from './element';
+
+export const trend: BuiltElement<'trend'> = { words: (e) => e.words };

@@ -1,0 +1,79 @@
+import { Box } from '@chakra-ui/react';
+import { useEffect, useState } from 'react';
+import { entityOf } from '../../../document/parts';
+import { NamePicker } from '../../condition/NamePicker';
+import { readCondition, useName, useNames } from '../../condition/spot';
+import { useBuild } from '../../context';
+import { spotOf } from '../wiring';
+import { EffectFrame } from './EffectFrame';
+import type { BuiltEffect, FormProps } from './effect';
+import { useReading } from './useReading';
+import { ValueEntry } from './ValueEntry';
+import { type Entry, entryOf, unsaid, type Wanted } from './values';
+
+/** Writes to a tag of the plant. */
+export const write: BuiltEffect<'write'> = {
+  actions: ({ entities, screen }) =>
+    entityOf(entities, screen, 'screen')?.type === 'operator'
+      ? [{ id: 'write', words: 'write to a tag …', group: 'The plant' }]
+      : [],
+  Form: WriteForm,
+};
+
+/** Which tag is written to, and what. */
+function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'write'>) {
+  const { as } = useBuild();
+  const { problem, setProblem, text: readText, entry: read } = useReading(wayRef);
+  const spot = spotOf(wayRef, as);
+  const names = useNames(spot).data ?? [];
+  const [tag, setTag] = useState(''); // its path over aliases
+  const [entry, setEntry] = useState<Entry>(unsaid);
+  const name = useName(spot, names, tag);
+  const wanted: Wanted = { type: name?.type ?? '', choices: name?.choices, unit: name?.unit };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, to show the name in the stead of ids
+  useEffect(() => {
+    const stored = effect?.tag;
+    if (stored) void readCondition(spot, { text: stored, value: true }).then((r) => setTag(r.shown));
+  }, []);
+  const known = name !== undefined;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: when the tag is known
+  useEffect(() => {
+    if (known && effect?.value && entry.how === '') setEntry(entryOf(wanted, effect.value));
+  }, [known]);
+  const save = async () => {
+    if (!tag) return setProblem('Choose a tag.');
+    const path = await readText(tag);
+    const value = path === undefined ? undefined : await read(entry);
+    if (path !== undefined && value !== undefined) onDone({ kind: 'write', tag: path, value });
+  };
+  return (
+    <EffectFrame
+      label="Write to a tag"
+      width="500px"
+      problem={problem}
+      onSave={save}
+      onClose={onClose}
+      standing={standing}
+    >
+      write to
+      {tag && (
+        <Box fontWeight="700" color="plum">
+          {name ? `${name.words}, ${name.of}` : tag}
+        </Box>
+      )}
+      <NamePicker
+        spot={spot}
+        names={names}
+        only={(n) => n.kind === 'live' && n.writable === true}
+        label="Tag to write to"
+        words={tag ? 'another' : 'choose a tag'}
+        onChoose={(n) => {
+          setTag(n.path);
+          setEntry(unsaid);
+          setProblem(undefined);
+        }}
+      />
+      {known && <ValueEntry wayRef={wayRef} wanted={wanted} entry={entry} onEntry={setEntry} label="Which" />}
+    </EffectFrame>
+  );
+}

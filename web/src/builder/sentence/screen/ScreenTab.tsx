@@ -1,0 +1,69 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { api, ask } from '../../../api/client';
+import { put } from '../../../document/edit';
+import { recordTable, screenOf } from '../../../document/screens';
+import { Action } from '../../../ui/controls';
+import { useBuild } from '../../context';
+import { GuardLine } from '../../data/GuardLine';
+import { RailsHere } from '../../rails/RailsHere';
+import { NewWay } from '../ways/NewWay';
+import { Repoint } from './Repoint';
+
+/** What the bottom says while nothing is chosen: who may be on the screen, what one can do, its own settings. */
+export function ScreenTab() {
+  const { project, as, draft, entities, screen, edit } = useBuild();
+  const navigate = useNavigate();
+  const rights = useQuery({
+    queryKey: ['rights', project, draft.seq],
+    queryFn: () => ask(api.GET('/api/build/{project}/rights', { params: { path: { project } } })),
+    placeholderData: (old) => old,
+  });
+  const doc = screenOf(entities, screen);
+  if (!doc) return null;
+  const row = rights.data?.screens.find((s) => s.screen === screen);
+  const turn = (name: 'bare' | 'offered') => void edit(put(entities, [screen, name], doc[name] ? undefined : true));
+  return (
+    <Flex gap="40px" h="full">
+      <Box flex="1">
+        <Box fontWeight="800" mb="2px">
+          {doc.title}
+        </Box>
+        {row && (
+          <GuardLine
+            project={project}
+            as={as}
+            entities={entities}
+            screen={screen}
+            sentence={row.sentence}
+            edit={edit}
+            onTable={() => navigate(`/build/${project}/data/${recordTable(doc)}`)}
+            size="18px"
+          />
+        )}
+        <Box color="muted" fontSize="note" maxW="620px" mt="4px">
+          Choose something on the screen, or a plate, to read and change its way. The first click chooses, a second one
+          acts as for the walked user, and nothing is kept. “+ add here” makes something new.
+        </Box>
+      </Box>
+      <Box fontSize="note">
+        <Box color="muted" mb="4px">
+          Its address ends in <b>/{doc.slug}</b>
+        </Box>
+        <Box color="muted" mb="6px">
+          The strip with back, forward and home is {doc.bare ? 'not shown' : 'shown'} here.
+        </Box>
+        <Flex gap="8px" wrap="wrap" w="560px">
+          <Action onClick={() => turn('bare')}>{doc.bare ? 'Show the strip' : 'Do without the strip'}</Action>
+          <Action onClick={() => turn('offered')}>
+            {doc.offered ? 'Offer it to nobody else' : 'Offer it to other projects'}
+          </Action>
+          <NewWay />
+          <Repoint />
+          <RailsHere />
+        </Flex>
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,31 @@
+import type { Move } from '../../../document/document.gen';
+import { address } from './address';
+import { along } from './along';
+import { choice } from './choice';
+import { project } from './project';
+import { screen } from './screen';
+import { step } from './step';
+import type { Target, TargetKind, TargetsOf } from './target';
+import { back, close, forward, home, out, stay, up } from './without';
+
+/** Each kind of move, in the order in which they are offered: one that is missing here does not compile. */
+const kinds: { [K in Move['kind'] | 'stay']: TargetKind } = {
+  screen,
+  step,
+  address,
+  project,
+  choice,
+  along,
+  back,
+  forward,
+  home,
+  up,
+  close,
+  stay,
+  out,
+};
+
+/** All that a way of a screen can lead to. */
+export function targetsOf(of: TargetsOf): Target[] {
+  return Object.values(kinds).flatMap((kind) => kind(of));
+}

@@ -1,0 +1,122 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import type { AtWork, Draft, Practised } from '../../api/client';
+import { screenOf } from '../../document/screens';
+import { useDrawers } from '../../screen/rails/useDrawers';
+import type { Arrangement } from '../../trail/asking';
+import { type BuildHands, BuildProvider } from '../context';
+import { PulledWire } from '../margins/PulledWire';
+import { numbersOf, outPlates } from '../margins/plates';
+import { WaysInMargin } from '../margins/WaysIn';
+import { WaysOutMargin } from '../margins/WaysOut';
+import { Wires } from '../margins/Wires';
+import { SentencePanel } from '../sentence/SentencePanel';
+import { type DraftHands, useEdit } from '../useDraft';
+import type { useWalk } from '../useWalk';
+import { Stage } from './Stage';
+import { StageHead } from './StageHead';
+import { useStageWidth } from './StageWidth';
+import { useChosen } from './useChosen';
+import { usePractice } from './usePractice';
+import { usePulledWire } from './usePulledWire';
+
+interface ScreenViewProps {
+  project: string;
+  hands: DraftHands;
+  draft: Draft;
+  work: AtWork;
+  walk: ReturnType<typeof useWalk>;
+  onBack: () => void;
+}
+
+/** The Screen view: the screen at work, between the ways into it and the ways out of it. */
+export function ScreenView({ project, hands, draft, work, walk, onBack }: ScreenViewProps) {
+  const { as, open: onPlace, practised, setVars } = walk;
+  const { entities } = draft;
+  const body = useRef<HTMLDivElement>(null);
+  const [pointed, point] = useState<string>();
+  const [width, setWidth] = useStageWidth();
+  const [values, setValues] = useState<Record<string, string>>({});
+  const chosen = useChosen(work.ways, walk.element);
+  const screen = work.view?.screen ?? work.screen ?? work.ways[0]?.element ?? ''; // also while nobody may enter it
+  const findings = useMemo(() => draft.findings.filter((f) => f.screen === screen), [draft, screen]);
+  const plates = useMemo(() => outPlates(work.ways, findings), [work.ways, findings]);
+  const numbers = useMemo(() => numbersOf(plates), [plates]);
+  const place = work.view?.place;
+  const open = useCallback((to: string, at?: string) => onPlace({ screen: to, mode: 'view' }, at), [onPlace]);
+  const edit = useEdit(hands);
+  const drawers = useDrawers();
+  const onMove = useCallback(
+    (p: Practised) => {
+      if (p.vars) setVars(p.vars);
+      for (const act of p.does ?? []) if (act.what === 'drawer' && act.rail) drawers.put(act.rail, act.how ?? 'open');
+      if (p.place) onPlace(p.place);
+      else if (p.move === 'back' || p.move === 'close') onBack();
+    },
+    [onPlace, onBack, setVars, drawers.put],
+  );
+  const version = work.view?.record?.version;
+  const onPractised = walk.setPractised;
+  const practice = usePractice({ project, as, place, values, version, onMove, practised, onPractised });
+  const build: BuildHands = {
+    project,
+    draft,
+    entities,
+    screen,
+    work,
+    as,
+    journal: practised.journal,
+    pointed,
+    point,
+    edit,
+    open,
+    ...chosen,
+  };
+  const pulled = usePulledWire(build);
+  const onArrange = ({ filters, sort, find, tabs, clear }: Arrangement) =>
+    place && onPlace({ ...place, filters, sort, find, tabs: tabs ?? place.tabs, inputs: without(place.inputs, clear) });
+  const here = (element: string | undefined) => element && work.ways.some((w) => w.element === element);
+  return (
+    <BuildProvider value={build}>
+      <Flex
+        ref={body}
+        position="relative"
+        flex="1"
+        minH={0}
+        onKeyDown={(e) => e.key === 'Escape' && chosen.choose(undefined)}
+      >
+        <WaysInMargin ways={work.waysIn} />
+        <Box
+          as="main"
+          inert={chosen.openPicker !== undefined}
+          display="flex"
+          flexDirection="column"
+          flex="1"
+          minW={0}
+          p="8px 22px 10px 10px"
+        >
+          <StageHead screen={screenOf(entities, screen)} work={work} width={width} onWidth={setWidth} />
+          <Stage
+            as={as}
+            work={work}
+            numbers={numbers}
+            practice={practice}
+            values={values}
+            width={width}
+            drawers={drawers}
+            onType={(f, v) => setValues((old) => ({ ...old, [f]: v }))}
+            onArrange={onArrange}
+          />
+        </Box>
+        <WaysOutMargin plates={plates} screenFindings={findings.filter((f) => !here(f.element))} />
+        {pulled && <PulledWire pulled={pulled} />}
+        <Wires body={body} plates={plates} chosen={chosen.chosen} pointed={pointed} />
+      </Flex>
+      <SentencePanel />
+    </BuildProvider>
+  );
+}
+
+function without(inputs: Record<string, string> | undefined, names: string[] | undefined) {
+  return Object.fromEntries(Object.entries(inputs ?? {}).filter(([id]) => !names?.includes(id)));
+}

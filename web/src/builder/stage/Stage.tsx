@@ -1,0 +1,124 @@
+import { Box } from '@chakra-ui/react';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { type AtWork, api, ask } from '../../api/client';
+import { type ScreenHands, ScreenProvider } from '../../screen/context';
+import { RailedSheet } from '../../screen/RailedSheet';
+import type { DrawerHands } from '../../screen/rails/useDrawers';
+import type { Arrangement, Pressed } from '../../trail/asking';
+import { useSteady } from '../../ui/useSteady';
+import { QuestionDialog } from '../../use/question/QuestionDialog';
+import { useBuild } from '../context';
+import { NewElement } from './NewElement';
+import { NotEntered } from './NotEntered';
+import { PracticeLine } from './PracticeLine';
+import { Scaled, type StageWidth } from './StageWidth';
+import type { Practice } from './usePractice';
+
+interface StageProps {
+  as: string;
+  work: AtWork;
+  numbers: Record<string, number>;
+  practice: Practice;
+  values: Record<string, string>;
+  onType: (field: string, value: string) => void;
+  onArrange: (change: Arrangement) => void;
+  width: StageWidth;
+  drawers: DrawerHands;
+}
+
+/** The screen itself, live: the same components, records and tags as in use. */
+export function Stage({ as, work, numbers, practice, values, onType, onArrange, width, drawers }: StageProps) {
+  const { project, chosen, choose, pointed, point, setPicker, journal } = useBuild();
+  const box = useRef<HTMLDivElement>(null);
+  const [cell, setCell] = useState<{ row: number; col: number }>();
+  const titles = useCallback(
+    (table: string, q: string) =>
+      ask(api.GET('/api/build/{project}/records/{table}', { params: { path: { project, table }, query: { as, q } } })),
+    [project, as],
+  );
+  const more = useSteady((element: string, cursor: string, back: boolean) => {
+    const { screen, place } = work.view ?? { screen: '', place: undefined };
+    const { inputs, mode, set, filters, sort, find, tabs, vars } = place ?? {};
+    const body = {
+      work: { screen, as, journal, inputs, mode, set, filters, sort, find, tabs, vars },
+      element,
+      cursor,
+      back,
+    };
+    return ask(api.POST('/api/build/{project}/work/rows', { params: { path: { project } }, body }));
+  });
+  const press = useSteady<Parameters<ScreenHands['onPress']>, Promise<Pressed>>(practice.press);
+  const type = useSteady(onType);
+  const arrange = useSteady(onArrange);
+  const builder = useMemo(
+    () => ({
+      onChoose: choose,
+      onPoint: point,
+      onEmptyCell: (row: number, col: number) => setCell({ row, col }),
+    }),
+    [choose, point],
+  );
+  const { view } = work;
+  const hands = useMemo(
+    (): ScreenHands | undefined =>
+      view && {
+        view,
+        base: '',
+        pictures: `/api/project-pictures/${project}/`,
+        onType: type,
+        onPress: press,
+        onArrange: arrange,
+        more,
+        titles,
+        trend: noSamples,
+        drawers,
+        builder,
+      },
+    [view, project, type, press, arrange, more, titles, drawers, builder],
+  );
+  const typed = useMemo(() => ({ values, errors: practice.errors }), [values, practice.errors]);
+  const marks = useMemo(() => ({ chosen, lit: pointed, numbers }), [chosen, pointed, numbers]);
+  if (!hands) return <NotEntered work={work} />;
+  return (
+    <ScreenProvider hands={hands} typed={typed} busy={practice.busy} marks={marks}>
+      <Box
+        ref={box}
+        data-stage
+        flex="1"
+        minH={0}
+        overflow="auto"
+        bg="paper"
+        borderWidth="1px"
+        borderColor="rule"
+        borderRadius="6px"
+        boxShadow="sm"
+      >
+        <Scaled box={box} width={width}>
+          <RailedSheet rails={hands.view.rails} />
+        </Scaled>
+      </Box>
+      <PracticeLine practice={practice} />
+      {practice.asked && (
+        <QuestionDialog
+          question={practice.asked.question}
+          onAnswer={practice.answer}
+          onClose={practice.dismiss}
+          titles={titles}
+        />
+      )}
+      {cell && (
+        <NewElement
+          cell={cell}
+          onClose={(made) => {
+            setCell(undefined);
+            if (!made) return;
+            choose(made);
+            setPicker('target');
+          }}
+        />
+      )}
+    </ScreenProvider>
+  );
+}
+
+const noSamples = async () => ({});

@@ -1,0 +1,61 @@
+import type { Condition, Document, Picture, Rail, Role, SharedGate } from './document.gen';
+import { entitiesOf, type Kept } from './parts';
+
+const byPos = (a: { pos: number }, b: { pos: number }) => a.pos - b.pos;
+
+/** The roles of the project, in order. */
+export function rolesOf(d: Document): Kept<Role>[] {
+  return entitiesOf(d, 'role').sort(byPos);
+}
+
+/** The shared conditions, in order. */
+export function conditionsOf(d: Document): Kept<Condition>[] {
+  return entitiesOf(d, 'condition').sort(byPos);
+}
+
+/** The shared gates by name. */
+export function sharedGatesOf(d: Document): Kept<SharedGate>[] {
+  return entitiesOf(d, 'gate').sort((a, b) => a.name.localeCompare(b.name));
+}
+
+/** The rails, outermost first. */
+export function railsOf(d: Document): Kept<Rail>[] {
+  return entitiesOf(d, 'rail').sort(byPos);
+}
+
+/** The pictures of the project. */
+export function picturesOf(d: Document): Kept<Picture>[] {
+  return entitiesOf(d, 'picture');
+}
+
+/** Where an entity that is no screen belongs, for people. */
+export function placeOf(d: Document, entity: string | undefined): string {
+  const e = d[entity ?? ''];
+  switch (e?.kind) {
+    case 'grant': {
+      const table = d[e.table];
+      return `rights on ${table?.kind === 'table' ? table.label.toLowerCase() : 'a table that is gone'}`;
+    }
+    case 'condition':
+      return 'shared conditions';
+    case 'table':
+      return e.label;
+  }
+  return 'the project';
+}
+
+/** Which page of the Data view shows an entity. */
+export function dataPageOf(d: Document, entity: string | undefined): string {
+  const e = d[entity ?? ''];
+  switch (e?.kind) {
+    case 'grant':
+      return e.table;
+    case 'variable':
+      return 'variables';
+    case 'condition':
+      return 'conditions';
+    case 'table':
+      return entity ?? 'tables';
+  }
+  return 'tables';
+}

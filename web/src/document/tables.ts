@@ -1,0 +1,29 @@
+import type { Column, Document, Table, Tally } from './document.gen';
+import { entitiesOf, inOrder, type Kept } from './parts';
+
+export type TableDoc = Kept<Table>;
+export type FieldDoc = Kept<Column>;
+
+/** The tables of the project by label. */
+export function tablesOf(d: Document): TableDoc[] {
+  return entitiesOf(d, 'table').sort((a, b) => a.label.localeCompare(b.label));
+}
+
+/** The fields of a table, in order. */
+export function fieldsOf(t: Table | undefined): FieldDoc[] {
+  return inOrder(t?.fields);
+}
+
+/** The figures that a table declares, in order. */
+export function talliesOf(t: Table | undefined): Kept<Tally>[] {
+  return inOrder(t?.tallies);
+}
+
+/** The relations of other tables that refer to one. */
+export function childrenOf(d: Document, table: string): { table: string; field: string; words: string }[] {
+  return tablesOf(d).flatMap((t) =>
+    fieldsOf(t)
+      .filter((f) => f.references === table)
+      .map((f) => ({ table: t.id, field: f.id, words: `${t.label.toLowerCase()}, by ${f.label.toLowerCase()}` })),
+  );
+}

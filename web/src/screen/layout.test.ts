@@ -1,0 +1,38 @@
+import { expect, test } from 'vitest';
+import type { ElementView, View } from '../api/client';
+import { panelsOf, usedRows } from './layout';
+
+const element = (id: string, row: number, col: number, w: number, h?: number): ElementView => ({
+  id,
+  kind: 'text',
+  cell: { row, col, w, h },
+  state: 'shown',
+  text: { words: '', style: 'plain' },
+});
+const view = (elements: ElementView[]): View => ({
+  screen: 's',
+  type: 'operator',
+  title: '',
+  heading: '',
+  mode: 'view',
+  place: { screen: 's', mode: 'view' },
+  address: '/',
+  elements,
+});
+
+test('empty rows take no room', () => {
+  const rows = [element('a', 7, 1, 2), element('b', 2, 1, 2), element('c', 7, 3, 2)];
+  expect(usedRows(view(rows))).toEqual([2, 7]);
+});
+
+test('elements in the same columns, one below the other, make a panel', () => {
+  const left = [element('a', 1, 1, 3), element('b', 2, 1, 3, 2), element('c', 4, 1, 3)];
+  const others = [element('d', 1, 4, 6, 4), element('e', 5, 1, 12), element('f', 7, 1, 3)];
+  const panels = panelsOf(view([...left, ...others]));
+  expect(panels.map((p) => [p.elements.map((e) => e.id).join(''), p.row, p.h])).toEqual([
+    ['abc', 1, 4],
+    ['d', 1, 4],
+    ['e', 5, 1],
+    ['f', 7, 1],
+  ]);
+});

@@ -1,0 +1,32 @@
+import { useEffect, useState } from 'react';
+import { Line } from './controls';
+
+/** A short text that is kept when one leaves it, or with Enter. */
+export function Typed({
+  label,
+  value,
+  hint,
+  width = '110px',
+  onSave,
+}: {
+  label: string;
+  value: string;
+  hint?: string;
+  width?: string;
+  onSave: (v: string) => void;
+}) {
+  const [typed, setTyped] = useState(value);
+  useEffect(() => setTyped(value), [value]);
+  const save = () => typed.trim() !== value && onSave(typed.trim());
+  return (
+    <Line
+      aria-label={label}
+      w={width}
+      value={typed}
+      placeholder={hint}
+      onChange={(e) => setTyped(e.target.value)}
+      onBlur={save}
+      onKeyDown={(e) => e.key === 'Enter' && save()}
+    />
+  );
+}

@@ -1,0 +1,59 @@
+/** Colours that are the same by day and by night: whose ground they bring along, or who stand on one. */
+export const plain = {
+  white: { value: '#FFFFFF' },
+  onRail: {
+    soft: { value: 'rgba(255, 255, 255, 0.8)' },
+    shut: { value: 'rgba(255, 255, 255, 0.55)' },
+    pointed: { value: 'rgba(255, 255, 255, 0.12)' },
+  },
+  onAmber: { value: '#20262E' },
+  veil: { value: 'rgba(20, 24, 30, 0.5)' },
+  haze: { value: 'rgba(20, 24, 30, 0.3)' },
+  // Operator screens: grey ground, muted equipment, colour kept for what is abnormal.
+  plant: {
+    ground: { value: '#C8CAC6' },
+    panel: { value: '#D6D8D5' },
+    edge: { value: '#B3B6B1' },
+    ink: { value: '#20262E' },
+    soft: { value: '#4C5458' },
+    bar: { value: '#6D767A' },
+    trough: { value: '#BFC2BE' },
+    band: { value: '#A9BCB0' },
+    alarm: { value: '#8A4B00' },
+    set: { value: '#1D3E75' },
+  },
+  // Darker for the higher rank: one hue, so that order is seen and not only colour.
+  rank: {
+    first: { value: '#D9CDB8' },
+    second: { value: '#B79A6A' },
+    third: { value: '#6E5223' },
+    fourth: { value: '#4A3513' },
+  },
+};
+
+/** Paper, plates, amber wires, by day and by night. */
+export const themed = {
+  paper: { value: { _light: '#FAF8F3', _dark: '#1B1F24' } },
+  plate: { value: { _light: '#FFFFFF', _dark: '#262C33' } },
+  ink: { value: { _light: '#20262E', _dark: '#E8E6E0' } },
+  muted: { value: { _light: '#5C6370', _dark: '#A3A9B3' } },
+  rule: { value: { _light: '#DDD6C9', _dark: '#3A424B' } },
+  faint: { value: { _light: '#F1EDE4', _dark: '#2B323A' } },
+  rail: { value: { _light: '#2B323B', _dark: '#12161A' } },
+  amber: { value: { _light: '#D98200', _dark: '#F0A02A' } },
+  amberText: { value: { _light: '#8F5500', _dark: '#F0A02A' } },
+  amberSoft: { value: { _light: '#FBEBCF', _dark: '#4A3714' } },
+  pine: { value: { _light: '#1F5B4E', _dark: '#7CC7B5' } },
+  pineSoft: { value: { _light: '#E1EFEA', _dark: '#1F3B34' } },
+  plum: { value: { _light: '#7A3E65', _dark: '#D7A3C4' } },
+  plumSoft: { value: { _light: '#F3E5EE', _dark: '#42293A' } },
+  brick: { value: { _light: '#AE3A2C', _dark: '#EF8A7C' } },
+  brickSoft: { value: { _light: '#F9E3DF', _dark: '#4A2620' } },
+  ghost: { value: { _light: '#E4E0D7', _dark: '#31373E' } },
+};
+
+/** The colour of a token where a style cannot name it: in drawings. */
+export function colour(token: string): string {
+  const name = token.replaceAll(/[A-Z]/g, (c) => `-${c.toLowerCase()}`).replaceAll('.', '-');
+  return `var(--chakra-colors-${name})`;
+}
