@@ -1,5 +1,11 @@
-import type { Op } from '../api/client';
 import type { Document } from './document.gen';
+
+/** One operation of a JSON Patch (RFC 6902): test, add, replace, remove. */
+export interface Op {
+  op: string;
+  path: string;
+  value?: unknown;
+}
 
 /** A part of the document that an edit puts somewhere. */
 export type Part = string | number | boolean | object;

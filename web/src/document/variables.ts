@@ -1,7 +1,6 @@
-import type { Op } from '../api/client';
 import { aliasOf } from './alias';
 import type { Document, Variable } from './document.gen';
-import { newId } from './edit';
+import { newId, type Op } from './edit';
 import { entitiesOf, type Kept, nameOfEntity } from './parts';
 
 export type VariableDoc = Kept<Variable>;

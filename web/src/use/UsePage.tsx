@@ -1,14 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { api, ask, type Given, type Refused, type Shown, type ThenPress, type View } from '../api/client';
 import { wordsOfProblem } from '../trail/Press';
 import type { Along, Trail } from '../trail/Trail';
 import { later } from '../ui/later';
-import { Message, Waiting, WayOn } from '../ui/Message';
+import { Message, Waiting } from '../ui/Message';
 import { useSteady } from '../ui/useSteady';
-import { SignIn } from './SignIn';
+import { Refusal } from './Refusal';
 import { Strip } from './Strip';
 import { UsedScreen } from './UsedScreen';
 import { useArrival } from './useArrival';
@@ -124,34 +124,5 @@ function Banner({ words, calm }: { words: string; calm?: boolean }) {
     >
       {words}
     </Box>
-  );
-}
-
-function Refusal({ trail, refused, project }: { trail: Trail; refused: Refused; project: string }) {
-  const navigate = useNavigate();
-  const { shown } = trail.state;
-  if (refused.status === 401) {
-    return (
-      <SignIn
-        onDone={() => {
-          trail.recover();
-          void (shown ? trail.reload() : navigate(0));
-        }}
-      />
-    );
-  }
-  const home = () => {
-    trail.recover();
-    if (shown) void trail.go('home');
-    else navigate(`/use/${project}`, { replace: true });
-  };
-  return (
-    <Message problem={refused.problem}>
-      {shown && <WayOn words="Back to where you were" glyph="back" onPress={() => void trail.reload()} />}
-      {refused.problem.code !== 'no-project' && <WayOn words="Home" glyph="home" onPress={home} />}
-      {refused.problem.code === 'no-project' && (
-        <WayOn words="Choose an application" glyph="menu" onPress={() => navigate('/')} />
-      )}
-    </Message>
   );
 }

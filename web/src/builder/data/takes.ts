@@ -1,0 +1,14 @@
+import type { Tally } from '../../document/document.gen';
+
+/** What a figure takes of the records it counts over. */
+export const takes: Record<Tally['take'], string> = {
+  count: 'how many',
+  exists: 'whether there are any',
+  min: 'the smallest',
+  max: 'the largest',
+};
+
+/** What a choice takes; how many, if it is none. */
+export function takeIn(value: string): Tally['take'] {
+  return value === 'exists' || value === 'min' || value === 'max' ? value : 'count';
+}
