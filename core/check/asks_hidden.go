@@ -1,0 +1,67 @@
+package check
+
+import (
+	"ambergate/core/cond"
+	"ambergate/core/project"
+)
+
+var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field that a role it is for may not see: for them it is never known", run: func(ix *index, report func(Finding)) {
+	for _, s := range ix.conditions() {
+		if s.what == "row rule" {
+			continue // rules are the project's own: they see everything
+		}
+		for _, r := range project.Ordered(ix.app.Project.Roles) {
+			if s.roles != nil && !s.roles[r.ID] {
+				continue
+			}
+			if field := ix.hiddenFor(s, r.ID); field != "" {
+				f := s.finding
+				f.Severity, f.Evidence = Doubtful, s.node.Phrase()
+				f.Words = "The condition of " + s.words + " looks at " + field + ", which is hidden from " + r.Name + ": for them it is never known."
+				report(f)
+			}
+		}
+	}
+}}
+
+// hiddenAsk is one question to hiddenFor, which many ways with the same condition ask.
+type hiddenAsk struct {
+	node              *cond.Node
+	role, record, row string
+}
+
+// hiddenFor gives the words of a field that a condition reads and a role that may view the record may not see.
+func (ix *index) hiddenFor(s stated, role string) string {
+	scope := ix.app.Project.Scope(ix.app.Screens[s.finding.Screen].Screen, ix.app.RowTable(s.finding.Screen, s.finding.Element))
+	ask := hiddenAsk{s.node, role, scope["record"], scope["row"]}
+	words, known := ix.hidden[ask]
+	if !known {
+		words = ix.findHidden(s, role, scope)
+		if ix.hidden == nil {
+			ix.hidden = map[hiddenAsk]string{}
+		}
+		ix.hidden[ask] = words
+	}
+	return words
+}
+
+func (ix *index) findHidden(s stated, role string, scope cond.Scope) string {
+	for _, p := range s.node.Paths() {
+		table := scope[p.Root]
+		if p.Root != "record" && p.Root != "row" || !ix.grant(role, table).View {
+			continue
+		}
+		for _, seg := range p.Segs {
+			grant := ix.grant(role, table)
+			if !grant.View || grant.Hidden[seg] {
+				return p.Words()
+			}
+			f, _ := ix.app.Project.FieldAt(table, seg)
+			if f == nil || f.References == "" {
+				break
+			}
+			table = f.References
+		}
+	}
+	return ""
+}

@@ -1,0 +1,75 @@
+package check
+
+import (
+	"strings"
+
+	"ambergate/core/patch"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/words"
+)
+
+var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", run: func(ix *index, report func(Finding)) {
+	said := map[string]bool{}
+	for _, w := range ix.ways {
+		for _, m := range w.targets() {
+			f, found := ix.refusedTo(w, m)
+			if !found {
+				continue
+			}
+			if w.Rail != nil { // a rail is said once, not on every screen
+				if said[w.At()+f.Words] {
+					continue
+				}
+				said[w.At()+f.Words] = true
+				f.Screen, f.Entity = "", w.Rail.ID
+			}
+			report(f)
+		}
+	}
+}}
+
+// refusedTo finds the roles that a way is shown to and its target refuses.
+func (ix *index) refusedTo(w way, m *plan.Lead) (Finding, bool) {
+	var refused, names []string
+	why := ""
+	for _, r := range project.Ordered(ix.app.Project.Roles) {
+		if w.gate.Roles != nil && !w.gate.Roles[r.ID] || !ix.stands(w, r.ID) {
+			continue
+		}
+		if reason := ix.refuses(m.Target, m.Mode, r.ID); reason != "" {
+			refused, names, why = append(refused, r.ID), append(names, r.Name), reason
+		}
+	}
+	if len(refused) == 0 {
+		return Finding{}, false
+	}
+	who := strings.Join(names, ", ")
+	f := w.finding(Doubtful, "“"+words.Element(ix.app, w.screen, w.element)+"” is shown to "+who+", whom “"+m.Target.Title+"” refuses.")
+	f.Evidence = why
+	if patch := withoutRoles(ix, w, refused); patch != nil && w.gate.Shared == nil {
+		f.Mends = []Mend{{Words: "not for " + who, Patch: patch}}
+	}
+	return f, true
+}
+
+// withoutRoles takes roles off a gate: those that are named, or all others where it was for everyone.
+func withoutRoles(ix *index, w way, refused []string) []patch.Op {
+	left := map[string]bool{}
+	for id := range ix.app.Project.Roles {
+		if w.gate.Roles == nil || w.gate.Roles[id] {
+			left[id] = true
+		}
+	}
+	for _, id := range refused {
+		delete(left, id)
+	}
+	if len(left) == 0 {
+		return nil
+	}
+	op := "add"
+	if w.gate.Roles != nil {
+		op = "replace"
+	}
+	return []patch.Op{{Op: op, Path: w.gatePath() + "/roles", Value: encode(left)}}
+}

@@ -1,0 +1,39 @@
+package check
+
+import (
+	"maps"
+	"slices"
+	"strings"
+
+	"ambergate/core/patch"
+	"ambergate/core/project"
+)
+
+var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, and nothing says what then", run: func(ix *index, report func(Finding)) {
+	for _, w := range ix.ways {
+		for _, m := range w.targets() {
+			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
+				b, in := m.Bind[input], m.Target.Inputs[input]
+				if in == nil || b.None != "" {
+					continue
+				}
+				if _, _, none := ix.app.BindingTable(w.Way, b, m.Exprs[input]); !none || !in.Required && passesOn(b) {
+					continue
+				}
+				f := w.finding(Doubtful, "There may be no "+strings.ToLower(in.Label)+", and nothing says what then.")
+				changes := []patch.Op{{Op: "add", Path: w.bindPath(m) + "/" + input + "/none", Value: encode("grey")}}
+				if b.Reason == "" {
+					changes = append(changes, patch.Op{Op: "add", Path: w.bindPath(m) + "/" + input + "/reason", Value: encode("There is no " + strings.ToLower(in.Label) + " here.")})
+				}
+				f.Mends = []Mend{{Words: "grey it, with the reason", Patch: changes}}
+				report(f)
+			}
+		}
+	}
+}}
+
+// passesOn says whether a binding passes on what was given: then it is missing only where it was.
+func passesOn(b *project.Binding) bool {
+	_, does := b.Spec.(interface{ PassesOn() string })
+	return does
+}
