@@ -1,29 +1,26 @@
 import { execSync } from 'node:child_process';
 import { readFileSync } from 'node:fs';
-import { expect, test } from '@playwright/test';
+import { expect, type Program, test } from './program';
 import { heading, use } from './people';
 
-const cluster = new URL('../.test/e2e/data/', import.meta.url).pathname;
-
 /** Halts or resumes every process of the demo's database, so that it is there and does not answer. */
-function database(signal: 'STOP' | 'CONT') {
-  const main = readFileSync(`${cluster}postmaster.pid`, 'utf8').split('\n')[0];
+function database(program: Program, signal: 'STOP' | 'CONT') {
+  const main = readFileSync(`${program.dir}/data/postmaster.pid`, 'utf8').split('\n')[0];
   const children = execSync(`pgrep -P ${main} || true`).toString().trim().split('\n').filter(Boolean);
   execSync(`kill -${signal} ${[main, ...children].join(' ')}`);
 }
 
-test('the database stops answering: a clear message, the typed text kept, and it goes on by itself', async ({ page }) => {
+test('the database stops answering: a clear message, the typed text kept, and it goes on by itself', async ({ page, program }) => {
   test.setTimeout(90_000);
   await use(page, 'mira', '/defect?defect=93&~mode=edit');
   await page.getByLabel('Detail').fill('Typed before the database went.');
-  await page.waitForTimeout(1200); // what the server believes for a second is over
-  database('STOP');
+  database(program, 'STOP');
   try {
     await page.getByRole('button', { name: 'Save' }).click();
     await expect(page.getByText('The database does not answer. Nothing is lost.')).toBeVisible({ timeout: 30_000 });
     await expect(page.getByLabel('Detail')).toHaveValue('Typed before the database went.');
   } finally {
-    database('CONT');
+    database(program, 'CONT');
   }
   // The press that was waiting is sent again with the same id, and counts once.
   await expect(heading(page)).toHaveText('Defect D-2093', { timeout: 30_000 });
@@ -31,16 +28,15 @@ test('the database stops answering: a clear message, the typed text kept, and it
   await expect(page.getByText('The database does not answer.')).toHaveCount(0);
 });
 
-test('the server freezes: live values are not shown as if they were still true', async ({ page }) => {
+test('the server freezes: live values are not shown as if they were still true', async ({ page, program }) => {
   await use(page, 'jon', '/drive-room?lift=2');
   await expect(page.getByText('10 values good')).toBeVisible();
-  const server = execSync("pgrep -f '[b]in/ambergate demo --dir ../.test/e2e'").toString().trim().split('\n').pop();
-  execSync(`kill -STOP ${server}`);
+  process.kill(program.pid, 'SIGSTOP');
   try {
     await expect(page.getByText(/10 of 10 values not available/)).toBeVisible({ timeout: 15_000 });
     await expect(page.getByRole('button', { name: 'Stop the line' })).toHaveAttribute('aria-disabled', 'true');
   } finally {
-    execSync(`kill -CONT ${server}`);
+    process.kill(program.pid, 'SIGCONT');
   }
   await expect(page.getByText('10 values good')).toBeVisible({ timeout: 20_000 });
 });

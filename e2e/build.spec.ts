@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './program';
 import { build, heading, use } from './people';
 
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });

@@ -1,4 +1,5 @@
-import { expect, type Page, test } from '@playwright/test';
+import type { Page } from '@playwright/test';
+import { expect, test } from './program';
 import { build, heading, signIn, stage } from './people';
 
 // Every test leaves the project as it found it: what it edits, it takes back.

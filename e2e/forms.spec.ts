@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { heading, use } from './people';
+import { expect, test } from './program';
+import { answered, heading, use } from './people';
 
 test('stepping along the list come from, with position and neighbours; greyed at the end', async ({ page }) => {
   await use(page, 'mira', '/parts?~sort=-code');
@@ -43,8 +43,8 @@ test('what was typed is found again: after a reload, in another tab, after leavi
   await use(page, 'jon', '/stops');
   await page.getByRole('link', { name: 'Report a stop' }).click();
   await expect(page.getByLabel('Cause *')).toBeVisible();
-  await page.getByLabel('Report').fill('Half a sentence about the');
-  await page.waitForTimeout(900);
+  const text = 'Half a sentence about the';
+  await answered(page, /\/draft$/, () => page.getByLabel('Report').fill(text), text);
   await page.reload();
   await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the');
   await expect(page.getByRole('status').filter({ hasText: 'was not saved; here it is again' })).toBeVisible();
@@ -56,10 +56,9 @@ test('what was typed is found again: after a reload, in another tab, after leavi
   await expect(other.getByLabel('Report')).toHaveValue('Half a sentence about the');
   await page.getByLabel('Report').fill('Half a sentence about the wind');
   await expect(page.getByText('Another tab of yours has gone on with what you typed here.')).toBeVisible();
-  await page.getByRole('button', { name: 'Go on with what stands here' }).click();
+  await answered(page, /\/draft$/, () => page.getByRole('button', { name: 'Go on with what stands here' }).click(), 'about the wind');
   await expect(page.getByText('Another tab of yours has gone on')).toHaveCount(0);
   await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
-  await page.waitForTimeout(900);
   await page.reload();
   await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
   await other.getByLabel('Report').fill('Half a sentence about the rain');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './program';
 import { crowd } from './crowded.mjs';
 import { build, chosen, heading, sentence, stage, undoAll, use } from './people';
 

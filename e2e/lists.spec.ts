@@ -1,5 +1,5 @@
-import { expect, test } from '@playwright/test';
-import { heading, use } from './people';
+import { expect, test } from './program';
+import { answered, heading, use } from './people';
 
 test('a long list: both ends, find, filters by type, two sort keys, all in the address', async ({ page }) => {
   await use(page, 'sela', '/inspections');
@@ -39,9 +39,8 @@ test('a long list: both ends, find, filters by type, two sort keys, all in the a
 test('a list is found again as it was left: scrolled, with its row chosen', async ({ page }) => {
   await use(page, 'sela', '/inspections');
   const list = page.getByRole('region', { name: 'Inspections' });
-  await list.evaluate((e) => e.scrollTo(0, 2400));
+  await answered(page, /\/look$/, () => list.evaluate((e) => e.scrollTo(0, 2400)));
   await expect.poll(() => list.evaluate((e) => e.scrollHeight)).toBeGreaterThan(3000);
-  await page.waitForTimeout(600); // a pause, as one makes when reading
   const row = page.getByRole('row').nth(12);
   const words = await row.getByRole('link').textContent();
   const cabin = await row.getByRole('cell').nth(1).textContent();
@@ -95,10 +94,10 @@ test('column widths are kept; a list by keyboard alone', async ({ page }) => {
   const edge = page.getByRole('separator', { name: 'Width of Name' });
   const before = Number(await edge.getAttribute('aria-valuenow'));
   await edge.focus();
-  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowRight');
+  for (let i = 0; i < 7; i++) await page.keyboard.press('ArrowRight');
+  await answered(page, /\/views\//, () => page.keyboard.press('ArrowRight'));
   await expect.poll(async () => Number(await edge.getAttribute('aria-valuenow'))).toBeGreaterThan(before + 4);
   const wide = await edge.getAttribute('aria-valuenow');
-  await page.waitForTimeout(300);
   await page.reload();
   await expect(edge).toHaveAttribute('aria-valuenow', wide ?? '');
   const list = page.getByRole('region', { name: 'Parts' });

@@ -1,5 +1,8 @@
-import { chromium, expect, test } from '@playwright/test';
-import { heading, use } from './people';
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium } from '@playwright/test';
+import { expect, test } from './program';
+import { answered, heading, use } from './people';
 
 test('a duplicated tab goes its own way; a new tab knows where it came from', async ({ page, context }) => {
   await use(page, 'mira', '/parts?~sort=-code');
@@ -91,9 +94,14 @@ test('a browser that is opened again finds its tab as it was: the trail, the lis
   await use(page, 'jon', '/stops?~sort=lift');
   await page.getByRole('row', { name: /Jon Abeke/ }).first().getByRole('link').click();
   await page.getByRole('link', { name: 'Edit', exact: true }).click();
-  await page.getByLabel('Report').fill('Typed before the lights went out');
+  const text = 'Typed before the lights went out';
+  await answered(page, /\/draft$/, () => page.getByLabel('Report').fill(text), text);
   const typed = await heading(page).textContent();
-  await page.waitForTimeout(3_000); // the browser writes down its session now and then
+  // The browser writes down its session now and then.
+  const address = new URL(page.url()).search;
+  const sessions = info.outputPath('profile', 'Default', 'Sessions');
+  const written = () => readdirSync(sessions).some((name) => readFileSync(join(sessions, name)).includes(address));
+  await expect.poll(written, { timeout: 30_000 }).toBe(true);
   await first.context.close();
 
   const again = await open();
@@ -101,7 +109,7 @@ test('a browser that is opened again finds its tab as it was: the trail, the lis
   const tab = again.own();
   if (!tab) throw new Error('the tab was not restored');
   await expect(heading(tab)).toHaveText(typed ?? '');
-  await expect(tab.getByLabel('Report')).toHaveValue('Typed before the lights went out');
+  await expect(tab.getByLabel('Report')).toHaveValue(text);
   await tab.getByRole('navigation', { name: 'Trail' }).getByRole('button', { name: /^Back to Stops/ }).click();
   await tab.getByRole('alertdialog', { name: 'Not saved yet' }).getByRole('button', { name: 'Forget it' }).click();
   await expect(heading(tab)).toHaveText('Stops of the lifts');

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './program';
 import { heading, signIn, use } from './people';
 
 test('the worst open defect, its cabin, and back with the filter kept', async ({ page }) => {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test } from './program';
 import { build, chosen, heading, sentence, stage, undoAll, use } from './people';
 
 // What gates can do: in use, by the demo's own wiring, and in build, without writing an expression.

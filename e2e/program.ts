@@ -1,0 +1,53 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdirSync, openSync, rmSync } from 'node:fs';
+import { test as base } from '@playwright/test';
+
+export { expect } from '@playwright/test';
+
+const root = new URL('..', import.meta.url).pathname;
+
+/** A running program: where it answers, where it keeps its data, and its process. */
+export interface Program {
+  url: string;
+  dir: string;
+  pid: number;
+}
+
+/**
+ * Each worker has a program of its own, with fresh demo data, for all the spec files that it runs: tests
+ * of one file run one after the other, those of another see nothing of them.
+ */
+export const test = base.extend<object, { program: Program }>({
+  program: [
+    // biome-ignore lint/correctness/noEmptyPattern: how fixtures say that they need no other
+    async ({}, use, { parallelIndex }) => {
+      const address = `127.0.0.1:${8097 + parallelIndex}`;
+      const dir = `${root}.test/e2e-${parallelIndex}`;
+      rmSync(dir, { recursive: true, force: true });
+      mkdirSync(dir, { recursive: true });
+      const log = openSync(`${dir}.log`, 'w');
+      const demo = spawn(`${root}bin/ambergate`, ['demo', '--dir', dir, '--address', address], { stdio: ['ignore', log, log] });
+      await answers(demo, `http://${address}`);
+      await use({ url: `http://${address}`, dir, pid: demo.pid ?? 0 });
+      demo.kill('SIGINT');
+      await once(demo, 'exit');
+    },
+    { scope: 'worker', timeout: 90_000 },
+  ],
+  baseURL: async ({ program }, use) => use(program.url),
+});
+
+/** Waits until the program answers; that it ended instead is told at once. */
+async function answers(demo: ChildProcess, url: string) {
+  for (let i = 0; i < 400; i++) {
+    if (demo.exitCode !== null) throw new Error(`the program ended with ${demo.exitCode}: see .test/e2e-*.log`);
+    try {
+      if ((await fetch(`${url}/api/status`)).ok) return;
+    } catch {
+      // not up yet
+    }
+    await new Promise((done) => setTimeout(done, 150));
+  }
+  throw new Error('the program did not come up');
+}
