@@ -13,9 +13,8 @@ import (
 
 // Missing is a table, or a column of one, that a project names and the database does not have.
 type Missing struct {
-	Table  string // id in the project
-	Column string // its name in the database; "" when the table is missing
-	Field  string // id in the project
+	Table string // id in the project
+	Field string // id in the project; "" when the table is missing
 }
 
 // Missing compares what a project names of one source with what the database has, in a stable order.
@@ -51,7 +50,7 @@ func (s *Source) Missing(ctx context.Context, p *project.Project, source string)
 		}
 		for field, f := range t.Fields {
 			if !has[t.Relation][f.Column] {
-				out = append(out, Missing{Table: id, Column: f.Column, Field: field})
+				out = append(out, Missing{Table: id, Field: field})
 			}
 		}
 	}

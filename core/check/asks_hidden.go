@@ -5,12 +5,12 @@ import (
 	"ambergate/core/project"
 )
 
-var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field that a role it is for may not see: for them it is never known", run: func(ix *index, report func(Finding)) {
+var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field that a role it is for may not see: for them it is never known", Run: func(ix *Index, report func(Finding)) {
 	for _, s := range ix.conditions() {
 		if s.what == "row rule" {
 			continue // rules are the project's own: they see everything
 		}
-		for _, r := range project.Ordered(ix.app.Project.Roles) {
+		for _, r := range project.Ordered(ix.App.Project.Roles) {
 			if s.roles != nil && !s.roles[r.ID] {
 				continue
 			}
@@ -31,8 +31,8 @@ type hiddenAsk struct {
 }
 
 // hiddenFor gives the words of a field that a condition reads and a role that may view the record may not see.
-func (ix *index) hiddenFor(s stated, role string) string {
-	scope := ix.app.Project.Scope(ix.app.Screens[s.finding.Screen].Screen, ix.app.RowTable(s.finding.Screen, s.finding.Element))
+func (ix *Index) hiddenFor(s stated, role string) string {
+	scope := ix.App.Project.Scope(ix.App.Screens[s.finding.Screen].Screen, ix.App.RowTable(s.finding.Screen, s.finding.Element))
 	ask := hiddenAsk{s.node, role, scope["record"], scope["row"]}
 	words, known := ix.hidden[ask]
 	if !known {
@@ -45,7 +45,7 @@ func (ix *index) hiddenFor(s stated, role string) string {
 	return words
 }
 
-func (ix *index) findHidden(s stated, role string, scope cond.Scope) string {
+func (ix *Index) findHidden(s stated, role string, scope cond.Scope) string {
 	for _, p := range s.node.Paths() {
 		table := scope[p.Root]
 		if p.Root != "record" && p.Root != "row" || !ix.grant(role, table).View {
@@ -56,7 +56,7 @@ func (ix *index) findHidden(s stated, role string, scope cond.Scope) string {
 			if !grant.View || grant.Hidden[seg] {
 				return p.Words()
 			}
-			f, _ := ix.app.Project.FieldAt(table, seg)
+			f, _ := ix.App.Project.FieldAt(table, seg)
 			if f == nil || f.References == "" {
 				break
 			}

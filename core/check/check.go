@@ -1,11 +1,18 @@
-// Package check proves things about a project without running it. Each check is a value with
-// a name, a line of documentation and a function over a shared index; a new one is a new file
-// and a line in All.
+// Package check proves things about a project without running it. Each check is a value with a name,
+// a line of documentation and a function over an index that all share: one file, one line in All, and
+// test projects in testdata under its name.
+//
+//   - check.go: what a finding, a mend and a check are; running them
+//   - index.go: every way of a project, and what many checks ask
+//   - conditions.go: every condition of a project, and whether it can hold or fail
+//   - reach.go: who can be on a screen at all, and how many presses it is away
+//   - the others: one check each
 package check
 
 import (
+	"cmp"
 	"context"
-	"sort"
+	"slices"
 
 	"ambergate/core/patch"
 	"ambergate/core/plan"
@@ -43,15 +50,20 @@ type Mend struct {
 
 // Check is one thing that is looked for.
 type Check struct {
-	Name string
-	Doc  string
-	run  func(*index, func(Finding))
+	Name string // with dashes: it is told with each finding, and names the folder of its test projects
+	Doc  string // what it finds, in one line
+	// Run looks at a whole project and tells what it finds, each with its severity, place and words.
+	Run func(*Index, func(Finding))
+	// Outside says that it compares the project with what stands outside it, which changes while the
+	// project does not: it is quick, and run at each look.
+	Outside bool
 }
 
 // All is every check, in the order in which findings of one place are told.
-var All = []*Check{brokenTarget, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, comesBack}
+var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, comesBack}
 
-// Run runs all checks over a compiled project. The same project gives the same list in the same order.
+// Run runs the checks that look at a compiled project alone. The same project gives the same list in
+// the same order.
 func Run(app *plan.App) []Finding {
 	out, _ := RunUntil(context.Background(), app)
 	return out
@@ -59,30 +71,46 @@ func Run(app *plan.App) []Finding {
 
 // RunUntil does so until a context ends; then the error is the context's, and nothing is found.
 func RunUntil(ctx context.Context, app *plan.App) ([]Finding, error) {
-	ix := newIndex(app)
+	return newIndex(app, Outside{}).run(ctx, false)
+}
+
+// Against runs the checks that compare a compiled project with what stands outside it.
+func Against(app *plan.App, outside Outside) []Finding {
+	out, _ := newIndex(app, outside).run(context.Background(), true)
+	return out
+}
+
+func (ix *Index) run(ctx context.Context, outside bool) ([]Finding, error) {
 	out := []Finding{}
 	for _, c := range All {
+		if c.Outside != outside {
+			continue
+		}
 		if err := ctx.Err(); err != nil {
 			return nil, err
 		}
-		c.run(ix, func(f Finding) {
+		c.Run(ix, func(f Finding) {
 			f.Check = c.Name
 			out = append(out, f)
 		})
 	}
+	return Sorted(out), nil
+}
+
+// Sorted gives findings as they are told: what is broken first, then by place; those of one place by
+// check, as in All.
+func Sorted(found []Finding) []Finding {
 	rank := map[Severity]int{Broken: 0, Doubtful: 1, Note: 2}
-	sort.SliceStable(out, func(i, j int) bool {
-		a, b := out[i], out[j]
-		if rank[a.Severity] != rank[b.Severity] {
-			return rank[a.Severity] < rank[b.Severity]
-		}
-		if a.Screen != b.Screen {
-			return a.Screen < b.Screen
-		}
-		if a.Entity != b.Entity {
-			return a.Entity < b.Entity
-		}
-		return a.Element < b.Element
+	order := map[string]int{}
+	for i, c := range All {
+		order[c.Name] = i
+	}
+	slices.SortStableFunc(found, func(a, b Finding) int {
+		return cmp.Or(
+			cmp.Compare(rank[a.Severity], rank[b.Severity]),
+			cmp.Compare(a.Screen, b.Screen), cmp.Compare(a.Entity, b.Entity), cmp.Compare(a.Element, b.Element),
+			cmp.Compare(order[a.Check], order[b.Check]),
+		)
 	})
-	return out, nil
+	return found
 }

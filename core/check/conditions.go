@@ -21,23 +21,23 @@ type stated struct {
 }
 
 // conditions lists every condition that decides something, in a stable order.
-func (ix *index) conditions() []stated {
+func (ix *Index) conditions() []stated {
 	if ix.stated == nil {
 		ix.stated = ix.findConditions()
 	}
 	return ix.stated
 }
 
-func (ix *index) findConditions() []stated {
+func (ix *Index) findConditions() []stated {
 	out := []stated{}
 	said := map[string]bool{}
-	for _, id := range sortedScreens(ix.app) {
-		plan := ix.app.Screens[id]
+	for _, id := range sortedScreens(ix.App) {
+		plan := ix.App.Screens[id]
 		if plan.Guard != nil {
 			out = append(out, stated{what: "guard", words: "the guard of “" + plan.Screen.Title + "”", node: plan.Guard.Root, finding: Finding{Screen: id}, path: "/" + id + "/guard", roles: plan.Screen.Roles})
 		}
 		for _, e := range plan.Elements {
-			words := "“" + words.Element(ix.app, plan.Screen, e) + "”"
+			words := "“" + words.Element(ix.App, plan.Screen, e) + "”"
 			if e.ShownWhile != nil {
 				out = append(out, stated{what: "shown while", words: words, node: e.ShownWhile.Root, finding: Finding{Screen: id, Element: e.ID}, path: "/" + id + "/elements/" + e.ID + "/shown", roles: plan.Screen.Roles})
 			}
@@ -47,16 +47,16 @@ func (ix *index) findConditions() []stated {
 				continue
 			}
 			said[w.Wiring()] = w.Rail != nil || w.Gate.Shared != nil // once, however many screens it stands on
-			words := "“" + words.Element(ix.app, plan.Screen, w.Element) + "”"
+			words := "“" + words.Element(ix.App, plan.Screen, w.Element) + "”"
 			out = append(out, stated{what: "way", words: words, node: w.Gate.Condition.Root, finding: Finding{Screen: id, Element: w.Element.ID, Trigger: w.Trigger}, path: w.Wiring() + "/while", roles: w.Gate.Roles})
 		}
 	}
 	return append(out, ix.rowRules()...)
 }
 
-func (ix *index) rowRules() []stated {
+func (ix *Index) rowRules() []stated {
 	var out []stated
-	p := ix.app.Project
+	p := ix.App.Project
 	for _, id := range slices.Sorted(maps.Keys(p.Grants)) {
 		g := p.Grants[id]
 		role, table := p.Roles[g.Role], p.Tables[g.Table]
@@ -67,7 +67,7 @@ func (ix *index) rowRules() []stated {
 			if text == "" {
 				continue
 			}
-			if e, problem := ix.app.RowRule(g.Table, text); problem == nil {
+			if e, problem := ix.App.RowRule(g.Table, text); problem == nil {
 				out = append(out, stated{what: "row rule", words: "the row rule of " + role.Name + " on " + label(p, g.Table), node: e.Root, finding: Finding{Entity: id}, path: "/" + id + "/" + field, roles: map[string]bool{g.Role: true}})
 			}
 		}
@@ -85,7 +85,7 @@ type turn struct {
 
 // can says whether a condition can hold, or fail, for a role. Many ways share a condition: it is
 // found out once.
-func (ix *index) can(t turn) bool {
+func (ix *Index) can(t turn) bool {
 	known, found := ix.turns[t]
 	if found {
 		return known
@@ -107,9 +107,9 @@ func (ix *index) can(t turn) bool {
 }
 
 // forSome says whether the condition can hold, or fail, for any of the roles that are asked.
-func (s stated) forSome(ix *index, fail bool) bool {
+func (s stated) forSome(ix *Index, fail bool) bool {
 	asked := false
-	for r := range ix.app.Project.Roles {
+	for r := range ix.App.Project.Roles {
 		if s.roles != nil && !s.roles[r] {
 			continue
 		}

@@ -9,10 +9,10 @@ import (
 	"ambergate/core/words"
 )
 
-var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", run: func(ix *index, report func(Finding)) {
+var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", Run: func(ix *Index, report func(Finding)) {
 	said := map[string]bool{}
-	for _, w := range ix.ways {
-		for _, m := range w.targets() {
+	for _, w := range ix.Ways {
+		for _, m := range w.Targets() {
 			f, found := ix.refusedTo(w, m)
 			if !found {
 				continue
@@ -30,11 +30,11 @@ var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a g
 }}
 
 // refusedTo finds the roles that a way is shown to and its target refuses.
-func (ix *index) refusedTo(w way, m *plan.Lead) (Finding, bool) {
+func (ix *Index) refusedTo(w Way, m *plan.Lead) (Finding, bool) {
 	var refused, names []string
 	why := ""
-	for _, r := range project.Ordered(ix.app.Project.Roles) {
-		if w.gate.Roles != nil && !w.gate.Roles[r.ID] || !ix.stands(w, r.ID) {
+	for _, r := range project.Ordered(ix.App.Project.Roles) {
+		if w.Gate.Roles != nil && !w.Gate.Roles[r.ID] || !ix.stands(w, r.ID) {
 			continue
 		}
 		if reason := ix.refuses(m.Target, m.Mode, r.ID); reason != "" {
@@ -45,19 +45,19 @@ func (ix *index) refusedTo(w way, m *plan.Lead) (Finding, bool) {
 		return Finding{}, false
 	}
 	who := strings.Join(names, ", ")
-	f := w.finding(Doubtful, "“"+words.Element(ix.app, w.screen, w.element)+"” is shown to "+who+", whom “"+m.Target.Title+"” refuses.")
+	f := w.Finding(Doubtful, "“"+words.Element(ix.App, w.Screen, w.Element)+"” is shown to "+who+", whom “"+m.Target.Title+"” refuses.")
 	f.Evidence = why
-	if patch := withoutRoles(ix, w, refused); patch != nil && w.gate.Shared == nil {
+	if patch := withoutRoles(ix, w, refused); patch != nil && w.Gate.Shared == nil {
 		f.Mends = []Mend{{Words: "not for " + who, Patch: patch}}
 	}
 	return f, true
 }
 
 // withoutRoles takes roles off a gate: those that are named, or all others where it was for everyone.
-func withoutRoles(ix *index, w way, refused []string) []patch.Op {
+func withoutRoles(ix *Index, w Way, refused []string) []patch.Op {
 	left := map[string]bool{}
-	for id := range ix.app.Project.Roles {
-		if w.gate.Roles == nil || w.gate.Roles[id] {
+	for id := range ix.App.Project.Roles {
+		if w.Gate.Roles == nil || w.Gate.Roles[id] {
 			left[id] = true
 		}
 	}
@@ -68,8 +68,8 @@ func withoutRoles(ix *index, w way, refused []string) []patch.Op {
 		return nil
 	}
 	op := "add"
-	if w.gate.Roles != nil {
+	if w.Gate.Roles != nil {
 		op = "replace"
 	}
-	return []patch.Op{{Op: op, Path: w.gatePath() + "/roles", Value: encode(left)}}
+	return []patch.Op{{Op: op, Path: w.Wiring() + "/roles", Value: encode(left)}}
 }

@@ -4,30 +4,45 @@ import (
 	"encoding/json"
 	"maps"
 	"slices"
-	"sort"
 
 	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
-// index is what the checks share: every way of the project, in a stable order, and what was found
+// Index is what the checks share: every way of the project, in a stable order, and what was found
 // out of things that many ways have in common.
-type index struct {
-	app    *plan.App
-	ways   []way
-	stated []stated // every condition; nil until it is asked for
-	grants map[[2]string]project.Grant
-	hidden map[hiddenAsk]string
-	turns  map[turn]bool
+type Index struct {
+	App     *plan.App
+	Ways    []Way
+	Outside Outside
+	stated  []stated // every condition; nil until it is asked for
+	grants  map[[2]string]project.Grant
+	hidden  map[hiddenAsk]string
+	turns   map[turn]bool
+}
+
+// Outside is what stands outside a project and is compared with it.
+type Outside struct {
+	// Others gives the released app of another project by its slug; nil: it has no release. Where
+	// the function is nil nothing is known of other projects, and nothing is found.
+	Others func(slug string) *plan.App
+	// Gone is what the project names of its databases and they do not have.
+	Gone []Gone
+}
+
+// Gone is a table that is not in its database, or a column that is not in its table.
+type Gone struct {
+	Table string // id
+	Field string // id; "" when the table itself is gone
 }
 
 // grant gives what a role alone may do with a table.
-func (ix *index) grant(role, table string) project.Grant {
+func (ix *Index) grant(role, table string) project.Grant {
 	key := [2]string{role, table}
 	g, known := ix.grants[key]
 	if !known {
-		g = ix.app.Project.GrantOf(map[string]bool{role: true}, table)
+		g = ix.App.Project.GrantOf(map[string]bool{role: true}, table)
 		if ix.grants == nil {
 			ix.grants = map[[2]string]project.Grant{}
 		}
@@ -36,54 +51,41 @@ func (ix *index) grant(role, table string) project.Grant {
 	return g
 }
 
-func newIndex(app *plan.App) *index {
-	ix := &index{app: app}
-	ids := make([]string, 0, len(app.Screens))
-	for id := range app.Screens {
-		ids = append(ids, id)
-	}
-	sort.Strings(ids)
-	for _, id := range ids {
-		plan := app.Screens[id]
-		for _, out := range plan.Ways() {
-			w := way{Way: out, screen: plan.Screen, plan: plan, element: out.Element, trigger: out.Trigger, gate: out.Gate}
-			if len(w.gate.Cases) == 0 {
-				ix.ways = append(ix.ways, w)
+func newIndex(app *plan.App, outside Outside) *Index {
+	ix := &Index{App: app, Outside: outside}
+	for _, id := range sortedScreens(app) {
+		for _, out := range app.Screens[id].Ways() {
+			w := Way{Way: out}
+			if len(w.Gate.Cases) == 0 {
+				ix.Ways = append(ix.Ways, w)
 			}
-			for _, c := range w.gate.Cases {
-				w.of = c
-				ix.ways = append(ix.ways, w)
+			for _, c := range w.Gate.Cases {
+				w.Of = c
+				ix.Ways = append(ix.Ways, w)
 			}
 		}
 	}
 	return ix
 }
 
-// way is one case of one gate.
-type way struct {
+// Way is one case of one gate of one element, on one screen.
+type Way struct {
 	plan.Way
-	screen  *project.Screen
-	plan    *plan.Screen
-	element *plan.Element
-	trigger string
-	gate    *plan.Gate
-	of      *plan.Case // nil when the gate has no case
+	Of *plan.Case // nil when the gate has no case
 }
 
-func (w way) finding(s Severity, words string) Finding {
-	return Finding{Severity: s, Screen: w.screen.ID, Element: w.element.ID, Trigger: w.trigger, Words: words}
+// Finding gives one at the place of a way.
+func (w Way) Finding(s Severity, words string) Finding {
+	return Finding{Severity: s, Screen: w.Screen.ID, Element: w.Element.ID, Trigger: w.Trigger, Words: words}
 }
 
-// gatePath gives the JSON Pointer of what says where the way leads, for patches.
-func (w way) gatePath() string { return w.Wiring() }
-
-// targets gives the screens of this project that a way may lead to, each with what it brings.
-func (w way) targets() []*plan.Lead {
-	if w.of == nil {
+// Targets gives the screens of this project that a way may lead to, each with what it brings.
+func (w Way) Targets() []*plan.Lead {
+	if w.Of == nil {
 		return nil
 	}
 	var out []*plan.Lead
-	for _, m := range w.of.Move.Leads() {
+	for _, m := range w.Of.Move.Leads() {
 		if m.Target != nil {
 			out = append(out, m)
 		}
@@ -92,15 +94,15 @@ func (w way) targets() []*plan.Lead {
 }
 
 // bindPath gives where in the document a target's bindings stand.
-func (w way) bindPath(m *plan.Lead) string {
-	path := w.gatePath() + "/cases/" + w.of.ID + "/move"
+func (w Way) bindPath(m *plan.Lead) string {
+	path := w.Wiring() + "/cases/" + w.Of.ID + "/move"
 	if m.ID != "" {
 		path += "/among/" + m.ID
 	}
 	return path + "/bind"
 }
 
-func bindPatch(w way, m *plan.Lead, input string, b *project.Binding) []patch.Op {
+func bindPatch(w Way, m *plan.Lead, input string, b *project.Binding) []patch.Op {
 	path := w.bindPath(m)
 	if m.Bind == nil {
 		return []patch.Op{{Op: "add", Path: path, Value: encode(map[string]*project.Binding{input: b})}}

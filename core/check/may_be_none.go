@@ -9,18 +9,18 @@ import (
 	"ambergate/core/project"
 )
 
-var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, and nothing says what then", run: func(ix *index, report func(Finding)) {
-	for _, w := range ix.ways {
-		for _, m := range w.targets() {
+var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, and nothing says what then", Run: func(ix *Index, report func(Finding)) {
+	for _, w := range ix.Ways {
+		for _, m := range w.Targets() {
 			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
 				b, in := m.Bind[input], m.Target.Inputs[input]
 				if in == nil || b.None != "" {
 					continue
 				}
-				if _, _, none := ix.app.BindingTable(w.Way, b, m.Exprs[input]); !none || !in.Required && passesOn(b) {
+				if _, _, none := ix.App.BindingTable(w.Way, b, m.Exprs[input]); !none || !in.Required && passesOn(b) {
 					continue
 				}
-				f := w.finding(Doubtful, "There may be no "+strings.ToLower(in.Label)+", and nothing says what then.")
+				f := w.Finding(Doubtful, "There may be no "+strings.ToLower(in.Label)+", and nothing says what then.")
 				changes := []patch.Op{{Op: "add", Path: w.bindPath(m) + "/" + input + "/none", Value: encode("grey")}}
 				if b.Reason == "" {
 					changes = append(changes, patch.Op{Op: "add", Path: w.bindPath(m) + "/" + input + "/reason", Value: encode("There is no " + strings.ToLower(in.Label) + " here.")})

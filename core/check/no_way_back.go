@@ -5,30 +5,30 @@ import (
 	"ambergate/core/project"
 )
 
-var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within two presses", run: func(ix *index, report func(Finding)) {
+var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within two presses", Run: func(ix *Index, report func(Finding)) {
 	leaves := map[string]bool{}    // by a press that goes back, up or home, or by the strip
 	leads := map[string][]string{} // by a press, from screen to screen
-	for _, id := range sortedScreens(ix.app) {
-		leaves[id] = !ix.app.Screens[id].Screen.Bare
+	for _, id := range sortedScreens(ix.App) {
+		leaves[id] = !ix.App.Screens[id].Screen.Bare
 	}
-	for _, w := range ix.ways {
-		if w.of == nil || w.of.Move == nil || w.gate.Roles != nil || w.gate.While != "" {
+	for _, w := range ix.Ways {
+		if w.Of == nil || w.Of.Move == nil || w.Gate.Roles != nil || w.Gate.While != "" {
 			continue // proven for everyone, or not counted
 		}
-		switch w.of.Move.Kind {
+		switch w.Of.Move.Kind {
 		case "back", "home", "up", "close":
-			leaves[w.screen.ID] = true
+			leaves[w.Screen.ID] = true
 		default:
-			for _, m := range w.targets() {
-				leads[w.screen.ID] = append(leads[w.screen.ID], m.Target.ID)
+			for _, m := range w.Targets() {
+				leads[w.Screen.ID] = append(leads[w.Screen.ID], m.Target.ID)
 			}
 		}
 	}
 	starts := map[string]bool{}
-	for _, r := range ix.app.Project.Roles {
+	for _, r := range ix.App.Project.Roles {
 		starts[r.Start] = true
 	}
-	for _, id := range sortedScreens(ix.app) {
+	for _, id := range sortedScreens(ix.App) {
 		free := leaves[id] || starts[id]
 		for _, next := range leads[id] {
 			free = free || leaves[next] || starts[next]
@@ -36,7 +36,7 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 		if free {
 			continue
 		}
-		s := ix.app.Screens[id].Screen
+		s := ix.App.Screens[id].Screen
 		report(Finding{Severity: Broken, Screen: id, Words: "No way back from “" + s.Title + "” within two presses.", Evidence: "It has no strip and no button that goes back, up or home.", Mends: []Mend{
 			{Words: "add one", Patch: []patch.Op{BackButton(s)}},
 			{Words: "show the strip", Patch: []patch.Op{{Op: "remove", Path: "/" + id + "/bare"}}},

@@ -6,13 +6,13 @@ import (
 	"ambergate/core/words"
 )
 
-var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing", run: func(ix *index, report func(Finding)) {
-	for _, id := range sortedScreens(ix.app) {
-		plan := ix.app.Screens[id]
+var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing", Run: func(ix *Index, report func(Finding)) {
+	for _, id := range sortedScreens(ix.App) {
+		plan := ix.App.Screens[id]
 		for _, e := range plan.Elements {
 			trigger := project.UnwiredTrigger(e.Element)
 			if trigger != "" && (len(e.Gates) == 0 || emptyGate(e)) {
-				report(Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: trigger, Words: "Nothing is wired to “" + words.Element(ix.app, plan.Screen, e) + "”.", Mends: []Mend{{Words: "wire it", Chip: "target"}}})
+				report(Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: trigger, Words: "Nothing is wired to “" + words.Element(ix.App, plan.Screen, e) + "”.", Mends: []Mend{{Words: "wire it", Chip: "target"}}})
 			}
 		}
 		for _, e := range plan.Off {
@@ -20,7 +20,7 @@ var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing
 			if way == nil || !emptyGate(e) {
 				continue
 			}
-			f := Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: way.Trigger, Words: "“When " + words.Element(ix.app, plan.Screen, e) + "” does nothing yet.", Mends: []Mend{{Words: "wire it", Chip: "target"}}}
+			f := Finding{Severity: Broken, Screen: id, Element: e.ID, Trigger: way.Trigger, Words: "“When " + words.Element(ix.App, plan.Screen, e) + "” does nothing yet.", Mends: []Mend{{Words: "wire it", Chip: "target"}}}
 			if way.OnLeaving() {
 				f.Mends[0].Chip = "do"
 			}

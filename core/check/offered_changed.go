@@ -13,50 +13,50 @@ type leadsOut interface {
 	LeadsOut() (slug, entry string, with map[string]string)
 }
 
-// Offers finds ways to screens of other projects that those do not offer like that any more. An
-// app of another project is asked for by its slug; nil: it has no release.
-func Offers(app *plan.App, others func(slug string) *plan.App) []Finding {
-	var out []Finding
-	for _, w := range newIndex(app).ways {
-		if w.of == nil || w.of.Move == nil {
+var offeredChanged = &Check{Name: "offered-changed", Doc: "a way to a screen of another project that it does not offer like that any more", Outside: true, Run: func(ix *Index, report func(Finding)) {
+	if ix.Outside.Others == nil {
+		return
+	}
+	for _, w := range ix.Ways {
+		if w.Of == nil || w.Of.Move == nil {
 			continue
 		}
-		spec, leaves := w.of.Move.Spec.(leadsOut)
+		spec, leaves := w.Of.Move.Spec.(leadsOut)
 		if !leaves {
 			continue
 		}
-		m := w.of.Move
 		slug, entry, with := spec.LeadsOut()
-		add := func(words string) {
-			f := w.finding(Broken, words)
-			f.Check, f.Mends = "offered-changed", []Mend{{Words: "choose another", Chip: "target"}}
-			out = append(out, f)
+		for _, words := range changedOffer(ix.Outside.Others(slug), w.Of.Move, slug, entry, with) {
+			f := w.Finding(Broken, words)
+			f.Mends = []Mend{{Words: "choose another", Chip: "target"}}
+			report(f)
 		}
-		other := others(slug)
-		if other == nil {
-			add("The project “" + slug + "” has no release, so nothing of it can be opened.")
-			continue
+	}
+}}
+
+// changedOffer says in words what a project does not offer as a move takes it.
+func changedOffer(other *plan.App, m *plan.Move, slug, entry string, with map[string]string) (out []string) {
+	if other == nil {
+		return []string{"The project “" + slug + "” has no release, so nothing of it can be opened."}
+	}
+	title := other.Project.Settings.Title
+	s := other.Project.ScreenBySlug(entry)
+	if s == nil || !s.Offered {
+		return []string{"“" + title + "” does not offer “" + entry + "” any more."}
+	}
+	taken := map[string]bool{}
+	for _, in := range project.Ordered(s.Inputs) {
+		taken[in.Alias] = true
+		if in.Required && with[in.Alias] == "" && (in.ID != s.Record || m.Mode != "add") {
+			out = append(out, "“"+s.Title+"” of “"+title+"” needs to know which "+in.Alias+" by now; nothing says which.")
 		}
-		title := other.Project.Settings.Title
-		s := other.Project.ScreenBySlug(entry)
-		if s == nil || !s.Offered {
-			add("“" + title + "” does not offer “" + entry + "” any more.")
-			continue
+		if e := m.Exprs[in.Alias]; e != nil && in.Table == "" && !plan.Fits(in.TypeOf(), e.Root.Type) {
+			out = append(out, "“"+s.Title+"” of “"+title+"” takes "+in.Alias+" as another kind of value than this brings.")
 		}
-		taken := map[string]bool{}
-		for _, in := range project.Ordered(s.Inputs) {
-			taken[in.Alias] = true
-			if in.Required && with[in.Alias] == "" && (in.ID != s.Record || m.Mode != "add") {
-				add("“" + s.Title + "” of “" + title + "” needs to know which " + in.Alias + " by now; nothing says which.")
-			}
-			if e := m.Exprs[in.Alias]; e != nil && in.Table == "" && !plan.Fits(in.TypeOf(), e.Root.Type) {
-				add("“" + s.Title + "” of “" + title + "” takes " + in.Alias + " as another kind of value than this brings.")
-			}
-		}
-		for _, name := range slices.Sorted(maps.Keys(with)) {
-			if !taken[name] {
-				add("“" + s.Title + "” of “" + title + "” takes nothing called “" + name + "” any more.")
-			}
+	}
+	for _, name := range slices.Sorted(maps.Keys(with)) {
+		if !taken[name] {
+			out = append(out, "“"+s.Title+"” of “"+title+"” takes nothing called “"+name+"” any more.")
 		}
 	}
 	return out

@@ -10,11 +10,11 @@ import (
 
 // stands says whether a role can be on the way's own screen at all,
 // and see what the way starts from: rows of a list are only there for who may view them.
-func (ix *index) stands(w way, role string) bool {
+func (ix *Index) stands(w Way, role string) bool {
 	table := ""
-	if l := project.ListOf(w.element.Element); l != nil {
+	if l := project.ListOf(w.Element.Element); l != nil {
 		table = l.Table
-	} else if p := project.PointsOf(w.element.Element); p != nil {
+	} else if p := project.PointsOf(w.Element.Element); p != nil {
 		table = p.Table
 	}
 	if table != "" && !ix.grant(role, table).View {
@@ -23,12 +23,12 @@ func (ix *index) stands(w way, role string) bool {
 	if w.Rail != nil && w.Rail.Placed.Roles != nil && !w.Rail.Placed.Roles[role] {
 		return false
 	}
-	return ix.refuses(w.screen, "view", role) == ""
+	return ix.refuses(w.Screen, "view", role) == ""
 }
 
 // refuses says why a screen is shut to a role whatever the record: by its grants, or a guard
 // that is false for the role alone. "" when it is not proven shut.
-func (ix *index) refuses(s *project.Screen, mode, role string) string {
+func (ix *Index) refuses(s *project.Screen, mode, role string) string {
 	roles := map[string]bool{role: true}
 	if table := s.RecordTable(); table != "" {
 		g := ix.grant(role, table)
@@ -40,13 +40,13 @@ func (ix *index) refuses(s *project.Screen, mode, role string) string {
 			verb, may = "add", g.Add
 		}
 		if !may {
-			return ix.app.Project.Roles[role].Name + " may not " + verb + " " + label(ix.app.Project, table) + "."
+			return ix.App.Project.Roles[role].Name + " may not " + verb + " " + label(ix.App.Project, table) + "."
 		}
 	}
 	if s.Roles != nil && !s.Roles[role] {
-		return "The screen is not for " + ix.app.Project.Roles[role].Name + "."
+		return "The screen is not for " + ix.App.Project.Roles[role].Name + "."
 	}
-	if plan := ix.app.Screens[s.ID]; plan.Guard != nil && prove.CanHold(prove.WithRoles(plan.Guard.Root, roles)) == prove.No {
+	if plan := ix.App.Screens[s.ID]; plan.Guard != nil && prove.CanHold(prove.WithRoles(plan.Guard.Root, roles)) == prove.No {
 		return "The screen is open only while " + plan.Guard.Root.Phrase() + "."
 	}
 	return ""
@@ -54,7 +54,7 @@ func (ix *index) refuses(s *project.Screen, mode, role string) string {
 
 // Entered says in words which roles can be on a screen: those that are not proven shut out.
 func Entered(app *plan.App, screen string) string {
-	ix := &index{app: app}
+	ix := &Index{App: app}
 	s := app.Project.Screens[screen]
 	var names []string
 	for _, r := range project.Ordered(app.Project.Roles) {
@@ -79,12 +79,12 @@ func Presses(app *plan.App, screen string, roles map[string]bool) int {
 		return -1
 	}
 	leads := map[string][]string{}
-	for _, w := range newIndex(app).ways {
-		if !mayUse(w, roles) || w.element.Kind == "way" && !byHand(w.trigger) {
+	for _, w := range newIndex(app, Outside{}).Ways {
+		if !mayUse(w, roles) || w.Element.Kind == "way" && !byHand(w.Trigger) {
 			continue
 		}
-		for _, m := range w.targets() {
-			leads[w.screen.ID] = append(leads[w.screen.ID], m.Target.ID)
+		for _, m := range w.Targets() {
+			leads[w.Screen.ID] = append(leads[w.Screen.ID], m.Target.ID)
 		}
 	}
 	distance := map[string]int{start: 0}
@@ -110,11 +110,11 @@ func byHand(trigger string) bool {
 }
 
 // mayUse says whether a set of roles gets to see a way: its gate, and the rail that it stands on.
-func mayUse(w way, roles map[string]bool) bool {
+func mayUse(w Way, roles map[string]bool) bool {
 	if w.Rail != nil && !anyOf(w.Rail.Placed.Roles, roles) {
 		return false
 	}
-	return anyOf(w.gate.Roles, roles)
+	return anyOf(w.Gate.Roles, roles)
 }
 
 // anyOf says whether one of some roles is in a set; no set is everyone.

@@ -2,28 +2,12 @@ package check
 
 import (
 	"encoding/json"
+	"slices"
 	"strings"
 	"testing"
 
-	"ambergate/core/patch"
-	"ambergate/core/plan"
 	"ambergate/core/project"
 )
-
-func patched(t *testing.T, changes string) *plan.App {
-	t.Helper()
-	var bodies patch.Bodies
-	if err := json.Unmarshal([]byte(base), &bodies); err != nil {
-		t.Fatal(err)
-	}
-	var ops []patch.Op
-	if changes != "" {
-		if err := json.Unmarshal([]byte(changes), &ops); err != nil {
-			t.Fatal(err)
-		}
-	}
-	return compiled(t, apply(t, bodies, ops))
-}
 
 func TestPressesFromTheStart(t *testing.T) {
 	app := patched(t, "")
@@ -101,7 +85,7 @@ func TestFindingsNameTheirPlaceAndStayTheSame(t *testing.T) {
 		}
 	}
 	for _, want := range []string{"broken-target s_form e_y", "broken-target s_form ", "broken-target s_list ", "broken-target  ", "no-way-behind s_board e_go"} {
-		if !contains(said, want) {
+		if !slices.Contains(said, want) {
 			t.Errorf("%q is not among %v", want, said)
 		}
 	}
@@ -116,15 +100,6 @@ func TestFindingsNameTheirPlaceAndStayTheSame(t *testing.T) {
 			}
 		}
 	}
-}
-
-func contains(list []string, s string) bool {
-	for _, x := range list {
-		if x == s {
-			return true
-		}
-	}
-	return false
 }
 
 func TestADeadPressNamesWhomItIsShutTo(t *testing.T) {

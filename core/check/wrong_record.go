@@ -7,17 +7,17 @@ import (
 	"ambergate/core/patch"
 )
 
-var wrongRecord = &Check{Name: "wrong-record", Doc: "a record of another table than the target takes", run: func(ix *index, report func(Finding)) {
-	for _, w := range ix.ways {
-		for _, m := range w.targets() {
+var wrongRecord = &Check{Name: "wrong-record", Doc: "a record of another table than the target takes", Run: func(ix *Index, report func(Finding)) {
+	for _, w := range ix.Ways {
+		for _, m := range w.Targets() {
 			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {
 				in := m.Target.Inputs[input]
 				if in == nil || in.Table == "" {
 					continue
 				}
-				got, known, _ := ix.app.BindingTable(w.Way, m.Bind[input], m.Exprs[input])
+				got, known, _ := ix.App.BindingTable(w.Way, m.Bind[input], m.Exprs[input])
 				if known && got != in.Table {
-					f := w.finding(Broken, "“"+m.Target.Title+"” takes a record of "+label(ix.app.Project, in.Table)+"; this brings one of "+label(ix.app.Project, got)+".")
+					f := w.Finding(Broken, "“"+m.Target.Title+"” takes a record of "+label(ix.App.Project, in.Table)+"; this brings one of "+label(ix.App.Project, got)+".")
 					f.Mends = []Mend{{Words: "choose another record", Chip: "record"}}
 					report(f)
 				}
@@ -28,24 +28,24 @@ var wrongRecord = &Check{Name: "wrong-record", Doc: "a record of another table t
 }}
 
 // misfits finds what a way gives a shared gate that the gate does not take.
-func (w way) misfits(ix *index, report func(Finding)) {
-	g := w.gate.Shared
-	if g == nil || w.of != nil && w.of != w.gate.Cases[0] {
+func (w Way) misfits(ix *Index, report func(Finding)) {
+	g := w.Gate.Shared
+	if g == nil || w.Of != nil && w.Of != w.Gate.Cases[0] {
 		return
 	}
 	outer := w.Way
 	outer.Gate = nil // what is given is said on the screen, not inside the gate
-	for _, input := range slices.Sorted(maps.Keys(w.gate.Given)) {
+	for _, input := range slices.Sorted(maps.Keys(w.Gate.Given)) {
 		in := g.Inputs[input]
 		if in == nil {
-			f := w.finding(Broken, "“"+g.Name+"” no longer takes what this way gives it.")
+			f := w.Finding(Broken, "“"+g.Name+"” no longer takes what this way gives it.")
 			f.Mends = []Mend{{Words: "give it no more", Patch: []patch.Op{{Op: "remove", Path: w.At() + "/give/" + input}}}}
 			report(f)
 			continue
 		}
-		got, known, _ := ix.app.BindingTable(outer, w.gate.Given[input], w.gate.Exprs[input])
+		got, known, _ := ix.App.BindingTable(outer, w.Gate.Given[input], w.Gate.Exprs[input])
 		if known && in.Table != "" && got != in.Table {
-			f := w.finding(Broken, "“"+g.Name+"” takes a record of "+label(ix.app.Project, in.Table)+"; this gives one of "+label(ix.app.Project, got)+".")
+			f := w.Finding(Broken, "“"+g.Name+"” takes a record of "+label(ix.App.Project, in.Table)+"; this gives one of "+label(ix.App.Project, got)+".")
 			f.Mends = []Mend{{Words: "choose another record", Chip: "give"}}
 			report(f)
 		}

@@ -37,7 +37,7 @@ func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int6
 		return api.Draft{}, err
 	}
 	findings, checked := b.Draft.Findings(ctx)
-	findings = append(append(append([]check.Finding{}, s.missing(ctx, b.Draft.App.Project)...), check.Offers(b.Draft.App, s.Others(ctx))...), findings...) // a list, even when it is empty
+	findings = check.Sorted(append(check.Against(b.Draft.App, s.outside(ctx, b.Draft.App.Project)), findings...)) // never nil
 	out := api.Draft{
 		Checking: answer.OrNil(!checked), Id: b.project, Slug: slug, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Changes: history.Changes,
 		Entities: map[string]any{}, Versions: b.Draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks,

@@ -4,16 +4,20 @@ import (
 	"context"
 	"maps"
 	"slices"
-	"strings"
 
 	"ambergate/core/check"
 	"ambergate/core/project"
 )
 
-// missing finds what a project names and its databases do not have. A database that is away is no
-// finding: nothing is known of it then.
-func (s *Side) missing(ctx context.Context, p *project.Project) []check.Finding {
-	var out []check.Finding
+// outside gives what stands outside a project as its checks compare it.
+func (s *Side) outside(ctx context.Context, p *project.Project) check.Outside {
+	return check.Outside{Others: s.Others(ctx), Gone: s.missing(ctx, p)}
+}
+
+// missing gives what a project names and its databases do not have. Of a database that is away
+// nothing is known, so nothing is missing.
+func (s *Side) missing(ctx context.Context, p *project.Project) []check.Gone {
+	var out []check.Gone
 	for _, id := range slices.Sorted(maps.Keys(p.Sources)) {
 		db := s.Records[p.Sources[id].Connection]
 		if p.Sources[id].Type != "postgresql" || db == nil {
@@ -25,15 +29,7 @@ func (s *Side) missing(ctx context.Context, p *project.Project) []check.Finding 
 			continue
 		}
 		for _, m := range gone {
-			t := p.Tables[m.Table]
-			f := check.Finding{Check: "gone-from-database", Severity: check.Broken, Entity: m.Table, Evidence: p.Sources[id].Schema + "." + t.Relation}
-			if m.Column == "" {
-				f.Words = "The table behind “" + t.Label + "” is gone from the database."
-			} else {
-				f.Words = "The column “" + m.Column + "” of " + strings.ToLower(t.Label) + ", shown as “" + t.Fields[m.Field].Label + "”, is gone from the database."
-				f.Evidence += "." + m.Column
-			}
-			out = append(out, f)
+			out = append(out, check.Gone{Table: m.Table, Field: m.Field})
 		}
 	}
 	return out
