@@ -1,8 +1,9 @@
 # Two commands do everything: `make demo` and `make test`. Both install what is missing first.
+# While working: `make quick`, which leaves out what takes long and the browser.
 SHELL := /bin/bash
 ADDRESS ?= 127.0.0.1:8080
 
-.PHONY: demo demo-reset test setup build check go-test browser-test lint format generate bench pictures
+.PHONY: demo demo-reset test quick setup build check go-test unit-test browser-test lint format generate bench pictures
 
 demo: build
 	@./bin/ambergate demo --address $(ADDRESS)
@@ -11,7 +12,10 @@ demo-reset:
 	@scripts/stop-demo
 	rm -rf .demo
 
-test: build check go-test browser-test
+test: build check unit-test go-test browser-test
+
+quick: check unit-test
+	go test -short ./...
 
 setup:
 	@scripts/setup
@@ -25,6 +29,9 @@ check: setup
 
 go-test: setup
 	go test ./...
+
+unit-test: setup
+	@npm --prefix web run --silent test
 
 browser-test: build
 	@npm --prefix e2e run --silent test

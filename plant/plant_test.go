@@ -45,6 +45,9 @@ func within(t *testing.T, limit time.Duration, what string, ok func() bool) {
 }
 
 func TestValuesCommandsAndLoss(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
 	port := freePort(t)
 	p := startSim(t, port)
 	c := Open(p.Endpoint(), sim.Namespace, "so_plant", slog.New(slog.DiscardHandler))

@@ -28,6 +28,9 @@ const usedRuled = "/api/use/" + ruledSlug
 // page, press and stream: what the project forbids is refused by the server, whatever is sent, and
 // what it allows is not. It prints how many combinations it tried.
 func TestWhatTheProjectForbidsIsRefused(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
 	r := ruledStand(t)
 	tried := map[string]int{}
 	for _, who := range r.people {

@@ -41,6 +41,9 @@ func mayOpen(p *project.Project, s *project.Screen, roles map[string]bool, mode,
 // A press on every element of every screen that a person can open, whatever the browser may send:
 // never a fault of the program, and nothing that the gate's roles forbid.
 func TestEveryPressIsAnsweredInOrder(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
 	p := demoProject(t)
 	tried := 0
 	for _, person := range demo.People {

@@ -219,6 +219,9 @@ func assign(t *testing.T, key string) {
 // The program is killed at each point of a press. Sent again with its id, the press comes to what
 // it would have come to: the record is changed once, the trail has its place once.
 func TestKilledAtEachPointOfAPress(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
 	p := built(t)
 	countChanges(t)
 	p.start("")
@@ -273,6 +276,9 @@ func wholeTrail(t *testing.T, point string, before api.Shown, result api.PressRe
 // Killed at each point of a press that writes to the plant: the plant gets it once at most, never
 // late, and what became of it is always told.
 func TestKilledAtEachPointOfACommand(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
 	p := built(t)
 	told := map[string]string{fault.PressCommitted: "expired", fault.CommandIntended: "expired", fault.CommandSent: "unknown", fault.CommandWritten: "unknown", fault.CommandEnded: "done", fault.PressAnswering: "done"}
 	for _, point := range fault.OfPlant {
@@ -310,6 +316,9 @@ func TestKilledAtEachPointOfACommand(t *testing.T) {
 
 // Killed at each point of a builder's edit: it is there whole or not at all, and it was told only if it is there.
 func TestKilledAtEachPointOfAnEdit(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
 	p := built(t)
 	for i, point := range fault.OfEdits {
 		p.start(point)
@@ -349,6 +358,9 @@ func TestKilledAtEachPointOfAnEdit(t *testing.T) {
 
 // Killed at random while several users work: what was acknowledged is there, and nothing is there twice.
 func TestKilledAtRandomPoints(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
 	kills := 30
 	if n, err := strconv.Atoi(os.Getenv(killsVariable)); err == nil {
 		kills = n

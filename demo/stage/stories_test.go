@@ -115,6 +115,9 @@ func TestMiraFindsHerWorstDefectAndItsCabin(t *testing.T) {
 // Every way of the demo that leads to a screen opens it, for everybody who is shown the way, on
 // the first records of every table: no button of the demo is a dead end.
 func TestEveryWayThatIsOpenLeadsSomewhere(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
 	r := open(t)
 	followed := 0
 	for _, u := range []*ask.User{user("Mira", "r_tech", "1"), user("Sela", "r_lead", "3"), user("Jon", "r_oper", "2"), user("Priya", "r_office", "4")} {

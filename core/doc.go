@@ -1,0 +1,21 @@
+// Package core is the heart: what a project is, what holds, where a press leads, what may be wrong.
+// It knows no web, no database and no plant: those stand behind the ports of core/ask.
+//
+// Its packages stand on floors, each importing only from those before it; layers_test.go keeps it so:
+//
+//   - english: how words are put together
+//   - cond: the tree of a condition, its evaluation and its words; cond/prove what can be proven of
+//     one, cond/compile how one is read from CEL
+//   - project: the document; patch: changes to it
+//   - ask: the ports to records and tags, and what is asked through them
+//   - place: screens with their inputs, and their addresses
+//   - plan: what is compiled once for each release
+//   - rights: what roles may, and see
+//   - words: sentences, for builders and findings
+//   - use: a screen open for a user: what it shows, what is open
+//   - press: what a press does
+//   - kinds: every kind of element, effect, move, rule and trigger, a file each
+//   - build: what builders are offered, shown and told
+//   - check: what is proven without running
+//   - stand: a small project with records, for tests
+package core
