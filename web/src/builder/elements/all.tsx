@@ -15,7 +15,7 @@ import { text } from './text';
 import { trend } from './trend';
 
 /** Each kind of element that a project can have: one that is missing here does not compile. */
-const kinds: { [K in Kind]: BuiltElement<K> } = {
+export const kinds: { [K in Kind]: BuiltElement<K> } = {
   button,
   chart,
   field,

@@ -25,7 +25,7 @@ import { tab } from './tab';
 import { write } from './write';
 
 /** Each kind of effect, in the order in which they are offered: one that is missing here does not compile. */
-const effects: { [K in Kind]: BuiltEffect<K> } = {
+export const effects: { [K in Kind]: BuiltEffect<K> } = {
   save,
   set,
   add,

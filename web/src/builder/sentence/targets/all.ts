@@ -9,7 +9,7 @@ import type { Target, TargetKind, TargetsOf } from './target';
 import { back, close, forward, home, out, stay, up } from './without';
 
 /** Each kind of move, in the order in which they are offered: one that is missing here does not compile. */
-const kinds: { [K in Move['kind'] | 'stay']: TargetKind } = {
+export const targets: { [K in Move['kind'] | 'stay']: TargetKind } = {
   screen,
   step,
   address,
@@ -27,5 +27,5 @@ const kinds: { [K in Move['kind'] | 'stay']: TargetKind } = {
 
 /** All that a way of a screen can lead to. */
 export function targetsOf(of: TargetsOf): Target[] {
-  return Object.values(kinds).flatMap((kind) => kind(of));
+  return Object.values(targets).flatMap((kind) => kind(of));
 }

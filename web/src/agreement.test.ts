@@ -1,0 +1,54 @@
+import { expect, test } from 'vitest';
+import api from '../../api/openapi.yaml?raw';
+import schema from '../../schema/document.schema.json?raw';
+import { kinds as builtElements } from './builder/elements/all';
+import { chips } from './builder/sentence/chips/all';
+import { effects } from './builder/sentence/effects/all';
+import { targets } from './builder/sentence/targets/all';
+import { ways } from './builder/sentence/ways/all';
+import { kinds as shownElements } from './screen/kinds/all';
+
+// What is registered here is what the document may hold and the server tells: the compiler says so of
+// the generated types, this of what is really there. The Go side of it: schema/agreement_test.go.
+
+type Named = { const?: string; enum?: string[] };
+const document: { $defs: Record<string, { oneOf?: { $ref: string }[]; properties?: Record<string, Named> }> } =
+  JSON.parse(schema);
+
+/** The kinds of a part of the document, by the property that names them. */
+function kindsOf(part: string, by: string): string[] {
+  return (document.$defs[part]?.oneOf ?? []).flatMap(({ $ref }) => {
+    const named = document.$defs[$ref.split('/').pop() ?? '']?.properties?.[by];
+    return named?.const ?? named?.enum ?? [];
+  });
+}
+
+const sorted = (names: Iterable<string>) => [...names].sort();
+
+test('every kind of element is drawn, and built', () => {
+  const kinds = sorted(kindsOf('Element', 'kind'));
+  expect(kinds.length).toBeGreaterThan(5);
+  expect(sorted(Object.keys(shownElements))).toEqual(kinds);
+  expect(sorted(Object.keys(builtElements))).toEqual(kinds);
+});
+
+test('every kind of effect is offered', () => {
+  expect(sorted(Object.keys(effects))).toEqual(sorted(kindsOf('Effect', 'kind')));
+});
+
+test('every kind of move is offered, and to stay', () => {
+  expect(sorted(Object.keys(targets))).toEqual(sorted([...kindsOf('Move', 'kind'), 'stay']));
+});
+
+test('every trigger of a screen is offered', () => {
+  expect(sorted(Object.keys(ways))).toEqual(sorted(kindsOf('Way', 'trigger')));
+});
+
+test('every part of a sentence that the server tells has a picker', () => {
+  const told = /description: what a picker changes[^\n]*\n\s*enum: \[([^\]]*)\]/.exec(api)?.[1]?.split(', ') ?? [];
+  expect(told).toContain('trigger');
+  // Those of rights are changed beside the tables of rights, not in a way's sentence.
+  const ofRights = ['table', 'verbs', 'rows', 'changes', 'hidden', 'readOnly', 'guard'];
+  const own = Object.keys(chips).filter((part) => !part.startsWith('+'));
+  expect(sorted(own)).toEqual(sorted(told.filter((part) => !ofRights.includes(part))));
+});
