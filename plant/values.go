@@ -45,7 +45,7 @@ func (n *node) keep(now time.Time) {
 	}
 }
 
-// Read gives the newest value of a node with its quality; it never waits. It implements nav.Tags.
+// Read gives the newest value of a node with its quality; it never waits. It implements ask.Tags.
 func (c *Client) Read(ref ask.TagRef) ask.Reading {
 	c.mu.Lock()
 	defer c.mu.Unlock()

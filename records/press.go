@@ -17,7 +17,7 @@ import (
 )
 
 // Press is one press at work in the record source: a repeatable-read transaction that begins
-// with claiming the press id. It implements nav.Changer.
+// with claiming the press id. It implements ask.Changer.
 type Press struct {
 	Reader
 	tx     pgx.Tx
@@ -124,7 +124,7 @@ func (s *Source) Try(ctx context.Context, p *project.Project, run func(*Press) e
 	return run(&Press{Reader: Reader{db: tx, project: p}, tx: tx})
 }
 
-// Insert adds a record and gives its key. Errors that belong to a field are *nav.FieldErrors.
+// Insert adds a record and gives its key. Errors that belong to a field are *ask.FieldErrors.
 func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]cond.Value) (string, error) {
 	var columns, places []string
 	var args []any
@@ -172,7 +172,7 @@ func (p *Press) Insert(ctx context.Context, t *project.Table, values map[string]
 	return strings.Join(key, "~"), nil
 }
 
-// Update changes fields of one record. Errors that belong to a field are *nav.FieldErrors.
+// Update changes fields of one record. Errors that belong to a field are *ask.FieldErrors.
 func (p *Press) Update(ctx context.Context, t *project.Table, key string, values map[string]cond.Value) error {
 	s := newStatement(p.project, t, ask.EveryRow)
 	var sets []string
@@ -193,7 +193,7 @@ func (p *Press) Update(ctx context.Context, t *project.Table, key string, values
 	return nil
 }
 
-// Delete removes one record. What keeps it from being deleted is told as a *nav.Refusal.
+// Delete removes one record. What keeps it from being deleted is told as a *ask.Refusal.
 func (p *Press) Delete(ctx context.Context, t *project.Table, key string) error {
 	s := newStatement(p.project, t, ask.EveryRow)
 	where, err := s.keyIs(key)

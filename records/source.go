@@ -1,5 +1,3 @@
-// Package records reads and changes the application's own tables in PostgreSQL:
-// one statement per query, parents by left joins, changes only within a press.
 package records
 
 import (
@@ -59,7 +57,7 @@ type querier interface {
 	QueryRow(ctx context.Context, sql string, args ...any) pgx.Row
 }
 
-// Reader reads the tables of one project. It implements nav.Records.
+// Reader reads the tables of one project. It implements ask.Records.
 type Reader struct {
 	db      querier
 	project *project.Project

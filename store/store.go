@@ -1,5 +1,3 @@
-// Package store keeps what the builder and the users leave: projects and their edits,
-// releases, accounts, sessions, trails, and the log of plant commands.
 package store
 
 import (

@@ -76,6 +76,7 @@ func Compare(a, b Value) (int, bool) {
 	return 0, false
 }
 
+// Order compares two numbers: -1, 0 or 1.
 func Order[T int64 | float64](a, b T) int {
 	switch {
 	case a < b:

@@ -36,6 +36,7 @@ func (n *Node) explain(w World) Part {
 	return p
 }
 
+// StateOf says a truth value as the API writes it: yes, no or unknown.
 func StateOf(v Value) string {
 	switch {
 	case !v.Known():

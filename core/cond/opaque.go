@@ -43,6 +43,7 @@ func child(m map[string]any, name string) map[string]any {
 	return next
 }
 
+// Native gives a value as the library takes it.
 func Native(v Value) any {
 	switch v.kind {
 	case YesNo:

@@ -76,6 +76,7 @@ func Parse(t Type, wire string) (Value, error) {
 	return Value{}, fmt.Errorf("a value of kind %s cannot be written in an address", t.Kind)
 }
 
+// RankOf gives where a choice stands among the declared ones; -1 where it is none.
 func RankOf(choices []string, s string) int {
 	for i, c := range choices {
 		if c == s {

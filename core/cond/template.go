@@ -7,6 +7,7 @@ type Template struct {
 	Parts []TemplatePart
 }
 
+// TemplatePart is a text, or what an expression comes to.
 type TemplatePart struct {
 	Text string
 	Expr *Expr

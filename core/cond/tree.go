@@ -90,6 +90,7 @@ func (n *Node) Paths() []*Path {
 	return out
 }
 
+// Walk visits a part and all parts of it, from the outside in.
 func (n *Node) Walk(visit func(*Node)) {
 	visit(n)
 	for _, a := range n.Args {
@@ -132,6 +133,7 @@ func (p *Path) Last() *Field {
 	return p.Hops[len(p.Hops)-1]
 }
 
+// NewPath gives the path that leads from a root over some fields to a value of a type.
 func NewPath(root string, hops []*Field, t Type) *Path {
 	segs := make([]string, len(hops))
 	for i, h := range hops {

@@ -71,6 +71,7 @@ func (a *App) TitlePath(table, relation string) string {
 	return relation
 }
 
+// RootOf gives the tree of an expression; nil for none.
 func RootOf(e *cond.Expr) *cond.Node {
 	if e == nil {
 		return nil

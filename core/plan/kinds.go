@@ -118,6 +118,7 @@ func KindOf[K any](spec any) K {
 	return k
 }
 
+// RuleOf gives what the kind of a binding's rule does.
 func RuleOf(b *project.Binding) RuleKind { return KindOf[RuleKind](b.Spec) }
 
 // BindingTable gives the table of the record that a binding of a way brings, and whether it may be

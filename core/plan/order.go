@@ -5,6 +5,7 @@ import (
 	"ambergate/core/project"
 )
 
+// DeclaredOrder gives the order of a list as it is declared: its own, else its table's.
 func DeclaredOrder(a *App, spec *project.List) []ask.Sort {
 	from := spec.Order
 	if len(from) == 0 {

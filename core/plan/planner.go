@@ -129,11 +129,15 @@ func (b *Planner) gate(g *project.Gate) *Gate {
 	return plan
 }
 
+// Condition compiles a text that comes to yes or no; nil, with the problem noted, where it cannot be
+// read. Where says for people which text it is.
 func (b *Planner) Condition(where, text string) *cond.Expr {
 	e, problem := b.App.Compiler.Condition(b.Scope, text)
 	return b.keep(where, text, e, problem)
 }
 
+// Expression compiles a text that comes to any value; nil, with the problem noted, where it cannot be
+// read.
 func (b *Planner) Expression(where, text string) *cond.Expr {
 	e, problem := b.App.Compiler.Expression(b.Scope, text)
 	return b.keep(where, text, e, problem)
@@ -164,6 +168,7 @@ func (b *Planner) at(where string) Use {
 	return use
 }
 
+// Template compiles words with values in them; nil for none, and where it cannot be read.
 func (b *Planner) Template(where, text string) *cond.Template {
 	if text == "" {
 		return nil
@@ -177,6 +182,7 @@ func (b *Planner) Template(where, text string) *cond.Template {
 	return t
 }
 
+// Broken notes a text that cannot be read, at the place that is being compiled.
 func (b *Planner) Broken(where, text string, problem cond.Problem) {
 	p := Problem{Screen: b.Plan.Screen.ID, Where: where, Text: text, Problem: problem}
 	if b.rail != nil {

@@ -38,6 +38,7 @@ type Needs struct {
 // Names is a set of names: of steps, or of lists.
 type Names map[string]bool
 
+// With gives the set with further names; the set itself stays as it is.
 func (s Names) With(names ...string) Names {
 	out := maps.Clone(s)
 	if out == nil {
@@ -132,6 +133,7 @@ type Lead struct {
 // Paths is dotted paths of field ids to fetch from one record.
 type Paths map[string]bool
 
+// Sorted gives the paths in a stable order.
 func (s Paths) Sorted() []string {
 	out := make([]string, 0, len(s))
 	for p := range s {

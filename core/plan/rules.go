@@ -84,6 +84,7 @@ func (a *App) RowRule(table, text string) (*cond.Expr, *cond.Problem) {
 	return e, nil
 }
 
+// RoleName implements cond.Namer.
 func (a *App) RoleName(id string) string {
 	if r := a.Project.Roles[id]; r != nil {
 		return r.Name
@@ -91,6 +92,7 @@ func (a *App) RoleName(id string) string {
 	return "a role that is gone"
 }
 
+// TableLabel implements cond.Namer.
 func (a *App) TableLabel(id string) string {
 	if t := a.Project.Tables[id]; t != nil {
 		return english.Lower(t.Label)

@@ -30,6 +30,7 @@ type Scene struct {
 	Given   map[string]*project.Binding
 }
 
+// Scene gives what the texts of a way are read in.
 func (w Way) Scene(a *App) Scene {
 	s := Scene{App: a, Screen: w.Screen, Element: w.Element}
 	if w.Gate != nil {

@@ -290,6 +290,7 @@ func (r Run) Subject() *ask.Row {
 	return r.World.Record
 }
 
+// Table gives the table of the screen's record; nil where it has none.
 func (r Run) Table() *project.Table {
 	return r.Opening.App.Project.Tables[r.Opening.Plan.Screen.RecordTable()]
 }

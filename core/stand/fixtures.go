@@ -64,6 +64,7 @@ const RowRules = `[
  {"op":"add","path":"/c_mine","value":{"kind":"condition","pos":1,"name":"open and mine","alias":"open_and_mine","table":"t_defects","text":"record.f_state == \"open\" && record.f_by == user.record"}}
 ]`
 
+// NewRuled gives the ropeway with row rules.
 func NewRuled(t testing.TB) *Stand {
 	s := New(t, RowRules)
 	if len(s.App.Problems) > 0 {
@@ -76,6 +77,7 @@ func NewRuled(t testing.TB) *Stand {
 	return s
 }
 
+// Code gives the code of a refusal; "" for any other error.
 func Code(err error) string {
 	var r *ask.Refusal
 	if errors.As(err, &r) {
@@ -104,6 +106,7 @@ const Stepping = `[
  {"op":"add","path":"/s_defect/elements/e_fin","value":{"kind":"button","pos":14,"cell":{"row":3,"col":9,"w":2},"words":"Close, next","gate":{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"set","pos":1,"fields":{"f_state":"\"closed\""}}},"move":{"kind":"step","step":"next"}}}}}}
 ]`
 
+// At opens a place for Mira.
 func (s *Stand) At(t testing.TB, p place.Place) *use.Opening {
 	t.Helper()
 	o, err := use.Open(context.Background(), s.App, s.Mira, p, s.Sources())

@@ -19,6 +19,7 @@ func SentenceText(chunks []words.Chunk) string {
 	return b.String()
 }
 
+// Press does what a press comes to.
 func Press(t testing.TB, o *use.Opening, s *Stand, p press.Press) (press.Outcome, error) {
 	t.Helper()
 	return press.Follow(context.Background(), o, p, s.Data)

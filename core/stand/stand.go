@@ -286,6 +286,7 @@ type Stand struct {
 	Sela *ask.User
 }
 
+// New gives a ropeway with some changes to it, as JSON operations; "" for none.
 func New(t testing.TB, changes string) *Stand {
 	t.Helper()
 	var bodies patch.Bodies
@@ -351,10 +352,12 @@ func New(t testing.TB, changes string) *Stand {
 	}
 }
 
+// Sources gives what its screens are drawn from, at a fixed moment.
 func (s *Stand) Sources() use.Sources {
 	return use.Sources{Records: s.Data, Tags: s.Tags, Now: time.Date(2026, 11, 24, 10, 0, 0, 0, time.UTC)}
 }
 
+// Open opens the screen at an address for a user.
 func (s *Stand) Open(t testing.TB, u *ask.User, address string) (*use.Opening, error) {
 	t.Helper()
 	slug, query, _ := strings.Cut(address, "?")
@@ -365,6 +368,7 @@ func (s *Stand) Open(t testing.TB, u *ask.User, address string) (*use.Opening, e
 	return use.Open(context.Background(), s.App, u, place, s.Sources())
 }
 
+// MustOpen opens a screen that must open.
 func (s *Stand) MustOpen(t testing.TB, u *ask.User, address string) *use.Opening {
 	t.Helper()
 	o, err := s.Open(t, u, address)
@@ -374,6 +378,7 @@ func (s *Stand) MustOpen(t testing.TB, u *ask.User, address string) *use.Opening
 	return o
 }
 
+// Element gives an element of a view; the test fails without it.
 func Element(t testing.TB, v *use.View, id string) use.ElementView {
 	t.Helper()
 	for _, e := range v.Elements {

@@ -8,6 +8,7 @@ import (
 	"ambergate/core/cond"
 )
 
+// MustDecimal gives a decimal number.
 func MustDecimal(t testing.TB, s string) cond.Value {
 	t.Helper()
 	v, err := cond.Parse(cond.Type{Kind: cond.Decimal}, s)
@@ -37,6 +38,7 @@ func Does(effects ...string) string {
 	return `{"cases":{"c_1":{"pos":1,"do":{` + strings.Join(parts, ",") + `}}}}`
 }
 
+// Date fills in the days of the defects, with Dated.
 func (s *Stand) Date(t testing.TB) {
 	t.Helper()
 	for key, day := range map[string]string{"1": "2026-03-05", "2": "2026-08-01", "3": "2026-12-01"} {

@@ -28,6 +28,7 @@ type RuleKind interface {
 	Row(x *Binding, key, table string) *ask.Row
 }
 
+// Value gives what the binding brings, by its rule; unknown or empty where there is nothing.
 func (x *Binding) Value() cond.Value { return plan.KindOf[RuleKind](x.Bound.Spec).Give(x) }
 
 // From gives the record that a rule starts at; nil if there is none.

@@ -56,6 +56,7 @@ func (o *Opening) Number(e *plan.Element, name string) *float64 {
 	return &f
 }
 
+// Why says why an expression of an element is not known.
 func (o *Opening) Why(e *plan.Element, name string) string {
 	if e.Exprs[name] == nil {
 		return "its expression cannot be read"

@@ -208,6 +208,8 @@ func judgeWhile(g *plan.Gate, w *World, explains bool) (Verdict, bool) {
 	return v, true
 }
 
+// ChooseCase gives the first case whose condition holds; nil, with why, where there is none or it
+// cannot be told.
 func ChooseCase(g *plan.Gate, w *World) (*plan.Case, Verdict) {
 	for _, c := range g.Cases {
 		if c.Condition == nil {

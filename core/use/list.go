@@ -96,11 +96,13 @@ func (o *Opening) sortable(table string, order []ask.Sort) []ask.Sort {
 	return out
 }
 
+// IsBadCursor says whether a list could not be read on from where it was left.
 func IsBadCursor(err error) bool {
 	r, ok := err.(*ask.Refusal)
 	return ok && r.Code == "bad-cursor"
 }
 
+// CountList counts what a list shows, as it is narrowed.
 func (o *Opening) CountList(ctx context.Context, e *plan.Element, src Sources) (ask.Count, error) {
 	q, _, err := o.ListQuery(e, "")
 	if err != nil {

@@ -296,8 +296,10 @@ func (o *Opening) Visible(table string, paths []string) (allowed, hidden []strin
 	return allowed, hidden
 }
 
+// MaySee says whether the user may see a path of a table's records.
 func (o *Opening) MaySee(table, path string) bool { return o.Rights.MaySee(table, path) }
 
+// Hide makes values of a record unknown.
 func Hide(row *ask.Row, hidden []string) {
 	for _, path := range hidden {
 		row.Values[path] = cond.UnknownBecause("not visible to you")

@@ -50,6 +50,7 @@ func StartOf(v *project.Variable) cond.Value {
 	return value
 }
 
+// IsChoice says whether a value may be kept in a variable, where it has choices.
 func IsChoice(v *project.Variable, wire string) bool {
 	return len(v.Choices) == 0 || slices.Contains(v.Choices, wire)
 }

@@ -12,6 +12,7 @@ import (
 	"ambergate/core/project"
 )
 
+// RefOf gives the node of the plant that a path of equipment names; false where there is none.
 func (o *Opening) RefOf(p *cond.Path) (ask.TagRef, bool) {
 	ref, _, ok := o.refAndTag(p)
 	return ref, ok
@@ -22,6 +23,7 @@ func (o *Opening) refAndTag(p *cond.Path) (ask.TagRef, *project.Tag, bool) {
 	return o.World.RefAndTag(p)
 }
 
+// RefAndTag gives the node that a path of equipment names, with its tag; false where there is none.
 func (w *World) RefAndTag(p *cond.Path) (ask.TagRef, *project.Tag, bool) {
 	row, segs := w.source(p)
 	i := slices.Index(segs, project.EquipField)
@@ -86,6 +88,7 @@ func (w *World) Value(p *cond.Path) cond.Value {
 	return cond.UnknownBecause(p.Root + " is not available here")
 }
 
+// From gives a value of a record by its path, under its key in what was fetched.
 func (w *World) From(row *ask.Row, segs []string, key string) cond.Value {
 	if row == nil {
 		return cond.UnknownBecause("there is no record")

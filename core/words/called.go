@@ -14,6 +14,7 @@ type Called struct {
 	asked  []Ref
 }
 
+// Ref is a record by its table and key.
 type Ref struct{ Table, Key string }
 
 // Of gives the title of a record; "" while it is not known.

@@ -8,6 +8,7 @@ import (
 	"ambergate/core/project"
 )
 
+// WriterOf gives a writer for a way.
 func WriterOf(w plan.Way, a *plan.App) Writer { return Writer{Scene: w.Scene(a)} }
 
 // Element names an element without a record at hand.

@@ -28,6 +28,7 @@ func Sentence(a *plan.App, s *project.Screen, e *plan.Element, trigger string) [
 	return (&Writer{Scene: plan.Scene{App: a, Screen: s, Element: e}}).Write(trigger)
 }
 
+// Write writes the sentence of one of the element's ways.
 func (w *Writer) Write(trigger string) []Chunk {
 	e, g := w.Element, w.Element.Gates[trigger]
 	w.begin("when", "When ")
@@ -59,6 +60,7 @@ func (w *Writer) leaves() bool {
 	return way != nil && way.OnLeaving()
 }
 
+// Writer writes sentences about one element, as chunks.
 type Writer struct {
 	plan.Scene
 	Called *Called // nil: records stand by their keys
@@ -70,6 +72,7 @@ func (w *Writer) begin(line, text string) {
 	w.Out = append(w.Out, Chunk{Text: text, Line: line})
 }
 
+// Plain writes words that nothing can be changed at.
 func (w *Writer) Plain(text string) { w.Out = append(w.Out, Chunk{Text: text}) }
 
 func (w *Writer) chip(part Part, text, tone string) {
@@ -286,6 +289,7 @@ func (w *Writer) RecordWord(list string) string {
 	return "record"
 }
 
+// Bindings writes what a target of a case gets.
 func (w *Writer) Bindings(caseID string, m *plan.Lead) {
 	var carried []*project.Input
 	for _, in := range project.Ordered(m.Target.Inputs) {

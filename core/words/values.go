@@ -9,6 +9,7 @@ import (
 	"ambergate/core/project"
 )
 
+// Effect says what an effect does.
 func (w *Writer) Effect(e *plan.Effect) string { return plan.KindOf[EffectKind](e.Spec).Say(w, e) }
 
 // BindingWords says where a value comes from; in is what is to get it, nil where that is not known.

@@ -9,6 +9,7 @@ import (
 // Nothing is the body of a call that has none.
 type Nothing struct{}
 
+// ReadBody reads the body of a call; false when it could not be read, which is answered then.
 func ReadBody[Req any](c *gin.Context, into *Req) bool {
 	if _, none := any(into).(*Nothing); none {
 		return true
@@ -16,6 +17,7 @@ func ReadBody[Req any](c *gin.Context, into *Req) bool {
 	return Read(c, into)
 }
 
+// With answers a call with what a function gives, or with its error.
 func With[Resp any](c *gin.Context, run func() (Resp, error)) {
 	resp, err := run()
 	if err != nil {

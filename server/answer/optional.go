@@ -12,6 +12,7 @@ func OrNil[T comparable](v T) *T {
 	return &v
 }
 
+// Value gives what a pointer of the API stands for; the zero value for nil.
 func Value[T any](p *T) T {
 	var zero T
 	if p == nil {

@@ -61,12 +61,15 @@ func Fail(c *gin.Context, err error) {
 	}
 }
 
+// WriteProblem answers with problem details (RFC 9457).
 func WriteProblem(w http.ResponseWriter, status int, p api.Problem) {
 	w.Header().Set("Content-Type", "application/json; charset=utf-8")
 	w.WriteHeader(status)
 	_ = json.NewEncoder(w).Encode(p) // the other side may be gone
 }
 
+// Describe gives the status and the words of an error; one that is not known is told as a fault of the
+// program.
 func Describe(err error) (int, api.Problem) {
 	var refusal *ask.Refusal
 	var fields *ask.FieldErrors
@@ -142,6 +145,7 @@ func Read[T any](c *gin.Context, into *T) bool {
 	return true
 }
 
+// IsRefusal says whether an error is a refusal in words, and so no fault.
 func IsRefusal(err error) bool {
 	var r *ask.Refusal
 	return errors.As(err, &r)

@@ -28,6 +28,7 @@ type Base struct {
 	Edits    *Watchers
 }
 
+// New makes what both sides stand on. Without a clock it is the system's.
 func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now

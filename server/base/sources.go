@@ -90,6 +90,7 @@ type Tags struct {
 	Project *project.Project
 }
 
+// Plant gives the plant behind a source of the project; nil for a source that is none.
 func (t Tags) Plant(source string) *plant.Client {
 	src := t.Project.Sources[source]
 	if src == nil {

@@ -21,6 +21,7 @@ type Stream struct {
 	c *gin.Context
 }
 
+// NewStream begins to answer a call with events.
 func NewStream(c *gin.Context) Stream {
 	h := c.Writer.Header()
 	h.Set("Content-Type", "text/event-stream")
@@ -30,6 +31,7 @@ func NewStream(c *gin.Context) Stream {
 	return Stream{c}
 }
 
+// Send writes one event with data as JSON. The error is that of a reader that is gone or takes nothing.
 func (s Stream) Send(event string, data any) error {
 	text, err := json.Marshal(data)
 	if err != nil {

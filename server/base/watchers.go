@@ -10,6 +10,8 @@ type Watchers struct {
 
 func newWatchers() *Watchers { return &Watchers{tabs: map[chan int64]string{}} }
 
+// Add gives a channel that the newest sequence number of a project comes through, older ones dropped,
+// and what ends that.
 func (w *Watchers) Add(project string) (chan int64, func()) {
 	ch := make(chan int64, 1)
 	w.mu.Lock()

@@ -17,6 +17,8 @@ type Building struct {
 	Draft   *base.Draft
 }
 
+// Building finds out who asks, and for which project: only builders get one. The error is a refusal in
+// words.
 func (s *Side) Building(c *gin.Context, slug string) (*Building, error) {
 	account, err := s.Sessions.Who(c, "")
 	if err != nil {
@@ -56,4 +58,5 @@ type Side struct {
 	journals *journals
 }
 
+// New makes the builder's side of a server.
 func New(b *base.Base) *Side { return &Side{Base: b, journals: newJournals()} }

@@ -28,7 +28,7 @@ import (
 	"ambergate/store"
 )
 
-// Press does what core/nav decides on a press: record changes exactly once, tag writes at most
+// Press does what core/press decides on a press: record changes exactly once, tag writes at most
 // once, the trail repaired by press id.
 func (s *Side) Press(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *Visit, req api.PressRequest) (*api.PressResult, error) {

@@ -12,6 +12,7 @@ type Side struct {
 	asks    askKey
 }
 
+// New makes the users' side of a server.
 func New(b *base.Base) *Side {
 	return &Side{Base: b, pending: newPending(), asks: newAskKey()}
 }

@@ -255,6 +255,7 @@ func distance(a, b string) int {
 	return row[len(b)]
 }
 
+// KindWords names a kind of value for people, with its article.
 func KindWords(k cond.Kind) string {
 	switch k {
 	case cond.YesNo:

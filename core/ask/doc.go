@@ -1,0 +1,10 @@
+// Package ask is what the core asks of what stands outside it: records, tags and pictures, through
+// interfaces that others implement, with the rights to ask under, and the refusals that come back.
+//
+//   - records.go: the ports to records, a query, what it comes to
+//   - rules.go: which records a user may see, as the port takes it
+//   - tags.go: the port to the plant's tags
+//   - picture.go: pictures and their kinds
+//   - user.go: who asks
+//   - refusal.go: what is refused, in words for people
+package ask

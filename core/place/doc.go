@@ -1,0 +1,9 @@
+// Package place is where a user is: a screen, its inputs, what lies over it, how it is looked at; and
+// the address that says so.
+//
+//   - place.go: a place, the dialog or drawer over it, how its lists are looked at
+//   - address.go: a place as an address, and an address as a place
+//   - check.go: whether a place can be
+//   - filter.go: filters of a list, in values and in words
+//   - spot.go: the part of a screen that one is led to
+package place

@@ -1,0 +1,14 @@
+// Package project is the document: what a project is made of, read strictly and written back the same.
+// What a kind of element, effect, move, rule or trigger looks like stands with the kind, in core/kinds;
+// here are the registries that name them, and what all of a sort have in common.
+//
+//   - project.go: a project, its settings, roles and sources; reading one
+//   - entities.go, kinds.go: the kinds of entities, and the registries of kinds
+//   - screen.go, element.go, list.go, offers.go: screens and what stands on them
+//   - gate.go, effect.go, move.go, binding.go: a gate, what it does, where it leads, what it brings
+//   - trigger.go, way.go, menu.go, back.go: what sets a gate off
+//   - rail.go: rails and drawers
+//   - table.go, tally.go, condition.go, grant.go: tables, figures of them, conditions, rights
+//   - equipment.go, variable.go, picture.go: tags, variables, pictures
+//   - schema.go: the names that expressions may use at a place
+package project

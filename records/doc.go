@@ -1,0 +1,12 @@
+// Package records reads and changes the application's own tables in PostgreSQL: one statement per query,
+// parents by left joins, changes only within a press.
+//
+//   - source.go: a database
+//   - statement.go, rule.go, match.go, order.go, cursor.go: the parts of a statement; row rules are in rule.go
+//   - fetch.go, count.go, group.go, each.go, picture.go: what is read
+//   - press.go: what a press changes, and its claim
+//   - hanging.go: what hangs on a record
+//   - value.go: values as the driver writes them
+//   - errors.go, codes.go: what the database refuses, in words
+//   - served.go, missing.go: what builders are told of a database
+package records

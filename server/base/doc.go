@@ -1,0 +1,10 @@
+// Package base is what both sides of the server stand on.
+//
+//   - base.go: what it works with
+//   - apps.go, others.go: compiled projects and their drafts; other projects
+//   - sessions.go: who asks
+//   - sources.go, titles.go: records and tags of a project, from wherever each comes
+//   - pressed.go: presses as the API writes them
+//   - stream.go, watchers.go: server-sent events
+//   - ids.go: new ids
+package base

@@ -1,0 +1,11 @@
+// Package build answers what builders call, on drafts.
+//
+//   - side.go: one request of a builder
+//   - build.go: the draft, edits, releases
+//   - outside.go: what a draft's checks compare it with
+//   - conditions.go, orders.go, offers.go: help while wiring
+//   - rights.go, walked.go: rights, and walking as somebody
+//   - work.go, practise.go: a screen at work in the builder, and presses that are taken back
+//   - pictures.go: pictures of a project
+//   - events.go: edits of others
+package build

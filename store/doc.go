@@ -1,0 +1,10 @@
+// Package store keeps what builders and users leave: projects and their edits, releases, accounts,
+// sessions, trails, and the log of plant commands.
+//
+//   - store.go: the database and its migrations, in migrations/
+//   - projects.go, edits.go, pictures.go: projects, their releases, edits and pictures
+//   - accounts.go, passwords.go, sessions.go: who may come in
+//   - trails.go, variables.go, list_views.go, form_drafts.go: what a user left
+//   - commands.go: writes to the plant
+//   - walks.go: builders who walked as somebody
+package store
