@@ -148,7 +148,7 @@ func (w *Writer) fields(part Part, lead string, fields map[string]bool, table st
 	w.chip(part, strings.Join(names, ", "), "")
 }
 
-// GrantVerbs says in words what a grant allows; nothing for none.
+// GrantVerbs gives the verbs that a grant allows, in their order; none for no grant.
 func GrantVerbs(g *project.Grant) []string {
 	var verbs []string
 	if g == nil {

@@ -43,8 +43,8 @@ func (s *Sessions) Who(c *gin.Context, projectID string) (store.Account, error) 
 	return s.ByToken(c, token, projectID)
 }
 
-// ByToken gives the account of a session, with its roles in a project; "" for none. The error is
-// answer.ErrSignedOut where there is no session.
+// ByToken gives the account of a session, with its roles in a project, where one is named. The error
+// is answer.ErrSignedOut where there is no session.
 func (s *Sessions) ByToken(ctx context.Context, token, projectID string) (store.Account, error) {
 	now := s.server.Now()
 	key := token + "|" + projectID
