@@ -2,7 +2,5 @@
 // the document, what it gives, how it is said. What a new one must answer is in core/kinds.
 //
 //   - base.go: what most have in common
-//   - this.go, row.go, point.go, picked.go, saved.go, input.go, result.go, user.go: a record at hand
-//   - parent.go, child.go, step.go: one that is found from it
-//   - value.go, expression.go: a value
+//   - the others: a kind each
 package rule

@@ -2,8 +2,5 @@
 // one must answer is in core/kinds.
 //
 //   - base.go: what most have in common
-//   - press.go, release.go: of buttons and the like
-//   - row.go, menu.go, several.go, keep_row.go, point.go: of lists and charts
-//   - changed.go: of fields
-//   - entered.go, left.go, time.go, keys.go, swipe.go: of the screen itself
+//   - the others: a kind each
 package trigger
