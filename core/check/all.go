@@ -1,0 +1,65 @@
+package check
+
+import (
+	"cmp"
+	"context"
+	"slices"
+
+	"ambergate/core/plan"
+)
+
+// All is every check, in the order in which findings of one place are told.
+var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, comesBack}
+
+// Run runs the checks that look at a compiled project alone. The same project gives the same list in
+// the same order.
+func Run(app *plan.App) []Finding {
+	out, _ := RunUntil(context.Background(), app)
+	return out
+}
+
+// RunUntil does so until a context ends; then the error is the context's, and nothing is found.
+func RunUntil(ctx context.Context, app *plan.App) ([]Finding, error) {
+	return newIndex(app, Outside{}).run(ctx, false)
+}
+
+// Against runs the checks that compare a compiled project with what stands outside it.
+func Against(app *plan.App, outside Outside) []Finding {
+	out, _ := newIndex(app, outside).run(context.Background(), true)
+	return out
+}
+
+func (ix *Index) run(ctx context.Context, outside bool) ([]Finding, error) {
+	out := []Finding{}
+	for _, c := range All {
+		if c.Outside != outside {
+			continue
+		}
+		if err := ctx.Err(); err != nil {
+			return nil, err
+		}
+		c.Run(ix, func(f Finding) {
+			f.Check = c.Name
+			out = append(out, f)
+		})
+	}
+	return Sorted(out), nil
+}
+
+// Sorted gives findings as they are told: what is broken first, then by place; those of one place by
+// check, as in All.
+func Sorted(found []Finding) []Finding {
+	rank := map[Severity]int{Broken: 0, Doubtful: 1, Note: 2}
+	order := map[string]int{}
+	for i, c := range All {
+		order[c.Name] = i
+	}
+	slices.SortStableFunc(found, func(a, b Finding) int {
+		return cmp.Or(
+			cmp.Compare(rank[a.Severity], rank[b.Severity]),
+			cmp.Compare(a.Screen, b.Screen), cmp.Compare(a.Entity, b.Entity), cmp.Compare(a.Element, b.Element),
+			cmp.Compare(order[a.Check], order[b.Check]),
+		)
+	})
+	return found
+}
