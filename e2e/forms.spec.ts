@@ -74,6 +74,7 @@ test('what was typed is found again: after a reload, in another tab, after leavi
   await page.getByRole('navigation', { name: 'Trail' }).getByRole('button', { name: /^Back/ }).click();
   await page.getByRole('button', { name: 'Keep it for later' }).click();
   await expect(heading(page)).toHaveText('Stops of the lifts');
+  await expect(page).toHaveURL(/\/stops$/); // the browser has gone back too
   await page.goForward();
   await expect(page.getByLabel('Cause *')).toHaveValue('wind');
   await page.getByRole('button', { name: 'Start from what is saved' }).click();

@@ -237,7 +237,7 @@ test('one’s own page: rights, a new password, and the end of all other session
 test('a table says in which orders it is read, and which index would serve one', async ({ page }) => {
   await signIn(page, 'arno');
   await page.goto('/build/tarnhorn/data/t_stops');
-  await expect(page.getByText('About 140 records: any order is quick.')).toBeVisible();
+  await expect(page.getByText(/About 14\d records: any order is quick\./)).toBeVisible(); // other tests add stops
   await expect(page.getByText('began, the highest first')).toBeVisible();
   await page.getByRole('button', { name: 'which would?' }).first().click();
   await expect(page.getByText('create index on "tarnhorn"."stops" ("began_at" desc, "id")')).toBeVisible();

@@ -286,6 +286,7 @@ test('a stop is logged by one press while the line stands', async ({ page }) => 
   await expect(page.getByRole('combobox', { name: 'Lift' })).not.toHaveValue('');
   await expect(page.getByRole('combobox', { name: 'Cause' })).toHaveValue('operator');
   await page.goBack();
+  await expect(log).toBeVisible(); // until then “Start” is a button of the rail
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   await expect(log).toHaveAttribute('aria-disabled', 'true', { timeout: 30_000 });
 });

@@ -4,12 +4,15 @@ import (
 	"cmp"
 	"context"
 	"slices"
+	"strconv"
+	"strings"
 
+	"ambergate/core/english"
 	"ambergate/core/plan"
 )
 
 // All is every check, in the order in which findings of one place are told.
-var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, comesBack}
+var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, comesBack, saveWhileViewing, overlap}
 
 // Run runs the checks that look at a compiled project alone. The same project gives the same list in
 // the same order.
@@ -43,7 +46,37 @@ func (ix *Index) run(ctx context.Context, outside bool) ([]Finding, error) {
 			out = append(out, f)
 		})
 	}
-	return Sorted(out), nil
+	return Sorted(ix.foldRails(out)), nil
+}
+
+// foldRails makes one finding of what is found alike on several screens that a rail stands on.
+func (ix *Index) foldRails(found []Finding) []Finding {
+	type same struct{ check, rail, element, trigger, words string }
+	first := map[same]int{}
+	on := map[same][]string{}
+	var out []Finding
+	for _, f := range found {
+		if ix.App.Project.Rails[f.Entity] == nil || f.Screen == "" {
+			out = append(out, f)
+			continue
+		}
+		key := same{f.Check, f.Entity, f.Element, f.Trigger, f.Words}
+		if len(on[key]) == 0 {
+			first[key] = len(out)
+			out = append(out, f)
+		}
+		if title := "“" + ix.App.Project.Screens[f.Screen].Title + "”"; !slices.Contains(on[key], title) {
+			on[key] = append(on[key], title)
+		}
+	}
+	for key, screens := range on {
+		f := &out[first[key]]
+		if more := len(screens) - 3; more > 0 {
+			screens = append(screens[:3:3], strconv.Itoa(more)+" more")
+		}
+		f.Evidence = strings.TrimSpace(f.Evidence + " On the rail “" + ix.App.Project.Rails[key.rail].Name + "”, on " + english.List(screens, "and") + ".")
+	}
+	return out
 }
 
 // Sorted gives findings as they are told: what is broken first, then by place; those of one place by

@@ -27,7 +27,7 @@ type Finding struct {
 	Check    string   `json:"check"`
 	Severity Severity `json:"severity"`
 	Screen   string   `json:"screen"`
-	Entity   string   `json:"entity,omitempty"` // where it is not on a screen: a grant, table or condition
+	Entity   string   `json:"entity,omitempty"` // where it is not on a screen: a grant, table or condition; of a rail: that, and the first screen it is found on
 	Element  string   `json:"element,omitempty"`
 	Trigger  string   `json:"trigger,omitempty"`
 	Words    string   `json:"words"`

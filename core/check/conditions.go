@@ -48,7 +48,7 @@ func (ix *Index) findConditions() []stated {
 			}
 			said[w.Wiring()] = w.Rail != nil || w.Gate.Shared != nil // once, however many screens it stands on
 			words := "“" + words.Element(ix.App, plan.Screen, w.Element) + "”"
-			out = append(out, stated{what: "way", words: words, node: w.Gate.Condition.Root, finding: Finding{Screen: id, Element: w.Element.ID, Trigger: w.Trigger}, path: w.Wiring() + "/while", roles: w.Gate.Roles})
+			out = append(out, stated{what: "way", words: words, node: w.Gate.Condition.Root, finding: Way{Way: w}.Finding("", ""), path: w.Wiring() + "/while", roles: w.Gate.Roles})
 		}
 	}
 	return append(out, ix.rowRules()...)

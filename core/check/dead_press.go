@@ -10,21 +10,11 @@ import (
 )
 
 var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", Run: func(ix *Index, report func(Finding)) {
-	said := map[string]bool{}
 	for _, w := range ix.Ways {
 		for _, m := range w.Targets() {
-			f, found := ix.refusedTo(w, m)
-			if !found {
-				continue
+			if f, found := ix.refusedTo(w, m); found {
+				report(f)
 			}
-			if w.Rail != nil { // a rail is said once, not on every screen
-				if said[w.At()+f.Words] {
-					continue
-				}
-				said[w.At()+f.Words] = true
-				f.Screen, f.Entity = "", w.Rail.ID
-			}
-			report(f)
 		}
 	}
 }}

@@ -76,7 +76,11 @@ type Way struct {
 
 // Finding gives one at the place of a way.
 func (w Way) Finding(s Severity, words string) Finding {
-	return Finding{Severity: s, Screen: w.Screen.ID, Element: w.Element.ID, Trigger: w.Trigger, Words: words}
+	f := Finding{Severity: s, Screen: w.Screen.ID, Element: w.Element.ID, Trigger: w.Trigger, Words: words}
+	if w.Rail != nil {
+		f.Entity = w.Rail.ID
+	}
+	return f
 }
 
 // Targets gives the screens of this project that a way may lead to, each with what it brings.

@@ -7,7 +7,9 @@ import (
 
 var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within two presses", Run: func(ix *Index, report func(Finding)) {
 	leaves := map[string]bool{}    // by a press that goes back, up or home, or by the strip
+	over := map[string]bool{}      // also while it lies over another screen, as a dialog: by one that goes up or home
 	leads := map[string][]string{} // by a press, from screen to screen
+	opens := map[string][]string{} // by a press, dialogs and drawers: closing one is no way on
 	for _, id := range sortedScreens(ix.App) {
 		leaves[id] = !ix.App.Screens[id].Screen.Bare
 	}
@@ -16,11 +18,17 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 			continue // proven for everyone, or not counted
 		}
 		switch w.Of.Move.Kind {
-		case "back", "home", "up", "close":
+		case "home", "up":
+			leaves[w.Screen.ID], over[w.Screen.ID] = true, true
+		case "back", "close":
 			leaves[w.Screen.ID] = true
 		default:
+			to := leads
+			if as := w.Of.Move.As; as == "dialog" || as == "drawer" {
+				to = opens
+			}
 			for _, m := range w.Targets() {
-				leads[w.Screen.ID] = append(leads[w.Screen.ID], m.Target.ID)
+				to[w.Screen.ID] = append(to[w.Screen.ID], m.Target.ID)
 			}
 		}
 	}
@@ -32,6 +40,9 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 		free := leaves[id] || starts[id]
 		for _, next := range leads[id] {
 			free = free || leaves[next] || starts[next]
+		}
+		for _, next := range opens[id] {
+			free = free || over[next]
 		}
 		if free {
 			continue
@@ -46,10 +57,7 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 
 // BackButton gives the operation that adds a button "Back" below everything on a screen.
 func BackButton(s *project.Screen) patch.Op {
-	row := 1
-	for _, e := range s.Elements {
-		row = max(row, e.Cell.Row+max(1, e.Cell.H))
-	}
+	row := freeRow(s)
 	button := map[string]any{
 		"kind": "button", "pos": row * 10, "cell": project.Cell{Row: row, Col: 1, W: 2}, "words": "Back",
 		"gate": map[string]any{"cases": map[string]any{"c_1": map[string]any{"pos": 1, "move": map[string]any{"kind": "back"}}}},

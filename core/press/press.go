@@ -182,6 +182,12 @@ func Follow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Outc
 		}
 	}
 	err = followMove(o, p, c, verdict, &w, at, &out)
+	if out.Kind == Stayed && out.Message == "" && out.Saved != "" && (keeps || plan.Saves(c)) {
+		out.Message = "Saved." // one stays on the form: it looks as before
+		if out.Title != "" {
+			out.Message = "“" + out.Title + "” is saved."
+		}
+	}
 	return out, err
 }
 

@@ -5,6 +5,7 @@ import (
 	"slices"
 
 	"ambergate/core/ask"
+	"ambergate/core/english"
 	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -57,6 +58,10 @@ func (o *Opening) AimLead(v *Verdict, m *plan.Lead, w *World, at Aim) {
 	if v.Later {
 		return
 	}
+	if in := unbound(&to, m.Target); in != nil {
+		*v = Verdict{State: StateGreyed, By: "broken", Reason: "“" + m.Target.Title + "” needs to know which " + english.Lower(in.Label) + "; nothing says which.", Part: v.Part, Chosen: v.Chosen}
+		return
+	}
 	if to.Mode == "add" {
 		delete(to.Inputs, m.Target.Record)
 		o.fillFrom(&to, m, w)
@@ -66,6 +71,18 @@ func (o *Opening) AimLead(v *Verdict, m *plan.Lead, w *World, at Aim) {
 	o.landOnRow(&to, m, w, at)
 	o.cameFrom(&to, m.Target, at)
 	v.To, v.As = &to, m.As
+}
+
+// unbound gives the first input that a screen cannot be opened without and does not get; nil for none.
+func unbound(to *place.Place, target *project.Screen) *project.Input {
+	var first *project.Input
+	for id, in := range target.Inputs {
+		lacks := in.Required && to.Inputs[id] == "" && !(id == target.Record && to.Mode == "add")
+		if lacks && (first == nil || in.Pos < first.Pos) {
+			first = in
+		}
+	}
+	return first
 }
 
 // fillFrom fills in fields of a new record.

@@ -101,7 +101,7 @@ func TestWaysOfTheScreenItself(t *testing.T) {
 		t.Error("a shut way is gone through")
 	}
 	ways := build.Ways(o)
-	if last := ways[len(ways)-1]; last.Gate != "/s_drive/ways/w_c/gate" || !strings.HasPrefix(stand.SentenceText(last.Sentence), "When open for 90 seconds, for everyone: read everything again, and stay here.") {
+	if last := ways[len(ways)-1]; last.Gate != "/s_drive/ways/w_c/gate" || !strings.HasPrefix(stand.SentenceText(last.Sentence), "When the screen has been open for 90 seconds, for everyone: read everything again, and stay here.") {
 		t.Errorf("%s %s", last.Gate, stand.SentenceText(last.Sentence))
 	}
 }

@@ -126,6 +126,7 @@ type WayView struct {
 	Trigger string  `json:"trigger"` // swipe, entered, left, time, keys
 	Side    string  `json:"side,omitempty"`
 	After   float64 `json:"after,omitempty"` // seconds
+	Since   string  `json:"since,omitempty"` // what they are counted from: arrival (none said), touch
 	Keys    string  `json:"keys,omitempty"`
 	Words   string  `json:"words"` // what it does, for people
 }

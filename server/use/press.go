@@ -302,8 +302,8 @@ func (v *Visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 		return v.rearrange(ctx, at, depth, *out.To, "press."+req.Element)
 	case depth > 0 && (out.Move == "close" || out.Move == "back"):
 		return change(at.Place, at.Overlays[:depth-1])
-	case out.Move == "close":
-		return change(at.Place, nil)
+	case out.Move == "close": // it stands in full: one goes back to where one came from
+		return v.step(ctx, at, "back")
 	case out.Move == "back" || out.Move == "forward":
 		return v.step(ctx, at, out.Move)
 	case out.Move == "home" || out.To == nil:

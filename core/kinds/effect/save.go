@@ -28,6 +28,9 @@ func (*Save) Plan(*plan.Planner, *plan.Effect) {}
 func (*Save) Say(*words.Writer, *plan.Effect) string { return "save" }
 
 func (*Save) Shut(o *use.Opening, _ *plan.Effect, _ *ask.Row) (use.Verdict, bool) {
+	if o.At.Mode == "view" {
+		return use.Verdict{State: use.StateGreyed, By: "mode", Reason: "Nothing can be typed here while it is only viewed, so there is nothing to save."}, true
+	}
 	if o.World.Record == nil || o.At.Mode != "edit" {
 		return use.Verdict{}, false
 	}

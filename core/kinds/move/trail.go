@@ -18,7 +18,7 @@ func (*Trail) Plan(*plan.Planner, *plan.Move) {}
 func (*Trail) Aim(*use.Opening, *use.Verdict, *plan.Move, *use.World, use.Aim) {}
 
 func (spec *Trail) Now(use.Verdict) string {
-	return map[string]string{"back": "goes back", "forward": "goes forward", "home": "goes home", "up": "goes up", "close": "closes", "out": "signs out"}[spec.Kind]
+	return map[string]string{"back": "goes back", "forward": "goes forward", "home": "goes home", "up": "goes up", "close": "closes, or goes back where it stands in full", "out": "signs out"}[spec.Kind]
 }
 
 func (spec *Trail) Say(w *words.Writer, c *plan.Case) {

@@ -9,6 +9,7 @@ export type FieldView = Schemas['FieldView'];
 export type ListView = Schemas['ListView'];
 export type RowView = Schemas['RowView'];
 export type PointView = Schemas['PointView'];
+export type WayView = Schemas['WayView'];
 export type EntryView = Schemas['EntryView'];
 export type ImageView = Schemas['ImageView'];
 export type RailView = Schemas['RailView'];

@@ -2117,6 +2117,8 @@ export interface components {
             side?: string;
             /** Format: double */
             after?: number;
+            /** @description what the time is counted from: touch, or arrival where it is not said */
+            since?: string;
             keys?: string;
             words: string;
         };

@@ -14,7 +14,7 @@ interface FindingsProps {
 export function FindingsDialog({ draft, onOpen, onClose }: FindingsProps) {
   const title = draft.findings.length === 0 ? 'Nothing was found wrong' : 'What the checks found';
   const where = (f: Finding) =>
-    entityOf(draft.entities, f.screen, 'screen')?.title ?? placeOf(draft.entities, f.entity);
+    (f.entity ? undefined : entityOf(draft.entities, f.screen, 'screen')?.title) ?? placeOf(draft.entities, f.entity);
   return (
     <Frame title={title} told width="720px" onClose={onClose}>
       {draft.findings.map((f) => (

@@ -1,4 +1,4 @@
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useEffect } from 'react';
 import type { AtWork, Draft, Op, WayOut } from '../api/client';
 import type { Document } from '../document/document.gen';
 
@@ -21,6 +21,7 @@ export interface BuildHands {
   open: (screen: string, element?: string) => void;
   openPicker: string | undefined; // part of the sentence whose picker is open
   setPicker: (part: string | undefined) => void;
+  cover: (by: 1 | -1) => void; // a picker lies over the stage, or does not any more
 }
 
 const BuildContext = createContext<BuildHands | null>(null);
@@ -32,4 +33,13 @@ export function useBuild(): BuildHands {
   const hands = useContext(BuildContext);
   if (!hands) throw new Error('a part of the builder was drawn outside of it');
   return hands;
+}
+
+/** Keeps the stage still for as long as this part is there: a picker lies over it. */
+export function useCover() {
+  const { cover } = useBuild();
+  useEffect(() => {
+    cover(1);
+    return () => cover(-1);
+  }, [cover]);
 }

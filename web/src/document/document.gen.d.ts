@@ -1864,7 +1864,7 @@ export interface SwipeWay {
   side: 'left' | 'right' | 'up' | 'down';
 }
 /**
- * Time is set off some time after the screen was entered.
+ * Time is set off when the screen has been open for some time, or nobody has touched it for that long.
  */
 export interface TimeWay {
   trigger: 'time';
@@ -1874,6 +1874,10 @@ export interface TimeWay {
    * Seconds
    */
   after: number;
+  /**
+   * What it is counted from: arrival (default), the last touch
+   */
+  since?: 'arrival' | 'touch';
 }
 /**
  * Source is where tables or tags come from: a connection of the server's configuration, by name.

@@ -40,6 +40,8 @@ export function placeOf(d: Document, entity: string | undefined): string {
       return 'shared conditions';
     case 'table':
       return e.label;
+    case 'rail':
+      return `the rail “${e.name}”`;
   }
   return 'the project';
 }

@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react';
 import type { View } from '../api/client';
 import { isKeys } from '../screen/keys';
 import type { PressAim, Pressed } from '../trail/asking';
+import { startTimers } from './timers';
 
 interface WaysProps {
   view: View;
@@ -25,13 +26,15 @@ export function useWays({ view, place, active, press, onLeft }: WaysProps) {
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for each arrival
   useEffect(() => {
     const ways = now.current.view.ways ?? [];
-    const timers = ways
-      .filter((w) => w.trigger === 'time')
-      .map((w) => setTimeout(() => now.current.active && set(w.id, 'time'), (w.after ?? 0) * 1000));
+    const timed = (way: string) => {
+      if (now.current.active) set(way, 'time');
+      return now.current.active;
+    };
+    const endTimers = startTimers(ways, timed, document);
     const entered = ways.find((w) => w.trigger === 'entered');
     const settle = entered && setTimeout(() => set(entered.id, 'entered'), 0);
     return () => {
-      timers.forEach(clearTimeout);
+      endTimers();
       clearTimeout(settle);
       for (const w of ways) if (w.trigger === 'left') now.current.onLeft(w.id);
     };

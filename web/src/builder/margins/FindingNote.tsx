@@ -4,10 +4,11 @@ import { useBuild } from '../context';
 
 /** What a check proved, where it is, with its mends. */
 export function FindingNote({ finding }: { finding: Finding }) {
-  const { edit, choose, setPicker, open, screen } = useBuild();
+  const { edit, choose, setPicker, open, screen, work } = useBuild();
   const mend = async (m: Mend) => {
     if (m.patch) return edit(m.patch);
-    if (finding.screen !== screen) open(finding.screen, finding.element);
+    const here = finding.screen === screen || work.ways.some((w) => w.element === finding.element);
+    if (!here) open(finding.screen, finding.element);
     else choose(finding.element);
     if (m.chip) setPicker(m.chip);
   };

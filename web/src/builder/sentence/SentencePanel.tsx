@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import type { WayOut } from '../../api/client';
 import { wordsOf } from '../../screen/kinds/all';
-import { useBuild } from '../context';
+import { useBuild, useCover } from '../context';
 import { TabRow } from '../TabRow';
 import { LookTab } from './look/LookTab';
 import { NowLine } from './NowLine';
@@ -83,5 +83,6 @@ function heightOf(tab: Tab, long: boolean | undefined, chosen: boolean) {
 /** A wire was pulled to empty ground: the screen that it leads to is made, by its name. */
 function MakeByPull({ way, of }: { way: WayOut; of: string | undefined }) {
   const build = useBuild();
+  useCover();
   return <MakeScreen title="" wayRef={refOf(build, way)} of={of} onClose={() => build.setPicker(undefined)} />;
 }

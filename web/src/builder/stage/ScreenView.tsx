@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useCallback, useMemo, useRef, useState } from 'react';
-import type { AtWork, Draft, Practised } from '../../api/client';
+import type { AtWork, Draft, Finding, Practised, WayOut } from '../../api/client';
 import { screenOf } from '../../document/screens';
 import { useDrawers } from '../../screen/rails/useDrawers';
 import type { Arrangement } from '../../trail/asking';
@@ -37,9 +37,14 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
   const [pointed, point] = useState<string>();
   const [width, setWidth] = useStageWidth();
   const [values, setValues] = useState<Record<string, string>>({});
+  const [covers, setCovers] = useState(0);
+  const cover = useCallback((by: number) => setCovers((n) => n + by), []);
   const chosen = useChosen(work.ways, walk.element);
   const screen = work.view?.screen ?? work.screen ?? work.ways[0]?.element ?? ''; // also while nobody may enter it
-  const findings = useMemo(() => draft.findings.filter((f) => f.screen === screen), [draft, screen]);
+  const findings = useMemo(
+    () => draft.findings.filter((f) => f.screen === screen || isOnRail(f, work.ways)),
+    [draft, screen, work.ways],
+  );
   const plates = useMemo(() => outPlates(work.ways, findings), [work.ways, findings]);
   const numbers = useMemo(() => numbersOf(plates), [plates]);
   const place = work.view?.place;
@@ -70,6 +75,7 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
     point,
     edit,
     open,
+    cover,
     ...chosen,
   };
   const pulled = usePulledWire(build);
@@ -88,7 +94,7 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
         <WaysInMargin ways={work.waysIn} />
         <Box
           as="main"
-          inert={chosen.openPicker !== undefined}
+          inert={covers > 0}
           display="flex"
           flexDirection="column"
           flex="1"
@@ -115,6 +121,11 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
       <SentencePanel />
     </BuildProvider>
   );
+}
+
+/** Whether a finding is of a rail that stands here too: it is told once, of the first of its screens. */
+function isOnRail(f: Finding, ways: WayOut[]) {
+  return f.entity !== undefined && ways.some((w) => w.rail && w.element === f.element);
 }
 
 function without(inputs: Record<string, string> | undefined, names: string[] | undefined) {

@@ -1,5 +1,5 @@
 import type { Chunk, WayOut } from '../../../api/client';
-import { useBuild } from '../../context';
+import { useBuild, useCover } from '../../context';
 import { refOf } from '../wiring';
 import { chips } from './all';
 import type { WayPart } from './chip';
@@ -14,6 +14,7 @@ interface PickerProps {
 /** What a chip can be changed to, by its part of the sentence. */
 export function ChipPicker({ part, chunk, way, onClose }: PickerProps) {
   const build = useBuild();
+  useCover();
   const Picker = chips[part];
   return <Picker part={part} chunk={chunk} way={way} wayRef={refOf(build, way)} onClose={onClose} />;
 }

@@ -51,14 +51,29 @@ export const left: BuiltWay<'left'> = {
 };
 
 export const time: BuiltWay<'time'> = {
-  offers: [{ id: 'time', words: 'some time after', way: { trigger: 'time', after: 60 } }],
+  offers: [
+    { id: 'time', words: 'some time after arriving', way: { trigger: 'time', after: 60 } },
+    { id: 'timeTouch', words: 'some time after the last touch', way: { trigger: 'time', after: 60, since: 'touch' } },
+  ],
   Look: function After({ path, way }) {
     const { entities, edit } = useBuild();
     const save = (v: string) => Number(v) >= 1 && void edit(put(entities, [...path, 'after'], Number(v)));
     return (
-      <Labelled label="After, in seconds">
-        <Typed label="Seconds" value={String(way.after)} onSave={save} />
-      </Labelled>
+      <>
+        <Labelled label="Seconds">
+          <Typed label="Seconds" value={String(way.after)} onSave={save} />
+        </Labelled>
+        <Labelled label="Counted from">
+          <Select
+            aria-label="Counted from"
+            value={way.since ?? 'arrival'}
+            onChange={(e) => void edit(put(entities, [...path, 'since'], e.target.value))}
+          >
+            <option value="arrival">arriving here</option>
+            <option value="touch">the last touch, key or pointer move</option>
+          </Select>
+        </Labelled>
+      </>
     );
   },
 };
