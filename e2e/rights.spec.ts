@@ -46,7 +46,7 @@ test('only my own, only while open, not in the first week: without a word of tex
   await group.getByRole('button', { name: 'Remove this group' }).click();
   // The same as text, and back.
   await page.getByRole('button', { name: 'as text' }).click();
-  await expect(page.getByLabel('Condition as text')).toHaveValue('record.assigned == user.record && !(record.state in ["closed"]) && record.reported_on <= today() - days(7)');
+  await expect(page.getByLabel('Condition as text')).toHaveValue('record.assigned == user.record && !(record.state in ["closed"]) && record.reported_on <= daysAgo(7)');
   await page.getByRole('button', { name: 'as rows' }).click();
   await expect(page.getByRole('combobox', { name: 'Comparison' })).toHaveCount(3);
   // Shared under a name, it is used by that name here.
@@ -76,7 +76,7 @@ test('text is completed while it is typed; a bare field gets its whole path', as
   await text.pressSequentially('.in_s');
   await expect(page.getByRole('option', { name: /shared condition/ }).first()).toBeVisible();
   await page.keyboard.press('Escape');
-  await text.fill('record.due < today() - days(');
+  await text.fill('record.due < daysAgo(');
   await text.press('End');
   await page.keyboard.press('Control+Space');
   await expect(page.getByText('days(a whole number)')).toBeVisible();

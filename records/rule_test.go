@@ -190,7 +190,7 @@ func (m *ruleMaker) rule(depth int) string {
 	case 6:
 		return "record.word" + order + "record.note"
 	case 7:
-		return "record.due" + order + m.pick("today()", `date("2026-11-10")`, "today() - days(14)", "today() + days(1)")
+		return "record.due" + order + m.pick("today()", `date("2026-11-10")`, "daysAgo(14)", "daysFromNow(1)")
 	case 8:
 		return "record.at" + order + m.pick("today()", "now")
 	case 9:

@@ -89,7 +89,7 @@ func TestConditionsAreReadWithTheirPlace(t *testing.T) {
 	read = api.ConditionRead{}
 	p.must("POST", "/api/build/tarnhorn/condition", map[string]any{"screen": "s_cabin", "rows": map[string]any{"mode": "all", "rows": []any{
 		map[string]string{"path": "record.state", "compare": "is", "value": "in service"}, map[string]string{"path": "record.grip_wear", "compare": "more", "value": "2"}}}}, &read)
-	if read.Stored != `record.f_state == "in service" && record.f_wear > 2.0` || read.Phrase != "state is in service and grip wear is more than 2 mm" || read.Rows == nil {
+	if read.Stored != `record.f_state == "in service" && record.f_wear > 2.0` || read.Phrase != "state is “in service” and grip wear is more than 2 mm" || read.Rows == nil {
 		t.Errorf("%+v", read)
 	}
 	for name, text := range map[string]string{"deep": strings.Repeat("(", 500) + "true" + strings.Repeat(")", 500), "long": strings.Repeat("record.state != \"x\" && ", 400) + "true", "endless": `[1,2,3].all(a, [1,2,3].all(b, [1,2,3].all(c, a+b+c < record.id)))`} {

@@ -148,10 +148,10 @@ func TestAtWorkTellsWaysAndWhoMayEnter(t *testing.T) {
 func TestConditionsInWordsOverHTTP(t *testing.T) {
 	p := as(t, "arno")
 	for _, tc := range []struct{ screen, element, text, phrase string }{
-		{"s_defect", "e_edit", `record.state != "closed"`, "state is not closed"},
-		{"s_defects", "e_list", `row.severity > "low" && row.cabin.lift != null`, "severity is more than low and cabin’s lift is not empty"},
+		{"s_defect", "e_edit", `record.state != "closed"`, "state is not “closed”"},
+		{"s_defects", "e_list", `row.severity > "low" && row.cabin.lift != null`, "severity is more than “low” and cabin’s lift is not empty"},
 		{"s_drive", "e_start", `record.equip.wind.gust < 12.5`, "wind gusts is less than 12.5 m/s"},
-		{"s_defects", "e_new", `inputs.cabin.state == "in service"`, "cabin’s state is in service"},
+		{"s_defects", "e_new", `inputs.cabin.state == "in service"`, "cabin’s state is “in service”"},
 		{"s_defect", "e_take", `record.assigned == user.record`, "assigned to is the user"},
 	} {
 		var read api.ConditionRead

@@ -106,7 +106,7 @@ func TestRightsAtOneLook(t *testing.T) {
 	}
 	var mine api.MyRights
 	as(t, "priya").must("GET", "/api/use/tarnhorn/rights", nil, &mine)
-	if len(mine.Roles) != 1 || mine.Roles[0] != "Office" || len(mine.Tables) != 12 || mine.Tables[0].Rows != "state is not scrapped" {
+	if len(mine.Roles) != 1 || mine.Roles[0] != "Office" || len(mine.Tables) != 12 || mine.Tables[0].Rows != "state is not “scrapped”" {
 		t.Errorf("%+v", mine)
 	}
 	for _, s := range mine.Screens {

@@ -159,10 +159,21 @@ func TestDialogsLieOverTheirPlace(t *testing.T) {
 	arno.must("POST", "/api/build/tarnhorn/edits", map[string]any{"patch": []any{map[string]any{"op": "add", "path": "/s_cabin/elements/e_dialog", "value": map[string]any{
 		"kind": "button", "pos": 50, "cell": map[string]int{"row": 4, "col": 9, "w": 2}, "words": "Peek",
 		"gate": map[string]any{"cases": map[string]any{"c_1": map[string]any{"pos": 1, "move": map[string]any{"kind": "screen", "target": "s_defects", "as": "dialog", "bind": map[string]any{"i_cabin": map[string]string{"rule": "this"}}}}}},
+	}}, map[string]any{"op": "add", "path": "/s_defect/elements/e_shut", "value": map[string]any{
+		"kind": "button", "pos": 50, "cell": map[string]int{"row": 40, "col": 1, "w": 2}, "words": "Close this",
+		"gate": map[string]any{"cases": map[string]any{"c_1": map[string]any{"pos": 1, "move": map[string]any{"kind": "close"}}}},
 	}}}}, nil)
 	arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
 	time.Sleep(1100 * time.Millisecond) // the newest release is looked up once a second
 	p := as(t, "mira")
+	// Standing in full, what closes goes back to where one came from; without that up.
+	list := p.open("/defects")
+	if closed := p.pressed(p.pressed(list, "e_list", map[string]any{"row": "107"}), "e_shut", nil); closed.N != list.N || closed.View.Screen != "s_defects" {
+		t.Errorf("closed in full: place %d, %s", closed.N, closed.View.Screen)
+	}
+	if closed := p.pressed(p.open("/defect?defect=107"), "e_shut", nil); closed.View.Screen == "s_defect" {
+		t.Errorf("closed in full without a place before: %s", closed.View.Screen)
+	}
 	shown := p.open("/cabin?cabin=87")
 	_, result, _ := p.press(shown, "dialog-00001", "e_dialog", nil)
 	if result.Shown == nil || topmost(*result.Shown) == nil || result.Shown.N != shown.N || result.Shown.View.Screen != "s_cabin" {

@@ -23,7 +23,7 @@ func Ways(o *use.Opening) []WayOut { return margin{Opening: o}.ways() }
 // WaysCalled gives the ways out like Ways; records that are written into them by key are called by
 // their titles, as far as the user may view them.
 func WaysCalled(ctx context.Context, o *use.Opening, src use.Sources) []WayOut {
-	m := margin{o, &words.Called{Titles: map[words.Ref]string{}}}
+	m := margin{o, &words.Called{Titles: map[words.Ref]string{}, Others: o.Others}}
 	ways := m.ways()
 	if m.called.Fetch(func(ref words.Ref) string { return o.TitleOf(ctx, src, ref.Table, ref.Key) }) {
 		return m.ways()

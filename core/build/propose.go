@@ -194,7 +194,7 @@ func (p *proposing) constants(target *project.Screen) {
 			always(choice)
 		}
 	case "date":
-		for _, day := range []string{"today()", "today() - days(7)", "today() - days(30)"} {
+		for _, day := range []string{"today()", "daysAgo(7)", "daysAgo(30)"} {
 			p.add(&rule.Expression{BindingHead: by("expression"), Value: day}, "on the day it is pressed")
 		}
 	}

@@ -70,7 +70,7 @@ func TestWhyAWayIsShutAndWhatWouldHaveToChange(t *testing.T) {
 	closing := build.Aim{Element: "e_close", Trigger: "release"}
 	// Closed, and somebody else's: the condition and the row rule.
 	x := why(s, t, s.Mira, "defect?defect=2", closing)
-	if x.State != "greyed" || x.Reason != "It is closed." || turnsOf(x) != "state is open" {
+	if x.State != "greyed" || x.Reason != "It is closed." || turnsOf(x) != "state is “open”" {
 		t.Errorf("a closed one: %s, %q, turns %s", x.State, x.Reason, turnsOf(x))
 	}
 	// Another role.
@@ -81,7 +81,7 @@ func TestWhyAWayIsShutAndWhatWouldHaveToChange(t *testing.T) {
 	// A guard at the target, which is told with its deciding part.
 	s.Data.Rows["t_cabins"]["7"]["f_state"] = s.Data.Rows["t_cabins"]["8"]["f_state"]
 	x = why(s, t, s.Sela, "defect?defect=1", build.Aim{Element: "e_cabin", Trigger: "release"})
-	if x.State != "refused" || x.Leads == nil || x.Leads.Opens || turnsOf(x) != "state is not on hold" {
+	if x.State != "refused" || x.Leads == nil || x.Leads.Opens || turnsOf(x) != "state is not “on hold”" {
 		t.Errorf("a guard at the target: %s, turns %s, %+v", x.State, turnsOf(x), x.Leads)
 	}
 	for _, j := range x.Leads.Judged {
@@ -120,7 +120,7 @@ func TestWhyForARowOfAList(t *testing.T) {
 	s := stand.NewRuled(t)
 	at := build.Aim{Element: "e_list", Trigger: "row", Row: "2"}
 	x := why(s, t, s.Mira, "defects", at)
-	if x.State != "greyed" || turnsOf(x) != "state is open" {
+	if x.State != "greyed" || turnsOf(x) != "state is “open”" {
 		t.Errorf("a closed row: %s, turns %s", x.State, turnsOf(x))
 	}
 	at.Row = "1"

@@ -54,7 +54,7 @@ func (ix *Index) foldRails(found []Finding) []Finding {
 	type same struct{ check, rail, element, trigger, words string }
 	first := map[same]int{}
 	on := map[same][]string{}
-	var out []Finding
+	out := []Finding{} // never nil
 	for _, f := range found {
 		if ix.App.Project.Rails[f.Entity] == nil || f.Screen == "" {
 			out = append(out, f)

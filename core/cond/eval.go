@@ -173,11 +173,11 @@ func (n *Node) call(w World) Value {
 			return Int(int64(len(args[0].list)))
 		}
 		return Int(int64(len([]rune(args[0].s))))
-	case "days":
+	case "daysAgo", "daysFromNow":
 		if args[0].i > 365_000 || args[0].i < -365_000 {
-			return UnknownBecause("a span of more than a thousand years")
+			return UnknownBecause("a day more than a thousand years away")
 		}
-		return Value{kind: Duration, i: args[0].i * 86_400_000_000}
+		return DateOf(w.Now().AddDate(0, 0, int(daySigns[n.Fn]*args[0].i)))
 	case "date":
 		v, err := Parse(Type{Kind: Date}, args[0].s)
 		if err != nil {

@@ -3,6 +3,7 @@ package cond
 import (
 	"fmt"
 	"strings"
+	"time"
 
 	"ambergate/core/english"
 )
@@ -18,7 +19,7 @@ func (n *Node) Phrase() string {
 		return constPhrase(n.Const)
 	case OpPath:
 		if n.Type.Kind == YesNo {
-			return n.Path.Words() + " holds"
+			return n.Path.Words() + " is yes"
 		}
 		return n.Path.Words()
 	case OpAnd:
@@ -35,11 +36,8 @@ func (n *Node) Phrase() string {
 	case OpEq, OpNe, OpLt, OpLe, OpGt, OpGe:
 		return n.comparisonPhrase()
 	case OpIn:
-		return n.Args[0].operand() + " is one of " + n.Args[1].operand()
+		return n.amongPhrase(" is ", " is one of ", "or")
 	case OpAdd, OpSub, OpMul, OpDiv:
-		if day, ok := n.fromToday(); ok {
-			return day
-		}
 		sign := map[Op]string{OpAdd: " + ", OpSub: " − ", OpMul: " × ", OpDiv: " ÷ "}[n.Op]
 		return n.Args[0].operand() + sign + n.Args[1].operand()
 	case OpNeg:
@@ -47,12 +45,7 @@ func (n *Node) Phrase() string {
 	case OpIf:
 		return "if " + n.Args[0].Phrase() + " then " + n.Args[1].operand() + ", else " + n.Args[2].operand()
 	case OpList:
-		items := operands(n.Args)
-		if len(items) > 1 {
-			last := len(items) - 1
-			return strings.Join(items[:last], ", ") + " or " + items[last]
-		}
-		return strings.Join(items, ", ")
+		return english.List(operands(n.Args), "or")
 	case OpRole:
 		return "the user is " + n.roleName()
 	case OpCall:
@@ -65,17 +58,16 @@ func (n *Node) Phrase() string {
 func (n *Node) Negated() string {
 	switch n.Op {
 	case OpPath:
-		return n.Path.Words() + " does not hold"
+		return n.Path.Words() + " is no"
 	case OpEq, OpNe:
 		other := *n
 		other.Op = OpEq + OpNe - n.Op // an empty value counts the same either way
 		return other.Phrase()
 	case OpIn:
-		list := n.Args[1].operand()
-		if n.Args[1].Op == OpList {
-			list = strings.Join(operands(n.Args[1].Args), ", ")
+		if list := n.Args[1]; list.Op == OpList && len(list.Args) == 2 {
+			return n.Args[0].operand() + " is neither " + list.Args[0].operand() + " nor " + list.Args[1].operand()
 		}
-		return n.Args[0].operand() + " is none of " + list
+		return n.amongPhrase(" is not ", " is none of ", "or")
 	case OpRole:
 		return "the user is not " + n.roleName()
 	case OpOr:
@@ -96,7 +88,22 @@ func (n *Node) Negated() string {
 	return "not (" + n.Phrase() + ")"
 }
 
+// amongPhrase says that a part is among the items of a list; of one item it is said plainly.
+func (n *Node) amongPhrase(one, several, last string) string {
+	list := n.Args[1]
+	if list.Op != OpList {
+		return n.Args[0].operand() + several + list.operand()
+	}
+	if len(list.Args) == 1 {
+		return n.Args[0].operand() + one + list.Args[0].operand()
+	}
+	return n.Args[0].operand() + several + english.List(operands(list.Args), last)
+}
+
 func (n *Node) callPhrase() string {
+	if day, ok := n.fromToday(); ok {
+		return day
+	}
 	args := operands(n.Args)
 	switch n.Fn {
 	case "today":
@@ -113,11 +120,10 @@ func (n *Node) callPhrase() string {
 		return args[0] + " is available"
 	case "size":
 		return "the length of " + args[0]
-	case "days":
-		if args[0] == "1" {
-			return "1 day"
-		}
-		return args[0] + " days"
+	case "daysAgo":
+		return args[0] + " days ago"
+	case "daysFromNow":
+		return args[0] + " days from now"
 	}
 	return strings.Join(args, ", ")
 }
@@ -135,9 +141,9 @@ func (n *Node) comparisonPhrase() string {
 	null := right.Op == OpConst && right.Const.IsNull()
 	if right.Op == OpConst && right.Const.Kind() == YesNo && (n.Op == OpEq || n.Op == OpNe) {
 		if right.Const.True() == (n.Op == OpEq) {
-			return words + " holds"
+			return words + " is yes"
 		}
-		return words + " does not hold"
+		return words + " is no"
 	}
 	switch {
 	case null && n.Op == OpEq:
@@ -157,10 +163,24 @@ func (n *Node) comparisonPhrase() string {
 	if left.Type.Unit != "" {
 		words += " " + left.Type.Unit
 	}
-	if n.Op == OpNe && left.Type.Nullable {
+	if n.orEmpty() {
 		words += ", or empty"
 	}
 	return words
+}
+
+// orEmpty says whether a comparison also holds where its left side is empty, and says so.
+func (n *Node) orEmpty() bool {
+	if n.Op == OpNot && n.Args[0].Op == OpEq {
+		other := *n.Args[0]
+		other.Op = OpNe
+		return other.orEmpty()
+	}
+	if n.Op != OpNe || !n.Args[0].Type.Nullable {
+		return false
+	}
+	right := n.Args[1]
+	return right.Op != OpConst || !right.Const.IsNull() && right.Const.Kind() != YesNo
 }
 
 // fromToday says a day counted from today: "7 days ago".
@@ -179,24 +199,23 @@ func (n *Node) fromToday() (string, bool) {
 	return fmt.Sprintf("%d days from now", days), true
 }
 
-// RelativeDay reads today(), today() - days(7) and today() + days(7) as days from today.
+// RelativeDay reads today(), daysAgo(7) and daysFromNow(7) as days from today.
 func (n *Node) RelativeDay() (int64, bool) {
-	if n.Op == OpCall && n.Fn == "today" {
+	if n.Op != OpCall {
+		return 0, false
+	}
+	if n.Fn == "today" {
 		return 0, true
 	}
-	if n.Op != OpAdd && n.Op != OpSub || n.Args[0].Op != OpCall || n.Args[0].Fn != "today" {
+	sign := daySigns[n.Fn]
+	if sign == 0 || n.Args[0].Op != OpConst || n.Args[0].Const.kind != Whole {
 		return 0, false
 	}
-	span := n.Args[1]
-	if span.Op != OpCall || span.Fn != "days" || span.Args[0].Op != OpConst || span.Args[0].Const.kind != Whole {
-		return 0, false
-	}
-	days := span.Args[0].Const.i
-	if n.Op == OpSub {
-		days = -days
-	}
-	return days, true
+	return sign * n.Args[0].Const.i, true
 }
+
+// daySigns are the functions that count days from today, and which way.
+var daySigns = map[string]int64{"daysAgo": -1, "daysFromNow": 1}
 
 // operand says a part as a thing compared, not as a statement.
 func (n *Node) operand() string {
@@ -222,6 +241,10 @@ func constPhrase(v Value) string {
 		return "always"
 	case v.Kind() == YesNo:
 		return "never"
+	case v.Kind() == Duration:
+		return v.Say(time.UTC)
+	case v.Kind() == Text:
+		return "“" + v.s + "”"
 	}
 	return v.Wire()
 }
@@ -230,8 +253,8 @@ func joinPhrases(args []*Node, with string, wrap Op) string {
 	parts := make([]string, len(args))
 	for i, a := range args {
 		parts[i] = a.Phrase()
-		if a.Op == wrap {
-			parts[i] = "(" + parts[i] + ")"
+		if a.Op == wrap || a.Op == OpIf || a.orEmpty() || a.Op == OpNot && a.Args[0].Op == OpOr {
+			parts[i] = "(" + parts[i] + ")" // it would be read together with its neighbour
 		}
 	}
 	return strings.Join(parts, with)

@@ -132,7 +132,7 @@ func (n *Node) Portable() *Problem {
 		}
 		return nil
 	}
-	return refuse(fmt.Sprintf("“%s” is not among what rules can ask for: comparisons, in, empty, all, any, not.", n.Phrase()))
+	return refuse(fmt.Sprintf("%s. Rules can ask for comparisons, in, empty, all, any, not.", n.Phrase()))
 }
 
 func (n *Node) portablePath(refuse func(string) *Problem) *Problem {

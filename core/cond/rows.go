@@ -268,9 +268,9 @@ func relativeText(days, value string) string {
 	case err != nil:
 		return strconv.Quote(value)
 	case n < 0:
-		return fmt.Sprintf("today() - days(%d)", -n)
+		return fmt.Sprintf("daysAgo(%d)", -n)
 	}
-	return fmt.Sprintf("today() + days(%d)", n)
+	return fmt.Sprintf("daysFromNow(%d)", n)
 }
 
 // Shown writes the path over aliases.

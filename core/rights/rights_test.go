@@ -189,7 +189,7 @@ func TestRightsInWords(t *testing.T) {
 	s := stand.NewRuled(t)
 	for id, want := range map[string]string{
 		"gr_1": "Technician may view, add and edit defects: all of them; change only those where by is empty or by is the user; hidden from them: nothing; not theirs to change: nothing.",
-		"gr_2": "Technician may view and edit cabins: those where state is in service; change any of these; hidden from them: nothing; not theirs to change: number.",
+		"gr_2": "Technician may view and edit cabins: those where state is “in service”; change any of these; hidden from them: nothing; not theirs to change: number.",
 		"gr_3": "Technician may view staff: all of them; hidden from them: phone.",
 	} {
 		g := s.App.Project.Grants[id]
@@ -200,15 +200,15 @@ func TestRightsInWords(t *testing.T) {
 	if got := stand.SentenceText(words.GrantSentence(s.App, "r_vis", "t_lifts", nil)); got != "Visitor may do nothing with lifts." {
 		t.Errorf("no grant says %q", got)
 	}
-	if got := stand.SentenceText(words.GuardSentence(s.App, "s_cabin")); got != "everyone may be here, while state is not on hold, if they may view cabins." {
+	if got := stand.SentenceText(words.GuardSentence(s.App, "s_cabin")); got != "everyone may be here, while state is not “on hold”, if they may view cabins." {
 		t.Errorf("a guard says %q", got)
 	}
 	tables, screens := words.MayDo(s.App, s.Mira)
-	if len(tables) != 4 || tables[0].Rows != "state is in service" || tables[1].Change != "by is empty or by is the user" || len(screens) < 5 {
+	if len(tables) != 4 || tables[0].Rows != "state is “in service”" || tables[1].Change != "by is empty or by is the user" || len(screens) < 5 {
 		t.Errorf("%+v %+v", tables, screens)
 	}
 	table := build.Rights(s.App)
-	if len(table.Tables) != 4 || len(table.Screens) != 6 || len(table.Conditions) != 1 || table.Conditions[0].Phrase != "state is open and by is the user" {
+	if len(table.Tables) != 4 || len(table.Screens) != 6 || len(table.Conditions) != 1 || table.Conditions[0].Phrase != "state is “open” and by is the user" {
 		t.Errorf("%+v", table)
 	}
 }

@@ -28,19 +28,20 @@ const (
 
 // Verdict is what a gate is for one user at one place, and why.
 type Verdict struct {
-	State  State        `json:"state"`            // open, greyed, hidden
-	By     string       `json:"by,omitempty"`     // roles, while, case, record, unknown, broken: what closed it
-	Reason string       `json:"reason,omitempty"` // words for the user, when greyed; for the builder, when hidden
-	Part   *cond.Part   `json:"part,omitempty"`   // the condition, explained
-	To     *place.Place `json:"-"`                // where it leads, when it leads to a screen
-	As     string       `json:"-"`
-	Leave  string       `json:"-"` // the address it leads to, when it leads out of the project
-	Stay   string       `json:"-"` // there is no record, and the policy says to stay and say so
-	Choose *Choice      `json:"-"` // a step of a list's chosen row
-	Pick   *Pick        `json:"-"` // the user is to be asked for a record first
-	Later  bool         `json:"-"` // where it leads is only known when it is pressed
-	Chosen *plan.Case   `json:"-"`
-	Lead   *plan.Lead   `json:"-"` // the screen that it leads to: of a choice the one that was taken
+	State    State        `json:"state"`            // open, greyed, hidden
+	By       string       `json:"by,omitempty"`     // roles, while, case, record, unknown, broken: what closed it
+	Reason   string       `json:"reason,omitempty"` // words for the user, when greyed; for the builder, when hidden
+	Part     *cond.Part   `json:"part,omitempty"`   // the condition, explained
+	To       *place.Place `json:"-"`                // where it leads, when it leads to a screen
+	As       string       `json:"-"`
+	Leave    string       `json:"-"` // the address it leads to, when it leads out of the project
+	LeaveFor string       `json:"-"` // what is at that address, in words; "" where only the address is known
+	Stay     string       `json:"-"` // there is no record, and the policy says to stay and say so
+	Choose   *Choice      `json:"-"` // a step of a list's chosen row
+	Pick     *Pick        `json:"-"` // the user is to be asked for a record first
+	Later    bool         `json:"-"` // where it leads is only known when it is pressed
+	Chosen   *plan.Case   `json:"-"`
+	Lead     *plan.Lead   `json:"-"` // the screen that it leads to: of a choice the one that was taken
 }
 
 // Open says whether a press goes through.

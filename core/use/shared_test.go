@@ -36,7 +36,7 @@ func TestASharedGateSeesOnlyWhatItIsGiven(t *testing.T) {
 	}
 	way, _ := s.App.WayAt("s_list", "e_list", "row")
 	text := stand.SentenceText(words.Sentence(s.App, way.Screen, way.Element, "row"))
-	if !strings.HasPrefix(text, "When a row is opened, through “Open the defect” with defect the clicked row, for everyone, while defect’s state is open: open Defect on the defect given") {
+	if !strings.HasPrefix(text, "When a row is opened, through “Open the defect” with defect the clicked row, for everyone, while defect’s state is “open”: open Defect on the defect given") {
 		t.Error(text)
 	}
 	brings := map[string]string{}

@@ -361,13 +361,13 @@ func TestSentences(t *testing.T) {
 	s := stand.New(t, "")
 	for _, tc := range []struct{ screen, element, trigger, want string }{
 		{"s_defect", "e_cabin", "release", "When released, for everyone: open Cabin on its cabin to view, in full."},
-		{"s_defect", "e_close", "release", "When released, for Technician, while state is open: ask “Close {record.code}?”, then set by to the user and set state to closed, then go back. Otherwise greyed: “It is closed”."},
-		{"s_list", "e_list", "row", "When a row is opened, for everyone, while state is open: open Defect on the clicked row to view, in full. Otherwise greyed: “Closed”."},
+		{"s_defect", "e_close", "release", "When released, for Technician, while state is “open”: ask “Close {record.code}?”, then set by to the user and set state to “closed”, then go back. Otherwise greyed: “It is closed”."},
+		{"s_list", "e_list", "row", "When a row is opened, for everyone, while state is “open”: open Defect on the clicked row to view, in full. Otherwise greyed: “Closed”."},
 		{"s_cabin", "e_add", "release", "When released, for everyone: open Defect on a new defect, with cabin = this cabin, in full."},
 		{"s_cabin", "e_dlg", "release", "When released, for everyone: open Defects with cabin this cabin, as a dialog."},
 		{"s_chart", "e_chart", "point", "When a bar is chosen, for everyone: open Defects with cabin the chosen bar, in full."},
 		{"s_board", "e_mine", "release", "When released, for everyone: open Defects with by the user’s own record where state is not closed, in full."},
-		{"s_drive", "e_faster", "release", "When released, for everyone, while drive running holds: write drive speed + 1 to drive set speed, and stay here. Otherwise hide it."},
+		{"s_drive", "e_faster", "release", "When released, for everyone, while drive running is yes: write drive speed + 1 to drive set speed, and stay here. Otherwise hide it."},
 	} {
 		e := s.App.ElementAt(tc.screen, tc.element)
 		if got := stand.SentenceText(words.Sentence(s.App, s.App.Project.Screens[tc.screen], e, tc.trigger)); got != tc.want {
@@ -410,7 +410,7 @@ func TestRenamesTouchNothing(t *testing.T) {
 		t.Fatalf("a rename broke %+v", s.App.Problems)
 	}
 	got := stand.SentenceText(words.Sentence(s.App, s.App.Project.Screens["s_list"], s.App.ElementAt("s_list", "e_list"), "row"))
-	if !strings.Contains(got, "while condition is open: open Fault on the clicked row") {
+	if !strings.Contains(got, "while condition is “open”: open Fault on the clicked row") {
 		t.Errorf("it says %s", got)
 	}
 }

@@ -36,7 +36,7 @@ func TestVariablesAreSetAndRead(t *testing.T) {
 		want   map[string]string
 		words  string
 	}{
-		"a constant":            {`"kind":"setVar","variable":"v_area","value":"\"north\""`, nil, map[string]string{"v_area": "north"}, "set area to north"},
+		"a constant":            {`"kind":"setVar","variable":"v_area","value":"\"north\""`, nil, map[string]string{"v_area": "north"}, "set area to “north”"},
 		"from itself":           {`"kind":"setVar","variable":"v_count","value":"vars.v_count + 1"`, map[string]string{"v_count": "4"}, map[string]string{"v_count": "5"}, "set round to round + 1"},
 		"from what it begins":   {`"kind":"setVar","variable":"v_count","value":"vars.v_count + 1"`, nil, map[string]string{"v_count": "2"}, ""},
 		"back to the beginning": {`"kind":"setVar","variable":"v_count"`, map[string]string{"v_count": "4"}, map[string]string{"v_count": "1"}, "put round back to 1"},

@@ -4,6 +4,7 @@ import (
 	"time"
 
 	"ambergate/core/cond"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -11,6 +12,7 @@ import (
 // sentence names without finding it here is noted, to be fetched.
 type Called struct {
 	Titles map[Ref]string
+	Others func(slug string) *plan.App // other projects, as released; nil: they are called by their slugs
 	asked  []Ref
 }
 
@@ -29,6 +31,23 @@ func (c *Called) Of(table, key string) string {
 		c.asked = append(c.asked, ref)
 	}
 	return title
+}
+
+// Offered gives the titles of a screen that another project offers, and of that project; where they
+// are not known they are their slugs, quoted.
+func (c *Called) Offered(slug, entry string) (screen, of string) {
+	screen, of = "“"+entry+"”", "“"+slug+"”"
+	if c == nil || c.Others == nil {
+		return screen, of
+	}
+	other := c.Others(slug)
+	if other == nil {
+		return screen, of
+	}
+	if s := other.Project.ScreenBySlug(entry); s != nil {
+		screen = s.Title
+	}
+	return screen, other.Project.Settings.Title
 }
 
 // constantsNamed is how many constants of one screen are called by their titles; the others by their keys.

@@ -4,6 +4,8 @@ import (
 	"math/big"
 	"slices"
 	"strconv"
+	"strings"
+	"time"
 
 	"cel.dev/cel-go/cel"
 	"cel.dev/cel-go/common/ast"
@@ -28,7 +30,7 @@ var operators = map[string]cond.Op{
 	"_>_": cond.OpGt, "_>=_": cond.OpGe, "@in": cond.OpIn, "_+_": cond.OpAdd, "_-_": cond.OpSub, "_*_": cond.OpMul, "_/_": cond.OpDiv, "-_": cond.OpNeg, "_?_:_": cond.OpIf,
 }
 
-var calls = []string{"today", "days", "date", "contains", "startsWith", "endsWith", "size"}
+var calls = []string{"today", "daysAgo", "daysFromNow", "date", "contains", "startsWith", "endsWith", "size"}
 
 func (b *builder) build(e ast.Expr) *cond.Node {
 	n := b.shape(e)
@@ -186,6 +188,8 @@ func (b *builder) call(e ast.Expr) *cond.Node {
 		return &cond.Node{Op: cond.OpConst, Const: cond.Key(text), Type: cond.Type{Kind: cond.Record}}
 	case "available":
 		return b.available(e, args[0])
+	case "duration":
+		return b.duration(args[0])
 	}
 	if op, ok := operators[name]; ok {
 		n := &cond.Node{Op: op}
@@ -204,7 +208,7 @@ func (b *builder) call(e ast.Expr) *cond.Node {
 		for _, a := range args {
 			n.Args = append(n.Args, b.build(a))
 		}
-		if name == "today" || name == "date" {
+		if name == "today" || name == "date" || strings.HasPrefix(name, "days") {
 			n.Type = cond.Type{Kind: cond.Date}
 		}
 		if name == "date" && n.Args[0].Op == cond.OpConst {
@@ -213,6 +217,20 @@ func (b *builder) call(e ast.Expr) *cond.Node {
 		return n
 	}
 	return nil
+}
+
+// duration reads a length of time that is written out; nil for one that has to be worked out, and for
+// what is none: that the library tells.
+func (b *builder) duration(e ast.Expr) *cond.Node {
+	if e.Kind() != ast.LiteralKind {
+		return nil
+	}
+	text, _ := e.AsLiteral().Value().(string)
+	length, err := time.ParseDuration(text)
+	if err != nil {
+		return nil
+	}
+	return &cond.Node{Op: cond.OpConst, Const: cond.Span(length), Type: cond.Type{Kind: cond.Duration}}
 }
 
 func (b *builder) role(e ast.Expr, args []ast.Expr) *cond.Node {

@@ -213,7 +213,8 @@ func functions() []cel.EnvOption {
 	return []cel.EnvOption{
 		cel.Variable("now", cel.TimestampType),
 		cel.Function("today", cel.Overload("today_date", nil, cel.TimestampType)),
-		cel.Function("days", cel.Overload("days_whole", []*cel.Type{cel.IntType}, cel.DurationType)),
+		cel.Function("daysAgo", cel.Overload("daysAgo_whole", []*cel.Type{cel.IntType}, cel.TimestampType)),
+		cel.Function("daysFromNow", cel.Overload("daysFromNow_whole", []*cel.Type{cel.IntType}, cel.TimestampType)),
 		cel.Function("date", cel.Overload("date_text", []*cel.Type{cel.StringType}, cel.TimestampType)),
 		cel.Function("key", cel.Overload("key_text", []*cel.Type{cel.StringType}, cel.DynType)),
 		cel.Function("available", cel.Overload("available_value", []*cel.Type{cel.DynType}, cel.BoolType)),

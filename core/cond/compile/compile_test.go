@@ -93,8 +93,8 @@ func TestEval(t *testing.T) {
 		{`record.severity < "low"`, "false"},
 		{`record.severity in ["medium", "high"]`, "true"},
 		{`record.due < today()`, "true"},
-		{`record.due + days(4) == today()`, "true"},
-		{`today() - record.due > days(3)`, "true"},
+		{`record.due + duration("96h") == today()`, "true"},
+		{`today() - record.due > duration("72h")`, "true"},
 		{`record.hours == 2.4`, "true"}, // exact
 		{`record.hours * 10.0 == 24`, "true"},
 		{`record.count + 0.5 > 3`, "true"},

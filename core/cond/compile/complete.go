@@ -34,7 +34,9 @@ type Signature struct {
 // Functions are those of the language that people are offered; the library knows more.
 var Functions = []Signature{
 	{Name: "today", Takes: []string{}, Words: "this day, in the project’s zone"},
-	{Name: "days", Takes: []string{"a whole number"}, Words: "a length of time: today() - days(7)"},
+	{Name: "daysAgo", Takes: []string{"a whole number"}, Words: "the day so many days before today"},
+	{Name: "daysFromNow", Takes: []string{"a whole number"}, Words: "the day so many days after today"},
+	{Name: "duration", Takes: []string{`a length of time as "168h"`}, Words: "a length of time, to add to a day or a moment"},
 	{Name: "date", Takes: []string{`a day as "2026-11-24"`}, Words: "a day"},
 	{Name: "available", Takes: []string{"a live value"}, Words: "whether the plant gives the value now, in good quality"},
 	{Name: "key", Takes: []string{`a record’s key as "12"`}, Words: "one record of a table"},
@@ -139,7 +141,7 @@ func (c *Compiler) offerTexts(out *Completion, scope cond.Scope, before []rune, 
 		switch t.Kind {
 		case cond.Date, cond.Moment:
 			out.add(typed, Offer{Text: "today()", Words: signatureOf("today").Words})
-			out.add(typed, Offer{Text: "today() - days(7)", Words: "7 days ago"})
+			out.add(typed, Offer{Text: "daysAgo(7)", Words: "7 days ago"})
 		case cond.YesNo:
 			out.add(typed, Offer{Text: "true", Words: "yes"})
 			out.add(typed, Offer{Text: "false", Words: "no"})

@@ -22,7 +22,7 @@ func TestCompletion(t *testing.T) {
 		`record.state != "|`:                    `"open" "waiting" "closed"`,
 		`user.is("|")`:                          `"Technician" "Shift lead"`,
 		`user.|`:                                `name is("Technician") is("Shift lead")`,
-		`record.due < |`:                        "today() today() - days(7) record",
+		`record.due < |`:                        "today() daysAgo(7) record",
 		`record.done == |`:                      "true false record",
 		`record.code.sta|`:                      `startsWith("`,
 		`record.nothing.|`:                      "",
@@ -57,8 +57,8 @@ func TestCompletionReplacesTheWordOrQuotedText(t *testing.T) {
 func TestSignatures(t *testing.T) {
 	c := compiler(t)
 	for text, want := range map[string]string{
-		`record.due < today() - days(|`: "days", `available(record.temp|`: "available", `user.is("|`: "user.is", `record.code.contains("a|")`: "contains",
-		`today()|`: "", `(record.count |`: "", `date("2026-|`: "date", `days(size("a(") + |`: "days", `[1, |`: "",
+		`record.due < daysAgo(|`: "daysAgo", `available(record.temp|`: "available", `user.is("|`: "user.is", `record.code.contains("a|")`: "contains",
+		`today()|`: "", `(record.count |`: "", `date("2026-|`: "date", `daysAgo(size("a(") + |`: "daysAgo", `[1, |`: "",
 	} {
 		at := strings.Index(text, "|")
 		got := c.Complete(defectScope, strings.Replace(text, "|", "", 1), at)
@@ -88,7 +88,7 @@ func TestAFieldByItsNameAloneIsProposedWhole(t *testing.T) {
 
 func FuzzComplete(f *testing.F) {
 	c := compiler(f)
-	for _, seed := range []string{`record.st`, `user.is("`, `record.state == "cl`, "days(today(", `"\`, ".", "((("} {
+	for _, seed := range []string{`record.st`, `user.is("`, `record.state == "cl`, "daysAgo(today(", `"\`, ".", "((("} {
 		f.Add(seed, 3)
 	}
 	f.Fuzz(func(t *testing.T, text string, at int) {

@@ -9,15 +9,15 @@ import (
 func TestPhrase(t *testing.T) {
 	c := compiler(t)
 	for text, want := range map[string]string{
-		`record.state == "open"`:                                          "state is open",
-		`record.state != "closed"`:                                        "state is not closed, or empty",
-		`record.cabin.lift.name == "Upper Tarn"`:                          "cabin’s lift’s name is Upper Tarn",
-		`record.note == null && record.severity > "low"`:                  "note is empty and severity is more than low",
-		`record.due < today() && (record.state == "open" || record.done)`: "due is before today and (state is open or done holds)",
+		`record.state == "open"`:                                          "state is “open”",
+		`record.state != "closed"`:                                        "state is not “closed”, or empty",
+		`record.cabin.lift.name == "Upper Tarn"`:                          "cabin’s lift’s name is “Upper Tarn”",
+		`record.note == null && record.severity > "low"`:                  "note is empty and severity is more than “low”",
+		`record.due < today() && (record.state == "open" || record.done)`: "due is before today and (state is “open” or done is yes)",
 		`user.is("Shift lead")`:                                           "the user is Shift lead",
-		`record.severity in ["high", "medium"]`:                           "severity is one of high or medium",
-		`!record.done`:                                                    "done does not hold",
-		`record.due >= today() - days(7)`:                                 "due is on or after 7 days ago",
+		`record.severity in ["high", "medium"]`:                           "severity is one of “high” or “medium”",
+		`!record.done`:                                                    "done is no",
+		`record.due >= daysAgo(7)`:                                        "due is on or after 7 days ago",
 	} {
 		e, p := c.Condition(defectScope, text)
 		if p != nil {
@@ -33,10 +33,10 @@ func TestExplainNamesTheDecidingPart(t *testing.T) {
 	c := compiler(t)
 	w := world{values: map[string]cond.Value{"record.f_state": cond.String("closed"), "record.f_sev": cond.String("high"), "record.f_note": cond.UnknownBecause("hidden")}}
 	for _, tc := range []struct{ text, state, deciding string }{
-		{`record.severity == "high" && record.state == "open"`, "no", "state is open"},
-		{`record.severity == "high" || record.state == "open"`, "yes", "severity is high"},
-		{`record.severity == "high" && record.note == "x"`, "unknown", "note is x"},
-		{`record.severity == "low" || (record.state == "closed" && record.severity == "high")`, "yes", "state is closed"},
+		{`record.severity == "high" && record.state == "open"`, "no", "state is “open”"},
+		{`record.severity == "high" || record.state == "open"`, "yes", "severity is “high”"},
+		{`record.severity == "high" && record.note == "x"`, "unknown", "note is “x”"},
+		{`record.severity == "low" || (record.state == "closed" && record.severity == "high")`, "yes", "state is “closed”"},
 	} {
 		e, p := c.Condition(defectScope, tc.text)
 		if p != nil {

@@ -21,7 +21,7 @@ func TestSyntaxErrorsInPlainWords(t *testing.T) {
 		`(record.done`:                                 {"A “)” is missing here.", ""},
 		`record.count == 1 && && record.done`:          {"“&&” cannot stand here.", ""},
 		`record.state in ["open" "closed"]`:            {"“\"closed\"” cannot stand here.", ""},
-		`today() - days(7`:                             {"A “)” is missing here.", ""},
+		`daysAgo(7`:                                    {"A “)” is missing here.", ""},
 		`record.count == 1 || record.state = "closed"`: {"To ask whether two are equal, write two signs: ==.", "=="},
 	} {
 		_, problem := c.Condition(defectScope, text)

@@ -147,7 +147,7 @@ func (c *Compiler) problem(scope cond.Scope, text []rune, issues *cel.Issues) *c
 		if p := c.meantField(scope, name, at); p != nil {
 			return p
 		}
-		roots := []string{"now", "today", "days", "date"}
+		roots := []string{"now", "today", "daysAgo", "daysFromNow", "date", "duration"}
 		for root := range scope {
 			roots = append(roots, root)
 		}

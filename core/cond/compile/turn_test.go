@@ -13,17 +13,17 @@ func TestTheSmallestChangeThatWouldDo(t *testing.T) {
 	w := world{values: map[string]cond.Value{"record.f_state": cond.String("closed"), "record.f_count": cond.Int(1), "record.f_done": cond.Bool(false), "record.f_temp": cond.UnknownBecause("stale")}, roles: map[string]bool{"r_tech": true}}
 	for text, want := range map[string]string{
 		`record.state == "closed"`:                                                           "",
-		`record.state == "open"`:                                                             "state is open (closed)",
-		`record.state != "closed" && record.count > 2`:                                       "state is not closed, or empty (closed); count is more than 2 (1)",
-		`record.state == "open" || record.count > 2 && record.done`:                          "state is open (closed)",
-		`record.done && record.count > 1 || record.state == "open" && user.is("Technician")`: "state is open (closed)",
-		`!(record.state == "closed" || record.count == 1)`:                                   "state is not closed, or empty (closed); count is not 1 (1)",
-		`record.urgent`:         "state is open (closed); count is more than 1 (1)",
+		`record.state == "open"`:                                                             "state is “open” (closed)",
+		`record.state != "closed" && record.count > 2`:                                       "state is not “closed”, or empty (closed); count is more than 2 (1)",
+		`record.state == "open" || record.count > 2 && record.done`:                          "state is “open” (closed)",
+		`record.done && record.count > 1 || record.state == "open" && user.is("Technician")`: "state is “open” (closed)",
+		`!(record.state == "closed" || record.count == 1)`:                                   "state is not “closed”, or empty (closed); count is not 1 (1)",
+		`record.urgent`:         "state is “open” (closed); count is more than 1 (1)",
 		`user.is("Shift lead")`: "the user is Shift lead ()",
 		`record.temperature < 80.0 && record.count == 1`:             "temperature is less than 80 °C ()",
-		`record.count == 1 ? record.done : record.state == "closed"`: "done holds ()",
+		`record.count == 1 ? record.done : record.state == "closed"`: "done is yes ()",
 		// What would undo a part that holds is no way: the two may not both be so.
-		`(record.state == "open" || record.count == 3) && (record.state == "waiting" || record.count == 4 || record.done)`: "state is open (closed); count is 4 (1)",
+		`(record.state == "open" || record.count == 3) && (record.state == "waiting" || record.count == 4 || record.done)`: "state is “open” (closed); count is 4 (1)",
 		`record.state == "open" && record.state == "waiting"`:                                                              "",
 	} {
 		var got []string

@@ -21,7 +21,7 @@ func TestARecordIsAddedWithoutAFormAndOpened(t *testing.T) {
 		t.Fatalf("%s, %q", e.State, e.Reason)
 	}
 	w := s.Called(t, s.Mira, "cabin?cabin=7")
-	if got := stand.SentenceText(w.Sentence); !strings.HasSuffix(got, "add a new defect with by = the user and cabin = this cabin and code = D- + number and state = open and what = Door, then open Defect on the defect just added to edit, in full.") {
+	if got := stand.SentenceText(w.Sentence); !strings.HasSuffix(got, "add a new defect with by = the user and cabin = this cabin and code = “D-” + number and state = “open” and what = “Door”, then open Defect on the defect just added to edit, in full.") {
 		t.Errorf("it says %s", got)
 	}
 	before := len(s.Data.Rows["t_defects"])

@@ -85,17 +85,19 @@ func (spec *Project) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.Wo
 			to.Inputs[id] = value.Wire()
 		}
 	}
-	v.Leave, v.As = "/use/"+spec.Project+to.Address(other.Project), spec.As
+	v.Leave, v.LeaveFor, v.As = "/use/"+spec.Project+to.Address(other.Project), s.Title+" of "+other.Project.Settings.Title, spec.As
 }
 
-func (*Project) Now(v use.Verdict) string { return "leads to " + v.Leave }
+func (*Project) Now(v use.Verdict) string { return "leads to " + v.LeaveFor }
 
 func (spec *Project) Say(w *words.Writer, c *plan.Case) {
 	w.Plain("open ")
-	w.Out = append(w.Out, words.Chunk{Text: spec.Entry + " of the project " + spec.Project, Part: words.PartTarget, Tone: "target", Case: c.ID})
+	screen, of := w.Called.Offered(spec.Project, spec.Entry)
+	w.Out = append(w.Out, words.Chunk{Text: screen + " of " + of, Part: words.PartTarget, Tone: "target", Case: c.ID})
 	w.With(c, spec.With)
 }
 
-func (spec *Project) Plate(_ *words.Writer, plate *words.Plate, _ *plan.Case) {
-	plate.Title, plate.Glyph, plate.How = spec.Entry, "project", "of "+spec.Project
+func (spec *Project) Plate(w *words.Writer, plate *words.Plate, _ *plan.Case) {
+	screen, of := w.Called.Offered(spec.Project, spec.Entry)
+	plate.Title, plate.Glyph, plate.How = screen, "project", "of "+of
 }

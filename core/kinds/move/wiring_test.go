@@ -7,6 +7,7 @@ import (
 	"testing"
 	"time"
 
+	"ambergate/core/build"
 	"ambergate/core/cond"
 	"ambergate/core/place"
 	"ambergate/core/plan"
@@ -26,7 +27,7 @@ func TestEveryRuleFindsItsRecord(t *testing.T) {
 		"given's":    {"s_list", "defects?cabin=7", `{"kind":"screen","target":"s_drive","bind":{"i_l":{"rule":"parent","from":"i_cabin","path":"f_lift"}}}`, "/drive?lift=1", "on the given cabin’s lift"},
 		"last child": {"s_cabin", "cabin?cabin=7", `{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"child","table":"t_defects","path":"f_cabin","pick":"last","order":"f_on"}}}`, "/defect?defect=2", "on this cabin’s last defect"},
 		"first":      {"s_cabin", "cabin?cabin=7", `{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"child","table":"t_defects","path":"f_cabin","pick":"first","order":"f_on"}}}`, "/defect?defect=1", "on this cabin’s first defect"},
-		"such":       {"s_cabin", "cabin?cabin=7", `{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"child","table":"t_defects","path":"f_cabin","order":"f_on","while":"record.f_state == \"open\""}}}`, "/defect?defect=1", "this cabin’s last defect where state is open"},
+		"such":       {"s_cabin", "cabin?cabin=7", `{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"child","table":"t_defects","path":"f_cabin","order":"f_on","while":"record.f_state == \"open\""}}}`, "/defect?defect=1", "When released, for everyone: open Defect on this cabin’s last defect where state is “open” to view, in full."},
 		"nearest":    {"s_cabin", "cabin?cabin=7", `{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"child","table":"t_defects","path":"f_cabin","pick":"nearest","order":"f_on"}}}`, "/defect?defect=2", "nearest defect"},
 		"user's":     {"s_board", "board", `{"kind":"screen","target":"s_list","bind":{"i_by":{"rule":"user"}}}`, "/defects?by=1", "the user’s own record"},
 		"value":      {"s_board", "board", `{"kind":"screen","target":"s_list","bind":{"i_cabin":{"rule":"value","value":"8"}}}`, "/defects?cabin=8", "cabin “8”"},
@@ -159,6 +160,27 @@ func TestEveryMoveLeadsWhereItSays(t *testing.T) {
 		}
 		if got != tc.want {
 			t.Errorf("%s: %q, want %q", name, got, tc.want)
+		}
+	}
+}
+
+func TestAnotherProjectIsCalledByItsTitle(t *testing.T) {
+	s := stand.New(t, stand.WiredTo("s_defect", stand.One(`{"kind":"project","project":"other","entry":"defects"}`)))
+	other := stand.New(t, `[{"op":"add","path":"/s_list/offered","value":true},{"op":"replace","path":"/project/title","value":"Stores"}]`)
+	for known, want := range map[bool]string{true: "open Defects of Stores", false: "open “defects” of “other”"} {
+		src := s.Sources()
+		src.Ghosts = true
+		if known {
+			src.Others = func(string) *plan.App { return other.App }
+		}
+		o, err := use.Open(t.Context(), s.App, s.Mira, s.Place(t, "defect?defect=1"), src)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for _, w := range build.WaysCalled(t.Context(), o, src) {
+			if w.Element == "e_try" && (!strings.Contains(stand.SentenceText(w.Sentence), want) || known && !strings.Contains(w.Now, "leads to Defects of Stores")) {
+				t.Errorf("known %v: %s %s", known, stand.SentenceText(w.Sentence), w.Now)
+			}
 		}
 	}
 }

@@ -50,7 +50,7 @@ export function ValueEntry({ wayRef, wanted, entry, onEntry, start, label = 'To 
         type={entry.how === 'day' ? 'date' : 'text'}
         inputMode={counted || entry.how === 'number' ? 'decimal' : undefined}
         fontFamily={entry.how === 'work' ? 'mono' : undefined}
-        placeholder={counted ? '7' : entry.how === 'work' ? 'record.due + days(7)' : undefined}
+        placeholder={counted ? '7' : entry.how === 'work' ? 'record.due + duration("168h")' : undefined}
         value={entry.typed}
         onChange={(e) => type(e.target.value)}
       />

@@ -75,20 +75,20 @@ export function textOf(e: Entry): { text: string } | { problem: string } {
     case 'ago':
     case 'ahead':
       if (!/^\d{1,5}$/.test(typed)) return { problem: 'Type how many days.' };
-      return { text: `today() ${e.how === 'ago' ? '-' : '+'} days(${typed})` };
+      return { text: `${e.how === 'ago' ? 'daysAgo' : 'daysFromNow'}(${typed})` };
     case 'day':
       return typed ? { text: `date(${JSON.stringify(typed)})` } : { problem: 'Choose a day.' };
     case 'key':
       return typed ? { text: `key(${JSON.stringify(typed)})` } : { problem: 'Choose which record.' };
   }
-  return typed ? { text: typed } : { problem: 'Type what it is worked out by, like record.due + days(7).' };
+  return typed ? { text: typed } : { problem: 'Type what it is worked out by, like record.due + duration("168h").' };
 }
 
 /** The entry that a stored expression came from, as far as its form tells. */
 export function entryOf(w: Wanted, stored: string): Entry {
   const entry = (how: string, typed = ''): Entry => ({ how, typed });
-  const days = /^today\(\) ([-+]) days\((\d+)\)$/.exec(stored);
-  if (days) return entry(days[1] === '-' ? 'ago' : 'ahead', days[2]);
+  const days = /^days(Ago|FromNow)\((\d+)\)$/.exec(stored);
+  if (days) return entry(days[1] === 'Ago' ? 'ago' : 'ahead', days[2]);
   const day = /^date\("([^"]*)"\)$/.exec(stored);
   if (day) return entry('day', day[1]);
   const key = /^key\("([^"\\]*)"\)$/.exec(stored);
