@@ -183,7 +183,7 @@ test('story: Mira edits a defect that Office can only view; a closed one says wh
   await expect(heading(priya)).toHaveText('Defect D-2107');
   await expect(priya.getByText('Edit', { exact: true })).toHaveCount(0);
   await priya.goto('/use/tarnhorn/defect?defect=107&~mode=edit');
-  await expect(priya.getByText('Your role may not change defects.')).toBeVisible();
+  await expect(priya.getByText('You may not change defects.')).toBeVisible();
   await priya.context().close();
   // A closed one: the button is there, greyed, with the reason.
   await page.goto('/use/tarnhorn/defects?~f=state.is.closed');

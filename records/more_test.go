@@ -11,6 +11,7 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/project"
+	"ambergate/demo"
 	"ambergate/records"
 )
 
@@ -222,5 +223,34 @@ func TestAQuestionOrAnErrorGivesThePressIdBack(t *testing.T) {
 	out, again, err = up.Records.Do(ctx, p, press, func(*records.Press) (any, error) { t.Error("it ran again"); return nil, nil })
 	if err != nil || !again || string(out) != `"answered"` {
 		t.Errorf("%s %v %v", out, again, err)
+	}
+}
+
+// A database without the table of presses is read, and nothing else: it says so before and on a press.
+func TestADatabaseThatKeepsNoRecordOfPressesIsOnlyRead(t *testing.T) {
+	ctx := context.Background()
+	if up.Records.OnlyRead() {
+		t.Error("the demo's can be changed")
+	}
+	if err := up.Exec(`alter table ambergate.press rename to gone_for_a_while`); err != nil {
+		t.Fatal(err)
+	}
+	defer func() {
+		if err := up.Exec(`alter table ambergate.gone_for_a_while rename to press`); err != nil {
+			t.Fatal(err)
+		}
+	}()
+	source, err := records.Open(ctx, up.Cluster.DSN(demo.AppRole, up.Cluster.Password, demo.Database))
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer source.Close()
+	if !source.OnlyRead() {
+		t.Error("it is taken for one that can be changed")
+	}
+	var r *ask.Refusal
+	_, _, err = source.Do(ctx, tarnhorn(t), records.Stored{ID: "only-read-1", User: "a", Content: "c"}, func(*records.Press) (any, error) { return nil, nil })
+	if !errors.As(err, &r) || r.Code != "only-read" {
+		t.Errorf("a press: %v", err)
 	}
 }

@@ -14,7 +14,8 @@ import (
 
 // Source is one PostgreSQL database with records. It is safe for use by many at once.
 type Source struct {
-	pool *pgxpool.Pool
+	pool    *pgxpool.Pool
+	claimed claimed
 }
 
 // Limits on one statement, so that nothing hangs.

@@ -19,7 +19,7 @@ func (r Run) Assign(t *project.Table, fields map[string]string) (map[string]cond
 			return nil, ask.Refuse("broken", "A field that this sets is gone, or is of another kind.", "Tell the person who builds this application.")
 		}
 		if grant.ReadOnly[field] || f.ReadOnly {
-			return nil, ask.Refuse("no-grant", "Your role may not change “"+f.Label+"”.", "")
+			return nil, ask.Refuse("no-grant", "You may not change “"+f.Label+"”.", "Ask the person who runs this application for the right.")
 		}
 		v := x.Root.Eval(r.World)
 		if !v.Known() {

@@ -18,7 +18,8 @@ type Rights struct {
 	user   *ask.User
 	asker  *Asker
 	tables map[string]*TableRights
-	within *Rights // nobody sees further than these: those of a builder who walks as somebody real
+	within *Rights      // nobody sees further than these: those of a builder who walks as somebody real
+	source ask.OnlyRead // nil where everything can be changed
 }
 
 // Asker is all that row rules ask for besides the record: the user, with their own record, and the day.
@@ -57,7 +58,8 @@ func (r *Rights) Asker() *Asker { return r.asker }
 // records it holds for; nil for all.
 type TableRights struct {
 	project.Grant
-	rows map[string]*cond.Pred
+	OnlyRead bool // nobody may change it here, whatever is granted
+	rows     map[string]*cond.Pred
 }
 
 // Rows gives what a record must meet for a verb; nil for every record.
@@ -66,6 +68,7 @@ func (t *TableRights) Rows(verb string) *cond.Pred { return t.rows[verb] }
 // Of works out a user's rights; what row rules ask of the user's own record is fetched here.
 func Of(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time) (*Rights, error) {
 	r := &Rights{app: a, user: user, asker: &Asker{User: user, Day: now}, tables: map[string]*TableRights{}}
+	r.source, _ = records.(ask.OnlyRead)
 	if t := a.Project.Tables[a.Project.Settings.UserTable]; user.Record != "" && t != nil && len(a.RuleUser) > 0 {
 		page, err := records.Fetch(ctx, ask.Query{Table: t, Paths: a.RuleUser.Sorted(), Key: user.Record, Limit: 1, Rights: ask.EveryRow})
 		if err != nil {
@@ -99,6 +102,9 @@ func (r *Rights) On(table string) *TableRights {
 		outer := r.within.On(table)
 		t.Grant = t.SeenWithin(outer.Grant)
 		t.rows["view"] = cond.AllOf(t.rows["view"], outer.rows["view"])
+	}
+	if of := r.app.Project.Tables[table]; of != nil && r.source != nil && r.source.OnlyRead(of) {
+		t.OnlyRead, t.Add, t.Edit, t.Delete = true, false, false, false
 	}
 	r.tables[table] = t
 	return t

@@ -226,3 +226,25 @@ func TestSharedConditionsTellWhereTheyAreUsed(t *testing.T) {
 		t.Errorf("nobody's: %+v", b)
 	}
 }
+
+// Where nothing can be changed every place that would write says so, whatever is granted.
+func TestWhatCanOnlyBeReadSaysSoEverywhere(t *testing.T) {
+	add := stand.WiredTo("s_board", stand.Does(`"kind":"add","table":"t_defects","fields":{"f_code":"\"D-9\"","f_what":"\"x\"","f_state":"\"open\"","f_cabin":"key(\"7\")"}`))
+	s := stand.New(t, add)
+	s.Data.Locked = true
+	want := "Defects can only be read here: their database keeps no record of presses."
+	if e := stand.Element(t, s.MustOpen(t, s.Mira, "board").View(), "e_try"); e.State != "greyed" || e.Reason != want {
+		t.Errorf("adding: %+v", e)
+	}
+	view := s.MustOpen(t, s.Mira, "defect?defect=1").View()
+	for _, id := range []string{"e_close"} {
+		if e := stand.Element(t, view, id); e.State != "greyed" || e.Reason != want {
+			t.Errorf("%s: %+v", id, e)
+		}
+	}
+	for _, address := range []string{"defect?defect=1&~mode=edit", "defect?~mode=add"} {
+		if _, err := s.Open(t, s.Mira, address); stand.Code(err) != "no-grant" || !strings.Contains(err.Error(), want) {
+			t.Errorf("%s: %v", address, err)
+		}
+	}
+}

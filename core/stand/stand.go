@@ -26,8 +26,12 @@ type Records struct {
 	project *project.Project
 	Rows    map[string]map[string]map[string]cond.Value
 	Queries int
+	Locked  bool // nothing can be changed
 	next    int
 }
+
+// OnlyRead says whether a table can only be read.
+func (f *Records) OnlyRead(*project.Table) bool { return f.Locked }
 
 func (f *Records) value(table, key, path string) cond.Value {
 	parts := strings.Split(path, ".")

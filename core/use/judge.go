@@ -156,11 +156,24 @@ func (o *Opening) ShutTo(right, verb string, row *ask.Row) (Verdict, bool) {
 	case t.View && len(t.Key) == 0:
 		return Verdict{State: StateGreyed, By: "grant", Reason: "These records can only be read."}, true
 	case !rights.May(right):
-		return Verdict{State: StateGreyed, By: "grant", Reason: "Your role may not " + verb + " " + english.Lower(t.Label) + "."}, true
+		return Verdict{State: StateGreyed, By: "grant", Reason: o.MayNot(verb, t)}, true
 	case !row.May[right]:
 		return Verdict{State: StateGreyed, By: "row-rule", Reason: "You may view this " + t.One + ", but not " + verb + " it."}, true
 	}
 	return Verdict{}, false
+}
+
+// MayNot says that the user may not do something with the records of a table: view, add, change,
+// delete. A builder is told of whom is walked as.
+func (o *Opening) MayNot(verb string, t *project.Table) string {
+	label := english.Lower(t.Label)
+	switch {
+	case verb != "view" && o.Rights.On(t.ID).OnlyRead:
+		return english.Capital(label) + " can only be read here: their database keeps no record of presses."
+	case o.ghosts:
+		return "This role may not " + verb + " " + label + "."
+	}
+	return "You may not " + verb + " " + label + "."
 }
 
 // JudgeRoles says whether a set of roles lets the user through; no set lets everyone.

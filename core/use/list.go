@@ -173,7 +173,7 @@ func (o *Opening) ShownOrder(spec *project.List, isMain bool) []ask.Sort {
 func (o *Opening) RowOf(ctx context.Context, e *plan.Element, key string, records ask.Records, lock bool) (*ask.Row, error) {
 	spec := e.Listing()
 	if !o.Rights.On(spec.Table).View {
-		return nil, ask.Refuse("no-grant", "Your role may not view these records.", "")
+		return nil, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
 	}
 	q, hidden, err := o.ListQuery(e, "")
 	if err != nil {

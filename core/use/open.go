@@ -5,7 +5,6 @@ import (
 	"fmt"
 	"maps"
 	"slices"
-	"strings"
 	"time"
 
 	"ambergate/core/ask"
@@ -168,7 +167,7 @@ func (o *Opening) mayBeHere() error {
 		verb, may = "add", o.Grant.Add
 	}
 	if !may {
-		return ask.Refuse("no-grant", fmt.Sprintf("Your role may not %s %s.", verb, strings.ToLower(t.Label)), "Ask the person who runs this application for the right.")
+		return ask.Refuse("no-grant", o.MayNot(verb, t), "Ask the person who runs this application for the right.")
 	}
 	return nil
 }

@@ -4,7 +4,6 @@ import (
 	"strings"
 
 	"ambergate/core/ask"
-	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -39,7 +38,7 @@ func (o *Opening) MayAddRow(e *plan.Element) string {
 	case !o.EditsInPlace(spec):
 		return "Rows cannot be added here."
 	case !o.Rights.On(spec.Table).Add:
-		return "Your role may not add " + english.Lower(t.Label) + "."
+		return o.MayNot("add", t)
 	}
 	return ""
 }

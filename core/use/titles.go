@@ -48,7 +48,7 @@ func Titles(ctx context.Context, a *plan.App, user *ask.User, records ask.Record
 		return nil, err
 	}
 	if t == nil || !rights.On(table).View {
-		return nil, ask.Refuse("no-grant", "Your role may not view these records.", "")
+		return nil, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
 	}
 	o := &Opening{App: a, Rights: rights, World: &World{App: a, User: user, Moment: now}}
 	set := plan.Paths{}
@@ -87,7 +87,7 @@ func Values(ctx context.Context, a *plan.App, user *ask.User, records ask.Record
 		return nil, err
 	}
 	if !rights.MaySee(table, field) || !rights.On(table).View {
-		return nil, ask.Refuse("no-grant", "Your role may not view these records.", "")
+		return nil, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
 	}
 	q := ask.GroupQuery{Table: t, By: field, Limit: limit, Rights: rights}
 	if find = strings.TrimSpace(find); find != "" {

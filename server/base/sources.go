@@ -40,6 +40,16 @@ func (r router) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
 	return reader.Fetch(ctx, q)
 }
 
+// OnlyRead says whether the table's own database can only be read.
+func (r router) OnlyRead(t *project.Table) bool {
+	if src := r.project.Sources[t.Source]; src != nil {
+		if db := r.server.Records[src.Connection]; db != nil {
+			return db.OnlyRead()
+		}
+	}
+	return false
+}
+
 // Count counts in the table's own database.
 func (r router) Count(ctx context.Context, q ask.Query) (ask.Count, error) {
 	reader, err := r.of(q.Table)

@@ -77,7 +77,7 @@ func (v *Visit) open(ctx context.Context, place place.Place) (*use.Opening, erro
 func (v *Visit) home() (place.Place, error) {
 	start := v.App.Project.StartOf(v.user.Roles)
 	if start == "" {
-		return place.Place{}, &ask.Refusal{Code: "no-start", What: "Your role has no start screen.", Then: "Ask who builds this application."}
+		return place.Place{}, &ask.Refusal{Code: "no-start", What: "You have no start screen in this application.", Then: "Ask the person who builds it."}
 	}
 	return place.Place{Screen: start, Mode: "view", Inputs: map[string]string{}}, nil
 }

@@ -2,7 +2,9 @@ package compile
 
 import (
 	"fmt"
+	"maps"
 	"regexp"
+	"slices"
 	"sort"
 	"strings"
 
@@ -147,20 +149,47 @@ func (c *Compiler) problem(scope cond.Scope, text []rune, issues *cel.Issues) *c
 		if p := c.meantField(scope, name, at); p != nil {
 			return p
 		}
-		roots := []string{"now", "today", "daysAgo", "daysFromNow", "date", "duration"}
-		for root := range scope {
-			roots = append(roots, root)
-		}
-		sort.Strings(roots)
-		return &cond.Problem{Message: fmt.Sprintf("The name %q is not known here. Known are: %s.", name, strings.Join(roots, ", ")), At: at, Length: max(1, len([]rune(name))), Proposal: nearest(name, roots)}
+		names := namesIn(scope)
+		return &cond.Problem{Message: fmt.Sprintf("There is no “%s” here. You can use: %s.", name, strings.Join(names, ", ")), At: at, Length: max(1, len([]rune(name))), Proposal: nearest(name, names)}
 	}
 	if m := noOverload.FindStringSubmatch(first.Message); m != nil {
-		return &cond.Problem{Message: fmt.Sprintf("These two do not go together: %s.", plainTypes(m[2])), At: at, Length: 1}
+		return &cond.Problem{Message: misfit(m[1], plainTypes(m[2])), At: at, Length: 1}
 	}
 	if p := syntaxProblem(first.Message, text, at); p != nil {
 		return p
 	}
 	return &cond.Problem{Message: "This cannot be read: " + strings.TrimSuffix(strings.ToLower(first.Message[:1])+first.Message[1:], ".") + ".", At: at, Length: 1}
+}
+
+// namesIn gives all that a text may begin with at a place: its own names, then those that are
+// everywhere, and the functions.
+func namesIn(scope cond.Scope) []string {
+	names := slices.Sorted(maps.Keys(scope))
+	names = append(names, "now")
+	for _, f := range Functions {
+		if !slices.Contains(afterAPoint, f.Name) && !strings.Contains(f.Name, ".") {
+			names = append(names, f.Name)
+		}
+	}
+	return names
+}
+
+// afterAPoint are the functions that a text is asked by, behind a point.
+var afterAPoint = []string{"contains", "startsWith", "endsWith"}
+
+// misfit says that an operator or function does not take the kinds that it was given.
+func misfit(operator string, kinds []string) string {
+	comparing := []string{"_==_", "_!=_", "_<_", "_<=_", "_>_", "_>=_", "@in"}
+	doing := map[string]string{"_+_": "added", "_-_": "subtracted", "_*_": "multiplied", "_/_": "divided"}
+	switch {
+	case len(kinds) != 2:
+		return "This does not take " + english.List(kinds, "and") + "."
+	case slices.Contains(comparing, operator):
+		return english.Capital(kinds[0]) + " cannot be compared with " + kinds[1] + "."
+	case doing[operator] != "":
+		return english.Capital(kinds[0]) + " and " + kinds[1] + " cannot be " + doing[operator] + "."
+	}
+	return "These do not go together: " + english.List(kinds, "and") + "."
 }
 
 // meantField proposes the whole path for a field that was written by its name alone.
@@ -179,17 +208,17 @@ func (c *Compiler) meantField(scope cond.Scope, name string, at int) *cond.Probl
 
 var wrapped = regexp.MustCompile(`wrapper\((\w+)\)`)
 
-func plainTypes(list string) string {
-	words := map[string]string{"string": "text", "int": "whole number", "double": "number", "bool": "yes/no", "google.protobuf.Timestamp": "date or moment", "timestamp": "date or moment", "null": "empty"}
+func plainTypes(list string) []string {
+	words := map[string]string{"string": "a text", "int": "a whole number", "double": "a number", "bool": "a yes or no", "google.protobuf.Timestamp": "a date or moment", "timestamp": "a date or moment", "google.protobuf.Duration": "a length of time", "duration": "a length of time", "null": "nothing"}
 	parts := strings.Split(wrapped.ReplaceAllString(list, "$1"), ", ")
 	for i, p := range parts {
 		if w, ok := words[p]; ok {
 			parts[i] = w
 		} else if strings.HasPrefix(p, "t_") {
-			parts[i] = "record"
+			parts[i] = "a record"
 		}
 	}
-	return strings.Join(parts, " and ")
+	return parts
 }
 
 // aliasesAt walks the dotted name before a place and lists what could stand there.
@@ -224,9 +253,15 @@ func isWord(r rune) bool {
 	return r >= 'a' && r <= 'z' || r >= 'A' && r <= 'Z' || r >= '0' && r <= '9'
 }
 
-// nearest gives the candidate that differs by the fewest letters, if it is near enough to be meant.
+// nearest gives the candidate that begins with a name, else the one that differs from it by the fewest
+// letters, if it is near enough to be meant.
 func nearest(name string, candidates []string) string {
-	best, bestDistance := "", len(name)/2+2
+	for _, c := range candidates {
+		if len(name) >= 2 && strings.HasPrefix(strings.ToLower(c), strings.ToLower(name)) {
+			return c
+		}
+	}
+	best, bestDistance := "", len(name)/3+2
 	for _, c := range candidates {
 		if d := distance(strings.ToLower(name), strings.ToLower(c)); d < bestDistance {
 			best, bestDistance = c, d

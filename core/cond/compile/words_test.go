@@ -91,10 +91,10 @@ func TestPathsAreListedOnce(t *testing.T) {
 func TestProblemsInWords(t *testing.T) {
 	c := compiler(t)
 	for text, want := range map[string]string{
-		`record.count == "three"`: "These two do not go together: whole number and text.",
-		`record.code > 3`:         "These two do not go together: text and whole number.",
-		`record.cabin == "12"`:    "These two do not go together: record and text.",
-		`nothing.state == 1`:      `The name "nothing" is not known here. Known are: date, daysAgo, daysFromNow, duration, now, record, today, user.`,
+		`record.count == "three"`: "A whole number cannot be compared with a text.",
+		`record.code > 3`:         "A text cannot be compared with a whole number.",
+		`record.cabin == "12"`:    "A record cannot be compared with a text.",
+		`nothing.state == 1`:      `There is no “nothing” here. You can use: record, user, now, today, daysAgo, daysFromNow, duration, date, available, key, size.`,
 		`user.is("Nobody")`:       `There is no role "Nobody".`,
 		`record.cabin.state`:      `There is no field "state" here.`,
 		`date("soon") == today()`: `"soon" is not a date like 2026-11-24.`,

@@ -8,7 +8,6 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
-	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/press"
 	"ambergate/core/project"
@@ -68,7 +67,7 @@ func (spec *Add) Shut(o *use.Opening, e *plan.Effect, _ *ask.Row) (use.Verdict, 
 	case t.View:
 		return use.Verdict{State: use.StateGreyed, By: "grant", Reason: "These records can only be read."}, true
 	case !o.Rights.On(t.ID).Add:
-		return use.Verdict{State: use.StateGreyed, By: "grant", Reason: "Your role may not add " + english.Lower(t.Label) + "."}, true
+		return use.Verdict{State: use.StateGreyed, By: "grant", Reason: o.MayNot("add", t)}, true
 	}
 	return use.Verdict{}, false
 }

@@ -135,7 +135,7 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	}
 	cv.By = f.Label
 	if !o.MaySee(spec.Table, spec.By) {
-		cv.Refused = "Your role may not view what this chart counts."
+		cv.Refused = "You may not view what this chart counts."
 		return
 	}
 	if split, _ := o.App.Project.FieldAt(spec.Table, spec.Split); split != nil {

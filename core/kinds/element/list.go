@@ -3,7 +3,6 @@ package element
 import (
 	"context"
 	"fmt"
-	"strings"
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
@@ -154,7 +153,7 @@ func (spec *List) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 		lv.Label = t.Label
 	}
 	if !o.Rights.On(spec.Table).View {
-		lv.Refused = "Your role may not view " + strings.ToLower(t.Label) + "."
+		lv.Refused = o.MayNot("view", t)
 		return
 	}
 	main := o.Plan.Screen.MainList()
@@ -231,7 +230,7 @@ func severalViews(o *use.Opening, e *plan.Element) []use.SeveralView {
 		for _, c := range gate.Cases {
 			for _, effect := range c.Effects {
 				if effect.Kind == "set" && !rights.Edit || effect.Kind == "delete" && !rights.Delete {
-					v.State, v.Reason = "greyed", "Your role may not do this with "+english.Lower(o.App.Project.Tables[spec.Table].Label)+"."
+					v.State, v.Reason = "greyed", o.MayNot(map[string]string{"set": "change", "delete": "delete"}[effect.Kind], o.App.Project.Tables[spec.Table])
 				}
 			}
 		}

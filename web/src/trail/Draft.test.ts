@@ -1,6 +1,7 @@
 import { afterEach, beforeEach, expect, test, vi } from 'vitest';
 import { type KeptDraft, Refused, type View } from '../api/client';
 import { Draft, type DraftBody } from './Draft';
+import { unsentIn } from './unsent';
 
 beforeEach(() => void vi.useFakeTimers());
 afterEach(() => void vi.useRealTimers());
@@ -20,7 +21,16 @@ function form(values: Record<string, string>, version = 'v1'): View {
       kind: 'field',
       cell: { row: i + 1, col: 1, w: 4 },
       state: 'shown',
-      field: { path, label: path, type: 'text', value, words: value, state: 'known' },
+      field: {
+        path,
+        label: path,
+        type: 'text',
+        value,
+        words: value,
+        state: 'known',
+        editable: true,
+        secret: path === 'f_pin',
+      },
     })),
   };
 }
@@ -126,4 +136,47 @@ test('a form that is left keeps nothing by itself', async () => {
   d.end();
   await vi.advanceTimersByTimeAsync(1000);
   expect(kept).toEqual([]);
+});
+
+/** The storage of a tab, and forms that are opened in it one after the other. */
+function tab(answer: () => Promise<{ id?: string }>) {
+  const kept = new Map<string, string>();
+  const storage = {
+    getItem: (k: string) => kept.get(k) ?? null,
+    setItem: (k: string, v: string) => void kept.set(k, v),
+    removeItem: (k: string) => void kept.delete(k),
+  };
+  const open = (view: View, n = 1, found?: KeptDraft) =>
+    new Draft(view, found, answer, true, unsentIn(storage, { trail: 't', n, depth: 0 }, view));
+  return { kept, open };
+}
+
+test('what the server has not got yet is found again after a reload, and sent', async () => {
+  const slow = tab(() => new Promise(() => undefined));
+  const before = slow.open(form({ f_a: 'old', f_pin: '' }));
+  before.type('f_a', 'typed');
+  before.type('f_pin', '1234');
+  void before.flush(true); // on its way when the page goes
+  before.end();
+  const after = slow.open(form({ f_a: 'old', f_pin: '' }));
+  expect(after.form()).toMatchObject({ values: { f_a: 'typed' }, base: { f_a: 'old' }, version: 'v1' });
+  expect(after.found?.at).toBeTruthy();
+  expect([...slow.kept.values()].join()).not.toContain('1234'); // secrets are never kept
+  expect(slow.open(form({ f_a: 'old' }), 2).dirty).toBe(false); // another place of the trail
+  expect(slow.open(form({ f_a: 'typed' })).dirty).toBe(false); // it was saved meanwhile
+});
+
+test('what the server has, or what was saved or forgotten, is not kept by the tab', async () => {
+  const quick = tab(async () => ({ id: 'd1' }));
+  const d = quick.open(form({ f_a: '' }));
+  d.type('f_a', 'x');
+  expect(quick.kept.size).toBe(1);
+  await d.flush();
+  expect(quick.kept.size).toBe(0);
+  d.type('f_a', 'xy');
+  d.settle();
+  expect(quick.kept.size).toBe(0);
+  d.type('f_a', 'xyz');
+  d.restart(form({ f_a: 'z' }));
+  expect(quick.kept.size).toBe(0);
 });

@@ -1,6 +1,7 @@
 import { type KeptDraft, Refused, type View } from '../api/client';
 import type { Form } from './Press';
 import { Told } from './Told';
+import type { Unsent } from './unsent';
 
 interface DraftState {
   values: Record<string, string>; // what is typed, by field
@@ -19,25 +20,37 @@ const pause = 500; // ms after typing stops
 
 /**
  * What is typed on a form and not saved: it is kept by the server half a second after typing stops, with
- * what its fields were when it was begun, whatever comes in later.
+ * what its fields were when it was begun, whatever comes in later. Until the server has said that it has
+ * it, the tab keeps it too.
  */
 export class Draft extends Told<DraftState> {
   private id: string | undefined;
   private sent: string;
   private begun: { version?: string; values: Record<string, string> };
   private timer: ReturnType<typeof setTimeout> | undefined;
+  /** What was typed here before and not saved, as the server or, newer, this tab has it. */
+  readonly found: KeptDraft | undefined;
 
   constructor(
     view: View,
-    found: KeptDraft | undefined,
+    kept: KeptDraft | undefined,
     private readonly keep: KeepDraft,
     private readonly keeps = true, // there is something to type on here
+    private readonly unsent?: Unsent,
   ) {
+    const own = keeps ? editable(unsent?.read(), view) : undefined;
+    const found = own ? { ...own, id: kept?.id ?? own.id } : kept;
     super({ values: found?.values ?? {}, taken: false });
-    this.id = found?.id;
-    this.sent = JSON.stringify(found?.values ?? {});
+    this.found = found;
+    this.id = found?.id || undefined;
+    this.sent = JSON.stringify(kept?.values ?? {});
     this.begun = begin(view, found);
   }
+
+  /** Has what only this tab has kept now. */
+  readonly begins = () => {
+    if (JSON.stringify(this.state.values) !== this.sent) this.timer = setTimeout(() => void this.flush(), 0);
+  };
 
   get dirty() {
     return Object.keys(this.state.values).length > 0;
@@ -70,12 +83,14 @@ export class Draft extends Told<DraftState> {
   readonly settle = () => {
     this.sent = JSON.stringify({});
     this.id = undefined;
+    this.unsent?.drop();
   };
 
   /** Goes on with a draft that another tab kept. */
   readonly adopt = (found: { id: string; values: Record<string, string> } | undefined) => {
     this.id = found?.id;
     this.sent = JSON.stringify(found?.values ?? {});
+    this.unsent?.drop();
     this.put({ taken: false });
   };
 
@@ -88,6 +103,7 @@ export class Draft extends Told<DraftState> {
     this.sent = text;
     try {
       this.id = (await this.keep({ id: this.id, ...form }, last)).id;
+      if (JSON.stringify(this.state.values) === text) this.unsent?.drop();
       this.put({ taken: false });
     } catch (e) {
       this.sent = ''; // tried again with the next change
@@ -101,6 +117,10 @@ export class Draft extends Told<DraftState> {
 
   private change(values: Record<string, string>) {
     this.put({ values });
+    if (this.keeps) {
+      const { base, version } = this.form();
+      this.unsent?.write({ id: this.id ?? '', at: new Date().toISOString(), version: version ?? '', base, values });
+    }
     clearTimeout(this.timer);
     this.timer = setTimeout(() => void this.flush(), pause);
   }
@@ -113,4 +133,14 @@ function begin(view: View, found?: KeptDraft) {
   );
   if (!found) return { version: view.record?.version, values: now };
   return { version: found.version || view.record?.version, values: { ...now, ...found.base } };
+}
+
+/** What was typed into fields that can be changed here, and is another value than they have now. */
+function editable(found: KeptDraft | undefined, view: View): KeptDraft | undefined {
+  if (!found) return undefined;
+  const now = new Map(
+    view.elements.flatMap((e) => (e.kind === 'field' && e.field.editable ? [[e.field.path, e.field.value]] : [])),
+  );
+  const values = Object.fromEntries(Object.entries(found.values).filter(([f, v]) => now.has(f) && now.get(f) !== v));
+  return Object.keys(values).length > 0 ? { ...found, values } : undefined;
 }

@@ -9,7 +9,7 @@ interface DraftNotesProps {
   dirty: boolean;
   taken: boolean;
   onTake: (id: string) => void;
-  onForget: (id: string) => void;
+  onForget: (id?: string) => void; // of another tab; without it what is typed here
   onTakeBack: (as: 'there' | 'here') => void; // with what was typed in the other tab, or in this one
 }
 
@@ -28,7 +28,7 @@ export function DraftNotes({ draft, others, dirty, taken, onTake, onForget, onTa
   if (found && dirty) {
     return (
       <Note words={`What you typed here ${when(found.at)} was not saved; here it is again.`}>
-        <Action onClick={() => onForget(found.id)}>Start from what is saved</Action>
+        <Action onClick={() => onForget()}>Start from what is saved</Action>
       </Note>
     );
   }

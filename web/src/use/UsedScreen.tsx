@@ -50,7 +50,7 @@ export function UsedScreen(props: UsedScreenProps) {
   const call = useMemo(() => calls(project, at), [project, at]);
   const [titles, setTitles] = useState<Record<string, Title>>({});
   const [adding, setAdding] = useState<string>();
-  const { draft, values, taken } = useDraft(view, props.draft, call);
+  const { draft, values, taken } = useDraft(view, props.draft, call, at);
   const looks = useLooks(call, view, (changed) => trail.change((s) => replaced(s, depth, changed)));
   const drawers = useDrawers();
   const browser = useMemo(() => browserHands(project, call.csv, drawers.put), [project, call, drawers.put]);
@@ -122,7 +122,7 @@ export function UsedScreen(props: UsedScreenProps) {
   const typed = useMemo(() => ({ values, errors }), [values, errors]);
   return (
     <ScreenProvider hands={hands} typed={typed} busy={busy}>
-      <DraftNotes draft={props.draft} others={props.others} dirty={draft.dirty} taken={taken} {...drafts} />
+      <DraftNotes draft={draft.found} others={props.others} dirty={draft.dirty} taken={taken} {...drafts} />
       <FormKeys dirty={draft.dirty} leave={(go) => unsaved.leave(depth, go)}>
         <RailedSheet rails={depth === 0 ? view.rails : undefined} headingRef={props.headingRef} />
       </FormKeys>

@@ -1,14 +1,19 @@
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import type { KeptDraft, View } from '../api/client';
-import type { Calls } from '../trail/calls';
+import type { At, Calls } from '../trail/calls';
 import { Draft } from '../trail/Draft';
+import { unsentIn } from '../trail/unsent';
 import { useSteady } from '../ui/useSteady';
 
 /** What is typed on a screen; it is kept also when the page hides. */
-export function useDraft(view: View, found: KeptDraft | undefined, call: Calls) {
+export function useDraft(view: View, kept: KeptDraft | undefined, call: Calls, at: At) {
   const keep = useSteady(call.keepDraft);
-  const [draft] = useState(() => new Draft(view, found, keep, view.mode === 'edit' || view.mode === 'add'));
+  const [draft] = useState(() => {
+    const typed = view.mode === 'edit' || view.mode === 'add';
+    return new Draft(view, kept, keep, typed, unsentIn(sessionStorage, at, view));
+  });
   useEffect(() => {
+    draft.begins();
     const hide = () => document.visibilityState === 'hidden' && void draft.flush(true);
     const leave = () => void draft.flush(true);
     document.addEventListener('visibilitychange', hide);

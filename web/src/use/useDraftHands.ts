@@ -27,7 +27,7 @@ export function useDraftHands({ draft, depth, call, showing }: DraftProps) {
   };
   return {
     onTake: (id: string) => void showing(() => call.takeDraft(id)).then(adopt),
-    onForget: (id: string) => void showing(() => call.forgetDraft(id)).then(adopt),
+    onForget: (id?: string) => void showing(() => call.forgetDraft(id ?? draft.kept ?? '')).then(adopt),
     /** With what was typed in the other tab, or in this one. */
     onTakeBack: (as: 'there' | 'here') =>
       void showing(() => call.takeDraft(draft.kept ?? '')).then(as === 'there' ? adopt : keepOwn),
