@@ -24,12 +24,12 @@ test('a builder wires a button with a role and a condition, releases it, a shift
   await page.getByRole('combobox', { name: 'Field to compare' }).fill('state');
   await page.getByRole('listbox', { name: 'Field to compare' }).getByRole('option').first().click();
   await page.getByRole('combobox', { name: 'Value' }).selectOption('in service');
-  await expect(page.getByText('means: state is in service')).toBeVisible();
+  await expect(page.getByText('means: state is “in service”')).toBeVisible();
   await page.getByRole('button', { name: 'Set condition' }).click();
-  await expect(sentence(page)).toContainText('while state is in service');
+  await expect(sentence(page)).toContainText('while state is “in service”');
 
   // For the technician it is hidden, and the builder is told why.
-  await expect(page.getByRole('region', { name: 'The chosen way' })).toContainText('Mira Holt is not Shift lead.');
+  await expect(page.getByRole('region', { name: 'The chosen way' })).toContainText('Only for Shift lead.');
   await page.getByRole('tab', { name: 'Why' }).click();
   await expect(page.getByRole('tabpanel', { name: 'Why' })).toContainText('the user is Shift lead');
   await page.getByLabel('Walking as').selectOption({ label: 'Sela Brandt, shift lead' });
@@ -84,7 +84,7 @@ test('a gate to a screen that does not exist makes it, with a way back', async (
   await expect(page.getByRole('region', { name: 'Ways in' }).getByText('Cabin')).toBeVisible();
   await expect(page.locator('[data-stage]').getByRole('button', { name: 'Back' })).toBeVisible();
   // Without its strip and its button there is no way back: found, with its mend.
-  await page.getByRole('button', { name: 'Do without the strip' }).click();
+  await page.getByRole('button', { name: 'Hide the top strip' }).click();
   await page.locator('[data-stage]').getByRole('button', { name: 'Back' }).click();
   await page.getByRole('tab', { name: 'Look' }).click();
   await page.getByRole('button', { name: 'Remove', exact: true }).click();
@@ -110,7 +110,7 @@ test('practice acts and keeps nothing', async ({ page, browser }) => {
   await hold.click(); // chooses
   await expect(page.getByRole('alertdialog')).toHaveCount(0);
   await hold.click(); // acts
-  await page.getByRole('alertdialog').getByRole('button', { name: 'Yes, do it' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Yes' }).click();
   await expect(page.getByText('1 press practised; nothing is kept.')).toBeVisible();
   await expect(stage.getByText('on hold', { exact: true })).toBeVisible();
   const sela = await (await browser.newContext()).newPage();
@@ -131,7 +131,7 @@ test('a condition as text: a misspelt field is underlined, with a proposal', asy
   await expect(page.getByText('There is no field "stat" here.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Set condition' })).toBeDisabled();
   await page.getByRole('button', { name: 'state', exact: true }).click();
-  await expect(page.getByText('means: state is not closed and cabin’s lift’s code is UT')).toBeVisible();
+  await expect(page.getByText('means: state is not “closed” and cabin’s lift’s code is “UT”')).toBeVisible();
 });
 
 test('Ctrl+K finds a screen by any word', async ({ page }) => {

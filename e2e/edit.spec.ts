@@ -86,27 +86,27 @@ test('a button that sets a field, then stays: made without an expression', async
   await form.getByRole('combobox', { name: 'Field' }).selectOption('state');
   await form.getByRole('combobox', { name: 'To what' }).selectOption('on hold');
   await page.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(sentence(page)).toContainText('set state to on hold, and stay here');
+  await expect(sentence(page)).toContainText('set state to “on hold”, and stay here');
   // It is changed where it stands, and another one is put before it.
-  await sentence(page).getByRole('button', { name: 'set state to on hold' }).click();
+  await sentence(page).getByRole('button', { name: 'set state to “on hold”' }).click();
   await form.getByRole('combobox', { name: 'To what' }).selectOption('in store');
   await form.getByRole('button', { name: 'Set', exact: true }).click();
-  await expect(sentence(page)).toContainText('set state to in store, and stay here');
+  await expect(sentence(page)).toContainText('set state to “in store”, and stay here');
   await sentence(page).getByRole('button', { name: '+ first do' }).click();
   await page.getByRole('combobox', { name: 'First do' }).fill('read everything again');
   await page.keyboard.press('Enter');
   await sentence(page).getByRole('button', { name: 'read everything again' }).click();
   await page.getByRole('button', { name: 'do it sooner' }).click();
-  await expect(sentence(page)).toContainText('read everything again, then set state to in store');
+  await expect(sentence(page)).toContainText('read everything again, then set state to “in store”');
   await sentence(page).getByRole('button', { name: 'read everything again' }).click();
   await page.getByRole('button', { name: 'take it away' }).click();
-  await expect(sentence(page)).toContainText('everyone: set state to in store, and stay here');
+  await expect(sentence(page)).toContainText('everyone: set state to “in store”, and stay here');
   await expect(chosen(page)).toContainText('Open now');
   await stage(page).getByRole('button', { name: 'Put in store' }).click(); // it is chosen: it acts
   await expect(stage(page).getByText('in store', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Start afresh' }).click();
   await expect(stage(page).getByText('in service', { exact: true })).toBeVisible();
-  await sentence(page).getByRole('button', { name: 'set state to in store' }).click();
+  await sentence(page).getByRole('button', { name: 'set state to “in store”' }).click();
   await page.getByRole('button', { name: 'take it away' }).click();
   await expect(page.getByRole('note').filter({ hasText: 'Nothing is wired to “Put in store”' })).toBeVisible();
   await undo(page, 6);
@@ -172,7 +172,7 @@ test('a plate leads on: building follows the wiring, in both directions', async 
 test('walking as somebody who may not enter says so, and who may', async ({ page }) => {
   await build(page, 's_drive', 'Mira Holt, technician');
   await expect(stage(page)).toContainText('Drive room');
-  await expect(stage(page)).toContainText('It can be entered by Shift lead, Operator');
+  await expect(stage(page)).toContainText('Walk as Shift lead or Operator to see it.');
   await page.getByLabel('Walking as').selectOption({ label: 'Jon Abeke, operator' });
   await expect(stage(page).getByRole('heading', { name: /drive room$/ })).toBeVisible();
   await expect(stage(page).getByText('values good')).toBeVisible();

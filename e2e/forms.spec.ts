@@ -56,16 +56,16 @@ test('what was typed is found again: after a reload, in another tab, after leavi
   await expect(other.getByLabel('Report')).toHaveValue('Half a sentence about the');
   await page.getByLabel('Report').fill('Half a sentence about the wind');
   await expect(page.getByText('Another tab of yours has gone on with what you typed here.')).toBeVisible();
-  await answered(page, /\/draft$/, () => page.getByRole('button', { name: 'Go on with what stands here' }).click(), 'about the wind');
+  await answered(page, /\/draft$/, () => page.getByRole('button', { name: 'Keep this version' }).click(), 'about the wind');
   await expect(page.getByText('Another tab of yours has gone on')).toHaveCount(0);
   await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
   await page.reload();
   await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
   await other.getByLabel('Report').fill('Half a sentence about the rain');
-  await other.getByRole('button', { name: 'Take it back as it is there' }).click();
+  await other.getByRole('button', { name: 'Bring that version here' }).click();
   await expect(other.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
   await page.getByLabel('Report').fill('Half a sentence about the snow');
-  await page.getByRole('button', { name: 'Take it back as it is there' }).click();
+  await page.getByRole('button', { name: 'Bring that version here' }).click();
   await expect(page.getByLabel('Report')).toHaveValue('Half a sentence about the wind');
   await other.close();
 
@@ -89,7 +89,7 @@ test('bounds, moments, Enter and Ctrl+S, Escape; the first wrong field has the f
   await page.getByRole('option', { name: 'Horn Saddle' }).click();
   await page.getByLabel('Report').fill('Gusts at the saddle.');
   await page.keyboard.press('Control+s');
-  await expect(page.getByText('Cause is needed.')).toBeVisible();
+  await expect(page.getByText('Fill in “Cause”.')).toBeVisible();
   await expect(page.getByLabel('Cause *')).toBeFocused();
   await page.getByLabel('Cause *').selectOption('wind');
   await page.getByLabel('Began *').fill('2026-11-20T08:30');
@@ -200,6 +200,6 @@ test('deleting shows what hangs on it; back passes over the deleted record', asy
   await question.getByRole('button', { name: 'Delete' }).click();
   await expect(heading(page)).toHaveText('Inspections');
   await page.goForward();
-  await expect(page.getByText(/Passed over, since it is gone or shut/)).toBeVisible();
+  await expect(page.getByText(/^Skipped .*gone, or not open to you\.$/)).toBeVisible();
   await expect(heading(page)).toHaveText('Day board');
 });

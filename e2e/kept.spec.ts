@@ -103,7 +103,7 @@ test('a screen is left: what is done then is wired, and said in one sentence', a
   await form.getByLabel('Variable', { exact: true }).selectOption({ label: 'with the parts (this screen)' });
   await form.getByLabel('To what').selectOption({ label: 'the other of the two' });
   await form.getByRole('button', { name: 'Add' }).click();
-  await expect(sentence(page)).toContainText('When the screen is left, for everyone: switch with the parts between yes and no.');
+  await expect(sentence(page)).toContainText('When the screen is left, for everyone: flip “With the parts” (yes or no).');
   await undoAll(page);
 });
 
@@ -130,7 +130,7 @@ test('variables: made while wiring, switched, read by a condition, practised', a
   await editor.getByRole('button', { name: 'as text' }).click();
   await page.getByLabel('Condition as text').fill('!vars.seen_the_whole');
   await editor.getByRole('button', { name: /^(Save|Set|Keep)/ }).click();
-  await expect(sentence(page)).toContainText('while seen the whole does not hold');
+  await expect(sentence(page)).toContainText('while seen the whole is no');
   await expect(chosen(page)).toContainText('Open now');
   await stage(page).getByText('Open the whole cabin').click(); // a second click on the chosen one acts
   await expect(page.getByRole('main').getByRole('heading', { level: 1 }).first()).toHaveText('Cabin');

@@ -66,7 +66,7 @@ test('no serious barrier in the rights, the row builder, a text with an error, a
   }
   await page.goto('/build/tarnhorn/screen/s_defect');
   await page.locator('[data-stage]').getByRole('button', { name: 'Edit' }).click({ force: true });
-  await page.getByRole('tabpanel', { name: 'Way' }).getByRole('button', { name: 'state is not closed' }).click();
+  await page.getByRole('tabpanel', { name: 'Way' }).getByRole('button', { name: 'state is not “closed”' }).click();
   await page.getByRole('button', { name: '+ group' }).click();
   await sound(page);
   await page.getByRole('button', { name: 'as text' }).click();
@@ -133,7 +133,7 @@ test('a defect is reported, edited and closed at a width of 390, by keyboard alo
   await expect(page.getByRole('button', { name: 'Close it' })).not.toHaveAttribute('aria-disabled', 'true');
   await words(/^Close it$/);
   await page.keyboard.press('Enter');
-  await to(async () => page.getByRole('button', { name: 'Yes, do it' }).evaluate((e) => e === document.activeElement));
+  await to(async () => page.getByRole('button', { name: 'Yes' }).evaluate((e) => e === document.activeElement));
   await page.keyboard.press('Enter');
   await expect(heading(page)).toHaveText('Cabin 030');
   await page.keyboard.press('Alt+ArrowRight');

@@ -72,10 +72,10 @@ test('unsaved work in a dialog is asked about, and is still there on coming back
   await dialog.getByLabel('Name *').fill('Half a name');
   await page.goBack();
   const leave = page.getByRole('alertdialog', { name: 'Not saved yet' });
-  await leave.getByRole('button', { name: 'Stay here' }).click();
+  await leave.getByRole('button', { name: 'Cancel' }).click();
   await expect(dialog.getByLabel('Name *')).toHaveValue('Half a name');
   await page.keyboard.press('Escape');
-  await leave.getByRole('button', { name: 'Forget it' }).click();
+  await leave.getByRole('button', { name: 'Discard it' }).click();
   await expect(dialog).toHaveCount(0);
   await page.getByRole('button', { name: 'Add a missing component' }).click();
   await expect(dialog.getByLabel('Name *')).toHaveValue('');
@@ -111,7 +111,7 @@ test('a browser that is opened again finds its tab as it was: the trail, the lis
   await expect(heading(tab)).toHaveText(typed ?? '');
   await expect(tab.getByLabel('Report')).toHaveValue(text);
   await tab.getByRole('navigation', { name: 'Trail' }).getByRole('button', { name: /^Back to Stops/ }).click();
-  await tab.getByRole('alertdialog', { name: 'Not saved yet' }).getByRole('button', { name: 'Forget it' }).click();
+  await tab.getByRole('alertdialog', { name: 'Not saved yet' }).getByRole('button', { name: 'Discard it' }).click();
   await expect(heading(tab)).toHaveText('Stops of the lifts');
   await expect(tab).toHaveURL(/~sort=lift/);
   await again.context.close();

@@ -51,7 +51,7 @@ test('this cabin’s last inspection, greyed where there is none; a record asked
   await expect(heading(page)).toHaveText(/Inspection/);
   await page.goBack();
   await page.getByRole('button', { name: 'Another cabin' }).click();
-  const ask = page.getByRole('alertdialog', { name: 'Choose first' });
+  const ask = page.getByRole('alertdialog', { name: /^Which / });
   await ask.getByRole('combobox').fill('010');
   await expect(ask.getByRole('option').first()).toHaveText('010');
   await page.keyboard.press('Enter');
@@ -109,12 +109,12 @@ test('a rail folds what does not fit into “More”', async ({ page }) => {
 test('a shared gate: whom it touches, made its own again, shared again', async ({ page }) => {
   await build(page, 's_cabin', 'Sela Brandt, shift lead', '087');
   await stage(page).getByRole('button', { name: 'Newest open defect' }).click();
-  await expect(sentence(page)).toContainText('through “Open the defect” with defect this cabin’s last defect where state is not closed');
+  await expect(sentence(page)).toContainText('through “Open the defect” with defect this cabin’s last defect where state is not “closed”');
   await sentence(page).getByRole('button', { name: '“Open the defect”' }).click();
   const pop = page.getByRole('dialog', { name: 'Shared gate' });
   await expect(pop).toContainText('Used by 5: a change touches all of them');
   await pop.getByRole('button', { name: 'Make it this way’s own again' }).click();
-  await expect(sentence(page)).toContainText('When released, for everyone: open Defect on this cabin’s last defect where state is not closed');
+  await expect(sentence(page)).toContainText('When released, for everyone: open Defect on this cabin’s last defect where state is not “closed”');
   await sentence(page).getByRole('button', { name: '+ share it' }).click();
   await page.getByRole('textbox', { name: 'Name' }).fill('Newest defect');
   await page.keyboard.press('Enter');
@@ -216,7 +216,7 @@ test('a wire is pulled from its notch to a plate; its wiring is copied; all ways
   await expect(sentence(page)).toContainText(`open ${to?.replace(/^Go to ([^,]*),.*/, '$1')}`);
   await undoAll(page);
   await page.goto('/build/tarnhorn/screen/s_card');
-  await page.getByRole('button', { name: 'lead all its ways elsewhere' }).click();
+  await page.getByRole('button', { name: 'redirect its ways in' }).click();
   await page.getByRole('combobox', { name: 'Where they lead from now on' }).fill('cabin form');
   await page.keyboard.press('Enter');
   const pop = page.getByRole('dialog', { name: 'Lead them elsewhere' });
@@ -244,7 +244,7 @@ test('a record is added without a form, and led to: wired without an expression,
   await expect(form.getByLabel('To what').first()).toHaveValue('=record');
   await form.getByLabel('To what').last().selectOption('passed with remarks');
   await form.getByRole('button', { name: 'Add', exact: true }).click();
-  await expect(sentence(page)).toContainText('add a new inspection with cabin = this cabin and done = today and result = passed with remarks, and stay here');
+  await expect(sentence(page)).toContainText('add a new inspection with cabin = this cabin and done = today and result = “passed with remarks”, and stay here');
   await sentence(page).getByRole('button', { name: 'stay here' }).click();
   await page.getByRole('combobox', { name: 'Where it leads' }).fill('inspection form');
   await page.keyboard.press('Enter');

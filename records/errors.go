@@ -29,7 +29,7 @@ func fieldError(err error, t *project.Table, doing string) error {
 	case pgerrcode.ForeignKeyViolation:
 		words = "This does not exist any more."
 	case pgerrcode.NotNullViolation:
-		words = "This is needed."
+		words = "Fill this in."
 	case pgerrcode.CheckViolation:
 		words = "The database does not allow this value."
 		column = checkColumn(pg.ConstraintName, t)

@@ -36,14 +36,7 @@ func (r *Reader) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
 	if err := rows.Err(); err != nil {
 		return ask.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
 	}
-	if q.Limit > 0 && len(page.Rows) > q.Limit {
-		page.Rows = page.Rows[:q.Limit]
-		page.Next = page.Rows[q.Limit-1].Cursor
-	}
-	if q.Back {
-		slices.Reverse(page.Rows)
-	}
-	return page, nil
+	return ended(page, q), nil
 }
 
 // notFoundIfMisfit lets "abc" as a number's key find nothing rather than fail.

@@ -240,7 +240,7 @@ func TestADatabaseThatKeepsNoRecordOfPressesIsOnlyRead(t *testing.T) {
 			t.Fatal(err)
 		}
 	}()
-	source, err := records.Open(ctx, up.Cluster.DSN(demo.AppRole, up.Cluster.Password, demo.Database))
+	source, err := records.Open(ctx, up.Cluster.DSN(demo.AppRole, up.Cluster.Password, demo.Database), nil)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -252,5 +252,35 @@ func TestADatabaseThatKeepsNoRecordOfPressesIsOnlyRead(t *testing.T) {
 	_, _, err = source.Do(ctx, tarnhorn(t), records.Stored{ID: "only-read-1", User: "a", Content: "c"}, func(*records.Press) (any, error) { return nil, nil })
 	if !errors.As(err, &r) || r.Code != "only-read" {
 		t.Errorf("a press: %v", err)
+	}
+}
+
+// Several queries at once give what each gives by itself, whatever its direction, filter and rights.
+func TestSeveralQueriesAtOnceAreThoseQueries(t *testing.T) {
+	p := tarnhorn(t)
+	r := up.Records.Reader(p)
+	base := ask.Query{Table: p.Tables["t_defects"], Paths: []string{"f_code", "f_cabin.f_number", "f_due"}, Order: []ask.Sort{{Path: "f_severity", Desc: true}}, Limit: 3, Rights: ask.EveryRow}
+	back, high, none := base, base, base
+	back.Back = true
+	high.Match = []ask.Match{{Path: "f_severity", Compare: "is", Value: cond.String("high")}, {Path: "f_code", Compare: "contains", Value: cond.String("21")}}
+	none.Key = "no such key"
+	qs := []ask.Query{base, back, high}
+	pages, err := r.FetchAll(context.Background(), qs)
+	if err != nil || len(pages) != 3 {
+		t.Fatalf("%d pages, %v", len(pages), err)
+	}
+	for i, q := range qs {
+		alone := fetch(t, r, q)
+		if len(alone.Rows) == 0 || len(alone.Rows) != len(pages[i].Rows) || alone.Next != pages[i].Next {
+			t.Fatalf("query %d: %d rows up to %q, alone %d up to %q", i, len(pages[i].Rows), pages[i].Next, len(alone.Rows), alone.Next)
+		}
+		for k, row := range alone.Rows {
+			if got := pages[i].Rows[k]; got.Key != row.Key || got.Cursor != row.Cursor || got.Values["f_cabin.f_number"].Wire() != row.Values["f_cabin.f_number"].Wire() {
+				t.Errorf("query %d, row %d: %+v, alone %+v", i, k, got, row)
+			}
+		}
+	}
+	if pages, err := r.FetchAll(context.Background(), []ask.Query{none, base}); err != nil || len(pages[0].Rows) != 0 {
+		t.Errorf("a key that cannot be one: %+v %v", pages, err)
 	}
 }

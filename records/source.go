@@ -26,12 +26,14 @@ const (
 )
 
 // Open prepares a pool for a connection string. It does not connect yet: a database that is
-// away is an error of each query, and goes away by itself when the database is back.
-func Open(ctx context.Context, dsn string) (*Source, error) {
+// away is an error of each query, and goes away by itself when the database is back. Whoever is told
+// hears of every statement; nil: nobody.
+func Open(ctx context.Context, dsn string, told pgx.QueryTracer) (*Source, error) {
 	config, err := pgxpool.ParseConfig(dsn)
 	if err != nil {
 		return nil, fmt.Errorf("read the connection of a record source: %w", err)
 	}
+	config.ConnConfig.Tracer = told
 	config.MaxConns = poolSize
 	config.ConnConfig.ConnectTimeout = 3 * time.Second
 	config.ConnConfig.RuntimeParams["statement_timeout"] = statementLimit

@@ -12,7 +12,7 @@ func TestOrdersOfATableWithTheirIndexes(t *testing.T) {
 	p := as(t, "arno")
 	var stops api.TableOrders
 	p.must("GET", "/api/build/tarnhorn/orders/t_stops", nil, &stops)
-	if len(stops.Orders) == 0 || stops.Orders[0].Words != "began, the highest first" || stops.Orders[0].Index != nil ||
+	if len(stops.Orders) == 0 || stops.Orders[0].Words != "began, newest first" || stops.Orders[0].Index != nil ||
 		stops.Orders[0].Would == nil || *stops.Orders[0].Would != `create index on "tarnhorn"."stops" ("began_at" desc, "id")` {
 		t.Errorf("%+v", stops)
 	}

@@ -21,7 +21,7 @@ func (s *Server) GetPicture(c *gin.Context, slug, digest string) {
 		}
 		return false
 	}
-	v, err := s.users.Visit(c, slug)
+	v, err := s.users.Visit(c, slug, "", 0)
 	if err != nil || !has(v.App.Project) {
 		b, refused := s.builders.Building(c, slug)
 		if refused != nil || !has(b.Draft.App.Project) {

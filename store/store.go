@@ -25,12 +25,13 @@ var ErrNone = errors.New("not there")
 type Store struct{ pool *pgxpool.Pool }
 
 // Open prepares the pool and brings the database to the newest structure.
-func Open(ctx context.Context, dsn string) (*Store, error) {
+func Open(ctx context.Context, dsn string, told pgx.QueryTracer) (*Store, error) {
 	config, err := pgxpool.ParseConfig(dsn)
 	if err != nil {
 		return nil, fmt.Errorf("read the connection of the store: %w", err)
 	}
 	config.MaxConns = 8
+	config.ConnConfig.Tracer = told
 	config.ConnConfig.ConnectTimeout = 3 * time.Second
 	config.ConnConfig.RuntimeParams["statement_timeout"] = "5s"
 	config.ConnConfig.RuntimeParams["lock_timeout"] = "2s"

@@ -3,7 +3,6 @@ package store
 import (
 	"context"
 	"encoding/json"
-	"errors"
 	"fmt"
 	"time"
 
@@ -101,44 +100,12 @@ func (s *Store) Stand(ctx context.Context, trail string, n int) error {
 // Load reads a place of a trail of one person in one project with the titles of its neighbours, and
 // where the trail stands, in one query; ErrNone if there is no such place for this person.
 func (s *Store) Load(ctx context.Context, trail string, n int, account, projectID string) (*Standing, error) {
-	rows, err := s.pool.Query(ctx, `select t.at, t.vars, t.vars_before, t.vars_press, p.n, p.title, case when p.n = $2 then p.place end, case when p.n = $2 then p.overlays end, p.made, p.made_at > now() - interval '2 seconds' from trail t join place p on p.trail = t.id and p.n between $2 - 1 and $2 + 1
-		where t.id = $1 and t.account = $3 and t.project = $4`, trail, n, account, projectID)
+	var text json.RawMessage
+	err := s.pool.QueryRow(ctx, standingOf("$1", "$2", "$3", "$4"), trail, n, account, projectID).Scan(&text)
 	if err != nil {
-		return nil, fmt.Errorf("find the place: %w", err)
+		return nil, fmt.Errorf("find the place: %w", none(err))
 	}
-	defer rows.Close()
-	found := false
-	out := &Standing{Spot: Spot{Trail: trail, N: n}}
-	for rows.Next() {
-		var at int
-		var title string
-		var place, overlays, vars, before json.RawMessage
-		var press *string
-		var made string
-		var fresh bool
-		if err := rows.Scan(&out.At, &vars, &before, &press, &at, &title, &place, &overlays, &made, &fresh); err != nil {
-			return nil, fmt.Errorf("find the place: %w", err)
-		}
-		switch {
-		case at < n:
-			out.Back = title
-		case at > n:
-			out.Forward = title
-		default:
-			found = true
-			out.Title, out.Made, out.Fresh = title, made, fresh
-			if err := errors.Join(out.Spot.read(place, overlays), out.tabVars.read(vars, before, press)); err != nil {
-				return nil, err
-			}
-		}
-	}
-	if err := rows.Err(); err != nil {
-		return nil, fmt.Errorf("find the place: %w", err)
-	}
-	if !found {
-		return nil, ErrNone
-	}
-	return out, nil
+	return readStanding(trail, n, text)
 }
 
 // Standing is a place of a trail with its neighbours.

@@ -39,7 +39,7 @@ func main() {
 func run() error {
 	ctx := context.Background()
 	began := time.Now()
-	up, end, err := stage.Throwaway(ctx, time.Now())
+	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
 	if err != nil {
 		return err
 	}

@@ -62,7 +62,7 @@ func (rule) Counted(string, string) *cond.Pred { return nil }
 
 func run() error {
 	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now())
+	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
 	if err != nil {
 		return err
 	}

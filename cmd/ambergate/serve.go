@@ -51,7 +51,7 @@ func runServe(ctx context.Context, address, storeDSN string, sources, plants []s
 	defer listener.Close()
 	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
 	slog.SetDefault(log)
-	st, err := store.Open(ctx, storeDSN)
+	st, err := store.Open(ctx, storeDSN, nil)
 	if err != nil {
 		return err
 	}
@@ -62,7 +62,7 @@ func runServe(ctx context.Context, address, storeDSN string, sources, plants []s
 		if !ok {
 			return fmt.Errorf("--records %s: write NAME=CONNECTION", one)
 		}
-		source, err := records.Open(ctx, dsn)
+		source, err := records.Open(ctx, dsn, nil)
 		if err != nil {
 			return err
 		}

@@ -134,7 +134,7 @@ func (p *proposing) around() {
 	}
 	if own == p.in.Table {
 		for _, step := range []string{"next", "previous", "first", "last"} {
-			p.add(&rule.Step{BindingHead: greyed(step, "There is no "+step+" "+p.one()+" in the list.")}, "of the list come from")
+			p.add(&rule.Step{BindingHead: greyed(step, "There is no "+step+" "+p.one()+" in the list.")}, "in the list they came from")
 		}
 	}
 	if row != "" {

@@ -226,7 +226,7 @@ func wayIn(a *plan.App, w plan.Way, screen string, roles map[string]bool, titles
 			}
 			for _, id := range slices.Sorted(maps.Keys(m.Bind)) {
 				if b := m.Bind[id]; plan.RuleOf(b).MayBeNone(writer.Scene, m.Exprs[id]) {
-					in.None = map[string]string{"": "none: not said", "grey": "none: greyed", "list": "none: the list", "add": "none: add one", "stay": "none: says so", "round": "none: goes round"}[b.None]
+					in.None = map[string]string{"": "nothing said if there is none", "grey": "greyed if there is none", "list": "the list if there is none", "add": "adds one if there is none", "stay": "says so if there is none", "round": "goes round at the end"}[b.None]
 				}
 			}
 			return in, true

@@ -1,9 +1,8 @@
 package check
 
 import (
-	"strings"
-
 	"ambergate/core/cond/prove"
+	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -68,7 +67,7 @@ func Entered(app *plan.App, screen string) string {
 	case len(names) == len(app.Project.Roles):
 		return "everyone"
 	}
-	return strings.Join(names, ", ")
+	return english.List(names, "or")
 }
 
 // Presses gives the fewest presses from the start of a set of roles to a screen, over all ways

@@ -46,11 +46,11 @@ func Parse(t Type, wire string) (Value, error) {
 	case Decimal:
 		// A huge exponent would make a number of gigabytes from a few characters.
 		if len(wire) > 60 || strings.ContainsAny(wire, "eE/_xX") {
-			return Value{}, fmt.Errorf("“%s” is not a decimal number", wire)
+			return Value{}, fmt.Errorf("“%s” is not a number. Type one like 2.5", wire)
 		}
 		r, ok := new(big.Rat).SetString(wire)
 		if !ok {
-			return Value{}, fmt.Errorf("“%s” is not a decimal number", wire)
+			return Value{}, fmt.Errorf("“%s” is not a number. Type one like 2.5", wire)
 		}
 		return Exact(r), nil
 	case Date:

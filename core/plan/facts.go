@@ -8,21 +8,19 @@ import (
 	"ambergate/core/project"
 )
 
-// Writes says whether the ways of an element change records or the plant.
-func (a *App) Writes(screen, element string) bool {
+// Writes says whether what a trigger of an element sets off changes records or the plant; without a
+// trigger its usual one. A row that is edited where it stands is kept without a gate.
+func (a *App) Writes(screen, element, trigger string) bool {
 	e := a.ElementAt(screen, element)
 	if e == nil {
 		return false
 	}
-	if l := e.Listing(); l != nil && l.InPlace {
-		return true
+	_, g := e.GateOn(trigger)
+	if g == nil {
+		l := e.Listing()
+		return trigger != "" && l != nil && l.InPlace
 	}
-	for _, g := range e.Gates {
-		if g.Writes() || g.Unsaved == "save" {
-			return true
-		}
-	}
-	return false
+	return g.Writes() || g.Unsaved == "save"
 }
 
 // OnLeaving says whether an element is a way that is set off when its screen is left: it may be

@@ -92,7 +92,7 @@ func TestARowIsKeptWhereItStands(t *testing.T) {
 	if _, err := keep("", map[string]string{"f_hours": "x"}, nil); !errors.As(err, &wrong) || wrong.Fields["f_hours"] == "" {
 		t.Errorf("a wrong value: %v", err)
 	}
-	if _, err := keep("", map[string]string{"f_hours": "2"}, nil); !errors.As(err, &wrong) || wrong.Fields["f_what"] != "What is needed." {
+	if _, err := keep("", map[string]string{"f_hours": "2"}, nil); !errors.As(err, &wrong) || wrong.Fields["f_what"] != "Fill in “What”." {
 		t.Errorf("a missing value: %v", err)
 	}
 	out, err := keep("", map[string]string{"f_code": "D-9", "f_what": "Seat", "f_state": "open"}, nil)

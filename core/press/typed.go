@@ -71,7 +71,7 @@ func needed(editable map[string]*project.Column, values map[string]cond.Value) e
 	wrong := map[string]string{}
 	for field, f := range editable {
 		if _, given := values[field]; !given && !f.Nullable && f.Default == "" {
-			wrong[field] = f.Label + " is needed."
+			wrong[field] = "Fill in “" + f.Label + "”."
 		}
 	}
 	if len(wrong) > 0 {

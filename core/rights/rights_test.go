@@ -168,7 +168,7 @@ func TestRolesOfAScreenKeepOthersOutByAddressToo(t *testing.T) {
 	s := stand.New(t, `[{"op":"add","path":"/s_list/roles","value":{"r_lead":true}}]`)
 	s.MustOpen(t, s.Sela, "defects")
 	_, err := s.Open(t, s.Mira, "defects")
-	if stand.Code(err) != "guard" || !strings.Contains(err.Error(), "Mira is not Shift lead") {
+	if stand.Code(err) != "guard" || !strings.Contains(err.Error(), "only for Shift lead") {
 		t.Errorf("a technician: %v", err)
 	}
 	states := map[string]string{}

@@ -43,7 +43,7 @@ func Entered(f *project.Column, wire string, zone *time.Location) (cond.Value, s
 	case err != nil:
 		return v, english.Sentence(err.Error())
 	case v.IsNull() && !f.Nullable:
-		return v, f.Label + " is needed."
+		return v, "Fill in “" + f.Label + "”."
 	case v.IsNull():
 		return v, ""
 	}

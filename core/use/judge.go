@@ -1,8 +1,6 @@
 package use
 
 import (
-	"strings"
-
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/english"
@@ -193,7 +191,7 @@ func (o *Opening) JudgeRoles(roles map[string]bool) (Verdict, bool) {
 	}
 	reason := "It is for nobody."
 	if len(names) > 0 {
-		reason = o.World.User.Name + " is not " + strings.Join(names, " or ") + "."
+		reason = "Only for " + english.List(names, "or") + "."
 	}
 	return Verdict{State: StateHidden, By: "roles", Reason: reason}, true
 }

@@ -97,8 +97,8 @@ func TestWhatIsEnteredKeepsToItsBounds(t *testing.T) {
 	s := stand.New(t, `[{"op":"add","path":"/t_defects/fields/f_hours/min","value":0},{"op":"add","path":"/t_defects/fields/f_hours/max","value":10},{"op":"add","path":"/t_defects/fields/f_code/pattern","value":"D-[0-9]+"},{"op":"add","path":"/t_defects/fields/f_code/example","value":"D-12"},{"op":"add","path":"/t_defects/fields/f_what/longest","value":5},{"op":"add","path":"/t_defects/fields/f_seen","value":{"pos":9,"column":"seen","alias":"seen","label":"Seen","type":"moment","nullable":true}}]`)
 	fields := s.App.Project.Tables["t_defects"].Fields
 	for _, tc := range []struct{ field, typed, words string }{
-		{"f_hours", "2.5", ""}, {"f_hours", "", ""}, {"f_hours", "11", "Hours must be from 0 to 10."}, {"f_hours", "many", "“many” is not a decimal number."},
-		{"f_code", "D-7", ""}, {"f_code", "xD-7", "Code must look like D-12."}, {"f_code", " ", "Code is needed."},
+		{"f_hours", "2.5", ""}, {"f_hours", "", ""}, {"f_hours", "11", "Hours must be from 0 to 10."}, {"f_hours", "many", "“many” is not a number. Type one like 2.5."},
+		{"f_code", "D-7", ""}, {"f_code", "xD-7", "Code must look like D-12."}, {"f_code", " ", "Fill in “Code”."},
 		{"f_what", "Türen", ""}, {"f_what", "Türen!", "What is too long: 6 characters of 5."}, {"f_state", "ajar", "“ajar” is not one of open, closed."},
 	} {
 		if _, words := use.Entered(fields[tc.field], tc.typed, time.UTC); words != tc.words {

@@ -9,6 +9,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -262,24 +263,40 @@ func (o *Opening) Asks(table string) map[string]*cond.Pred {
 // FetchOne fetches a record with what a set of paths asks for, leaving out what the user's roles may
 // not see; nil when there is none, or none for this user.
 func (o *Opening) FetchOne(ctx context.Context, src Sources, q ask.Query, set plan.Paths) (*ask.Row, error) {
-	if q.Table == nil {
-		return nil, ask.Refuse("broken", "A table that this screen needs is gone.", "Tell the person who builds this application.")
-	}
-	var hidden []string
-	q.Paths, hidden = o.Visible(q.Table.ID, set.Sorted())
-	q.Limit = 1
-	if q.Rights == nil {
-		q.Rights = o.Rights
-	}
-	page, err := src.Records.Fetch(ctx, q)
+	rows, err := o.fetchFirsts(ctx, src, []ask.Query{q}, set)
 	if err != nil {
 		return nil, err
 	}
-	if len(page.Rows) == 0 {
-		return nil, nil
+	return rows[0], nil
+}
+
+// fetchFirsts gets the first record of each of several queries of one table; nil where there is none.
+func (o *Opening) fetchFirsts(ctx context.Context, src Sources, qs []ask.Query, set plan.Paths) ([]*ask.Row, error) {
+	rows := make([]*ask.Row, len(qs))
+	if len(qs) == 0 {
+		return rows, nil
 	}
-	Hide(page.Rows[0], hidden)
-	return page.Rows[0], nil
+	if qs[0].Table == nil {
+		return nil, ask.Refuse("broken", "A table that this screen needs is gone.", "Tell the person who builds this application.")
+	}
+	allowed, hidden := o.Visible(qs[0].Table.ID, set.Sorted())
+	for i := range qs {
+		qs[i].Paths, qs[i].Limit = allowed, 1
+		if qs[i].Rights == nil {
+			qs[i].Rights = o.Rights
+		}
+	}
+	pages, err := ask.FetchAll(ctx, src.Records, qs)
+	if err != nil {
+		return nil, err
+	}
+	for i, page := range pages {
+		if len(page.Rows) > 0 {
+			Hide(page.Rows[0], hidden)
+			rows[i] = page.Rows[0]
+		}
+	}
+	return rows, nil
 }
 
 // Visible splits paths into those the user's roles may see and those they may not,
@@ -307,7 +324,11 @@ func Hide(row *ask.Row, hidden []string) {
 
 func (o *Opening) guard() error {
 	if verdict, closed := o.JudgeRoles(o.Plan.Screen.Roles); closed {
-		return ask.Refuse("guard", "“"+o.Plan.Screen.Title+"” is not for you: "+verdict.Reason, "Go back or home.")
+		who := "you"
+		if o.ghosts {
+			who = o.World.User.Name // the builder is told of whom is walked as
+		}
+		return ask.Refuse("guard", "“"+o.Plan.Screen.Title+"” is not for "+who+": "+english.Small(verdict.Reason), "Go back or home.")
 	}
 	if o.Plan.BadGuard {
 		return ask.Refuse("guard", "The condition for being on this screen cannot be read.", "Tell the person who builds this application.")

@@ -128,20 +128,28 @@ func (o *Opening) fetchNeighbours(ctx context.Context, src Sources, q ask.Query,
 	}
 	set := plan.Paths{}
 	(&plan.Planner{App: o.App}).NeedTitle(set, q.Table.ID, "")
-	for _, name := range []string{"previous", "next", "first", "last"} {
-		if !wanted[name] || name == "first" && o.Steps.to["previous"] == nil || name == "last" && o.Steps.to["next"] == nil {
-			continue
+	// The ends are asked for only where there is something between.
+	for _, pair := range [][]string{{"previous", "next"}, {"first", "last"}} {
+		var names []string
+		var qs []ask.Query
+		for _, name := range pair {
+			if !wanted[name] || name == "first" && o.Steps.to["previous"] == nil || name == "last" && o.Steps.to["next"] == nil {
+				continue
+			}
+			step := q
+			step.Back = name == "previous" || name == "last"
+			if name == "previous" || name == "next" {
+				step.After, step.Except = o.At.From.At, o.World.Record.Key
+			}
+			names, qs = append(names, name), append(qs, step)
 		}
-		step := q
-		step.Back = name == "previous" || name == "last"
-		if name == "previous" || name == "next" {
-			step.After, step.Except = o.At.From.At, o.World.Record.Key
-		}
-		row, err := o.FetchOne(ctx, src, step, set)
+		rows, err := o.fetchFirsts(ctx, src, qs, set)
 		if err != nil {
 			return err
 		}
-		o.Steps.to[name] = row
+		for i, name := range names {
+			o.Steps.to[name] = rows[i]
+		}
 	}
 	return nil
 }

@@ -113,7 +113,7 @@ func TestStepsInWords(t *testing.T) {
 	s := stand.New(t, stand.Stepping)
 	plan := s.App.Screens["s_defect"]
 	for id, want := range map[string]string{
-		"e_prev": "When released, for everyone: go to the previous defect of the list come from.", "e_round": "When released, for everyone: go to the next defect of the list come from, round at the end.",
+		"e_prev": "When released, for everyone: go to the previous defect in the list they came from.", "e_round": "When released, for everyone: go to the next defect in the list they came from, round at the end.",
 	} {
 		for _, e := range plan.Elements {
 			if got := stand.SentenceText(words.Sentence(s.App, plan.Screen, e, "release")); e.ID == id && got != want {

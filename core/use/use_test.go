@@ -220,7 +220,7 @@ func TestSaving(t *testing.T) {
 	version := o.View().Record.Version
 	_, err := stand.Press(t, o, s, press.Press{Element: "e_save", Values: map[string]string{"f_what": " ", "f_hours": "many"}, Version: version})
 	var fields *ask.FieldErrors
-	if !errors.As(err, &fields) || fields.Fields["f_what"] != "What is needed." || fields.Fields["f_hours"] == "" {
+	if !errors.As(err, &fields) || fields.Fields["f_what"] != "Fill in “What”." || fields.Fields["f_hours"] == "" {
 		t.Errorf("wrong values: %v", err)
 	}
 	for _, field := range []string{"f_code", "f_state", "f_id", "f_gone"} {
@@ -347,11 +347,11 @@ func TestHiddenThingsAreGhostsForBuildersOnly(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	if e := stand.Element(t, o.View(), "e_close"); e.State != "hidden" || e.Reason != "Sela is not Technician." {
+	if e := stand.Element(t, o.View(), "e_close"); e.State != "hidden" || e.Reason != "Only for Technician." {
 		t.Errorf("the builder sees %+v", e)
 	}
 	for _, w := range build.Ways(o) {
-		if w.Element == "e_close" && (w.State != "hidden" || !strings.Contains(w.Now, "Sela is not Technician")) {
+		if w.Element == "e_close" && (w.State != "hidden" || !strings.Contains(w.Now, "Only for Technician")) {
 			t.Errorf("the way says %+v", w)
 		}
 	}
@@ -399,7 +399,7 @@ func TestProposalsBestFirst(t *testing.T) {
 func TestWaysIn(t *testing.T) {
 	s := stand.New(t, "")
 	in := build.WaysIn(s.App, "s_cabin", s.Mira.Roles)
-	if len(in) != 1 || in[0].Brings != "its cabin" || in[0].None != "none: greyed" || in[0].Words != "“Its cabin”" {
+	if len(in) != 1 || in[0].Brings != "its cabin" || in[0].None != "greyed if there is none" || in[0].Words != "“Its cabin”" {
 		t.Errorf("%+v", in)
 	}
 }

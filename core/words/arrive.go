@@ -27,7 +27,7 @@ func (w *Writer) Arrive(c *plan.Case) {
 		if col, _ := w.App.Project.FieldAt(table, s.Path); col != nil {
 			words := english.Lower(col.Label)
 			if s.Desc {
-				words += ", the highest first"
+				words += ", " + descending(col)
 			}
 			ordered = append(ordered, words)
 		}

@@ -42,10 +42,10 @@ func mayEnter(a *plan.App, of *plan.Screen, roles map[string]bool) May {
 	if s.Roles != nil && !shared(s.Roles, roles) {
 		return May{State: "no", By: "roles", Words: "it is for " + Roles(a, s.Roles)}
 	}
-	free := May{State: "yes", Words: "may be here"}
+	free := May{State: "yes", Words: "yes"}
 	if l := s.MainList(); l != nil {
 		if t := a.Project.Tables[project.ListOf(l).Table]; t != nil && !a.Project.GrantOf(roles, t.ID).View {
-			free = May{State: "yes", By: "list", Words: "may be here, but not view " + english.Lower(t.Label)}
+			free = May{State: "yes", By: "list", Words: "yes, but sees no " + english.Lower(t.Label)}
 		}
 	}
 	switch {

@@ -31,6 +31,7 @@ type Options struct {
 	PlantPort int       // 0: any free one
 	Today     time.Time // the data is made around this day
 	Log       *slog.Logger
+	Told      pgx.QueryTracer // of every statement of the program, in its store and in the records; nil: nobody
 }
 
 // Stage is the demo, up.
@@ -66,14 +67,14 @@ func Up(ctx context.Context, o Options) (s *Stage, err error) {
 	if err := s.databases(ctx, o.Today); err != nil {
 		return nil, err
 	}
-	if s.Store, err = store.Open(ctx, s.Cluster.DSN("ambergate", s.Cluster.Password, "ambergate")); err != nil {
+	if s.Store, err = store.Open(ctx, s.Cluster.DSN("ambergate", s.Cluster.Password, "ambergate"), o.Told); err != nil {
 		return nil, err
 	}
 	s.closers = append(s.closers, s.Store.Close)
 	if err := s.project(ctx); err != nil {
 		return nil, err
 	}
-	if s.Records, err = records.Open(ctx, s.Cluster.DSN(demo.AppRole, s.Cluster.Password, demo.Database)); err != nil {
+	if s.Records, err = records.Open(ctx, s.Cluster.DSN(demo.AppRole, s.Cluster.Password, demo.Database), o.Told); err != nil {
 		return nil, err
 	}
 	s.closers = append(s.closers, s.Records.Close)

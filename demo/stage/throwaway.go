@@ -6,11 +6,13 @@ import (
 	"log/slog"
 	"os"
 	"time"
+
+	"github.com/jackc/pgx/v5"
 )
 
 // Throwaway puts the demo up in a folder of its own, quietly, for tests and measurements. What it
-// gives back ends it and deletes the folder.
-func Throwaway(ctx context.Context, today time.Time) (*Stage, func(), error) {
+// gives back ends it and deletes the folder. Whoever is told hears of every statement; nil: nobody.
+func Throwaway(ctx context.Context, today time.Time, told pgx.QueryTracer) (*Stage, func(), error) {
 	dir, err := os.MkdirTemp("", "ambergate")
 	if err != nil {
 		return nil, nil, fmt.Errorf("make a folder for a throwaway cluster: %w", err)
@@ -22,7 +24,7 @@ func Throwaway(ctx context.Context, today time.Time) (*Stage, func(), error) {
 	}
 	quiet := slog.New(slog.DiscardHandler)
 	slog.SetDefault(quiet)
-	s, err := Up(ctx, Options{Dir: dir, Today: today, Log: quiet})
+	s, err := Up(ctx, Options{Dir: dir, Today: today, Log: quiet, Told: told})
 	if err != nil {
 		remove()
 		return nil, nil, err

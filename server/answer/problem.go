@@ -86,7 +86,7 @@ func Describe(err error) (int, api.Problem) {
 		}
 		return status, api.Problem{Code: refusal.Code, What: refusal.What, Then: OrNil(refusal.Then), Part: refusal.Part}
 	case errors.As(err, &fields):
-		return http.StatusUnprocessableEntity, api.Problem{Code: "fields", What: "Some fields need another value.", Then: Ptr("Look beside each field."), Fields: &fields.Fields}
+		return http.StatusUnprocessableEntity, api.Problem{Code: "fields", What: "Some fields need another value.", Then: Ptr("See the message beside each field."), Fields: &fields.Fields}
 	case errors.As(err, &stale):
 		what := "This was changed meanwhile."
 		if stale.By != "" {
@@ -102,7 +102,7 @@ func Describe(err error) (int, api.Problem) {
 	case errors.As(err, &blocked):
 		return http.StatusTooManyRequests, api.Problem{Code: "blocked", What: "Too many attempts with this name.", Then: Ptr("Wait until " + blocked.Until.Format("15:04:05") + ".")}
 	case errors.Is(err, store.ErrSignIn):
-		return http.StatusUnauthorized, api.Problem{Code: "sign-in", What: "Name and password do not go together.", Then: Ptr("Check both and try again.")}
+		return http.StatusUnauthorized, api.Problem{Code: "sign-in", What: "Name or password is wrong.", Then: Ptr("Check both and try again.")}
 	case errors.Is(err, store.ErrWeakPassword):
 		return http.StatusUnprocessableEntity, api.Problem{Code: "weak-password", What: "The new password needs 8 to 200 characters.", Then: Ptr("Choose a longer one: a few words do well.")}
 	case errors.Is(err, ErrSignedOut):

@@ -160,7 +160,7 @@ func (a *Apps) ID(ctx context.Context, slug string) (string, error) {
 	if id, ok := a.bySlug[slug]; ok {
 		return id, nil
 	}
-	return "", &ask.Refusal{Code: "no-project", What: "There is no application at “" + slug + "”.", Then: "Check the address, or choose one from the list."}
+	return "", NoProject(slug)
 }
 
 // state gives a project's sequence number and newest release, at most a second old.
@@ -176,11 +176,21 @@ func (a *Apps) state(ctx context.Context, id string) (state, error) {
 	if err != nil {
 		return state{}, err
 	}
-	st = state{seq: seq, released: released, until: now.Add(time.Second)}
+	return a.note(id, seq, released), nil
+}
+
+// note believes for a second what was just read of a project's state.
+func (a *Apps) note(id string, seq int64, released int) state {
+	st := state{seq: seq, released: released, until: time.Now().Add(time.Second)}
 	a.mu.Lock()
+	defer a.mu.Unlock()
 	a.states[id] = st
-	a.mu.Unlock()
-	return st, nil
+	return st
+}
+
+// NoProject is the no to a slug that names no project.
+func NoProject(slug string) error {
+	return &ask.Refusal{Code: "no-project", What: "There is no application at “" + slug + "”.", Then: "Check the address, or choose one from the list."}
 }
 
 // Changed forgets what is known of a project's state.

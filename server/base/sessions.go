@@ -24,11 +24,12 @@ const keptFor = time.Second
 type Sessions struct {
 	server *Base
 	mu     sync.Mutex
-	kept   map[string]keptAccount // by token and project
+	kept   map[string]keptAccount // by token and project, of visits by token and slug
 }
 
 type keptAccount struct {
 	account store.Account
+	project string // of a visit: the project that the slug names
 	until   time.Time
 }
 
@@ -61,13 +62,46 @@ func (s *Sessions) ByToken(ctx context.Context, token, projectID string) (store.
 	if err != nil {
 		return store.Account{}, err
 	}
+	s.keep(key, keptAccount{account: a, until: now.Add(keptFor)})
+	return a, nil
+}
+
+// Visit gives who asks, in which project, and the place of a trail of theirs that they ask about
+// ("" for none). Loaded says whether that place was looked for: who and where is believed for a second.
+func (s *Sessions) Visit(c *gin.Context, slug, trail string, n int) (v store.Visitor, loaded bool, err error) {
+	token, err := c.Cookie(CookieName)
+	if err != nil {
+		return store.Visitor{}, false, answer.ErrSignedOut
+	}
+	now := s.server.Now()
+	key := token + "|/" + slug
 	s.mu.Lock()
+	kept, ok := s.kept[key]
+	s.mu.Unlock()
+	if ok && now.Before(kept.until) {
+		return store.Visitor{Account: kept.account, Project: kept.project}, false, nil
+	}
+	v, err = s.server.Store.Visit(c, token, slug, trail, n, now)
+	if errors.Is(err, store.ErrNone) {
+		return store.Visitor{}, false, answer.ErrSignedOut
+	}
+	if err != nil {
+		return store.Visitor{}, false, err
+	}
+	if v.Project != "" {
+		s.keep(key, keptAccount{account: v.Account, project: v.Project, until: now.Add(keptFor)})
+		s.server.Apps.note(v.Project, v.Seq, v.Released)
+	}
+	return v, trail != "", nil
+}
+
+func (s *Sessions) keep(key string, known keptAccount) {
+	s.mu.Lock()
+	defer s.mu.Unlock()
 	if len(s.kept) > 10_000 {
 		clear(s.kept)
 	}
-	s.kept[key] = keptAccount{account: a, until: now.Add(keptFor)}
-	s.mu.Unlock()
-	return a, nil
+	s.kept[key] = known
 }
 
 // Forget stops believing a session.

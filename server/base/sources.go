@@ -40,6 +40,15 @@ func (r router) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
 	return reader.Fetch(ctx, q)
 }
 
+// FetchAll reads several queries of one table from its own database.
+func (r router) FetchAll(ctx context.Context, qs []ask.Query) ([]ask.Page, error) {
+	reader, err := r.of(qs[0].Table)
+	if err != nil {
+		return nil, err
+	}
+	return reader.FetchAll(ctx, qs)
+}
+
 // OnlyRead says whether the table's own database can only be read.
 func (r router) OnlyRead(t *project.Table) bool {
 	if src := r.project.Sources[t.Source]; src != nil {

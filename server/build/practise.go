@@ -95,7 +95,7 @@ func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req ap
 	}
 	answer := api.Practised{Kind: string(out.Kind), Place: out.To, As: answer.OrNil(out.As), Move: answer.OrNil(out.Move), Message: answer.OrNil(out.Message), Leave: answer.OrNil(out.Leave), Does: base.ActsOf(out), Question: out.Question, Journal: answer.Value(req.Journal), Result: answer.OrNil(out.Result), Back: answer.OrNil(out.Back)}
 	keepPractised(b.Draft.App, &answer, req.Place, out)
-	if out.Kind != press.Asked && b.Draft.App.Writes(req.Place.Screen, req.Press.Element) {
+	if out.Kind != press.Asked && b.Draft.App.Writes(req.Place.Screen, req.Press.Element, this.press.Trigger) {
 		answer.Journal = s.journals.add(answer.Journal, b.account.ID, this)
 	}
 	var would []string

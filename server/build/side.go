@@ -25,7 +25,7 @@ func (s *Side) Building(c *gin.Context, slug string) (*Building, error) {
 		return nil, err
 	}
 	if !account.Builder {
-		return nil, &ask.Refusal{Code: "no-builder", What: "Only builders may change this application.", Then: "Ask who runs it."}
+		return nil, &ask.Refusal{Code: "no-builder", What: "Only builders may change this application.", Then: "Ask the person who runs this system."}
 	}
 	id, err := s.Apps.ID(c, slug)
 	if err != nil {

@@ -72,7 +72,7 @@ func (s *Side) DropListView(c *gin.Context, slug, screen, element string, params
 var errAnswered = errors.New("answered")
 
 func (s *Side) onListView(c *gin.Context, slug, screen, element string, run func(v *Visit) error) {
-	v, err := s.Visit(c, slug)
+	v, err := s.Visit(c, slug, "", 0)
 	if err == nil && !isList(v.App, screen, element) {
 		err = &ask.Refusal{Code: "no-element", What: "This list is not on the screen any more.", Then: "Load the screen again."}
 	}

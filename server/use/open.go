@@ -25,6 +25,11 @@ func (v *Visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error
 	if err != nil {
 		return nil, err
 	}
+	return v.showOpened(ctx, at, o)
+}
+
+// showOpened does so where the place itself was opened just now.
+func (v *Visit) showOpened(ctx context.Context, at *store.Standing, o *use.Opening) (*api.Shown, error) {
 	view := o.View()
 	shown := v.shown(at, o, view)
 	if err := v.showOverlays(ctx, at, shown); err != nil {
@@ -75,7 +80,7 @@ func (s *Side) OpenPlace(c *gin.Context, slug string) {
 func (v *Visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown, error) {
 	st := v.server.Store
 	if req.Trail != nil && req.N != nil && *req.N > 0 {
-		at, err := st.Load(ctx, *req.Trail, *req.N, v.account.ID, v.project)
+		at, err := v.load(ctx, *req.Trail, *req.N)
 		if err == nil {
 			v.vars = at.Vars
 			if at.At != at.N {
@@ -145,9 +150,21 @@ func (v *Visit) append(ctx context.Context, from *store.Standing, o *use.Opening
 	return shown, v.findDrafts(ctx, to, shown)
 }
 
+// load reads a place of a trail, unless it was read together with who asks; store.ErrNone for none.
+func (v *Visit) load(ctx context.Context, trail string, n int) (*store.Standing, error) {
+	if f := v.found; f != nil && f.trail == trail && f.n == n {
+		v.found = nil // it changes from here on
+		if f.at == nil {
+			return nil, store.ErrNone
+		}
+		return f.at, nil
+	}
+	return v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
+}
+
 // at reads the place that a request names.
 func (v *Visit) at(ctx context.Context, trail string, n int) (*store.Standing, error) {
-	at, err := v.server.Store.Load(ctx, trail, n, v.account.ID, v.project)
+	at, err := v.load(ctx, trail, n)
 	if errors.Is(err, store.ErrNone) {
 		return nil, &ask.Refusal{Code: "no-place", What: "This tab’s trail has ended.", Then: "Load the page again to go on from this screen."}
 	}
@@ -183,7 +200,7 @@ func (v *Visit) openAt(ctx context.Context, trail string, n, depth int) (*use.Op
 
 // opened opens a place for an answer that is no JSON: a file, a picture, a stream.
 func (s *Side) opened(c *gin.Context, slug, trail string, n, depth int) (*Visit, *use.Opening, error) {
-	v, err := s.Visit(c, slug)
+	v, err := s.Visit(c, slug, trail, n)
 	if err != nil {
 		return nil, nil, err
 	}

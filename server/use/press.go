@@ -69,7 +69,7 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	}
 	var outcome press.Outcome
 	again := false
-	if drawn.Writes(place.Screen, req.Element) || answer.Value(req.Unsaved) == "save" {
+	if drawn.Writes(place.Screen, req.Element, answer.Value(req.Trigger)) || answer.Value(req.Unsaved) == "save" {
 		if at.At != at.N && !drawn.OnLeaving(place.Screen, req.Element) {
 			return nil, &ask.Refusal{Code: "place-left", What: "The screen had changed before you pressed.", Then: "Look at it as it is now and press again."}
 		}
@@ -157,7 +157,7 @@ func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, app *pla
 	if err != nil {
 		return press.Outcome{}, false, err
 	}
-	var asked press.Outcome
+	var asked, done press.Outcome
 	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
 	text, again, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
 		src := use.Sources{Records: p, Tags: v.tags(), Now: v.server.LocalNow(app), Others: v.others, Vars: v.vars, Bare: true, Pressed: req.Element, Lock: true}
@@ -180,13 +180,18 @@ func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, app *pla
 		if err := v.server.pending.free(out.Writes); err != nil {
 			return nil, err
 		}
-		return out, v.mayOpen(ctx, out, p)
+		done = out
+		return out, v.openTarget(ctx, req, out, p)
 	})
 	if errors.Is(err, errAsk) {
 		return asked, false, nil
 	}
 	if err != nil {
+		v.target = nil // it was rolled back
 		return press.Outcome{}, false, err
+	}
+	if !again {
+		return done, false, nil
 	}
 	if err := json.Unmarshal(text, &out); err != nil {
 		return press.Outcome{}, false, fmt.Errorf("read the stored outcome: %w", err)
@@ -208,13 +213,48 @@ func (s *Side) doneBefore(ctx context.Context, req api.PressRequest, user string
 	return out, false, nil
 }
 
-// mayOpen judges the target with the values as they are after the effects: a refusal rolls back all.
-func (v *Visit) mayOpen(ctx context.Context, out press.Outcome, p *records.Press) error {
+// openTarget opens where a press leads with the values as they are after the effects: a refusal rolls
+// back all. What was opened is shown once all is committed; a screen that reads of other databases
+// too is only judged, and opened then.
+func (v *Visit) openTarget(ctx context.Context, req api.PressRequest, out press.Outcome, p *records.Press) error {
 	if out.To == nil {
 		return nil
 	}
 	tab, _ := v.App.Keeping(out.Vars)
-	return use.Check(ctx, v.App, v.user, *out.To, use.Sources{Records: p, Tags: v.tags(), Now: v.server.LocalNow(v.App), Others: v.others, Vars: base.Merged(v.vars, tab)})
+	src := use.Sources{Records: p, Tags: v.tags(), Now: v.server.LocalNow(v.App), Others: v.others, Vars: base.Merged(v.vars, tab)}
+	if out.As == "tab" || !oneDatabase(v.App.Project) {
+		return use.Check(ctx, v.App, v.user, *out.To, src)
+	}
+	if err := v.arrive(ctx, req.Trail, req.N, out.To); err != nil {
+		return err
+	}
+	o, err := use.Open(ctx, v.App, v.user, *out.To, src)
+	v.target = o
+	return err
+}
+
+// oneDatabase says whether all tables of a project stand in the database that its presses change.
+func oneDatabase(p *project.Project) bool {
+	n := 0
+	for _, src := range p.Sources {
+		if src.Type == "postgresql" {
+			n++
+		}
+	}
+	return n == 1
+}
+
+// opened opens a place that a press leads to, unless it was opened with the press.
+func (v *Visit) opened(ctx context.Context, to place.Place) (*use.Opening, error) {
+	o := v.target
+	if o == nil {
+		return v.open(ctx, to)
+	}
+	v.target = nil
+	if o.Live() {
+		v.tags().Watch(ctx, o.TagRefs())
+	}
+	return o, nil
 }
 
 // digest tells presses with the same id but another content apart.
@@ -312,7 +352,7 @@ func (v *Visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 	if err := v.arrive(ctx, at.Trail, at.N, out.To); err != nil {
 		return nil, err
 	}
-	o, err := v.open(ctx, *out.To)
+	o, err := v.opened(ctx, *out.To)
 	if err != nil {
 		return nil, err
 	}
@@ -325,8 +365,11 @@ func (v *Visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 		over.Place = to
 		return change(at.Place, append(at.Overlays[:depth-1:depth-1], over))
 	case out.As == "replace":
-		at.Title = o.View().Heading
-		return change(to, nil)
+		at.Place, at.Overlays, at.Title = to, nil, o.View().Heading
+		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
+			return nil, err
+		}
+		return v.showOpened(ctx, at, o)
 	}
 	if len(at.Overlays) > 0 {
 		at.Overlays = nil // a full move from inside a dialog closes it first

@@ -5,6 +5,7 @@ import (
 
 	"github.com/gin-gonic/gin"
 
+	"ambergate/api"
 	"ambergate/core/ask"
 	"ambergate/core/place"
 	"ambergate/core/plan"
@@ -25,23 +26,30 @@ type Visit struct {
 	user    *ask.User
 	others  func(slug string) *plan.App
 	vars    map[string]string // what the tab keeps in variables of the project
+	found   *foundPlace       // the place that is asked about, where it was looked for already
+	target  *use.Opening      // where a press leads, where it was opened already
 }
 
-// Visit finds out who asks, in which project, in which release. Order: session, project, release.
-func (s *Side) Visit(c *gin.Context, slug string) (*Visit, error) {
-	if _, err := s.Sessions.Who(c, ""); err != nil {
-		return nil, err
-	}
-	id, err := s.Apps.ID(c, slug)
+// foundPlace is what was found at a place of a trail; nil for nothing.
+type foundPlace struct {
+	trail string
+	n     int
+	at    *store.Standing
+}
+
+// Visit finds out who asks, in which project, in which release, and the place of the trail that they
+// ask about ("" for none). Order: session, project, release.
+func (s *Side) Visit(c *gin.Context, slug, trail string, n int) (*Visit, error) {
+	who, looked, err := s.Sessions.Visit(c, slug, trail, n)
 	if err != nil {
 		return nil, err
 	}
-	account, err := s.Sessions.Who(c, id)
-	if err != nil {
-		return nil, err
+	id, account := who.Project, who.Account
+	if id == "" {
+		return nil, base.NoProject(slug)
 	}
 	if len(account.Roles) == 0 {
-		return nil, &ask.Refusal{Code: "no-role", What: "You have no role in this application.", Then: "Ask who runs it."}
+		return nil, &ask.Refusal{Code: "no-role", What: "You have no role in this application.", Then: "Ask the person who runs it, or choose another application."}
 	}
 	app, release, err := s.Apps.Released(c, id)
 	if err != nil {
@@ -51,7 +59,32 @@ func (s *Side) Visit(c *gin.Context, slug string) (*Visit, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &Visit{server: s, project: id, App: app, release: release, account: account, user: user, others: s.Others(c)}, nil
+	v := &Visit{server: s, project: id, App: app, release: release, account: account, user: user, others: s.Others(c)}
+	if looked {
+		v.found = &foundPlace{trail: trail, n: n, at: who.Standing}
+	}
+	return v, nil
+}
+
+// pointerOf gives the place of a trail that a request is about; "" for none.
+func pointerOf(req any) (trail string, n int) {
+	switch r := req.(type) {
+	case api.PressRequest:
+		return r.Trail, r.N
+	case api.GoRequest:
+		return r.Trail, r.N
+	case api.ArrangeRequest:
+		return r.Trail, r.N
+	case api.RowsRequest:
+		return r.Trail, r.N
+	case api.DraftRequest:
+		return r.Trail, r.N
+	case api.LookRequest:
+		return r.Trail, r.N
+	case api.OpenRequest:
+		return answer.Value(r.Trail), answer.Value(r.N)
+	}
+	return "", 0
 }
 
 func (v *Visit) sources() use.Sources {
@@ -106,7 +139,8 @@ func inUse[Req, Resp any](s *Side, c *gin.Context, slug string, run func(v *Visi
 	if !answer.ReadBody(c, &req) {
 		return
 	}
-	v, err := s.Visit(c, slug)
+	trail, n := pointerOf(req)
+	v, err := s.Visit(c, slug, trail, n)
 	if err != nil {
 		answer.Fail(c, err)
 		return

@@ -30,7 +30,7 @@ func main() {
 
 func run() error {
 	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now())
+	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
 	if err != nil {
 		return err
 	}

@@ -32,7 +32,7 @@ func (spec *Sort) Validate() error {
 func (*Sort) Plan(*plan.Planner, *plan.Effect) {}
 
 func (spec *Sort) Say(w *words.Writer, e *plan.Effect) string {
-	return "order the list by " + w.FieldWords(spec.Path) + map[bool]string{true: ", the highest first"}[spec.Desc]
+	return "order the list by " + w.FieldWords(spec.Path) + w.Descending(spec.Path, spec.Desc)
 }
 
 func (spec *Sort) Do(_ context.Context, r press.Run) (*press.Question, error) {

@@ -70,7 +70,7 @@ func (spec *SetVariable) Say(w *words.Writer, e *plan.Effect) string {
 		return "set " + english.Lower(v.Label) + " to “" + spec.Value + "”, which does not fit"
 	}
 	if n := e.Exprs["value"].Root; n.Op == cond.OpNot && n.Args[0].Op == cond.OpPath && n.Args[0].Path.First() == v.ID {
-		return "switch " + english.Lower(v.Label) + " between yes and no"
+		return "flip “" + v.Label + "” (yes or no)"
 	}
 	return "set " + english.Lower(v.Label) + " to " + w.ValueWords(e.Exprs["value"], v.Table)
 }

@@ -66,9 +66,26 @@ func (*Write) Do(_ context.Context, r press.Run) (*press.Question, error) {
 	}
 	if f, number := v.Float64(); number {
 		if tag.Min != nil && f < *tag.Min || tag.Max != nil && f > *tag.Max {
-			return nil, ask.Refuse("bad-value", fmt.Sprintf("“%s” is out of its range.", tag.Label), "")
+			return nil, ask.Refuse("bad-value", "“"+tag.Label+"” must be "+rangeOf(tag)+".", "Choose another value.")
 		}
 	}
 	r.Out.Writes = append(r.Out.Writes, press.TagWrite{Ref: ref, Tag: tag, Label: tag.Label, Value: v})
 	return nil, nil
+}
+
+// rangeOf says between which values a tag can be set: “from 0 to 6 m/s”.
+func rangeOf(tag *project.Tag) string {
+	text := ""
+	switch {
+	case tag.Min != nil && tag.Max != nil:
+		text = fmt.Sprintf("from %g to %g", *tag.Min, *tag.Max)
+	case tag.Min != nil:
+		text = fmt.Sprintf("at least %g", *tag.Min)
+	default:
+		text = fmt.Sprintf("at most %g", *tag.Max)
+	}
+	if tag.Unit != "" {
+		text += " " + tag.Unit
+	}
+	return text
 }

@@ -214,7 +214,7 @@ func TestTheLineOfNow(t *testing.T) {
 		{s.Mira, place.Place{Screen: "s_defect", Inputs: map[string]string{"i_d": "1"}}, "e_cabin", "For Mira, on defect D-1: Cabin, with cabin 007."},
 		{s.Mira, place.Place{Screen: "s_defect", Inputs: map[string]string{"i_d": "3"}}, "e_cabin", "For Mira, on defect D-3: On no cabin."},
 		{s.Mira, place.Place{Screen: "s_defect", Inputs: map[string]string{"i_d": "1"}}, "e_close", "For Mira, on defect D-1: set by to the user and set state to “closed”, then goes back."},
-		{s.Sela, place.Place{Screen: "s_defect", Inputs: map[string]string{"i_d": "1"}}, "e_close", "For Sela, on defect D-1: Sela is not Technician."},
+		{s.Sela, place.Place{Screen: "s_defect", Inputs: map[string]string{"i_d": "1"}}, "e_close", "For Sela, on defect D-1: Only for Technician."},
 		{s.Mira, place.Place{Screen: "s_cabin", Inputs: map[string]string{"i_c": "7"}}, "e_add", "For Mira, on cabin 007: Defect, a new one, with cabin 007 filled in."},
 		{s.Mira, place.Place{Screen: "s_list"}, "e_list", "For Mira: Defect, with defect 1."},
 	} {

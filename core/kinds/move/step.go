@@ -40,7 +40,7 @@ func (*Step) Now(use.Verdict) string { return "steps along the list" }
 func (spec *Step) Say(w *words.Writer, c *plan.Case) {
 	text := "go to the " + spec.Step + " " + w.RecordWord(spec.List)
 	if spec.List == "" {
-		text += " of the list come from"
+		text += " in the list they came from"
 	}
 	w.Out = append(w.Out, words.Chunk{Text: text, Part: words.PartTarget, Tone: "target", Case: c.ID})
 	w.End(c)

@@ -218,7 +218,7 @@ func TestEffectsOnWhatIsLookedAt(t *testing.T) {
 		if got := strings.ReplaceAll(out.To.Address(s.App.Project), "%3A", ":"); got != tc.want {
 			t.Errorf("%s: %s, want %s", name, got, tc.want)
 		}
-		if s.App.Writes("s_list", "e_try") {
+		if s.App.Writes("s_list", "e_try", "") {
 			t.Errorf("%s counts as writing", name)
 		}
 	}

@@ -20,7 +20,7 @@ func Main(m *testing.M, up **stage.Stage) {
 }
 
 func run(m *testing.M, up **stage.Stage) int {
-	s, end, err := stage.Throwaway(context.Background(), Today)
+	s, end, err := stage.Throwaway(context.Background(), Today, &Statements)
 	if err != nil {
 		fmt.Fprintln(os.Stderr, "put the demo up for the tests:", err)
 		return 1

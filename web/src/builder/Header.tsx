@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Redo2, Undo2 } from 'lucide-react';
 import type { Draft } from '../api/client';
+import { isReleasable } from '../document/project';
 import { Action, Key } from '../ui/controls';
 import type { DraftHands } from './useDraft';
 
@@ -114,7 +115,7 @@ export function Header({ hands, draft, view, onView, onFind, onFindings, childre
       <Action
         tone="main"
         onClick={() => hands.release.mutate()}
-        disabled={draft.changes === 0 || hands.release.isPending}
+        disabled={!isReleasable(draft) || hands.release.isPending}
         title="Users get it as it is now"
       >
         Release

@@ -60,7 +60,7 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
           aria-expanded
           aria-controls={id}
           aria-label={label}
-          placeholder={make ? 'type a name, or to search' : 'type to search'}
+          placeholder={make ? 'search, or type a new name' : 'type to search'}
           value={find}
           onChange={(e) => {
             setFind(e.target.value);
@@ -90,7 +90,7 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
         ))}
         {shown.length === 0 && (
           <Box px="12px" py="6px" color="muted">
-            {empty ?? 'Nothing fits.'}
+            {empty ?? 'No match.'}
           </Box>
         )}
       </Box>

@@ -53,7 +53,7 @@ export function RecordChip({ project, as, table, one, record, label, onRecord }:
             setOpen(false);
             onRecord(c.id, c.words);
           }}
-          empty={found.isError ? 'This user may not see these records.' : 'Nothing is called that.'}
+          empty={found.isError ? 'This user may not see these records.' : 'Nothing found by that name.'}
         />
       )}
     </Box>

@@ -28,6 +28,11 @@ export function picturesOf(d: Document): Kept<Picture>[] {
   return entitiesOf(d, 'picture');
 }
 
+/** Whether there is something to release: changes, or nothing was released yet. */
+export function isReleasable(d: { released: number; changes: number }): boolean {
+  return d.released === 0 || d.changes > 0;
+}
+
 /** Where an entity that is no screen belongs, for people. */
 export function placeOf(d: Document, entity: string | undefined): string {
   const e = d[entity ?? ''];

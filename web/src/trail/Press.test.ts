@@ -155,9 +155,9 @@ test('commands to the plant are told by what came back', async () => {
     told.push(p.state.said);
   }
   expect(told).toEqual([
-    { words: 'Stop the line: taken by the plant.', bad: false },
+    { words: 'Stop the line: accepted by the plant.', bad: false },
     { words: 'Stop the line: refused (interlock).', bad: true },
-    { words: 'Stop the line: sent, but the answer was lost: look at the plant.', bad: true },
+    { words: 'Stop the line: no answer came: check the plant before you press again.', bad: true },
   ]);
 });
 

@@ -137,9 +137,9 @@ export class Press extends Told<PressState> {
 }
 
 const commandWords: Record<string, string> = {
-  done: 'taken by the plant',
+  done: 'accepted by the plant',
   refused: 'refused',
-  unknown: 'sent, but the answer was lost: look at the plant',
+  unknown: 'no answer came: check the plant before you press again',
   expired: 'not sent in time',
 };
 

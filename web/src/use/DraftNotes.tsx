@@ -20,8 +20,8 @@ export function DraftNotes({ draft, others, dirty, taken, onTake, onForget, onTa
   if (taken) {
     return (
       <Note words="Another tab of yours has gone on with what you typed here. What you type now is not kept.">
-        <Action onClick={() => onTakeBack('there')}>Take it back as it is there</Action>
-        <Action onClick={() => onTakeBack('here')}>Go on with what stands here</Action>
+        <Action onClick={() => onTakeBack('there')}>Bring that version here</Action>
+        <Action onClick={() => onTakeBack('here')}>Keep this version</Action>
       </Note>
     );
   }
@@ -38,7 +38,7 @@ export function DraftNotes({ draft, others, dirty, taken, onTake, onForget, onTa
         <Action tone="main" onClick={() => onTake(other.id)}>
           Go on with it here
         </Action>
-        <Action onClick={() => onForget(other.id)}>Forget it</Action>
+        <Action onClick={() => onForget(other.id)}>Discard it</Action>
       </Note>
     );
   }

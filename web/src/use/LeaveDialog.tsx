@@ -9,9 +9,9 @@ export function LeaveDialog({ onAnswer }: { onAnswer: (how: 'keep' | 'forget' | 
         Keep it for later
       </Action>
       <Action tone="bad" onClick={() => onAnswer('forget')}>
-        Forget it
+        Discard it
       </Action>
-      <Action onClick={() => onAnswer('stay')}>Stay here</Action>
+      <Action onClick={() => onAnswer('stay')}>Cancel</Action>
     </>
   );
   return (

@@ -23,13 +23,13 @@ export function Refusal({ trail, refused, project }: { trail: Trail; refused: Re
     if (shown) void trail.go('home');
     else navigate(`/use/${project}`, { replace: true });
   };
+  // Where one has no role, or there is nothing, home is refused as well.
+  const elsewhere = ['no-project', 'no-role', 'no-start', 'not-released'].includes(refused.problem.code);
   return (
     <Message problem={refused.problem}>
       {shown && <WayOn words="Back to where you were" glyph="back" onPress={() => void trail.reload()} />}
-      {refused.problem.code !== 'no-project' && <WayOn words="Home" glyph="home" onPress={home} />}
-      {refused.problem.code === 'no-project' && (
-        <WayOn words="Choose an application" glyph="menu" onPress={() => navigate('/')} />
-      )}
+      {!elsewhere && <WayOn words="Home" glyph="home" onPress={home} />}
+      {elsewhere && <WayOn words="Choose an application" glyph="menu" onPress={() => navigate('/')} />}
     </Message>
   );
 }

@@ -10,7 +10,7 @@ import { SignOut } from './SignOut';
 /** Sign in, then choose an application to use or to build. */
 export function StartPage() {
   const me = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')) });
-  if (me.isPending) return <Waiting what="Looking who is there …" />;
+  if (me.isPending) return <Waiting what="Loading …" />;
   if (me.data) return <Choose me={me.data} />;
   if (me.error instanceof Refused && me.error.status !== 401) return <Message problem={me.error.problem} />;
   return <SignIn />;
@@ -30,7 +30,9 @@ function Choose({ me }: { me: Me }) {
         </Box>
         <SignOut />
       </Flex>
-      {me.projects.length === 0 && <Text color="muted">Nothing is open to you yet. Ask who runs this.</Text>}
+      {me.projects.length === 0 && (
+        <Text color="muted">Nothing is open to you yet. Ask the person who runs this system.</Text>
+      )}
       {me.projects.map((p) => (
         <Box key={p.id} mb="22px">
           <Heading as="h2" fontSize="head" fontWeight="800" mb="8px">

@@ -72,7 +72,7 @@ function Page({ shown, away, trail, project }: PageProps) {
     <Flex direction="column" minH="100dvh" h={operator ? '100dvh' : undefined}>
       {!shown.view.bare && <Strip shown={shown} project={project} builder={me.data?.builder ?? false} onGo={go} />}
       {away && <Banner words={wordsOfProblem(away.problem)} />}
-      {shown.passed && <Banner words={`Passed over, since it is gone or shut: ${shown.passed}.`} calm />}
+      {shown.passed && <Banner words={`Skipped ${shown.passed}: gone, or not open to you.`} calm />}
       <Box as="main" flex="1" minH={0}>
         <UsedScreen
           key={`${shown.trail}.${workOf(shown.view)}`}

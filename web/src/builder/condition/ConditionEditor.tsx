@@ -103,7 +103,7 @@ export function ConditionEditor({ spot, stored, lead = 'while', none, share, onS
         {stored && none && <Action onClick={() => onSave(undefined)}>{none}</Action>}
         {onClose && (
           <Action tone="quiet" onClick={onClose}>
-            Leave as it was
+            Cancel
           </Action>
         )}
         <Box flex="1" />

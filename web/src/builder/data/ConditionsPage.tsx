@@ -10,7 +10,8 @@ export function ConditionsPage() {
   return (
     <>
       <ViewHead title="Shared conditions">
-        Said once, used by name: by ways, guards, row rules and each other. A change holds everywhere.
+        Write a condition once, use it by name: in ways, guards, row rules and other conditions. A change applies
+        everywhere.
       </ViewHead>
       <Box overflowY="auto" flex="1" minH={0}>
         {rights.conditions.length === 0 && <Box color="muted">There is none yet.</Box>}

@@ -66,7 +66,7 @@ function Statement({ text, open }: { text: string; open: boolean }) {
   if (!shown) {
     return (
       <Action tone="quiet" minH="26px" onClick={() => setShown(true)}>
-        which would?
+        show the index to add
       </Action>
     );
   }

@@ -99,13 +99,7 @@ function MayCell({ may }: { may: May }) {
         color={may.state === 'yes' && !shut ? 'ink' : 'muted'}
         fontWeight={may.state === 'yes' && !shut ? '600' : '400'}
       >
-        {shut
-          ? may.words.replace('may be here, but', 'may, but')
-          : may.state === 'yes'
-            ? 'may'
-            : may.by === 'roles'
-              ? 'not for them'
-              : may.words}
+        {shut ? may.words : may.state === 'yes' ? 'yes' : may.by === 'roles' ? 'not for them' : may.words}
       </Box>
     </Flex>
   );

@@ -61,7 +61,7 @@ export function TablePage({ row }: { row: TableRow }) {
             <Head>Figures counted over other records</Head>
             <TallyList table={row.table} />
             <Box h="20px" />
-            <Head>Orders that it is read in</Head>
+            <Head>Sort orders in use</Head>
             <OrderList table={row.table} />
           </Box>
         </Flex>

@@ -8,7 +8,7 @@ import { ConditionEditor } from '../condition/ConditionEditor';
 import { Pop } from '../Pop';
 import { useRights } from './context';
 import { NewTally } from './NewTally';
-import { takes } from './takes';
+import { takesWords } from './takes';
 
 /** The figures of a table: how many open defects a cabin has. Conditions and lists use them like fields. */
 export function TallyList({ table }: { table: string }) {
@@ -26,7 +26,7 @@ export function TallyList({ table }: { table: string }) {
             <Box flex="1">
               <b>{t.label}</b>:{' '}
               <Box as="span" color="muted">
-                {takes[t.take]} {field ? `${field.label.toLowerCase()} of ` : ''}
+                {takesWords(t.take, field?.type)} {field ? `${field.label.toLowerCase()} of ` : ''}
                 {child?.label.toLowerCase() ?? 'records that are gone'}
               </Box>
             </Box>

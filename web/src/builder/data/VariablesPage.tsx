@@ -12,7 +12,7 @@ export function VariablesPage() {
   return (
     <>
       <ViewHead title="Variables">
-        What a tab keeps while somebody works. Ways set them; conditions, words and bindings read them.
+        Values a browser tab remembers. Ways set them; conditions and texts read them.
       </ViewHead>
       <Box overflowY="auto" flex="1" minH={0}>
         {all.length === 0 && <Box color="muted">There is none yet.</Box>}

@@ -42,7 +42,7 @@ function ButtonLook({ path, element }: LookProps<'button'>) {
       <Labelled label="Shortcut">
         <Typed label="Shortcut" value={element.keys ?? ''} hint="Alt+E" onSave={(v) => set('keys', v)} />
       </Labelled>
-      <WordsField path={path} name="tip" label="Said when pointed at" />
+      <WordsField path={path} name="tip" label="Tooltip" />
       <PictureChip path={[...path, 'picture']} />
       <ColourChip path={[...path, 'colour']} />
       <FacesChip path={path} faces={element.faces} />

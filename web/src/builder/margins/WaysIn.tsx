@@ -21,7 +21,7 @@ export function WaysInMargin({ ways }: { ways: WayIn[] }) {
           No way leads here yet. It opens by its address, or as a start screen.
         </Box>
       )}
-      {found && shown.length === 0 && <Box color="muted">Nothing is called that.</Box>}
+      {found && shown.length === 0 && <Box color="muted">Nothing found by that name.</Box>}
       {areas.map((area, i) => {
         const of = shown.filter((w) => (w.area ?? '') === area);
         return folds ? (

@@ -31,7 +31,7 @@ export function WaysOutMargin({ plates, screenFindings }: { plates: OutPlate[]; 
           Nothing leads on from here. Add a button in an empty cell.
         </Box>
       )}
-      {found && shown.length === 0 && <Box color="muted">Nothing is called that.</Box>}
+      {found && shown.length === 0 && <Box color="muted">Nothing found by that name.</Box>}
       <Flex direction="column" gap="10px">
         {shown.map((p) => (
           <OutPlateView key={p.key} plate={p} />

@@ -50,7 +50,11 @@ export function RailElementLine({ rail, body, element: e, onWay, sooner, later }
       )}
       <Box flex="1" />
       {!body.drawer && e.kind === 'button' && (
-        <Tick words="never folds" on={never} onTick={() => set(['never', e.id], never ? undefined : true)} />
+        <Tick
+          words="never goes under “More”"
+          on={never}
+          onTick={() => set(['never', e.id], never ? undefined : true)}
+        />
       )}
       <Action
         tone="quiet"

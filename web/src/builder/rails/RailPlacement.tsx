@@ -30,7 +30,7 @@ export function RailPlacement({ rail, placed, onWhile }: PlacementProps) {
   return (
     <>
       <Box color="muted" mb="6px">
-        It stands where every line that says something holds.
+        It appears on screens that match all lines you fill in.
       </Box>
       <Rule label="on kinds of screens">
         {kinds.map((k) => (

@@ -44,7 +44,12 @@ export function NowLine() {
         )}
       </Box>
       <Box color="muted" whiteSpace="nowrap">
-        go there <Key>Enter</Key> · next chip <Key>Tab</Key> · undo <Key>Ctrl Z</Key>
+        {way.state === 'open' && (
+          <>
+            try it <Key>Enter</Key> ·{' '}
+          </>
+        )}
+         next chip <Key>Tab</Key> · undo <Key>Ctrl Z</Key>
       </Box>
     </Flex>
   );

@@ -1,12 +1,17 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
+import type { Sort } from '../../api/client';
+import type { Column, Document } from '../../document/document.gen';
+import { entityOf } from '../../document/parts';
+import { mainListOf } from '../../document/screens';
 import { Action } from '../../ui/controls';
 import { useBuild } from '../context';
+import { descending } from '../descending';
 import { Pop } from '../Pop';
 
 /** What the walked user brings here: who it is, the record, what the screen was opened with. */
 export function RightNow() {
-  const { work } = useBuild();
+  const { work, entities, screen } = useBuild();
   const [open, setOpen] = useState(false);
   const { view } = work;
   const rows: [string, string][] = [['walking as', work.user]];
@@ -15,12 +20,12 @@ export function RightNow() {
   for (const c of view?.context ?? [])
     rows.push([c.path ? `filter on ${c.label.toLowerCase()}` : c.label.toLowerCase(), c.words]);
   if (view?.find) rows.push(['looking for', view.find]);
-  for (const s of view?.place.sort ?? [])
-    rows.push(['ordered by', `${s.path.replace(/^f_/, '')}${s.desc ? ', highest first' : ''}`]);
+  for (const s of view?.place.sort ?? []) rows.push(['ordered by', orderWords(entities, screen, s)]);
   for (const v of view?.vars ?? [])
     rows.push([v.own ? `${v.label.toLowerCase()} (this screen)` : v.label.toLowerCase(), v.words]);
   const from = view?.place.from;
-  if (from?.screen) rows.push(['came from a list of', from.screen.replace(/^s_/, '')]);
+  if (from?.screen)
+    rows.push(['came from the list of', entityOf(entities, from.screen, 'screen')?.title ?? 'a screen that is gone']);
   if (view) rows.push(['its address', view.address]);
   return (
     <Box position="relative" fontSize="note">
@@ -53,4 +58,16 @@ export function RightNow() {
       )}
     </Box>
   );
+}
+
+/** An order by the labels of the fields along its path: “cabin’s lift, newest first”. */
+function orderWords(entities: Document, screen: string, sort: Sort): string {
+  let table = entityOf(entities, mainListOf(entities, screen)?.table, 'table');
+  let field: Column | undefined;
+  const words = sort.path.split('.').map((id) => {
+    field = table?.fields[id];
+    table = entityOf(entities, field?.references, 'table');
+    return field?.label.toLowerCase() ?? 'a field that is gone';
+  });
+  return words.join('’s ') + (sort.desc ? `, ${descending(field)}` : '');
 }

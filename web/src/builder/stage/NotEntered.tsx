@@ -24,7 +24,7 @@ export function NotEntered({ work }: { work: AtWork }) {
       </Box>
       <Box color="muted" maxW="460px">
         {refused
-          ? `So it is for ${work.user}. It can be entered by ${work.entered}. Walk as one of them to see it at work; its ways can be chosen in the margin all the same.`
+          ? `Walk as ${work.entered} to see it. Its ways can be chosen in the margin all the same.`
           : `It needs: ${work.needs?.map((n) => n.label.toLowerCase()).join(', ') ?? 'a record'}.`}
       </Box>
     </Flex>

@@ -59,7 +59,11 @@ export function ParentOptions({ id, field, typed, at, offered, onPoint, onChoose
       ))}
       {!found.data?.length && (
         <Box px="10px" py="6px" color="muted">
-          {found.isError ? 'This could not be looked up. Type again.' : found.data ? 'Nothing is called that.' : '…'}
+          {found.isError
+            ? 'This could not be looked up. Type again.'
+            : found.data
+              ? 'Nothing found by that name.'
+              : '…'}
         </Box>
       )}
       {onAdd && (

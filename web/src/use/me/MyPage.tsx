@@ -12,7 +12,7 @@ import { Sessions } from './Sessions';
 /** The user's own page: who am I, what may I, my password, my sessions. */
 export function MyPage() {
   const me = useQuery({ queryKey: ['me', 'page'], queryFn: () => ask(api.GET('/api/me')), staleTime: 0 });
-  if (me.isPending) return <Waiting what="Looking who is there …" />;
+  if (me.isPending) return <Waiting what="Loading …" />;
   if (!me.data) {
     if (me.error instanceof Refused && me.error.status !== 401) return <Message problem={me.error.problem} />;
     return <SignIn onDone={() => void me.refetch()} />;
@@ -41,7 +41,9 @@ function Page({ me }: { me: Me }) {
       </Flex>
       <Flex gap="44px" align="flex-start" direction={{ base: 'column', md: 'row' }}>
         <Box flex="1.5" minW={0} w="full">
-          {used.length === 0 && <Box color="muted">No application is open to you yet. Ask who runs this.</Box>}
+          {used.length === 0 && (
+            <Box color="muted">No application is open to you yet. Ask the person who runs this system.</Box>
+          )}
           {used.map((p) => (
             <Rights key={p.id} slug={p.slug} title={p.title} />
           ))}

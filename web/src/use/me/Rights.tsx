@@ -14,7 +14,7 @@ export function Rights({ slug, title }: { slug: string; title: string }) {
   return (
     <Box as="section" aria-label={title} mb="26px">
       <Head>{title}</Head>
-      {rights.isPending && <Box color="muted">Looking what you may do …</Box>}
+      {rights.isPending && <Box color="muted">Loading …</Box>}
       {rights.error instanceof Refused && <Box color="brick">{rights.error.problem.what}</Box>}
       {rights.data && <Told rights={rights.data} slug={slug} />}
     </Box>
@@ -37,8 +37,7 @@ function Told({ rights, slug }: { rights: MyRights; slug: string }) {
       <Box as="ul" listStyleType="none" mb="16px">
         {rights.tables.map((t) => (
           <Box as="li" key={t.table} py="4px" borderBottomWidth="1px" borderColor="rule">
-            <b>{t.label}</b>: you may {words(t.verbs)} {t.rows ? `those where ${t.rows}` : 'all of them'}
-            {t.changes && <>; change only those where {t.changes}</>}
+            <b>{t.label}</b>: {mayWords(t)}
             {t.hidden && t.hidden.length > 0 && <>; you do not see {words(t.hidden).toLowerCase()}</>}.
           </Box>
         ))}
@@ -69,7 +68,15 @@ function Told({ rights, slug }: { rights: MyRights; slug: string }) {
   );
 }
 
-function words(list: string[]): string {
+function words(list: string[], last = 'and'): string {
   if (list.length < 2) return list.join('');
-  return `${list.slice(0, -1).join(', ')} and ${list[list.length - 1]}`;
+  return `${list.slice(0, -1).join(', ')} ${last} ${list[list.length - 1]}`;
+}
+
+/** What one may do with a table: “you may view all; add or edit only those where …”. */
+function mayWords(t: MyRights['tables'][number]): string {
+  const those = (where: string | undefined) => (where ? `those where ${where}` : 'all');
+  const changing = t.verbs.filter((v) => v !== 'view');
+  if (!t.changes || changing.length === 0) return `you may ${words(t.verbs)} ${those(t.rows)}`;
+  return `you may view ${those(t.rows)}; ${words(changing, 'or')} only those where ${t.changes}`;
 }

@@ -21,7 +21,7 @@ export function Sessions({ me }: { me: Me }) {
     <Box as="section" aria-label="Sessions">
       <Head>Where you are signed in</Head>
       <Box mb="8px">
-        {me.sessions === 1 ? 'Only here.' : `In ${me.sessions} places, this one among them.`} A session ends by itself
+        {me.sessions === 1 ? 'Only here.' : `In ${me.sessions} browsers, including this one.`} A session ends by itself
         after twelve hours.
       </Box>
       <Action onClick={() => out.mutate()} disabled={out.isPending}>

@@ -4,7 +4,7 @@ import type { Question } from '../../api/client';
 /** What refers to the record, and what becomes of it. */
 export function HangingOn({ question }: { question: Question }) {
   const hanging = question.hanging ?? [];
-  if (hanging.length === 0) return <Box mt="8px">This cannot be taken back.</Box>;
+  if (hanging.length === 0) return <Box mt="8px">This cannot be undone.</Box>;
   const fates: Record<string, string> = {
     deleted: 'will be deleted too',
     emptied: 'will refer to nothing any more',
@@ -12,7 +12,7 @@ export function HangingOn({ question }: { question: Question }) {
   };
   return (
     <Box mt="10px">
-      On it hang:
+      Also affected:
       <Box as="ul" pl="18px" mt="4px">
         {hanging.map((h) => (
           <li key={h.label}>
@@ -23,7 +23,7 @@ export function HangingOn({ question }: { question: Question }) {
           </li>
         ))}
       </Box>
-      {!keptBack(question) && <Box mt="8px">This cannot be taken back.</Box>}
+      {!keptBack(question) && <Box mt="8px">This cannot be undone.</Box>}
     </Box>
   );
 }

@@ -15,11 +15,10 @@ interface QuestionProps {
 }
 
 const titles: Record<string, string> = {
-  confirm: 'Is that right?',
+  confirm: 'Please confirm',
   unsaved: 'Not saved yet',
   conflict: 'Changed by two people',
   delete: 'Delete for good',
-  pick: 'Choose first',
 };
 
 /** A question that is asked before anything is done. Escape means no. */
@@ -28,11 +27,11 @@ export function QuestionDialog(p: QuestionProps) {
   const conflict = question.kind === 'conflict';
   return (
     <AskDialog
-      title={titles[question.kind] ?? 'A question'}
+      title={titles[question.kind] ?? question.words}
       answers={conflict ? undefined : <PlainAnswers {...p} />}
       onClose={onClose}
     >
-      {question.words}
+      {titles[question.kind] && question.words}
       {question.kind === 'delete' && <HangingOn question={question} />}
       {conflict && <Conflict {...p} />}
       {question.pick && p.titles && (
@@ -56,7 +55,7 @@ function PlainAnswers({ question, onAnswer, onClose, keeps }: QuestionProps) {
       )}
       {question.kind === 'confirm' && (
         <Action tone="main" onClick={() => onAnswer({ confirmed: true })}>
-          Yes, do it
+          Yes
         </Action>
       )}
       {question.kind === 'unsaved' && (
@@ -70,7 +69,7 @@ function PlainAnswers({ question, onAnswer, onClose, keeps }: QuestionProps) {
           </Action>
         </>
       )}
-      <Action onClick={onClose}>Stay here</Action>
+      <Action onClick={onClose}>Cancel</Action>
     </>
   );
 }

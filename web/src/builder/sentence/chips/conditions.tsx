@@ -71,7 +71,7 @@ export function AnotherCase({ wayRef, onClose }: ChipProps) {
     <Condition
       label="Another case"
       stored=""
-      none="Leave it"
+      none="Cancel"
       wayRef={wayRef}
       onClose={onClose}
       save={(now) => (now ? addCase(wayRef, now) : [])}

@@ -29,7 +29,7 @@ export function ValueEntry({ wayRef, wanted, entry, onEntry, start, label = 'To 
     enabled: record,
   });
   const hows = howsFor(wanted, found.data);
-  if (start !== undefined) hows.push({ id: 'start', words: start ? `what it begins with: ${start}` : 'nothing' });
+  if (start !== undefined) hows.push({ id: 'start', words: start ? `its starting value: ${start}` : 'nothing' });
   const known = hows.some((h) => h.id === entry.how);
   const ready = !record || found.data !== undefined;
   // biome-ignore lint/correctness/useExhaustiveDependencies: once the choices are there

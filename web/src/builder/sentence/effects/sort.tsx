@@ -2,6 +2,7 @@ import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { mainListOf } from '../../../document/screens';
 import { useBuild } from '../../context';
+import { descending } from '../../descending';
 import { EffectFrame } from './EffectFrame';
 import type { BuiltEffect, FormProps } from './effect';
 import { FieldSelect } from './FieldSelect';
@@ -32,7 +33,7 @@ function SortForm({ effect, standing, onClose, onDone }: FormProps<'sort'>) {
       <FieldSelect fields={fields} path={path} onPath={setPath} />
       <Flex as="label" gap="6px">
         <input type="checkbox" checked={desc} onChange={(e) => setDesc(e.target.checked)} />
-        the highest first
+        {descending(fields.find((f) => f.id === path))}
       </Flex>
     </EffectFrame>
   );

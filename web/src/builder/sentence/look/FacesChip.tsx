@@ -38,7 +38,7 @@ export function FacesChip({ path, faces: kept }: FacesProps) {
         <Pop label="Faces" onClose={() => setOpen(false)}>
           <Box p="12px" w="720px">
             <Box fontSize="note" color="muted" mb="8px">
-              The first face whose condition holds is shown; one of a state changes how that looks there.
+              The first face whose condition holds is shown. A face for a state changes the shown face in that state.
             </Box>
             {faces.map((f) => (
               <FaceLine key={f.id} path={[...path, 'faces', f.id]} face={f} onCondition={() => setCondition(f.id)} />

@@ -77,7 +77,7 @@ export function PictureChip({ path }: { path: string[] }) {
               </Action>
             )}
             <Box fontSize="note" color="muted" mt="10px" mb="3px">
-              A new one: what does it show, for who cannot see it?
+              A new one: say what it shows, for people who cannot see it.
             </Box>
             <Line aria-label="What it shows" value={words} onChange={(e) => setWords(e.target.value)} />
             <Box mt="8px">

@@ -23,7 +23,7 @@ export function Repoint() {
   return (
     <Box position="relative">
       <Action aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
-        lead all its ways elsewhere …
+        redirect its ways in …
       </Action>
       {open && !plan && (
         <Picker
@@ -60,7 +60,7 @@ export function Repoint() {
               >
                 Do it
               </Action>
-              <Action onClick={close}>Leave it</Action>
+              <Action onClick={close}>Cancel</Action>
             </Flex>
           </Box>
         </Pop>

@@ -43,8 +43,8 @@ export function ScreenTab() {
           />
         )}
         <Box color="muted" fontSize="note" maxW="620px" mt="4px">
-          Choose something on the screen, or a plate, to read and change its way. The first click chooses, a second one
-          acts as for the walked user, and nothing is kept. “+ add here” makes something new.
+          Click a button or plate to see its way. Click again to try it as the person you walk as; nothing is saved. “+
+          add here” makes something new.
         </Box>
       </Box>
       <Box fontSize="note">
@@ -52,10 +52,10 @@ export function ScreenTab() {
           Its address ends in <b>/{doc.slug}</b>
         </Box>
         <Box color="muted" mb="6px">
-          The strip with back, forward and home is {doc.bare ? 'not shown' : 'shown'} here.
+          The top strip, with back, forward and home, is {doc.bare ? 'not shown' : 'shown'} here.
         </Box>
         <Flex gap="8px" wrap="wrap" w="560px">
-          <Action onClick={() => turn('bare')}>{doc.bare ? 'Show the strip' : 'Do without the strip'}</Action>
+          <Action onClick={() => turn('bare')}>{doc.bare ? 'Show the top strip' : 'Hide the top strip'}</Action>
           <Action onClick={() => turn('offered')}>
             {doc.offered ? 'Offer it to nobody else' : 'Offer it to other projects'}
           </Action>

@@ -86,7 +86,7 @@ export function MakeScreen({ title: named, wayRef, of, onClose }: MakeProps) {
             <Action tone="main" disabled={!title.trim()} onClick={() => void make()}>
               Make it
             </Action>
-            <Action onClick={onClose}>Leave it</Action>
+            <Action onClick={onClose}>Cancel</Action>
           </Flex>
         </Flex>
       </Box>

@@ -12,7 +12,7 @@ export const step: TargetKind = ({ entities, screen }) => {
     ? steps.map((s) => ({
         id: `step.${s}`,
         words: `go to the ${s} ${one(own)}`,
-        note: 'of the list come from',
+        note: 'in the list they came from',
         glyph: 'forward',
         group: 'Along a list',
         move: { kind: 'step' as const, step: s },

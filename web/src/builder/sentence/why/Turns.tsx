@@ -7,7 +7,7 @@ export function Turns({ of }: { of: Explanation }) {
   if (of.state === 'open') return null;
   return (
     <Box mt="8px">
-      <Head>For it to be open, this would do</Head>
+      <Head>It would open if</Head>
       {(of.turns ?? []).map((t) => (
         <Flex key={t.words} gap="8px" align="baseline">
           <Box color="amberText" fontWeight="800" w="16px" aria-hidden="true">

@@ -1,6 +1,7 @@
 import { Flex } from '@chakra-ui/react';
 import type { FieldDoc } from '../../../../document/tables';
 import { Action, Select } from '../../../../ui/controls';
+import { descending } from '../../../descending';
 
 export interface Ordering {
   path: string;
@@ -38,7 +39,7 @@ export function OrderLines({ fields, sorts, onSorts }: LinesProps) {
           checked={s.desc}
           onChange={(e) => onSorts(sorts.map((x) => (x === s ? { ...s, desc: e.target.checked } : x)))}
         />
-        the highest first
+        {descending(fields.find((f) => f.id === s.path))}
       </Flex>
       <Action type="button" tone="quiet" onClick={() => onSorts(sorts.filter((x) => x !== s))}>
         not this

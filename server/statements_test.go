@@ -1,0 +1,46 @@
+package server_test
+
+import (
+	"strings"
+	"testing"
+	"time"
+
+	"ambergate/api"
+	"ambergate/demo/stage/stagetest"
+)
+
+// The short way of a press: what is believed for a second has ended, as after a while of thinking.
+func TestAPressTakesFewStatements(t *testing.T) {
+	for _, tc := range []struct {
+		what    string
+		most    int
+		login   string
+		address string
+		element string
+		more    func(shown api.Shown) map[string]any
+	}{
+		{"opening a row", 6, "mira", "/defects", "e_list", func(api.Shown) map[string]any { return map[string]any{"row": "107"} }},
+		{"a sign", 5, "mira", "", "e_cabins", nil},
+		{"Edit", 6, "mira", "/defect?defect=107", "e_edit", nil},
+		{"saving", 12, "mira", "/defect?defect=107&~mode=edit", "e_save", func(shown api.Shown) map[string]any {
+			was := fieldWords(shown, "f_what")
+			return map[string]any{"values": map[string]string{"f_what": was + "!"}, "base": map[string]string{"f_what": was}, "version": shown.View.Record.Version}
+		}},
+	} {
+		p := as(t, tc.login)
+		pressed := func(shown api.Shown) api.Shown {
+			if tc.more == nil {
+				return p.pressed(shown, tc.element, nil)
+			}
+			return p.pressed(shown, tc.element, tc.more(shown))
+		}
+		pressed(p.open(tc.address)) // what is compiled once is there
+		shown := p.open(tc.address)
+		time.Sleep(1200 * time.Millisecond)
+		told := stagetest.Statements.During(func() { pressed(shown) })
+		t.Logf("%s: %d", tc.what, len(told))
+		if len(told) > tc.most {
+			t.Errorf("%s takes %d statements, at most %d:\n%s", tc.what, len(told), tc.most, strings.Join(told, "\n"))
+		}
+	}
+}

@@ -1,0 +1,92 @@
+package store
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"time"
+)
+
+// Visitor is what is known of a request of a user: who asks, in which project, at which place.
+type Visitor struct {
+	Account            // with the roles in the project
+	Project  string    // id; "" when no project has the slug
+	Seq      int64     // of the project's draft
+	Released int       // its newest release; 0 for none
+	Standing *Standing // nil when there is no such place for this person
+}
+
+// Visit finds the person of a session, a project by its slug, and a place of a trail of theirs there
+// ("" for none), in one query; ErrNone when the session has ended.
+func (s *Store) Visit(ctx context.Context, token, slug, trail string, n int, now time.Time) (Visitor, error) {
+	var v Visitor
+	var roles []string
+	var standing json.RawMessage
+	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name, a.builder, a.walks, coalesce(p.id, ''), coalesce(p.seq, 0), coalesce(p.released, 0),
+		array(select r.role from account_role r where r.account = a.id and r.project = p.id), case when $3 <> '' then (`+standingOf("$3", "$4", "a.id", "p.id")+`) end
+		from session s join account a on a.id = s.account left join project p on p.slug = $2 where s.token_hash = $1 and s.ends_at > $5`,
+		tokenHash(token), slug, trail, n, now).Scan(&v.ID, &v.Login, &v.Name, &v.Builder, &v.Walks, &v.Project, &v.Seq, &v.Released, &roles, &standing)
+	if err != nil {
+		return Visitor{}, fmt.Errorf("find the session: %w", none(err))
+	}
+	v.Roles = map[string]bool{}
+	for _, r := range roles {
+		v.Roles[r] = true
+	}
+	v.Standing, err = readStanding(trail, n, standing)
+	if errors.Is(err, ErrNone) {
+		err = nil
+	}
+	return v, err
+}
+
+// standingOf is the SQL of a place of a trail of one person in one project with the titles of its
+// neighbours, and where the trail stands, as JSON; null when there is no such trail or place near it.
+func standingOf(trail, n, account, projectID string) string {
+	return `select json_build_object('at', t.at, 'vars', t.vars, 'before', t.vars_before, 'press', t.vars_press, 'places', json_agg(json_build_object('n', pl.n, 'title', pl.title,
+		'place', case when pl.n = ` + n + ` then pl.place end, 'overlays', case when pl.n = ` + n + ` then pl.overlays end, 'made', pl.made, 'fresh', pl.made_at > now() - interval '2 seconds')))
+		from trail t join place pl on pl.trail = t.id and pl.n between ` + n + `::int - 1 and ` + n + `::int + 1
+		where t.id = ` + trail + ` and t.account = ` + account + ` and t.project = ` + projectID + ` group by t.id`
+}
+
+// readStanding reads what standingOf gives; ErrNone for no such place.
+func readStanding(trail string, n int, text json.RawMessage) (*Standing, error) {
+	if len(text) == 0 {
+		return nil, ErrNone
+	}
+	var read struct {
+		At           int
+		Vars, Before json.RawMessage
+		Press        *string
+		Places       []struct {
+			N               int
+			Title, Made     string
+			Place, Overlays json.RawMessage
+			Fresh           bool
+		}
+	}
+	if err := json.Unmarshal(text, &read); err != nil {
+		return nil, fmt.Errorf("read the place: %w", err)
+	}
+	out := &Standing{Spot: Spot{Trail: trail, N: n}, At: read.At}
+	found := false
+	for _, p := range read.Places {
+		switch {
+		case p.N < n:
+			out.Back = p.Title
+		case p.N > n:
+			out.Forward = p.Title
+		default:
+			found = true
+			out.Title, out.Made, out.Fresh = p.Title, p.Made, p.Fresh
+			if err := errors.Join(out.Spot.read(p.Place, p.Overlays), out.tabVars.read(read.Vars, read.Before, read.Press)); err != nil {
+				return nil, err
+			}
+		}
+	}
+	if !found {
+		return nil, ErrNone
+	}
+	return out, nil
+}
