@@ -87,7 +87,7 @@ test('a gate to a screen that does not exist makes it, with a way back', async (
   await page.getByRole('button', { name: 'Hide the top strip' }).click();
   await page.locator('[data-stage]').getByRole('button', { name: 'Back' }).click();
   await page.getByRole('tab', { name: 'Look' }).click();
-  await page.getByRole('button', { name: 'Remove', exact: true }).click();
+  await page.getByRole('button', { name: 'Remove this button' }).click();
   const note = page.getByRole('note').filter({ hasText: 'No way back from “Hand-over sheet”' });
   await expect(note).toBeVisible();
   await note.getByRole('button', { name: 'add one' }).click();

@@ -183,7 +183,7 @@ test('a dialog that comes back, a row as the spot, a rail made a drawer: wired w
   await rail.getByLabel('Only on', { exact: true }).selectOption({ label: 'Stops' });
   await expect(rail.getByRole('checkbox', { name: 'Stops', exact: true })).toBeChecked();
   await rail.getByRole('tab', { name: 'What is on it' }).click();
-  await rail.getByRole('button', { name: 'Later' }).first().click();
+  await rail.getByRole('button', { name: /^Move .* later$/ }).first().click();
   await expect(rail.getByLabel('Words').first()).toHaveValue('Parts');
   await rail.getByRole('button', { name: '+ a text' }).click();
   await expect(rail.getByLabel('Words').last()).toHaveValue('New text');

@@ -39,6 +39,20 @@ type Settings struct {
 	UserTable  string `json:"userTable,omitempty"`  // the table that users have a record in
 	UserField  string `json:"userField,omitempty"`  // its field that holds the sign-in name
 	NextFormat int    `json:"nextFormat,omitempty"` // refused: a newer program wrote this
+	// Appearance says how screens of a kind look, light or dark, whatever users have chosen for themselves.
+	Appearance map[string]string `json:"appearance,omitempty"`
+}
+
+func (s *Settings) validate() error {
+	for kind, look := range s.Appearance {
+		if err := OneOf("kind of screens", kind, ScreenTypes...); err != nil {
+			return err
+		}
+		if err := OneOf("appearance", look, "light", "dark"); err != nil {
+			return err
+		}
+	}
+	return nil
 }
 
 // Role is a role that users have; the first by position that a user has decides the start screen.
@@ -133,7 +147,10 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 	}
 	if head.Kind == "project" {
 		p.Settings = &Settings{}
-		return strictUnmarshal(body, p.Settings, "an entity of kind project")
+		if err := strictUnmarshal(body, p.Settings, "an entity of kind project"); err != nil {
+			return err
+		}
+		return p.Settings.validate()
 	}
 	shelf := shelves[head.Kind]
 	if shelf == nil {

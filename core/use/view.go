@@ -29,6 +29,8 @@ type View struct {
 	Ways     []WayView     `json:"ways,omitempty"`  // what sets off no element
 	Vars     []VarInfo     `json:"vars,omitempty"`  // for builders: what variables hold
 	Tells    bool          `json:"tells,omitempty"` // its position in the list come from can be asked for
+	// Appearance is light or dark where the project says how screens of this kind look; "" as the user likes.
+	Appearance string `json:"appearance,omitempty"`
 }
 
 // RecordInfo names the screen's own record.
@@ -97,7 +99,7 @@ func (ev *ElementView) UnmarshalJSON(data []byte) error {
 func (o *Opening) View() *View {
 	s := o.Plan.Screen
 	v := &View{
-		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.At.Mode, Bare: s.Bare,
+		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.At.Mode, Bare: s.Bare, Appearance: o.App.Project.Settings.Appearance[s.Type],
 		Place: o.At, Find: o.At.Find, Address: o.At.Address(o.App.Project), Elements: make([]ElementView, 0, len(o.Plan.Elements)), Context: o.chips(),
 	}
 	if o.At.Mode == "add" {

@@ -6,6 +6,7 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
+import { beginAppearance } from './ui/appearance';
 import { pressOncePerKey } from './ui/heldKeys';
 import { system } from './ui/theme';
 
@@ -25,6 +26,7 @@ const queries = new QueryClient({
 });
 
 pressOncePerKey();
+beginAppearance();
 
 const root = document.getElementById('root');
 if (root) {

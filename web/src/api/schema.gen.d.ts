@@ -921,6 +921,8 @@ export interface components {
             heading: string;
             area?: string;
             mode: string;
+            /** @description light or dark, where the project says how screens of this kind look */
+            appearance?: string;
             bare?: boolean;
             place: components["schemas"]["Place"];
             address: string;

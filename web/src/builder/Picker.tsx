@@ -57,7 +57,7 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
         <Line
           autoFocus
           role="combobox"
-          aria-expanded
+          aria-expanded={shown.length > 0}
           aria-controls={id}
           aria-label={label}
           placeholder={make ? 'search, or type a new name' : 'type to search'}
@@ -69,11 +69,19 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
           }}
         />
       </Box>
-      <Box id={id} role="listbox" aria-label={label} maxH="260px" overflowY="auto" pb="6px">
+      <Box
+        id={id}
+        role={shown.length > 0 ? 'listbox' : undefined}
+        aria-label={shown.length > 0 ? label : undefined}
+        maxH="260px"
+        overflowY="auto"
+        pb="6px"
+      >
         {shown.map((c, i) => (
-          <Box key={c.id}>
+          <Box key={c.id} role="none">
             {c.group && c.group !== shown[i - 1]?.group && (
               <Box
+                aria-hidden
                 px="12px"
                 pt="6px"
                 fontSize="12px"
@@ -89,7 +97,7 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
           </Box>
         ))}
         {shown.length === 0 && (
-          <Box px="12px" py="6px" color="muted">
+          <Box px="12px" py="6px" color="muted" role="status">
             {empty ?? 'No match.'}
           </Box>
         )}

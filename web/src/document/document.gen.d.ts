@@ -1684,6 +1684,12 @@ export interface Settings {
    * Refused: a newer program wrote this
    */
   nextFormat?: number;
+  /**
+   * Appearance says how screens of a kind look, light or dark, whatever users have chosen for themselves.
+   */
+  appearance?: {
+    [k: string]: string;
+  };
 }
 /**
  * Rail is a strip shared by many screens, with any elements on it; a rule says on which.

@@ -13,6 +13,7 @@ interface Gap {
 export function EmptyCells({ view, rows }: { view: View; rows: number[] }) {
   const { builder } = useScreen();
   if (!builder) return null;
+  const onPlant = view.type === 'operator';
   const last = Math.max(0, ...view.elements.map((e) => e.cell.row + Math.max(1, e.cell.h ?? 1) - 1));
   const gaps = [...rowGaps(view, rows), { row: last + 1, line: rows.length + 1, col: 1, w: 3 }];
   return gaps.map((g) => (
@@ -25,13 +26,12 @@ export function EmptyCells({ view, rows }: { view: View; rows: number[] }) {
       minH="36px"
       borderWidth="1px"
       borderStyle="dashed"
-      borderColor="rule"
+      borderColor={onPlant ? 'plant.soft' : 'rule'}
       borderRadius="4px"
-      color="muted"
+      color={onPlant ? 'plant.soft' : 'muted'}
       fontSize="note"
-      opacity={0.75}
       cursor="pointer"
-      _hover={{ opacity: 1, borderColor: 'amber', color: 'amberText' }}
+      _hover={{ borderColor: 'amber', color: onPlant ? 'plant.ink' : 'amberText' }}
       onClick={() => builder.onEmptyCell(g.row, g.col)}
     >
       + add here

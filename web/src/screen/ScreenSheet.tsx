@@ -1,11 +1,11 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
-import { memo } from 'react';
+import { Fragment, memo, useState } from 'react';
 import type { ElementView, View } from '../api/client';
 import { ContextChips } from './ContextChips';
 import { useScreen, useTyped } from './context';
 import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
-import { usedRows } from './layout';
+import { foldedRows, usedRows } from './layout';
 import { OperatorSheet } from './OperatorSheet';
 import { PositionLine } from './PositionLine';
 
@@ -72,14 +72,31 @@ const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
   const { builder } = useScreen();
   const shown = [...view.elements].sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col);
   const rows = usedRows(view);
+  const folds = foldedRows(view);
+  const [open, setOpen] = useState<number[]>([]);
+  const folded = (e: ElementView) => folds.get(e.cell.row)?.includes(e.id) && !open.includes(e.cell.row);
   return (
     <Grid templateColumns="repeat(12, minmax(0, 1fr))" gap="14px 16px" gridAutoRows="min-content" alignItems="start">
       {shown.map((e) => (
-        <div key={e.id} data-is={e.id} className="sheet-cell" style={cellOf(e, rows)}>
-          <Element element={e} />
-        </div>
+        <Fragment key={e.id}>
+          {folds.get(e.cell.row)?.[0] === e.id && (
+            <button
+              type="button"
+              className="sheet-more"
+              aria-expanded={open.includes(e.cell.row)}
+              onClick={() => setOpen((old) => toggled(old, e.cell.row))}
+            >
+              {open.includes(e.cell.row) ? 'fewer' : `${folds.get(e.cell.row)?.length} more`}
+            </button>
+          )}
+          <div data-is={e.id} data-folded={folded(e) || undefined} className="sheet-cell" style={cellOf(e, rows)}>
+            <Element element={e} />
+          </div>
+        </Fragment>
       ))}
       {builder && <EmptyCells view={view} rows={rows} />}
     </Grid>
   );
 });
+
+const toggled = (rows: number[], row: number) => (rows.includes(row) ? rows.filter((r) => r !== row) : [...rows, row]);

@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { ElementView, View } from '../api/client';
-import { panelsOf, usedRows } from './layout';
+import { foldedRows, panelsOf, usedRows } from './layout';
 
 const element = (id: string, row: number, col: number, w: number, h?: number): ElementView => ({
   id,
@@ -35,4 +35,24 @@ test('elements in the same columns, one below the other, make a panel', () => {
     ['e', 5, 1],
     ['f', 7, 1],
   ]);
+});
+
+test('above a list more than two buttons in a row fold, all but the first', () => {
+  const button = (id: string, row: number, col: number): ElementView => ({
+    id,
+    kind: 'button',
+    cell: { row, col, w: 2 },
+    state: 'shown',
+    button: { words: id, tone: 'plain', trigger: 'release' },
+  });
+  const list: ElementView = {
+    ...element('l', 3, 1, 12),
+    kind: 'list',
+    list: { columns: [], rows: [], main: true },
+  } as never;
+  const row = [button('b', 1, 3), button('a', 1, 1), button('c', 1, 5)];
+  expect(foldedRows(view([...row, list]))).toEqual(new Map([[1, ['b', 'c']]]));
+  expect(foldedRows(view(row))).toEqual(new Map()); // nothing below that is pushed away
+  expect(foldedRows(view([...row.slice(1), list]))).toEqual(new Map());
+  expect(foldedRows(view([...row, element('t', 1, 7, 2), list]))).toEqual(new Map());
 });

@@ -26,3 +26,19 @@ export function panelsOf(view: View): Panel[] {
   }
   return panels;
 }
+
+/** Rows of more than two buttons above a list, each with what of it folds where a screen is narrow: all but the first. */
+export function foldedRows(view: View): Map<number, string[]> {
+  const lists = view.elements.filter((e) => e.kind === 'list').map((e) => e.cell.row);
+  const folds = new Map<number, string[]>();
+  for (const row of usedRows(view)) {
+    const here = view.elements.filter((e) => e.cell.row === row).sort((a, b) => a.cell.col - b.cell.col);
+    const buttons = here.length > 2 && here.every((e) => e.kind === 'button');
+    if (buttons && lists.some((list) => list > row))
+      folds.set(
+        row,
+        here.slice(1).map((e) => e.id),
+      );
+  }
+  return folds;
+}

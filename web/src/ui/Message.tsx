@@ -6,12 +6,18 @@ import { Plate } from './Plate';
 /** A page that says what happened and what to do, with a way on. */
 export function Message({ problem, children }: { problem: Problem; children?: ReactNode }) {
   return (
-    <Flex direction="column" align="flex-start" gap="14px" maxW="560px" m="12vh auto" px="24px" role="alert">
+    <Flex as="main" direction="column" align="flex-start" gap="14px" maxW="560px" m="12vh auto" px="24px">
       <Box w="44px" h="6px" bg="amber" />
-      <Heading as="h1" fontSize="title" fontWeight="800" lineHeight="1.25">
-        {problem.what}
-      </Heading>
-      {problem.then && <Text color="muted">{problem.then}</Text>}
+      <Box role="alert">
+        <Heading as="h1" fontSize="title" fontWeight="800" lineHeight="1.25">
+          {problem.what}
+        </Heading>
+        {problem.then && (
+          <Text color="muted" mt="14px">
+            {problem.then}
+          </Text>
+        )}
+      </Box>
       {children}
     </Flex>
   );

@@ -9,26 +9,6 @@ export const plain = {
   onAmber: { value: '#20262E' },
   veil: { value: 'rgba(20, 24, 30, 0.5)' },
   haze: { value: 'rgba(20, 24, 30, 0.3)' },
-  // Operator screens: grey ground, muted equipment, colour kept for what is abnormal.
-  plant: {
-    ground: { value: '#C8CAC6' },
-    panel: { value: '#D6D8D5' },
-    edge: { value: '#B3B6B1' },
-    ink: { value: '#20262E' },
-    soft: { value: '#4C5458' },
-    bar: { value: '#6D767A' },
-    trough: { value: '#BFC2BE' },
-    band: { value: '#A9BCB0' },
-    alarm: { value: '#8A4B00' },
-    set: { value: '#1D3E75' },
-  },
-  // Darker for the higher rank: one hue, so that order is seen and not only colour.
-  rank: {
-    first: { value: '#D9CDB8' },
-    second: { value: '#B79A6A' },
-    third: { value: '#6E5223' },
-    fourth: { value: '#4A3513' },
-  },
 };
 
 /** Paper, plates, amber wires, by day and by night. */
@@ -49,6 +29,26 @@ export const themed = {
   plumSoft: { value: { _light: '#F3E5EE', _dark: '#42293A' } },
   brick: { value: { _light: '#AE3A2C', _dark: '#EF8A7C' } },
   brickSoft: { value: { _light: '#F9E3DF', _dark: '#4A2620' } },
+  // Operator screens: grey ground, muted equipment, colour kept for what is abnormal.
+  plant: {
+    ground: { value: { _light: '#C8CAC6', _dark: '#22272A' } },
+    panel: { value: { _light: '#D6D8D5', _dark: '#2B3134' } },
+    edge: { value: { _light: '#B3B6B1', _dark: '#454C50' } },
+    ink: { value: { _light: '#20262E', _dark: '#E4E6E2' } },
+    soft: { value: { _light: '#4C5458', _dark: '#AEB6B8' } },
+    bar: { value: { _light: '#6D767A', _dark: '#8E989B' } },
+    trough: { value: { _light: '#BFC2BE', _dark: '#3A4144' } },
+    band: { value: { _light: '#A9BCB0', _dark: '#3E5448' } },
+    alarm: { value: { _light: '#8A4B00', _dark: '#FFB454' } },
+    set: { value: { _light: '#1D3E75', _dark: '#9DBBF0' } },
+  },
+  // One hue, further from the ground for the higher rank, so that order is seen and not only colour.
+  rank: {
+    first: { value: { _light: '#D9CDB8', _dark: '#54493A' } },
+    second: { value: { _light: '#B79A6A', _dark: '#86704A' } },
+    third: { value: { _light: '#6E5223', _dark: '#BF9B58' } },
+    fourth: { value: { _light: '#4A3513', _dark: '#EBC887' } },
+  },
   ghost: { value: { _light: '#E4E0D7', _dark: '#31373E' } },
 };
 

@@ -32,7 +32,7 @@ export const Action = chakra('button', {
         bg: 'pine',
         color: 'white',
         borderColor: 'pine',
-        _dark: { color: 'paper' },
+        _dark: { color: 'paper', _disabled: { color: 'muted' } },
         _disabled: { color: 'muted', bg: 'transparent', borderColor: 'rule' },
       },
       quiet: { borderColor: 'transparent', bg: 'transparent', px: '8px' },

@@ -3,6 +3,15 @@
  * since styling each by properties takes most of the time in which a large form is drawn.
  */
 export const dense = {
+  // Read aloud, not shown.
+  '.heard': {
+    position: 'absolute',
+    width: '1px',
+    height: '1px',
+    overflow: 'hidden',
+    clipPath: 'inset(50%)',
+    whiteSpace: 'nowrap',
+  },
   '.rows': { position: 'relative', overflow: 'auto', overflowAnchor: 'none' },
   '.rows-table': { width: '100%', borderCollapse: 'collapse', tableLayout: 'fixed' },
   '.rows-name': { margin: '6px 0 4px', fontSize: 'text', fontWeight: '800' },
@@ -157,7 +166,21 @@ export const dense = {
   // What gets the focus is not to stand under a rail at the foot of the window.
   '.sheet-cell :focus-visible': { scrollMarginBlock: '64px' },
   '.sheet-cell': { minWidth: 0, gridColumn: '1 / -1' },
+  '.sheet-cell[data-folded]': { display: 'none' },
+  // Only where it is narrow: what folds there stands side by side elsewhere.
+  '.sheet-more': {
+    gridColumn: '1 / -1',
+    minHeight: '32px',
+    marginTop: '-6px',
+    color: 'pine',
+    fontSize: 'note',
+    fontWeight: '700',
+    textAlign: 'center',
+    cursor: 'pointer',
+  },
   '@media (min-width: 48rem)': {
     '.sheet-cell': { gridColumn: 'var(--col) / span var(--w)', gridRow: 'var(--row) / span 1' },
+    '.sheet-cell[data-folded]': { display: 'block' },
+    '.sheet-more': { display: 'none' },
   },
 };

@@ -60,6 +60,10 @@ export const faces = {
     bg: 'transparent',
     transform: 'none',
   },
+  '[data-palette=plant] .face.face[aria-disabled=true], [data-palette=plant] .face.face[aria-disabled=true]:hover': {
+    color: 'plant.soft',
+    borderColor: 'plant.soft',
+  },
   '.face.face:is([data-tone=sign], [data-tone=rail])[aria-disabled=true]': { borderStyle: 'none' },
   '.face.face[data-tone=sign]:hover': { bg: 'transparent' },
   '.face-picture': { maxHeight: '30px', maxWidth: '100%' },

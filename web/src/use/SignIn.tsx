@@ -24,7 +24,7 @@ export function SignIn({ onDone }: { onDone?: () => void }) {
   });
   const problem = signIn.error instanceof Refused ? signIn.error.problem : undefined;
   return (
-    <Flex minH="100dvh" align="center" justify="center" p="20px">
+    <Flex as="main" minH="100dvh" align="center" justify="center" p="20px">
       <Box
         as="form"
         w="340px"

@@ -19,7 +19,7 @@ export function StartPage() {
 function Choose({ me }: { me: Me }) {
   const navigate = useNavigate();
   return (
-    <Box maxW="640px" mx="auto" px="24px" pt="10vh">
+    <Box as="main" maxW="640px" mx="auto" px="24px" pt="10vh">
       <Flex align="center" gap="12px" mb="26px">
         <img src="/gate.svg" alt="" width="38" height="38" />
         <Heading as="h1" fontSize="title" fontWeight="800" flex="1">

@@ -5,6 +5,7 @@ import { useParams } from 'react-router';
 import { api, ask, type Given, type Refused, type Shown, type ThenPress, type View } from '../api/client';
 import { wordsOfProblem } from '../trail/Press';
 import type { Along, Trail } from '../trail/Trail';
+import { useFixedAppearance } from '../ui/appearance';
 import { later } from '../ui/later';
 import { Message, Waiting } from '../ui/Message';
 import { useSteady } from '../ui/useSteady';
@@ -55,6 +56,7 @@ function Page({ shown, away, trail, project }: PageProps) {
   useEffect(() => {
     document.title = shown.view.heading;
   }, [shown.view.heading]);
+  useFixedAppearance(shown.view.appearance);
   const operator = shown.view.type === 'operator';
   const over = (shown.overlays ?? []).map((o, i) => ({ ...o, depth: i + 1 }));
   const common = {

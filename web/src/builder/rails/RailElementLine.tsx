@@ -28,6 +28,7 @@ export function RailElementLine({ rail, body, element: e, onWay, sooner, later }
     const folding = put(entities, [rail, 'never', e.id], undefined);
     void edit([...folding, ...put(entities, [rail, 'elements', e.id], undefined)]);
   };
+  const name = 'words' in e && e.words ? `“${e.words}”` : 'the picture';
   return (
     <Flex gap="10px" align="center" py="4px" borderTopWidth="1px" borderColor="rule">
       <Box w="56px" color="muted">
@@ -59,19 +60,25 @@ export function RailElementLine({ rail, body, element: e, onWay, sooner, later }
       <Action
         tone="quiet"
         minH="24px"
-        aria-label="Earlier"
+        aria-label={`Move ${name} earlier`}
         disabled={sooner === undefined}
         onClick={() => move(sooner)}
       >
         ↑
       </Action>
-      <Action tone="quiet" minH="24px" aria-label="Later" disabled={later === undefined} onClick={() => move(later)}>
+      <Action
+        tone="quiet"
+        minH="24px"
+        aria-label={`Move ${name} later`}
+        disabled={later === undefined}
+        onClick={() => move(later)}
+      >
         ↓
       </Action>
       <Action tone="quiet" minH="24px" disabled={!onWay} onClick={onWay}>
         its way
       </Action>
-      <Action tone="quiet" minH="24px" onClick={remove}>
+      <Action tone="quiet" minH="24px" aria-label={`Remove ${name}`} onClick={remove}>
         remove
       </Action>
     </Flex>

@@ -27,7 +27,7 @@ export function RailForm({ rail, onClose }: { rail: string; onClose: () => void 
   if (while_) return <TableCondition rail={rail} table={while_} onClose={() => setWhile(undefined)} />;
   return (
     <Pop label={`Rail ${body.name}`} onClose={onClose}>
-      <Box p="14px" w="660px" fontSize="note">
+      <Box p="14px" w="660px" fontSize="note" maxH="calc(100dvh - 170px)" overflowY="auto">
         <Flex gap="14px" align="flex-end" mb="10px">
           <Labelled label="Name">
             <Typed label="Name" width="170px" value={body.name} onSave={(v) => v && set('name', v)} />

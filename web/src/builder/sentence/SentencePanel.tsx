@@ -74,7 +74,7 @@ export function SentencePanel() {
 
 /** What is told needs more or less room: nothing of it is to be cut off. */
 function heightOf(tab: Tab, long: boolean | undefined, chosen: boolean) {
-  if (!chosen) return '196px';
+  if (!chosen) return undefined; // as low as its words
   if (tab === 'Why') return '330px';
   if (tab === 'Look') return '226px';
   return long ? '300px' : '176px';

@@ -84,6 +84,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
       <Box
         ref={box}
         data-stage
+        className={view?.appearance}
         flex="1"
         minH={0}
         overflow="auto"

@@ -27,8 +27,6 @@ export function ParentOptions({ id, field, typed, at, offered, onPoint, onChoose
   });
   return (
     <Panel
-      id={id}
-      role="listbox"
       position="absolute"
       zIndex="dropdown"
       top="100%"
@@ -39,24 +37,26 @@ export function ParentOptions({ id, field, typed, at, offered, onPoint, onChoose
       borderTopRadius="0"
       boxShadow="none"
     >
-      {options.map((o, i) => (
-        <Box
-          key={o.key}
-          role="option"
-          aria-selected={i === at}
-          px="10px"
-          py="6px"
-          cursor="pointer"
-          bg={i === at ? 'amberSoft' : undefined}
-          onMouseEnter={() => onPoint(i)}
-          onMouseDown={(e) => {
-            e.preventDefault();
-            onChoose(o);
-          }}
-        >
-          {o.title}
-        </Box>
-      ))}
+      <Box id={id} role={options.length > 0 ? 'listbox' : undefined}>
+        {options.map((o, i) => (
+          <Box
+            key={o.key}
+            role="option"
+            aria-selected={i === at}
+            px="10px"
+            py="6px"
+            cursor="pointer"
+            bg={i === at ? 'amberSoft' : undefined}
+            onMouseEnter={() => onPoint(i)}
+            onMouseDown={(e) => {
+              e.preventDefault();
+              onChoose(o);
+            }}
+          >
+            {o.title}
+          </Box>
+        ))}
+      </Box>
       {!found.data?.length && (
         <Box px="10px" py="6px" color="muted">
           {found.isError

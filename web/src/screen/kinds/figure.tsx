@@ -8,7 +8,8 @@ function Figure({ element }: { element: OfKind<'figure'> }) {
   const { figure } = element;
   return (
     <Flex align="center" justify="center" h="full" minH={0}>
-      <Box position="relative" w="full" maxW="640px">
+      {/* Pictures are drawn for light ground. */}
+      <Box className="light" position="relative" w="full" maxW="640px" bg="plant.panel" borderRadius="4px">
         <Box asChild w="full" display="block">
           <img src={`/api/pictures/${figure.picture}`} alt={figure.words ?? ''} />
         </Box>

@@ -32,6 +32,7 @@ export function ColumnHead({ column, list, widths }: HeadProps) {
   };
   return (
     <th
+      aria-label={words}
       aria-sort={at === 0 ? (order?.desc ? 'descending' : 'ascending') : undefined}
       className="row-head"
       data-number={number || undefined}

@@ -70,7 +70,11 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
               {list.columns.map((c) => (
                 <ColumnHead key={c.path} column={c} list={list} widths={widths} />
               ))}
-              {list.menu && <th className="row-head" style={{ width: 38 }} aria-label="More" />}
+              {list.menu && (
+                <th className="row-head" style={{ width: 38 }}>
+                  <span className="heard">Menu</span>
+                </th>
+              )}
             </tr>
           </thead>
           <tbody>

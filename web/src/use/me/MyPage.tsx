@@ -5,6 +5,7 @@ import { api, ask, type Me, Refused } from '../../api/client';
 import { Message, Waiting } from '../../ui/Message';
 import { SignIn } from '../SignIn';
 import { SignOut } from '../SignOut';
+import { Look } from './Look';
 import { Password } from './Password';
 import { Rights } from './Rights';
 import { Sessions } from './Sessions';
@@ -23,7 +24,7 @@ export function MyPage() {
 function Page({ me }: { me: Me }) {
   const used = me.projects.filter((p) => p.uses && p.released);
   return (
-    <Box maxW="1000px" mx="auto" px="24px" py="28px">
+    <Box as="main" maxW="1000px" mx="auto" px="24px" py="28px">
       <Flex align="center" gap="12px" mb="22px">
         <Link to="/" aria-label="All applications">
           <img src="/gate.svg" alt="" width="34" height="34" />
@@ -51,6 +52,7 @@ function Page({ me }: { me: Me }) {
         <Box flex="1" minW="280px" w="full">
           <Password />
           <Sessions me={me} />
+          <Look />
         </Box>
       </Flex>
     </Box>

@@ -44,7 +44,7 @@ export function PickRecord({ pick, titles, onPick }: PickProps) {
       <Line
         autoFocus
         role="combobox"
-        aria-expanded
+        aria-expanded={!!found?.length}
         aria-controls={id}
         aria-activedescendant={found?.[at] && `${id}-${found[at].key}`}
         aria-label={`Find a ${pick.one}`}
@@ -52,7 +52,14 @@ export function PickRecord({ pick, titles, onPick }: PickProps) {
         value={find}
         onChange={(e) => setFind(e.target.value)}
       />
-      <Box id={id} role="listbox" aria-label={pick.one} mt="6px" maxH="260px" overflowY="auto">
+      <Box
+        id={id}
+        role={found?.length ? 'listbox' : undefined}
+        aria-label={found?.length ? pick.one : undefined}
+        mt="6px"
+        maxH="260px"
+        overflowY="auto"
+      >
         {found?.map((t, i) => (
           <Box
             key={t.key}
@@ -71,9 +78,13 @@ export function PickRecord({ pick, titles, onPick }: PickProps) {
           </Box>
         ))}
       </Box>
-      {!found && !problem && <Box color="muted">looking …</Box>}
+      {!found && !problem && (
+        <Box color="muted" role="status">
+          looking …
+        </Box>
+      )}
       {problem && <Box color="brick">They cannot be read now. Try again in a moment.</Box>}
-      {found?.length === 0 && <Box color="muted">No {pick.one} is called that.</Box>}
+      {found?.length === 0 && <Box color="muted">No {pick.one} found by that name.</Box>}
     </Box>
   );
 }

@@ -26,6 +26,7 @@ export function LookTab({ element }: { element: string }) {
       <Stepper label="Width" value={body.cell.w} most={12} onSet={set('w')} />
       <Action
         tone="bad"
+        aria-label={`Remove this ${body.kind}`}
         onClick={() => {
           choose(undefined);
           void edit(put(entities, path, undefined));

@@ -9,6 +9,7 @@ import { useBuild } from '../../context';
 import { GuardLine } from '../../data/GuardLine';
 import { RailsHere } from '../../rails/RailsHere';
 import { NewWay } from '../ways/NewWay';
+import { KindLook } from './KindLook';
 import { Repoint } from './Repoint';
 
 /** What the bottom says while nothing is chosen: who may be on the screen, what one can do, its own settings. */
@@ -62,6 +63,7 @@ export function ScreenTab() {
           <NewWay />
           <Repoint />
           <RailsHere />
+          <KindLook type={doc.type} />
         </Flex>
       </Box>
     </Flex>

@@ -13,6 +13,7 @@ export function WayLook({ path, way }: { path: string[]; way: Way }) {
       {lookOf(path, way)}
       <Action
         tone="bad"
+        aria-label="Remove this way"
         onClick={() => {
           choose(undefined);
           void edit(put(entities, path, undefined));
