@@ -145,7 +145,7 @@ func (s *statement) match(m ask.Match) (string, error) {
 		}
 		return sql + " " + sign + " " + s.arg(m.Value.Wire()), nil
 	}
-	return "", fmt.Errorf("there is no comparison %q", m.Compare)
+	return "", fmt.Errorf("there is no comparison “%s”", m.Compare)
 }
 
 var likeEscaper = strings.NewReplacer(`\`, `\\`, `%`, `\%`, `_`, `\_`)

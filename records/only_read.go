@@ -13,8 +13,12 @@ type claimed struct {
 	until   time.Time // believed
 }
 
-// claimedFor is how long that is believed: whoever makes the table need not start the program anew.
-const claimedFor = 10 * time.Second
+// How long that is believed: whoever makes the table need not start the program anew, and it is not
+// taken away while people work.
+const (
+	missingFor = 10 * time.Second
+	claimedFor = 5 * time.Minute
+)
 
 // OnlyRead says whether nothing can be changed in this database: a press could not be told from its
 // repetition. Of a database that is away it is not known; then it is not said.
@@ -30,5 +34,8 @@ func (s *Source) OnlyRead() bool {
 	err := s.pool.QueryRow(ctx, `select coalesce(has_table_privilege(to_regclass('ambergate.press'), 'insert, update'), false)`).Scan(&may)
 	s.claimed.missing = err == nil && !may
 	s.claimed.until = time.Now().Add(claimedFor)
+	if err != nil || s.claimed.missing {
+		s.claimed.until = time.Now().Add(missingFor)
+	}
 	return s.claimed.missing
 }

@@ -219,7 +219,7 @@ func (v *Value) UnmarshalJSON(data []byte) error {
 	}
 	kind, ok := KindOf(parts[0])
 	if !ok {
-		return fmt.Errorf("there is no kind of value %q", parts[0])
+		return fmt.Errorf("there is no kind of value “%s”", parts[0])
 	}
 	switch kind {
 	case Null:

@@ -93,7 +93,7 @@ func (b Bodies) apply(op Op, segs []string) ([]Op, error) {
 			return nil, fmt.Errorf("it is there already")
 		}
 		if len(segs) == 1 && !project.LegalID(last) {
-			return nil, fmt.Errorf("%q is no legal id", last)
+			return nil, fmt.Errorf("“%s” is no legal id", last)
 		}
 		parent[last] = value
 		return []Op{testOp(op.Path, value), {Op: "remove", Path: op.Path}}, nil
@@ -114,7 +114,7 @@ func (b Bodies) apply(op Op, segs []string) ([]Op, error) {
 		}
 		return []Op{{Op: "add", Path: op.Path, Value: mustMarshal(old)}}, nil
 	}
-	return nil, fmt.Errorf("there is no operation %q; test, add, remove and replace are known", op.Op)
+	return nil, fmt.Errorf("there is no operation “%s”; test, add, remove and replace are known", op.Op)
 }
 
 // parent finds the object that holds the last segment.
@@ -136,7 +136,7 @@ func (b Bodies) parent(segs []string) (map[string]any, string, error) {
 
 func pathSegments(path string) ([]string, error) {
 	if !strings.HasPrefix(path, "/") || len(path) > 500 {
-		return nil, fmt.Errorf("a path begins with / and an entity's id")
+		return nil, fmt.Errorf("a path begins with / and an entity’s id")
 	}
 	segs := strings.Split(path[1:], "/")
 	for i, s := range segs {

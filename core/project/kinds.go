@@ -40,7 +40,7 @@ func (k *Kinds[S]) New(name string) (S, error) {
 	empty, ok := k.make[name]
 	if !ok {
 		var none S
-		return none, fmt.Errorf("there is no %s %q", k.what, name)
+		return none, fmt.Errorf("there is no %s “%s”", k.what, name)
 	}
 	return empty(), nil
 }
@@ -67,7 +67,7 @@ func (k *Kinds[S]) decode(data []byte) (S, error) {
 	if err != nil {
 		return none, err
 	}
-	return s, strictUnmarshal(data, s, fmt.Sprintf("the %s %q", k.what, name))
+	return s, strictUnmarshal(data, s, fmt.Sprintf("the %s “%s”", k.what, name))
 }
 
 func (k *Kinds[S]) nameIn(data []byte) (string, error) {
@@ -103,5 +103,5 @@ func OneOf(what, got string, allowed ...string) error {
 			return nil
 		}
 	}
-	return fmt.Errorf("there is no %s %q", what, got)
+	return fmt.Errorf("there is no %s “%s”", what, got)
 }

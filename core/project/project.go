@@ -154,7 +154,7 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 	}
 	shelf := shelves[head.Kind]
 	if shelf == nil {
-		return fmt.Errorf("there is no kind %q", head.Kind)
+		return fmt.Errorf("there is no kind “%s”", head.Kind)
 	}
 	return shelf.decode(p, head.Kind, id, body)
 }

@@ -10,7 +10,7 @@ import (
 
 func TestStructureErrorsNameTheirPlace(t *testing.T) {
 	for body, words := range map[string]string{
-		`{"kind":"nothing"}`:                                                                                                                      `no kind "nothing"`,
+		`{"kind":"nothing"}`:                                                                                                                      `no kind “nothing”`,
 		`{"kind":"screen","type":"list"}`:                                                                                                         "title and a slug",
 		`{"kind":"screen","type":"poster","title":"A","slug":"a"}`:                                                                                "kind of screen",
 		`{"kind":"screen","type":"menu","title":"A","slug":"a","colour":"red"}`:                                                                   "colour",

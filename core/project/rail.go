@@ -49,7 +49,7 @@ func (r *Rail) validate() error {
 	}
 	for kind := range r.Placed.Kinds {
 		if !slices.Contains(ScreenTypes, kind) {
-			return fmt.Errorf("there is no kind of screen %q", kind)
+			return fmt.Errorf("there is no kind of screen “%s”", kind)
 		}
 	}
 	for id, e := range r.Elements {
@@ -57,7 +57,7 @@ func (r *Rail) validate() error {
 			return fmt.Errorf("element %s is empty", id)
 		}
 		if _, fits := e.Spec.(interface{ FitsRails() }); !fits {
-			return fmt.Errorf("there is no element of a rail %q", e.Kind)
+			return fmt.Errorf("there is no element of a rail “%s”", e.Kind)
 		}
 		if err := e.validate(); err != nil {
 			return fmt.Errorf("element %s: %w", id, err)

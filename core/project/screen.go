@@ -69,7 +69,7 @@ func (s *Screen) RecordTable() string {
 
 func (s *Screen) validate() error {
 	if !slices.Contains(ScreenTypes, s.Type) {
-		return fmt.Errorf("there is no kind of screen %q", s.Type)
+		return fmt.Errorf("there is no kind of screen “%s”", s.Type)
 	}
 	if s.Title == "" || s.Slug == "" {
 		return fmt.Errorf("a screen needs a title and a slug")

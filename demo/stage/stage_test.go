@@ -117,7 +117,7 @@ func TestTheProjectIsSound(t *testing.T) {
 			t.Errorf("%s from the start of %s: %d presses, want %d", tc.screen, tc.role, got, tc.presses)
 		}
 	}
-	if got := check.Entered(app, "s_drive"); got != "Shift lead, Operator" {
+	if got := check.Entered(app, "s_drive"); got != "Shift lead or Operator" {
 		t.Errorf("the drive room is entered by %s", got)
 	}
 }

@@ -140,7 +140,7 @@ func (c *Compiler) problem(scope cond.Scope, text []rune, issues *cel.Issues) *c
 		for at < len(text) && (text[at] == '.' || text[at] == ' ') {
 			at++
 		}
-		p := &cond.Problem{Message: fmt.Sprintf("There is no field %q here.", m[1]), At: at, Length: max(1, len([]rune(m[1])))}
+		p := &cond.Problem{Message: fmt.Sprintf("There is no field “%s” here.", m[1]), At: at, Length: max(1, len([]rune(m[1])))}
 		p.Proposal = nearest(m[1], c.aliasesAt(scope, text, at))
 		return p
 	}

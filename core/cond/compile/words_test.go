@@ -96,7 +96,7 @@ func TestProblemsInWords(t *testing.T) {
 		`record.cabin == "12"`:    "A record cannot be compared with a text.",
 		`nothing.state == 1`:      `There is no “nothing” here. You can use: record, user, now, today, daysAgo, daysFromNow, duration, date, available, key, size.`,
 		`user.is("Nobody")`:       `There is no role "Nobody".`,
-		`record.cabin.state`:      `There is no field "state" here.`,
+		`record.cabin.state`:      `There is no field “state” here.`,
 		`date("soon") == today()`: `"soon" is not a date like 2026-11-24.`,
 		`   `:                     "There is nothing here to decide.",
 		`record.count`:            "A condition is yes or no; this is a number.",

@@ -45,7 +45,7 @@ func (spec *Gauge) Validate() error {
 		return fmt.Errorf("a gauge needs a value")
 	}
 	if spec.Max <= spec.Min {
-		return fmt.Errorf("a gauge's range ends above where it begins")
+		return fmt.Errorf("a gauge’s range ends above where it begins")
 	}
 	return nil
 }
