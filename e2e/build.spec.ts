@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { build, heading, use } from './people';
+import { build, heading, stage, undoAll, use } from './people';
 
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
 
@@ -128,7 +128,7 @@ test('a condition as text: a misspelt field is underlined, with a proposal', asy
   const text = page.getByLabel('Condition as text');
   await expect(text).toHaveValue('record.state != "closed"');
   await text.fill('record.stat != "closed" && record.cabin.lift.code == "UT"');
-  await expect(page.getByText('There is no field "stat" here.')).toBeVisible();
+  await expect(page.getByText('There is no field “stat” here.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Set condition' })).toBeDisabled();
   await page.getByRole('button', { name: 'state', exact: true }).click();
   await expect(page.getByText('means: state is not “closed” and cabin’s lift’s code is “UT”')).toBeVisible();
@@ -140,4 +140,16 @@ test('Ctrl+K finds a screen by any word', async ({ page }) => {
   await page.getByRole('combobox', { name: 'Find a screen or table' }).fill('by compon');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/s_bycomp/);
+});
+
+test('a text is put somewhere, and the page acts on at once', async ({ page }) => {
+  await build(page, 's_cabin', 'Sela Brandt, shift lead', '087');
+  await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
+  await page.getByLabel('Kind').selectOption('text');
+  await page.getByLabel('Words').fill('Look twice');
+  await page.getByRole('button', { name: 'Put it here' }).click();
+  await expect(stage(page).getByText('Look twice')).toBeVisible();
+  await stage(page).getByRole('button', { name: 'Edit' }).click(); // nothing lies over it
+  await expect(sentence(page)).toContainText('to edit');
+  await undoAll(page);
 });

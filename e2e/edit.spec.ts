@@ -24,7 +24,7 @@ test('the look of a button: words with an expression, size, place', async ({ pag
   const words = page.getByRole('textbox', { name: 'Words' });
   await words.fill('Hold {record.nmber}');
   await words.press('Enter');
-  await expect(page.getByText('There is no field "nmber" here.')).toBeVisible();
+  await expect(page.getByText('There is no field “nmber” here.')).toBeVisible();
   await words.fill('Hold {record.number}');
   await words.press('Enter');
   await expect(stage(page).getByRole('button', { name: 'Hold 087' })).toBeVisible();

@@ -211,3 +211,32 @@ test('two tabs of one user keep trails of their own', async ({ page, context }) 
   await page.goBack();
   await expect(heading(page)).toHaveText('Cabins');
 });
+
+test('a held key presses once', async ({ page }) => {
+  await use(page, 'mira', '/defects');
+  let presses = 0;
+  page.on('request', (r) => {
+    if (/\/press$/.test(new URL(r.url()).pathname)) presses++;
+  });
+  const high = page.getByRole('button', { name: 'High only' });
+  await high.focus();
+  await page.keyboard.down('Enter');
+  for (let i = 0; i < 20; i++) await page.keyboard.down('Enter'); // as a key that stays down repeats
+  await page.keyboard.up('Enter');
+  await expect(page.getByText(/^Severity/)).toBeVisible();
+  expect(presses).toBe(1);
+});
+
+test('light, dark, or as the system does', async ({ page }) => {
+  await use(page, 'mira');
+  await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+  const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const night = await ground();
+  await page.goto('/me');
+  await page.getByRole('radio', { name: 'light', exact: true }).check();
+  expect(await ground()).not.toBe(night);
+  await page.reload();
+  expect(await ground()).not.toBe(night);
+  await page.getByRole('radio', { name: 'as the system does' }).check();
+  expect(await ground()).toBe(night);
+});
