@@ -139,17 +139,17 @@ test('points of an inspection: edited in place, added, removed, stepped through'
   await page.getByRole('row').nth(4).getByRole('link').click();
   const list = page.getByRole('region', { name: 'Points' });
   await list.getByRole('button', { name: 'Change Jaw wear, mm' }).click();
-  await list.getByLabel('Measured').fill('999');
-  await list.getByLabel('Measured').press('Enter');
+  await list.getByRole('textbox', { name: 'Measured' }).fill('999');
+  await list.getByRole('textbox', { name: 'Measured' }).press('Enter');
   await expect(list.getByText('Measured must be from 0 to 200.')).toBeVisible();
-  await list.getByLabel('Measured').fill('3.25');
-  await list.getByLabel('Measured').press('Enter');
+  await list.getByRole('textbox', { name: 'Measured' }).fill('3.25');
+  await list.getByRole('textbox', { name: 'Measured' }).press('Enter');
   await expect(list.getByRole('row', { name: /Jaw wear/ })).toContainText('3.25');
 
   await page.getByRole('button', { name: 'Add a point' }).click();
-  await list.getByLabel('No.').fill('9');
-  await list.getByLabel('What was looked at').fill('Lamp');
-  await list.getByLabel('Outcome').selectOption('watch');
+  await list.getByRole('textbox', { name: 'No.' }).fill('9');
+  await list.getByRole('textbox', { name: 'What was looked at' }).fill('Lamp');
+  await list.getByRole('combobox', { name: 'Outcome' }).selectOption('watch');
   await list.getByRole('button', { name: 'Add' }).click();
   const lamp = list.getByRole('row', { name: /Lamp/ });
   await expect(lamp).toContainText('watch');
