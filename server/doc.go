@@ -5,4 +5,5 @@
 //   - account.go: signing in and out, one's own account
 //   - client.go: the client's files
 //   - pictures.go: pictures of projects
+//   - tune.go: how often garbage is collected
 package server

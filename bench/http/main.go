@@ -22,6 +22,7 @@ import (
 
 	"ambergate/demo"
 	"ambergate/demo/stage"
+	"ambergate/server"
 )
 
 const (
@@ -37,6 +38,7 @@ func main() {
 }
 
 func run() error {
+	server.Tune() // as the program does
 	ctx := context.Background()
 	began := time.Now()
 	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
@@ -49,9 +51,9 @@ func run() error {
 	if err != nil {
 		return err
 	}
-	bareServer, server := httptest.NewServer(bare), httptest.NewServer(up.Server.Handler())
+	bareServer, program := httptest.NewServer(bare), httptest.NewServer(up.Server.Handler())
 	defer bareServer.Close()
-	defer server.Close()
+	defer program.Close()
 
 	if path := os.Getenv("CPU_PROFILE"); path != "" {
 		f, err := os.Create(path)
@@ -67,13 +69,13 @@ func run() error {
 	base := measure(func(i int) func() error {
 		return func() error { return get(http.DefaultClient, bareServer.URL+"/one") }
 	})
-	if err := fifty(server.URL); err != nil {
+	if err := fifty(program.URL); err != nil {
 		return err
 	}
-	view := measure(func(i int) func() error { return viewer(server.URL, "/fifty?defect=107") })
-	rich := measure(func(i int) func() error { return viewer(server.URL, "/defect?defect=107") })
-	press := measure(func(i int) func() error { return presser(server.URL, "/fifty?defect=107", "e_board", i) })
-	far := measure(func(i int) func() error { return presser(server.URL, "/defect?defect=107", "e_cabin", i) })
+	view := measure(func(i int) func() error { return viewer(program.URL, "/fifty?defect=107") })
+	rich := measure(func(i int) func() error { return viewer(program.URL, "/defect?defect=107") })
+	press := measure(func(i int) func() error { return presser(program.URL, "/fifty?defect=107", "e_board", i) })
+	far := measure(func(i int) func() error { return presser(program.URL, "/defect?defect=107", "e_cabin", i) })
 	fmt.Printf("%-40s %12s %10s %10s %12s\n", "32 clients, 5 s", "requests/s", "p50 ms", "p99 ms", "of bare")
 	for _, row := range []struct {
 		name string

@@ -11,6 +11,7 @@ import (
 
 	"ambergate/demo"
 	"ambergate/demo/stage"
+	"ambergate/server"
 )
 
 func demoCommand() *cobra.Command {
@@ -38,6 +39,7 @@ func runDemo(ctx context.Context, dir, address string, plantPort int) error {
 	defer listener.Close()
 	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelInfo}))
 	slog.SetDefault(log)
+	server.Tune()
 	began := time.Now()
 	up, err := stage.Up(ctx, stage.Options{Dir: dir, PlantPort: plantPort, Today: time.Now(), Log: log})
 	if err != nil {

@@ -51,6 +51,7 @@ func runServe(ctx context.Context, address, storeDSN string, sources, plants []s
 	defer listener.Close()
 	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
 	slog.SetDefault(log)
+	server.Tune()
 	st, err := store.Open(ctx, storeDSN, nil)
 	if err != nil {
 		return err

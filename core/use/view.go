@@ -1,6 +1,7 @@
 package use
 
 import (
+	"bytes"
 	"encoding/json"
 
 	"ambergate/core/place"
@@ -11,24 +12,24 @@ import (
 
 // View is a screen as it is drawn: everything was decided, the browser only shows it.
 type View struct {
-	Screen   string        `json:"screen"`
-	Type     string        `json:"type"`
-	Title    string        `json:"title"`
-	Heading  string        `json:"heading"`
-	Area     string        `json:"area,omitempty"`
-	Mode     string        `json:"mode"`
-	Bare     bool          `json:"bare,omitempty"` // without the strip
-	Place    place.Place   `json:"place"`
-	Address  string        `json:"address"` // after /use/<project>
-	Record   *RecordInfo   `json:"record,omitempty"`
-	Find     string        `json:"find,omitempty"`
-	Context  []Chip        `json:"context,omitempty"` // what arrived and narrows the screen
-	Elements []ElementView `json:"elements"`
-	Steps    *StepView     `json:"steps,omitempty"`
-	Rails    []RailView    `json:"rails,omitempty"`
-	Ways     []WayView     `json:"ways,omitempty"`  // what sets off no element
-	Vars     []VarInfo     `json:"vars,omitempty"`  // for builders: what variables hold
-	Tells    bool          `json:"tells,omitempty"` // its position in the list come from can be asked for
+	Screen   string       `json:"screen"`
+	Type     string       `json:"type"`
+	Title    string       `json:"title"`
+	Heading  string       `json:"heading"`
+	Area     string       `json:"area,omitempty"`
+	Mode     string       `json:"mode"`
+	Bare     bool         `json:"bare,omitempty"` // without the strip
+	Place    place.Place  `json:"place"`
+	Address  string       `json:"address"` // after /use/<project>
+	Record   *RecordInfo  `json:"record,omitempty"`
+	Find     string       `json:"find,omitempty"`
+	Context  []Chip       `json:"context,omitempty"` // what arrived and narrows the screen
+	Elements ElementViews `json:"elements"`
+	Steps    *StepView    `json:"steps,omitempty"`
+	Rails    []RailView   `json:"rails,omitempty"`
+	Ways     []WayView    `json:"ways,omitempty"`  // what sets off no element
+	Vars     []VarInfo    `json:"vars,omitempty"`  // for builders: what variables hold
+	Tells    bool         `json:"tells,omitempty"` // its position in the list come from can be asked for
 	// Appearance is light or dark where the project says how screens of this kind look; "" as the user likes.
 	Appearance string `json:"appearance,omitempty"`
 }
@@ -64,17 +65,50 @@ type ElementView struct {
 
 // MarshalJSON writes what the kind shows under its name, beside what every element has.
 func (ev ElementView) MarshalJSON() ([]byte, error) {
+	var out bytes.Buffer
+	err := ev.write(&out, json.NewEncoder(&out))
+	return out.Bytes(), err
+}
+
+// write writes it by an encoder into the encoder's own buffer.
+func (ev *ElementView) write(out *bytes.Buffer, encoder *json.Encoder) error {
 	type head ElementView
-	out, err := json.Marshal(head(ev))
-	if err != nil || ev.View == nil {
-		return out, err
+	if err := encoder.Encode((*head)(ev)); err != nil {
+		return err
 	}
-	view, err := json.Marshal(ev.View)
-	if err != nil {
-		return nil, err
+	if ev.View == nil {
+		return nil
 	}
-	out = append(out[:len(out)-1], `,"`+ev.Kind+`":`...)
-	return append(append(out, view...), '}'), nil
+	out.Truncate(out.Len() - len("}\n"))
+	out.WriteString(`,"`)
+	out.WriteString(ev.Kind)
+	out.WriteString(`":`)
+	if err := encoder.Encode(ev.View); err != nil {
+		return err
+	}
+	out.WriteByte('}')
+	return nil
+}
+
+// ElementViews are those of one screen.
+type ElementViews []ElementView
+
+// MarshalJSON writes all of them into one buffer: a screen has hundreds.
+func (views ElementViews) MarshalJSON() ([]byte, error) {
+	var out bytes.Buffer
+	out.Grow(256 * len(views))
+	encoder := json.NewEncoder(&out)
+	out.WriteByte('[')
+	for i := range views {
+		if i > 0 {
+			out.WriteByte(',')
+		}
+		if err := views[i].write(&out, encoder); err != nil {
+			return nil, err
+		}
+	}
+	out.WriteByte(']')
+	return out.Bytes(), nil
 }
 
 // UnmarshalJSON reads what MarshalJSON wrote.
