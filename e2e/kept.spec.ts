@@ -187,6 +187,16 @@ test('a dialog that comes back, a row as the spot, a rail made a drawer: wired w
   await expect(rail.getByLabel('Words').first()).toHaveValue('Parts');
   await rail.getByRole('button', { name: '+ a text' }).click();
   await expect(rail.getByLabel('Words').last()).toHaveValue('New text');
+  // However much stands on it, its box stays in the window and scrolls.
+  const words = await rail.getByLabel('Words').count();
+  for (let more = 1; more < 10; more++) {
+    await rail.getByRole('button', { name: '+ a text' }).click();
+    await expect(rail.getByLabel('Words')).toHaveCount(words + more);
+  }
+  await page.setViewportSize({ width: 1280, height: 720 });
+  expect((await rail.boundingBox())?.y).toBeGreaterThan(0);
+  await rail.getByRole('button', { name: 'Remove the rail' }).scrollIntoViewIfNeeded();
+  await expect(rail.getByRole('button', { name: 'Remove the rail' })).toBeInViewport();
   await page.keyboard.press('Escape');
   await undoAll(page);
 });

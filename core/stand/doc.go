@@ -1,6 +1,7 @@
 // Package stand is a small ropeway with records and tags in memory: what the tests of the core run on.
 //
-//   - stand.go: the project, its records, its plant
+//   - ropeway.go: the project
+//   - stand.go: its records, its plant
 //   - fixtures.go, wired.go: changes to it that several tests make
 //   - press.go: a press on it
 package stand
