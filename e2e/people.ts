@@ -24,6 +24,8 @@ export async function build(page: Page, screen: string, as: string, record?: str
     await page.getByRole('banner').getByRole('button', { name: /^(cabin|defect|lift) |which record/ }).click();
     await page.getByRole('combobox', { name: 'Record to walk on' }).fill(record);
     await page.getByRole('option', { name: record }).first().click();
+    // Until its screen is there, what is pressed belongs to the record before.
+    await expect(stage(page).getByRole('heading', { level: 1 })).toContainText(record);
   }
 }
 

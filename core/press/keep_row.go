@@ -33,7 +33,7 @@ func KeepRow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Out
 	key := p.Row
 	if key == "" {
 		if reason := o.MayAddRow(e); reason != "" {
-			return Outcome{}, ask.Refuse("no-grant", reason, "")
+			return Outcome{}, ask.Refuse("no-grant", reason, "Ask the person who runs this application for the right.")
 		}
 		if err := needed(editable, values); err != nil {
 			return Outcome{}, err
@@ -50,7 +50,7 @@ func KeepRow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Out
 			return Outcome{}, err
 		}
 		if v, closed := o.ShutToChanges(row); closed {
-			return Outcome{}, ask.Refuse("no-grant", v.Reason, "")
+			return Outcome{}, ask.Refuse("no-grant", v.Reason, "Ask the person who runs this application for the right.")
 		}
 		if q := r.Conflict(t, row, values); q != nil {
 			return Outcome{Kind: Asked, Question: q}, nil

@@ -111,7 +111,7 @@ func gateOf(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (*pla
 			}
 			return gate, v, at, nil
 		}
-		return nil, use.Verdict{}, use.Aim{}, ask.Refuse("greyed", "Nothing is wired to this yet.", "")
+		return nil, use.Verdict{}, use.Aim{}, ask.Refuse("greyed", "Nothing is wired to this yet.", "Tell the person who builds this application.")
 	}
 	return nil, use.Verdict{}, use.Aim{}, ask.Refuse("no-element", "What you pressed is not on this screen any more.", "The screen has been loaded again.")
 }

@@ -23,7 +23,7 @@ type Position struct {
 // for after the screen is shown.
 func (o *Opening) Position(ctx context.Context, src Sources) (*Position, error) {
 	if o.World.Record == nil || o.At.Mode == "add" || len(o.App.Project.Tables[o.World.Record.Table].Key) == 0 {
-		return nil, ask.Refuse("no-record", "This screen shows no record of a list.", "")
+		return nil, ask.Refuse("no-record", "This screen shows no record of a list.", "Open one from its list.")
 	}
 	q, list, err := o.listing(ctx, src)
 	if err != nil {

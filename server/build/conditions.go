@@ -26,7 +26,7 @@ func (b *Building) spot(screen, element, table, use *string) (spot, error) {
 	app := b.Draft.App
 	if use != nil && (*use == "rule" || *use == "shared") {
 		if answer.Value(table) != "" && app.Project.Tables[*table] == nil {
-			return spot{}, &ask.Refusal{Code: "no-screen", What: "This table is not in the project any more."}
+			return spot{}, &ask.Refusal{Code: "no-screen", What: "This table is not in the project any more.", Then: "Choose another table."}
 		}
 		return spot{scope: app.Project.RowScope(answer.Value(table)), table: answer.Value(table), rule: *use == "rule"}, nil
 	}
@@ -35,7 +35,7 @@ func (b *Building) spot(screen, element, table, use *string) (spot, error) {
 	}
 	s := app.Project.Screens[answer.Value(screen)]
 	if s == nil {
-		return spot{}, &ask.Refusal{Code: "no-screen", What: "This screen does not exist any more."}
+		return spot{}, &ask.Refusal{Code: "no-screen", What: "This screen does not exist any more.", Then: "Choose another screen."}
 	}
 	return spot{scope: app.Project.Scope(s, app.RowTable(s.ID, answer.Value(element)))}, nil
 }

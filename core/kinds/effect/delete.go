@@ -63,7 +63,7 @@ func (spec *Delete) Do(ctx context.Context, r press.Run) (*press.Question, error
 		r.Out.Choose = &use.Choice{List: list, Row: c.Neighbour()}
 	}
 	if row == nil {
-		return nil, ask.Refuse("no-record", "There is no record here to delete.", "")
+		return nil, ask.Refuse("no-record", "There is no record here to delete.", "Go back to the list and open one.")
 	}
 	if v, closed := r.Opening.ShutTo("delete", "delete", row); closed {
 		return nil, ask.Refuse("no-grant", v.Reason, "Ask the person who runs this application for the right.")

@@ -57,7 +57,7 @@ func (*Set) Shut(o *use.Opening, _ *plan.Effect, row *ask.Row) (use.Verdict, boo
 func (spec *Set) Do(ctx context.Context, r press.Run) (*press.Question, error) {
 	row := r.Subject()
 	if row == nil {
-		return nil, ask.Refuse("no-record", "There is no record here to change.", "")
+		return nil, ask.Refuse("no-record", "There is no record here to change.", "Go back to the list and open one.")
 	}
 	t, grant := r.Opening.App.Project.Tables[row.Table], r.Opening.Rights.On(row.Table)
 	if !grant.Edit {

@@ -62,7 +62,7 @@ func (*Write) Do(_ context.Context, r press.Run) (*press.Question, error) {
 	kind, _ := cond.KindOf(tag.Type)
 	v, err := cond.Parse(cond.Type{Kind: kind}, v.Wire())
 	if err != nil {
-		return nil, ask.Refuse("bad-value", "“"+tag.Label+"” does not take this: "+err.Error()+".", "")
+		return nil, ask.Refuse("bad-value", "“"+tag.Label+"” does not take this: "+err.Error()+".", "Choose another value.")
 	}
 	if f, number := v.Float64(); number {
 		if tag.Min != nil && f < *tag.Min || tag.Max != nil && f > *tag.Max {

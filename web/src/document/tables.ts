@@ -1,5 +1,5 @@
 import type { Column, Document, Table, Tally } from './document.gen';
-import { entitiesOf, inOrder, type Kept } from './parts';
+import { entitiesOf, entityOf, inOrder, type Kept } from './parts';
 
 export type TableDoc = Kept<Table>;
 export type FieldDoc = Kept<Column>;
@@ -26,4 +26,15 @@ export function childrenOf(d: Document, table: string): { table: string; field: 
       .filter((f) => f.references === table)
       .map((f) => ({ table: t.id, field: f.id, words: `${t.label.toLowerCase()}, by ${f.label.toLowerCase()}` })),
   );
+}
+
+/** The field at the end of a path of relations; none where a part is gone. */
+export function fieldAlong(d: Document, table: string | undefined, path: string): Column | undefined {
+  let at = entityOf(d, table, 'table');
+  let field: Column | undefined;
+  for (const id of path.split('.')) {
+    field = at?.fields[id];
+    at = entityOf(d, field?.references, 'table');
+  }
+  return field;
 }

@@ -1,9 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Sort } from '../../api/client';
-import type { Column, Document } from '../../document/document.gen';
+import type { Document } from '../../document/document.gen';
 import { entityOf } from '../../document/parts';
 import { mainListOf } from '../../document/screens';
+import { fieldAlong } from '../../document/tables';
 import { Action } from '../../ui/controls';
 import { useBuild } from '../context';
 import { descending } from '../descending';
@@ -62,12 +63,9 @@ export function RightNow() {
 
 /** An order by the labels of the fields along its path: “cabin’s lift, newest first”. */
 function orderWords(entities: Document, screen: string, sort: Sort): string {
-  let table = entityOf(entities, mainListOf(entities, screen)?.table, 'table');
-  let field: Column | undefined;
-  const words = sort.path.split('.').map((id) => {
-    field = table?.fields[id];
-    table = entityOf(entities, field?.references, 'table');
-    return field?.label.toLowerCase() ?? 'a field that is gone';
-  });
-  return words.join('’s ') + (sort.desc ? `, ${descending(field)}` : '');
+  const table = mainListOf(entities, screen)?.table;
+  const parts = sort.path.split('.');
+  const along = parts.map((_, i) => fieldAlong(entities, table, parts.slice(0, i + 1).join('.')));
+  const words = along.map((f) => f?.label.toLowerCase() ?? 'a field that is gone').join('’s ');
+  return sort.desc ? `${words}, ${descending(along[along.length - 1])}` : words;
 }

@@ -34,7 +34,7 @@ export function SentencePanel() {
   return (
     <Flex
       as="section"
-      aria-label="The chosen way"
+      aria-label={chosen ? 'The chosen way' : 'This screen'}
       direction="column"
       h={heightOf(at, long, !!chosen)}
       flexShrink={0}
