@@ -113,7 +113,7 @@ try {
     await walkAs(p, 'Mira Holt, technician');
     await onRecord(p, 'D-2107');
     await choose(p, 'e_edit');
-    await p.getByRole('tabpanel', { name: 'Way' }).getByRole('button', { name: 'state is not closed' }).click();
+    await p.getByRole('tabpanel', { name: 'Way' }).getByRole('button', { name: 'state is not “closed”' }).click();
     await p.getByRole('button', { name: 'as text' }).click();
     await p.getByLabel('Condition as text').fill('state != "closed" && record.cabin.li');
     await p.getByLabel('Condition as text').press('End');
@@ -153,7 +153,7 @@ try {
     await inspection(p);
     await p.getByRole('row', { name: /Door closing/ }).click();
     await p.getByRole('button', { name: 'Change Jaw wear, mm' }).click();
-    await p.getByLabel('Measured').fill('3.25');
+    await p.getByRole('textbox', { name: 'Measured' }).fill('3.25');
   });
   await shot('build-crowded', 'arno', '/build/tarnhorn/screen/s_day', async (p) => {
     await crowd(p);

@@ -107,7 +107,10 @@ export const faces = {
   '.rail[data-edge=right]': { borderWidth: '0 0 0 1px' },
   '.rail[data-small]:is([data-edge=left], [data-edge=right])': { width: '112px', height: '100%' },
   '.rail-cell': { flexShrink: 0 },
-  '.rail-cell[data-hidden]': { opacity: '0.55' },
+  // A builder’s alone: hatched, and still to be read.
+  '.rail-cell[data-hidden]': {
+    backgroundImage: 'repeating-linear-gradient(135deg, {colors.rule} 0 1px, transparent 1px 7px)',
+  },
   '.rail-cell[data-lit]': { outline: '2px solid', outlineColor: 'amber' },
   '.rail-cell[data-element] :is(a, button)': { fontSize: 'note', gap: '5px', paddingInline: '6px' },
 

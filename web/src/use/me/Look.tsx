@@ -12,7 +12,7 @@ const choices: [Appearance, string][] = [
 export function Look() {
   const [chosen, choose] = useAppearance();
   return (
-    <Box as="section" aria-label="Appearance" mb="26px">
+    <Box as="section" aria-label="Appearance" mt="26px" mb="26px">
       <Head>Appearance</Head>
       <Flex as="fieldset" direction="column" gap="6px">
         {choices.map(([id, words]) => (
