@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest';
 import type { Document, Element } from '../../document/document.gen';
-import { inOrder } from '../../document/parts';
+import { entityOf, inOrder } from '../../document/parts';
+import { screenOf } from '../../document/screens';
 import { cell, project, table } from '../../document/testProject';
 import { found } from '../choices';
 import { spotsOf } from '../elements/all';
@@ -76,11 +77,14 @@ test('parts of a screen are told by what people call them; a block of tabs by it
     c: { kind: 'tabs', pos: 3, cell, tabs: { x: { pos: 2, label: 'Two' }, w: { pos: 1, label: 'One' } } },
     d: { kind: 'image', pos: 4, cell, picture: 'im_1' },
   };
-  const all = { ...entities, t_y: { ...table('why', {}), label: 'Whys' } };
+  const form = screenOf(entities, 's_form');
+  if (!form) throw new Error('the test project has no form');
+  const { id: _, ...own } = form;
+  const all = { ...entities, s_form: { ...own, elements }, t_y: { ...table('why', {}), label: 'Whys' } };
   const spots = inOrder(elements).flatMap((e) => spotsOf(e, all));
   expect(spots.map((s) => `${s.id} ${s.words}`)).toEqual([
     'a Whys',
-    'b state',
+    `b ${entityOf(all, 't_x', 'table')?.fields.f_state?.label}`,
     'c.w the tab “One”',
     'c.x the tab “Two”',
   ]);
