@@ -285,6 +285,7 @@ test('a stop is logged by one press while the line stands', async ({ page }) => 
   await expect(heading(page)).toHaveText(/^Stop/);
   await expect(page.getByRole('combobox', { name: 'Lift' })).not.toHaveValue('');
   await expect(page.getByRole('combobox', { name: 'Cause' })).toHaveValue('operator');
+  await expect(page).toHaveURL(/\/stop\?/); // the browser's history has the new place
   await page.goBack();
   await expect(log).toBeVisible(); // until then “Start” is a button of the rail
   await page.getByRole('button', { name: 'Start', exact: true }).click();
