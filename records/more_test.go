@@ -253,6 +253,11 @@ func TestADatabaseThatKeepsNoRecordOfPressesIsOnlyRead(t *testing.T) {
 	if !errors.As(err, &r) || r.Code != "only-read" {
 		t.Errorf("a press: %v", err)
 	}
+	// A source that was believed to be changeable knows better after the first press.
+	_, _, err = up.Records.Do(ctx, tarnhorn(t), records.Stored{ID: "only-read-2", User: "a", Content: "c"}, func(*records.Press) (any, error) { return nil, nil })
+	if !errors.As(err, &r) || r.Code != "only-read" || !up.Records.OnlyRead() {
+		t.Errorf("a press where it was believed: %v, only read: %v", err, up.Records.OnlyRead())
+	}
 }
 
 // Several queries at once give what each gives by itself, whatever its direction, filter and rights.

@@ -20,6 +20,13 @@ const (
 	claimedFor = 5 * time.Minute
 )
 
+// noClaims notes that a press found no table to be claimed in: from now on that is said before.
+func (s *Source) noClaims() {
+	s.claimed.mu.Lock()
+	defer s.claimed.mu.Unlock()
+	s.claimed.missing, s.claimed.until = true, time.Now().Add(missingFor)
+}
+
 // OnlyRead says whether nothing can be changed in this database: a press could not be told from its
 // repetition. Of a database that is away it is not known; then it is not said.
 func (s *Source) OnlyRead() bool {

@@ -65,6 +65,7 @@ func (s *Source) once(ctx context.Context, p *project.Project, press Stored, run
 	fault.At(fault.PressBegun)
 	tag, err := tx.Exec(ctx, `insert into ambergate.press (id, user_id, content) values ($1, $2, $3) on conflict (id) do nothing`, press.ID, press.User, press.Content)
 	if isOneOf(err, noPressTable) {
+		s.noClaims()
 		return nil, false, &ask.Refusal{Cause: err, Code: "only-read", What: "Nothing can be saved in this database: it keeps no record of presses.", Then: "Tell the person who runs this application: the table ambergate.press is missing there."}
 	}
 	if err != nil {

@@ -242,8 +242,11 @@ func TestWhatCanOnlyBeReadSaysSoEverywhere(t *testing.T) {
 			t.Errorf("%s: %+v", id, e)
 		}
 	}
+	if e := stand.Element(t, s.MustOpen(t, s.Mira, "cabin?cabin=7").View(), "e_add"); e.State != "greyed" || e.Reason != want {
+		t.Errorf("a way to a new record: %+v", e)
+	}
 	for _, address := range []string{"defect?defect=1&~mode=edit", "defect?~mode=add"} {
-		if _, err := s.Open(t, s.Mira, address); stand.Code(err) != "no-grant" || !strings.Contains(err.Error(), want) {
+		if _, err := s.Open(t, s.Mira, address); stand.Code(err) != "only-read" || !strings.Contains(err.Error(), want) {
 			t.Errorf("%s: %v", address, err)
 		}
 	}

@@ -105,6 +105,11 @@ func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
 		}
 		plan.KindOf[MoveKind](m.Spec).Aim(o, &v, m, w, at)
 	}
+	if to, m := v.To, v.Lead; to != nil && m != nil && m.Target != nil && (to.Mode == "add" || to.Mode == "edit") {
+		if t := o.App.Project.Tables[m.Target.RecordTable()]; t != nil && o.Rights.On(t.ID).OnlyRead {
+			return Verdict{State: StateGreyed, By: "grant", Reason: o.MayNot("change", t)} // nobody is sent to type in vain
+		}
+	}
 	if to, m := v.To, v.Lead; to != nil && m != nil && to.Mode == "edit" && o.World.Record != nil && m.Target != nil && m.Target.RecordTable() == o.World.Record.Table && to.Inputs[m.Target.Record] == o.World.Record.Key {
 		if closed, is := o.ShutToChanges(o.World.Record); is {
 			return closed
@@ -172,6 +177,14 @@ func (o *Opening) MayNot(verb string, t *project.Table) string {
 		return "This role may not " + verb + " " + label + "."
 	}
 	return "You may not " + verb + " " + label + "."
+}
+
+// Refused is the no to what MayNot says that the user may not do.
+func (o *Opening) Refused(verb string, t *project.Table) error {
+	if verb != "view" && o.Rights.On(t.ID).OnlyRead {
+		return ask.Refuse("only-read", o.MayNot(verb, t), "Tell the person who runs this application.")
+	}
+	return ask.Refuse("no-grant", o.MayNot(verb, t), "Ask the person who runs this application for the right.")
 }
 
 // JudgeRoles says whether a set of roles lets the user through; no set lets everyone.

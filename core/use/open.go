@@ -168,7 +168,7 @@ func (o *Opening) mayBeHere() error {
 		verb, may = "add", o.Grant.Add
 	}
 	if !may {
-		return ask.Refuse("no-grant", o.MayNot(verb, t), "Ask the person who runs this application for the right.")
+		return o.Refused(verb, t)
 	}
 	return nil
 }

@@ -61,7 +61,7 @@ func (spec *Set) Do(ctx context.Context, r press.Run) (*press.Question, error) {
 	}
 	t, grant := r.Opening.App.Project.Tables[row.Table], r.Opening.Rights.On(row.Table)
 	if !grant.Edit {
-		return nil, ask.Refuse("no-grant", r.Opening.MayNot("change", t), "Ask the person who runs this application for the right.")
+		return nil, r.Opening.Refused("change", t)
 	}
 	values, err := r.Assign(t, spec.Fields)
 	if err != nil {

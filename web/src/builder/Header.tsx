@@ -100,7 +100,8 @@ export function Header({ hands, draft, view, onView, onFind, onFindings, childre
           <Box
             as="span"
             bg={broken ? 'brick' : 'amber'}
-            color="white"
+            color={broken ? 'white' : 'onAmber'}
+            _dark={{ color: 'onAmber' }}
             borderRadius="9px"
             px="7px"
             fontSize="12px"

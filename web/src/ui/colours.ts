@@ -44,9 +44,9 @@ export const themed = {
   },
   // One hue, further from the ground for the higher rank, so that order is seen and not only colour.
   rank: {
-    first: { value: { _light: '#D9CDB8', _dark: '#54493A' } },
-    second: { value: { _light: '#B79A6A', _dark: '#86704A' } },
-    third: { value: { _light: '#6E5223', _dark: '#BF9B58' } },
+    first: { value: { _light: '#D9CDB8', _dark: '#75654C' } },
+    second: { value: { _light: '#B79A6A', _dark: '#9A8254' } },
+    third: { value: { _light: '#6E5223', _dark: '#C7A262' } },
     fourth: { value: { _light: '#4A3513', _dark: '#EBC887' } },
   },
   ghost: { value: { _light: '#E4E0D7', _dark: '#31373E' } },

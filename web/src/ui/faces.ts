@@ -23,8 +23,14 @@ export const faces = {
   },
   '.face:hover': { bg: 'faint' },
   '.face:active': { transform: 'translateY(1px)' },
-  '.face:is([data-tone=main], [data-tone=strong])': { bg: 'rail', color: 'white', borderColor: 'rail' },
-  '.face:is([data-tone=main], [data-tone=strong]):hover': { bg: 'ink', _dark: { bg: 'rail' } },
+  // By night the first to be pressed is the lightest: darker than its ground it would look sunk in.
+  '.face:is([data-tone=main], [data-tone=strong])': {
+    bg: 'rail',
+    color: 'white',
+    borderColor: 'rail',
+    _dark: { bg: 'ink', color: 'paper', borderColor: 'ink' },
+  },
+  '.face:is([data-tone=main], [data-tone=strong]):hover': { bg: 'ink', _dark: { bg: 'muted' } },
   '.face[data-tone=strong]': { minHeight: '48px', fontSize: 'head' },
   '.face[data-tone=sign]': {
     justifyContent: 'flex-start',

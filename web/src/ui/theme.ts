@@ -25,7 +25,7 @@ const config = defineConfig({
     '#root': { minHeight: '100dvh' },
     ...dense,
     ...faces,
-    'input[type=checkbox]': { accentColor: '{colors.pine}', width: '16px', height: '16px' },
+    'input:is([type=checkbox], [type=radio])': { accentColor: '{colors.pine}', width: '16px', height: '16px' },
     '*:focus-visible': { outline: '2px solid', outlineColor: 'amber', outlineOffset: '2px' },
     '@media (prefers-reduced-motion: reduce)': {
       '&, & *': { transition: 'none !important', animation: 'none !important' },

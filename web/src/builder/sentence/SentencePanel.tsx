@@ -49,7 +49,7 @@ export function SentencePanel() {
       {chosen && (
         <>
           <Flex align="baseline" gap="16px" mb="6px">
-            <Box fontWeight="800" truncate maxW="300px">
+            <Box fontWeight="800" truncate maxW="420px" title={words}>
               {words}
             </Box>
             <TabRow<Tab> tabs={shownTabs} at={at} onTab={setTab} />
