@@ -111,7 +111,7 @@ test('practice acts and keeps nothing', async ({ page, browser }) => {
   await expect(page.getByRole('alertdialog')).toHaveCount(0);
   await hold.click(); // acts
   await page.getByRole('alertdialog').getByRole('button', { name: 'Yes' }).click();
-  await expect(page.getByText('1 press practised; nothing is kept.')).toBeVisible();
+  await expect(page.getByText('1 press practised; nothing is saved.')).toBeVisible();
   await expect(stage.getByText('on hold', { exact: true })).toBeVisible();
   const sela = await (await browser.newContext()).newPage();
   await use(sela, 'sela', '/cabin?cabin=87');

@@ -60,7 +60,7 @@ test('another record rule is proposed from the relations, best first', async ({ 
   await page.getByRole('combobox', { name: 'Where it leads' }).fill('cabins');
   await page.getByRole('option', { name: 'Cabins list' }).click();
   await expect(sentence(page)).toContainText('open Cabins, in full');
-  await sentence(page).getByRole('button', { name: '+ carry along' }).click();
+  await sentence(page).getByRole('button', { name: '+ bring along' }).click();
   await page.getByRole('option', { name: /^Lift: say which/ }).click();
   const proposals = page.getByRole('listbox', { name: 'On which record' }).getByRole('option');
   await expect(proposals.first()).toContainText('its lift');
@@ -99,7 +99,7 @@ test('a button that sets a field, then stays: made without an expression', async
   await page.getByRole('button', { name: 'do it sooner' }).click();
   await expect(sentence(page)).toContainText('read everything again, then set state to “in store”');
   await sentence(page).getByRole('button', { name: 'read everything again' }).click();
-  await page.getByRole('button', { name: 'take it away' }).click();
+  await page.getByRole('button', { name: 'Remove this action' }).click();
   await expect(sentence(page)).toContainText('everyone: set state to “in store”, and stay here');
   await expect(chosen(page)).toContainText('Open now');
   await stage(page).getByRole('button', { name: 'Put in store' }).click(); // it is chosen: it acts
@@ -107,7 +107,7 @@ test('a button that sets a field, then stays: made without an expression', async
   await page.getByRole('button', { name: 'Start afresh' }).click();
   await expect(stage(page).getByText('in service', { exact: true })).toBeVisible();
   await sentence(page).getByRole('button', { name: 'set state to “in store”' }).click();
-  await page.getByRole('button', { name: 'take it away' }).click();
+  await page.getByRole('button', { name: 'Remove this action' }).click();
   await expect(page.getByRole('note').filter({ hasText: 'Nothing is wired to “Put in store”' })).toBeVisible();
   await undo(page, 6);
   await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();

@@ -65,18 +65,18 @@ test('several rows at once, all or none; a view that one keeps; the list as a fi
   await expect(page.getByRole('row', { name: new RegExp(`${first}`) })).toHaveCount(0); // it is not open any more
   await expect(bar).toHaveCount(0);
 
-  await page.getByRole('button', { name: /views/ }).click();
-  await page.getByRole('textbox', { name: 'Name of the view' }).fill('Open ones');
+  await page.getByRole('button', { name: /^kept lists/ }).click();
+  await page.getByRole('textbox', { name: 'Name of the kept list' }).fill('Open ones');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('button', { name: 'Open ones', exact: true })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Clear State' }).click();
   await expect(page).toHaveURL(/\/defects$/);
-  await page.getByRole('button', { name: /views \(1\)/ }).click();
+  await page.getByRole('button', { name: /kept lists \(1\)/ }).click();
   await page.getByRole('button', { name: 'Open ones', exact: true }).click();
   await expect(page).toHaveURL(/~filter.state=in/);
-  await page.getByRole('button', { name: /views \(1\)/ }).click();
-  await page.getByRole('button', { name: 'Forget Open ones' }).click();
+  await page.getByRole('button', { name: /kept lists \(1\)/ }).click();
+  await page.getByRole('button', { name: 'Remove Open ones' }).click();
   await expect(page.getByRole('button', { name: 'Open ones', exact: true })).toHaveCount(0);
   await page.keyboard.press('Escape');
 

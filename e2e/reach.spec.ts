@@ -34,7 +34,7 @@ test('no serious barrier in a long list at work, rows in place, dialogs and draw
   await page.getByRole('button', { name: 'Filter State' }).click();
   await sound(page);
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^views/ }).click();
+  await page.getByRole('button', { name: /^kept lists/ }).click();
   await sound(page);
   await page.goto('/use/tarnhorn/inspections');
   await page.getByRole('row').nth(1).getByRole('link').click();

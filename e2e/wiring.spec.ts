@@ -152,7 +152,7 @@ test('always the same lift, the last seven days: constants by name, the record i
   await build(page, 's_day', 'Sela Brandt, shift lead');
   await stage(page).getByText('Wind and stops').click();
   const carry = async (input: string, find: string) => {
-    await sentence(page).getByRole('button', { name: '+ carry along' }).click();
+    await sentence(page).getByRole('button', { name: '+ bring along' }).click();
     await page.getByRole('option', { name: `${input}: say which` }).click();
     await page.getByRole('combobox', { name: 'On which record' }).fill(find);
     await expect(page.getByRole('listbox', { name: 'On which record' }).getByRole('option').first()).toContainText(find);
@@ -208,10 +208,10 @@ test('a wire is pulled from its notch to a plate; its wiring is copied; all ways
   await expect(page.getByRole('combobox', { name: 'Where it leads' })).toHaveCount(0);
   await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
   await expect(sentence(page)).toContainText(`open ${to?.replace(/^Go to ([^,]*),.*/, '$1')}`);
-  await page.getByRole('button', { name: 'copy, paste, take out' }).click();
+  await page.getByRole('button', { name: 'copy, paste, remove' }).click();
   await page.getByRole('button', { name: 'copy both' }).click();
   await stage(page).getByRole('button', { name: 'First', exact: true }).click();
-  await page.getByRole('button', { name: 'copy, paste, take out' }).click();
+  await page.getByRole('button', { name: 'copy, paste, remove' }).click();
   await page.getByRole('button', { name: 'paste both' }).click();
   await expect(sentence(page)).toContainText(`open ${to?.replace(/^Go to ([^,]*),.*/, '$1')}`);
   await undoAll(page);

@@ -38,7 +38,7 @@ func Names(a *plan.App, scope cond.Scope, under string) []NameInfo {
 		}
 		return l.out
 	}
-	for _, root := range []struct{ name, of string }{{"row", "the clicked row"}, {"record", "this record"}} {
+	for _, root := range []struct{ name, of string }{{"row", "the chosen row"}, {"record", "this record"}} {
 		if table := scope[root.name]; table != "" {
 			l.table(root.name, root.of, table)
 			l.parents(root.name, table)

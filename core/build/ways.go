@@ -206,7 +206,7 @@ func wayIn(a *plan.App, w plan.Way, screen string, roles map[string]bool, titles
 			case w.Trigger == "row":
 				in.Words = "row opened"
 			case w.Trigger == "point":
-				in.Words = "bar chosen"
+				in.Words = "point chosen"
 			case strings.HasPrefix(w.Trigger, "menu."):
 				in.Words = words.Trigger(w.Trigger, w.Element.Element)
 			case w.Element.Kind != "way":

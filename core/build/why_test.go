@@ -124,7 +124,7 @@ func TestWhyForARowOfAList(t *testing.T) {
 		t.Errorf("a closed row: %s, turns %s", x.State, turnsOf(x))
 	}
 	at.Row = "1"
-	if x = why(s, t, s.Mira, "defects", at); x.State != "open" || x.Leads == nil || x.Leads.Inputs[0].Words != "D-1" || x.Leads.Inputs[0].From != "the clicked row" {
+	if x = why(s, t, s.Mira, "defects", at); x.State != "open" || x.Leads == nil || x.Leads.Inputs[0].Words != "D-1" || x.Leads.Inputs[0].From != "the chosen row" {
 		t.Errorf("an open row: %+v", x)
 	}
 	at.Row = "99"

@@ -261,7 +261,7 @@ func joinPhrases(args []*Node, with string, wrap Op) string {
 }
 
 // Words says a path: "cabin’s lift’s name". What an expression's place makes plain
-// (its own record, the clicked row) is left out.
+// (its own record, the chosen row) is left out.
 func (p *Path) Words() string {
 	words := make([]string, 0, len(p.Hops)+1)
 	hops := p.Hops
@@ -290,7 +290,7 @@ func (p *Path) Words() string {
 		words = append(words, label)
 	}
 	if len(p.Hops) == 0 {
-		return map[string]string{"record": "this record", "row": "the clicked row", "point": "the chosen point"}[p.Root]
+		return map[string]string{"record": "this record", "row": "the chosen row", "point": "the chosen point"}[p.Root]
 	}
 	return strings.Join(words, " ")
 }

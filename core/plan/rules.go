@@ -31,10 +31,10 @@ func (a *App) compileRules() {
 	for _, id := range slices.Sorted(maps.Keys(a.Project.Tables)) {
 		for _, tally := range project.Ordered(a.Project.Tables[id].Tallies) {
 			var r rowRule
-			r.Rows = a.rule(&r, id, tally.Of, "figure “"+tally.Label+"” of "+a.TableLabel(id), tally.While)
+			r.Rows = a.rule(&r, id, tally.Of, "counted field “"+tally.Label+"” of "+a.TableLabel(id), tally.While)
 			if child := a.Project.Tables[tally.Of]; child == nil || child.Fields[tally.By] == nil || child.Fields[tally.By].References != id {
 				r.Broken = true
-				a.Problems = append(a.Problems, Problem{Entity: id, Where: "figure “" + tally.Label + "”", Text: tally.By, Problem: cond.Problem{Message: "The records that it counts do not refer to this table any more.", Length: 1}})
+				a.Problems = append(a.Problems, Problem{Entity: id, Where: "counted field “" + tally.Label + "”", Text: tally.By, Problem: cond.Problem{Message: "The records that it counts do not refer to this table any more.", Length: 1}})
 			}
 			a.Tallies[id+"."+tally.ID] = r
 		}

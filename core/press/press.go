@@ -16,7 +16,7 @@ import (
 type Press struct {
 	Element   string            // id
 	Trigger   string            // of an element with several ways: which of them; "" for the usual one
-	Row       string            // key of the clicked row
+	Row       string            // key of the chosen row
 	Rows      []string          // keys of the rows that were chosen, for what is done with several
 	Point     string            // value of the chosen point
 	Result    string            // of a dialog that came back: what with

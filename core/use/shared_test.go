@@ -36,14 +36,14 @@ func TestASharedGateSeesOnlyWhatItIsGiven(t *testing.T) {
 	}
 	way, _ := s.App.WayAt("s_list", "e_list", "row")
 	text := stand.SentenceText(words.Sentence(s.App, way.Screen, way.Element, "row"))
-	if !strings.HasPrefix(text, "When a row is opened, through “Open the defect” with defect the clicked row, for everyone, while defect’s state is “open”: open Defect on the defect given") {
+	if !strings.HasPrefix(text, "When a row is opened, through “Open the defect” with defect the chosen row, for everyone, while defect’s state is “open”: open Defect on the defect given") {
 		t.Error(text)
 	}
 	brings := map[string]string{}
 	for _, in := range build.WaysIn(s.App, "s_defect", nil) {
 		brings[in.Screen+"."+in.Element] = in.Brings
 	}
-	if brings["s_list.e_list"] != "the clicked row" || brings["s_chart.e_chart"] != "the chosen bar" {
+	if brings["s_list.e_list"] != "the chosen row" || brings["s_chart.e_chart"] != "the chosen point" {
 		t.Errorf("what is passed on is not told as it is given: %v", brings)
 	}
 	if way.Wiring() != "/g_open/gate" || way.At() != "/s_list/elements/e_list/opened" {

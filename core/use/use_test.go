@@ -362,10 +362,10 @@ func TestSentences(t *testing.T) {
 	for _, tc := range []struct{ screen, element, trigger, want string }{
 		{"s_defect", "e_cabin", "release", "When released, for everyone: open Cabin on its cabin to view, in full."},
 		{"s_defect", "e_close", "release", "When released, for Technician, while state is “open”: ask “Close {record.code}?”, then set by to the user and set state to “closed”, then go back. Otherwise greyed: “It is closed”."},
-		{"s_list", "e_list", "row", "When a row is opened, for everyone, while state is “open”: open Defect on the clicked row to view, in full. Otherwise greyed: “Closed”."},
+		{"s_list", "e_list", "row", "When a row is opened, for everyone, while state is “open”: open Defect on the chosen row to view, in full. Otherwise greyed: “Closed”."},
 		{"s_cabin", "e_add", "release", "When released, for everyone: open Defect on a new defect, with cabin = this cabin, in full."},
 		{"s_cabin", "e_dlg", "release", "When released, for everyone: open Defects with cabin this cabin, as a dialog."},
-		{"s_chart", "e_chart", "point", "When a bar is chosen, for everyone: open Defects with cabin the chosen bar, in full."},
+		{"s_chart", "e_chart", "point", "When a point is chosen, for everyone: open Defects with cabin the chosen point, in full."},
 		{"s_board", "e_mine", "release", "When released, for everyone: open Defects with by the user’s own record where state is not closed, in full."},
 		{"s_drive", "e_faster", "release", "When released, for everyone, while drive running is yes: write drive speed + 1 to drive set speed, and stay here. Otherwise hide it."},
 	} {
@@ -379,13 +379,13 @@ func TestSentences(t *testing.T) {
 func TestProposalsBestFirst(t *testing.T) {
 	s := stand.New(t, "")
 	for _, tc := range []struct{ screen, element, target, input, first string }{
-		{"s_list", "e_list", "s_defect", "i_d", "the clicked row"},
+		{"s_list", "e_list", "s_defect", "i_d", "the chosen row"},
 		{"s_list", "e_list", "s_cabin", "i_c", "the row’s cabin"},
 		{"s_list", "e_list", "s_drive", "i_l", "the row’s cabin’s lift"},
 		{"s_defect", "e_cabin", "s_cabin", "i_c", "its cabin"},
 		{"s_cabin", "e_add", "s_list", "i_cabin", "this cabin"},
 		{"s_cabin", "e_add", "s_defect", "i_d", "a new defect"},
-		{"s_chart", "e_chart", "s_list", "i_cabin", "the chosen bar"},
+		{"s_chart", "e_chart", "s_list", "i_cabin", "the chosen point"},
 		{"s_board", "e_mine", "s_list", "i_by", "the user’s own record"},
 	} {
 		way, _ := s.App.WayAt(tc.screen, tc.element, "release")
@@ -410,7 +410,7 @@ func TestRenamesTouchNothing(t *testing.T) {
 		t.Fatalf("a rename broke %+v", s.App.Problems)
 	}
 	got := stand.SentenceText(words.Sentence(s.App, s.App.Project.Screens["s_list"], s.App.ElementAt("s_list", "e_list"), "row"))
-	if !strings.Contains(got, "while condition is “open”: open Fault on the clicked row") {
+	if !strings.Contains(got, "while condition is “open”: open Fault on the chosen row") {
 		t.Errorf("it says %s", got)
 	}
 }

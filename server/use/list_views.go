@@ -55,7 +55,7 @@ func (s *Side) KeepListView(c *gin.Context, slug, screen, element string) {
 		}
 		err = s.Store.KeepListView(c, store.ListView{Account: v.account.ID, Project: v.project, Screen: screen, Element: element, Name: req.Name, Body: body})
 		if errors.Is(err, store.ErrFull) {
-			return &ask.Refusal{Code: "too-many", What: "No more views of this list can be kept.", Then: "Forget one that you do not use."}
+			return &ask.Refusal{Code: "too-many", What: "No more lists can be kept here.", Then: "Remove one that you do not use."}
 		}
 		return err
 	})

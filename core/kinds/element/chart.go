@@ -83,7 +83,7 @@ func (spec *Chart) Gates() map[string]*project.Gate {
 func (spec *Chart) MenuEntries() map[string]*project.Entry { return spec.Menu }
 
 // Called names a point of it.
-func (*Chart) Called(plan.Scene, *plan.Element) string { return "a bar of the chart" }
+func (*Chart) Called(plan.Scene, *plan.Element) string { return "a point of the chart" }
 
 func (spec *Chart) Plan(b *plan.Planner) {
 	for _, path := range []string{spec.By, spec.Split, spec.Of} {

@@ -97,7 +97,7 @@ func TestTheSentenceAndThePlatesSayHowADialogComesBack(t *testing.T) {
 		t.Errorf("ways in: %v", in)
 	}
 	closes := stand.SentenceText(words.Sentence(s.App, s.App.Project.Screens["s_choose"], s.App.ElementAt("s_choose", "e_list"), "row"))
-	if closes != "When a row is opened, for everyone: close this with the clicked row." {
+	if closes != "When a row is opened, for everyone: close this with the chosen row." {
 		t.Error(closes)
 	}
 }

@@ -11,7 +11,7 @@ import (
 	"ambergate/core/words"
 )
 
-// Parent follows relations from the screen's record, the clicked row or a given record.
+// Parent follows relations from the screen's record, the chosen row or a given record.
 type Parent struct {
 	project.BindingHead
 	base

@@ -43,9 +43,9 @@ func (spec *Point) Give(x *use.Binding) cond.Value {
 // Say says it.
 func (spec *Point) Say(*words.Writer, *project.Input) string {
 	if spec.Value == "end" {
-		return "the end of the chosen bar"
+		return "the end of the chosen point"
 	}
-	return "the chosen bar"
+	return "the chosen point"
 }
 
 // Finds gives the table whose records the points stand for.

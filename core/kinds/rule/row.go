@@ -18,7 +18,7 @@ type Row struct {
 // Give gives its key.
 func (*Row) Give(x *use.Binding) cond.Value {
 	if x.At.Row == nil {
-		return cond.UnknownBecause("no row was clicked")
+		return cond.UnknownBecause("no row was chosen")
 	}
 	return cond.Key(x.At.Row.Key)
 }
@@ -35,7 +35,7 @@ func (*Row) Via(b *plan.Planner) plan.Via {
 }
 
 // Say says it.
-func (*Row) Say(*words.Writer, *project.Input) string { return "the clicked row" }
+func (*Row) Say(*words.Writer, *project.Input) string { return "the chosen row" }
 
 // Finds gives the table of the rows.
 func (*Row) Finds(s plan.Scene, _ *cond.Expr) (string, bool) { return s.RowTable(), true }

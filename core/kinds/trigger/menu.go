@@ -27,7 +27,7 @@ func (Menu) Say(e *project.Element, id string) string {
 	if project.ListOf(e) != nil {
 		return words + " of a row’s menu is chosen"
 	}
-	return words + " of a bar’s menu is chosen"
+	return words + " of a point’s menu is chosen"
 }
 
 // Aim finds the row or the point whose menu it is.

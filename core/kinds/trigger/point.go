@@ -17,7 +17,7 @@ type Point struct{}
 func (Point) Place(string) string { return "chosen" }
 
 // Say says it.
-func (Point) Say(*project.Element, string) string { return "a bar is chosen" }
+func (Point) Say(*project.Element, string) string { return "a point is chosen" }
 
 // Aim takes the point as it was chosen.
 func (Point) Aim(_ context.Context, _ *use.Opening, e *plan.Element, _ *plan.Gate, p press.Press, _ ask.Changer) (use.Aim, error) {

@@ -19,7 +19,7 @@ func (Row) Place(string) string { return "opened" }
 // Say says it.
 func (Row) Say(*project.Element, string) string { return "a row is opened" }
 
-// Aim fetches the clicked row, as the list would.
+// Aim fetches the chosen row, as the list would.
 func (Row) Aim(ctx context.Context, o *use.Opening, e *plan.Element, _ *plan.Gate, p press.Press, src ask.Changer) (use.Aim, error) {
 	return press.AimRow(ctx, o, e, p, src, false, false)
 }

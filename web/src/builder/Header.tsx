@@ -50,7 +50,7 @@ export function Header({ hands, draft, view, onView, onFind, onFindings, childre
       >
         {hands.busy ? 'saving …' : 'saved'} · {sinceRelease(draft)}
       </Box>
-      <Flex as="nav" aria-label="Views" gap="2px" mx="4px">
+      <Flex as="nav" aria-label="Parts of the builder" gap="2px" mx="4px">
         {views.map(([id, words]) => (
           <Box
             as="button"

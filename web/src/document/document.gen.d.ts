@@ -267,7 +267,7 @@ export interface InputBinding {
   value?: string;
 }
 /**
- * Parent follows relations from the screen's record, the clicked row or a given record.
+ * Parent follows relations from the screen's record, the chosen row or a given record.
  */
 export interface ParentBinding {
   rule: 'parent';

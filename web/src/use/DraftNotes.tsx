@@ -19,7 +19,7 @@ export function DraftNotes({ draft, others, dirty, taken, onTake, onForget, onTa
   const [other] = others;
   if (taken) {
     return (
-      <Note words="Another tab of yours has gone on with what you typed here. What you type now is not kept.">
+      <Note words="Another tab of yours has gone on with what you typed here. What you type now is not saved.">
         <Action onClick={() => onTakeBack('there')}>Bring that version here</Action>
         <Action onClick={() => onTakeBack('here')}>Keep this version</Action>
       </Note>

@@ -4,7 +4,7 @@ import { recordTable, screenOf } from '../../document/screens';
 import type { BuildHands } from '../context';
 import type { Share } from './ShareForm';
 
-/** What sharing an element's condition needs: it speaks of the clicked row in a list, else of the screen's record. */
+/** What sharing an element's condition needs: it speaks of the chosen row in a list, else of the screen's record. */
 export function shareOf(b: BuildHands, element: string | undefined): Share | undefined {
   const body = element ? ownedOf(b.entities, b.screen, element)?.element : undefined;
   const list = body?.kind === 'list' ? body : undefined;

@@ -41,7 +41,7 @@ export function FieldList({ table }: { table: string }) {
 const typeWords: Record<string, string> = {
   text: 'text',
   whole: 'whole number',
-  decimal: 'exact number',
+  decimal: 'number',
   number: 'number',
   yesno: 'yes or no',
   date: 'date',

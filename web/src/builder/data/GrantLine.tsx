@@ -36,7 +36,7 @@ export function GrantLine({ role, table, grant, name, last }: GrantLineProps) {
         <Checks
           choices={verbs.map((v) => [v, v])}
           chosen={verbsOf(entities, id)}
-          note="None of them takes the grant away: the role then may do nothing with this table."
+          note="None of them removes the grant: the role then may do nothing with this table."
           save="Set what they may do"
           onSave={(ids) => save(setVerbs(entities, { id, role, table }, verbsIn(ids)))}
         />

@@ -49,7 +49,7 @@ export function NewTally({ table, pos }: { table: string; pos: number }) {
       }}
     >
       <Line
-        aria-label="Name of a new figure"
+        aria-label="Name of a new counted field"
         placeholder="Open defects"
         value={label}
         w="150px"
@@ -79,7 +79,7 @@ export function NewTally({ table, pos }: { table: string; pos: number }) {
         ))}
       </Select>
       <Action type="submit" disabled={!label.trim() || (ofField && !chosen)}>
-        + figure
+        + counted field
       </Action>
     </Flex>
   );

@@ -70,7 +70,7 @@ export function RoleLine(p: { role: RoleDoc; above: RoleDoc | undefined; below: 
       <Action
         tone="quiet"
         disabled={used || granted}
-        title={used ? 'Somebody has this role' : granted ? 'It has grants: take them away first' : undefined}
+        title={used ? 'Somebody has this role' : granted ? 'It has grants: remove them first' : undefined}
         onClick={() => void edit([{ op: 'remove', path: `/${role.id}` }])}
       >
         remove

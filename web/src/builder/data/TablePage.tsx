@@ -58,7 +58,7 @@ export function TablePage({ row }: { row: TableRow }) {
             <FieldList table={row.table} />
           </Box>
           <Box flex="1" minW="340px">
-            <Head>Figures counted over other records</Head>
+            <Head>Counted over other records</Head>
             <TallyList table={row.table} />
             <Box h="20px" />
             <Head>Sort orders in use</Head>

@@ -39,7 +39,7 @@ export function CaseExtras({ way, of }: { way: WayOut; of: string | undefined })
   return (
     <>
       {extra('do', doWords(way))}
-      {move?.kind === 'screen' && !move.carry && extra('carry', 'carry along')}
+      {move?.kind === 'screen' && !move.carry && extra('carry', 'bring along')}
       {move?.kind === 'screen' && lists && !move.arrive && extra('arrive', 'narrowed to')}
       {move?.kind === 'screen' && !move.spot && extra('spot', 'at a spot')}
       {move?.kind === 'screen' && rows && !move.spotRow && extra('spotRow', 'at a row')}

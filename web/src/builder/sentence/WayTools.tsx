@@ -33,10 +33,10 @@ export function WayTools() {
   return (
     <Box position="relative" fontSize="note">
       <Action tone="quiet" aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
-        copy, paste, take out
+        copy, paste, remove
       </Action>
       {open && (
-        <Pop label="Copy, paste, take out" onClose={() => setOpen(false)}>
+        <Pop label="Copy, paste, remove" onClose={() => setOpen(false)}>
           <Flex direction="column" p="10px" gap="6px" minW="260px" align="stretch">
             <Action autoFocus disabled={wired === undefined} onClick={act(copyWiring)}>
               copy its wiring
@@ -69,7 +69,7 @@ export function WayTools() {
                 if (way.trigger !== 'release' && way.trigger !== 'press') choose(undefined);
               })}
             >
-              take this way out
+              remove this way
             </Action>
           </Flex>
         </Pop>

@@ -21,12 +21,12 @@ export function proposalsKey(w: WayRef, ...of: unknown[]) {
   return ['proposals', w.project, w.screen, w.element, w.trigger, ...of];
 }
 
-/** What narrows a target by itself: this record, the clicked row, the chosen point. */
+/** What narrows a target by itself: this record, the chosen row, the chosen point. */
 const narrowing = ['this', 'row', 'point'];
 
 /**
  * The move to a screen, with its inputs bound as well as can be proposed: the record by the best
- * rule, and what narrows the target by this record, the clicked row or the chosen point.
+ * rule, and what narrows the target by this record, the chosen row or the chosen point.
  */
 export async function moveTo(w: WayRef, target: ScreenDoc): Promise<ScreenMove> {
   const bind: Record<string, Binding> = {};

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Action } from '../../ui/controls';
 import type { Practice } from './usePractice';
 
-/** Says that nothing is kept, while something was practised. */
+/** Says that nothing is saved, while something was practised. */
 export function PracticeLine({ practice }: { practice: Practice }) {
   if (!practice.said && practice.count === 0) return null;
   return (
@@ -22,7 +22,7 @@ export function PracticeLine({ practice }: { practice: Practice }) {
       <Box flex="1">
         {practice.said}
         {practice.count > 0 &&
-          ` ${practice.count} ${practice.count === 1 ? 'press' : 'presses'} practised; nothing is kept.`}
+          ` ${practice.count} ${practice.count === 1 ? 'press' : 'presses'} practised; nothing is saved.`}
       </Box>
       {practice.count > 0 && (
         <Action minH="26px" onClick={practice.forget}>

@@ -89,7 +89,7 @@ export function EditRow({ element, list, row, onEnd }: EditRowProps) {
                 {row ? 'Save' : 'Add'}
               </Action>
               <Action minH="26px" onClick={onEnd}>
-                Give up
+                Cancel
               </Action>
             </Flex>
           )}

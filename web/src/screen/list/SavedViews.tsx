@@ -6,7 +6,7 @@ import { wordsOfProblem } from '../../trail/Press';
 import { Action, Line } from '../../ui/controls';
 import { useScreen } from '../context';
 
-/** The user's own views of a list: what narrows and orders it, under a name. */
+/** The user's own kept lists: what narrows and orders it, under a name. */
 export function SavedViews({ element, list }: { element: ElementView; list: ListView }) {
   const { view, work, onArrange } = useScreen();
   const queries = useQueryClient();
@@ -35,12 +35,12 @@ export function SavedViews({ element, list }: { element: ElementView; list: List
     <Popover.Root open={open} onOpenChange={(d) => setOpen(d.open)} positioning={{ placement: 'bottom-end' }}>
       <Popover.Trigger asChild>
         <Action tone="quiet" aria-haspopup="dialog">
-          views{named.length > 0 && ` (${named.length})`} ▾
+          kept lists{named.length > 0 && ` (${named.length})`} ▾
         </Action>
       </Popover.Trigger>
       <Portal>
         <Popover.Positioner>
-          <Popover.Content w="280px" aria-label="Your views of this list">
+          <Popover.Content w="280px" aria-label="Your kept lists">
             <Box p="12px">
               {named.length === 0 && (
                 <Box color="muted" fontSize="note" mb="8px">
@@ -65,7 +65,7 @@ export function SavedViews({ element, list }: { element: ElementView; list: List
                     <Action
                       tone="quiet"
                       minH="26px"
-                      aria-label={`Forget ${v.name}`}
+                      aria-label={`Remove ${v.name}`}
                       onClick={() => drop.mutate(v.name)}
                     >
                       ×
@@ -82,7 +82,7 @@ export function SavedViews({ element, list }: { element: ElementView; list: List
                 }}
               >
                 <Line
-                  aria-label="Name of the view"
+                  aria-label="Name of the kept list"
                   placeholder="Name"
                   value={name}
                   maxLength={60}

@@ -31,20 +31,20 @@ export function CarryPicker({ chunk, way, wayRef, onClose }: ChipProps) {
   const some = open.some(given);
   const all: Choice = {
     id: 'all',
-    words: 'carry all that it takes',
+    words: 'bring all that it takes',
     note: some ? 'by name, also what it takes later' : 'by name; nothing yet, as nothing by these names is given here',
   };
   const choices: Choice[] = [
     ...(some ? [all] : []),
     ...open
       .filter((i) => names.includes(i.id))
-      .map((i) => ({ id: `-${i.id}`, words: `${i.label}: carry it no more`, note: 'carried by name' })),
+      .map((i) => ({ id: `-${i.id}`, words: `${i.label}: bring it no more`, note: 'brought by name' })),
     ...open
       .filter((i) => !names.includes(i.id) && given(i))
-      .map((i) => ({ id: `+${i.id}`, words: `${i.label}: carry it`, note: 'what is given here under that name' })),
+      .map((i) => ({ id: `+${i.id}`, words: `${i.label}: bring it`, note: 'what is given here under that name' })),
     ...open.map((i) => ({ id: i.id, words: `${i.label}: say which`, note: 'only what belongs to it is shown' })),
     ...(some || open.length === 0 ? [] : [all]),
-    ...(now === undefined ? [] : [{ id: 'none', words: 'carry nothing' }]),
+    ...(now === undefined ? [] : [{ id: 'none', words: 'bring nothing' }]),
   ];
   return (
     <Picker

@@ -17,7 +17,7 @@ export function ResultPicker({ chunk, way, wayRef, onClose }: ChipProps) {
   const rows = element?.kind === 'list' ? element.table : undefined;
   const choices: (Choice & { binding?: Binding })[] = [];
   if (rows && /^(row|menu\.)/.test(way.trigger))
-    choices.push({ id: 'row', words: `the clicked ${one(rows)}`, binding: { rule: 'row' } });
+    choices.push({ id: 'row', words: `the chosen ${one(rows)}`, binding: { rule: 'row' } });
   if (own) choices.push({ id: 'this', words: `this ${one(own)}`, binding: { rule: 'this' } });
   if (own) choices.push({ id: 'saved', words: `the ${one(own)} just saved`, binding: { rule: 'saved' } });
   choices.push({ id: 'user', words: 'the user’s own record', binding: { rule: 'user' } });

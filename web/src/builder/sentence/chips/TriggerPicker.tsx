@@ -14,7 +14,7 @@ export function TriggerPicker({ way, wayRef, onClose }: ChipProps) {
       <WordsPicker
         label="What the menu calls it"
         value={text(entities, ...base, 'words')}
-        none="take it out"
+        none="remove it"
         onClose={onClose}
         onSave={(v) => {
           onClose();

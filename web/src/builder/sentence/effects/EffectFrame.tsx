@@ -65,8 +65,8 @@ export function StandingActions({ standing }: { standing: Standing }) {
           do it later
         </Action>
       )}
-      <Action type="button" tone="bad" onClick={standing.remove}>
-        take it away
+      <Action type="button" tone="bad" aria-label="Remove this action" onClick={standing.remove}>
+        remove
       </Action>
     </>
   );

@@ -85,8 +85,13 @@ export function FieldsForm(props: FieldsProps) {
             onEntry={(entry) => put(i, { ...line, entry })}
           />
           {(lines.length > 1 || needed) && (
-            <Action type="button" tone="quiet" onClick={() => setLines(lines.filter((l) => l !== line))}>
-              not this
+            <Action
+              type="button"
+              tone="quiet"
+              aria-label="Remove this field"
+              onClick={() => setLines(lines.filter((l) => l !== line))}
+            >
+              remove
             </Action>
           )}
         </Flex>

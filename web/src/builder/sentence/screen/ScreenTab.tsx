@@ -44,8 +44,8 @@ export function ScreenTab() {
           />
         )}
         <Box color="muted" fontSize="note" maxW="620px" mt="4px">
-          Click a button or plate to see its way. Click again to try it as the person you walk as; nothing is saved. “+
-          add here” makes something new.
+          Press a button or plate to see its way. Press it again to try it as the person you walk as; nothing is saved.
+          “+ add here” makes something new.
         </Box>
       </Box>
       <Box fontSize="note">

@@ -94,7 +94,7 @@ export function MakeScreen({ title: named, wayRef, of, onClose }: MakeProps) {
   );
 }
 
-/** The record of a new form: this record or the clicked row where the tables agree. */
+/** The record of a new form: this record or the chosen row where the tables agree. */
 function bestBinding(w: WayRef, table: string): Binding | undefined {
   if (w.trigger === 'row') return { rule: 'row' };
   return recordTable(screenOf(w.entities, w.screen)) === table ? { rule: 'this' } : undefined;

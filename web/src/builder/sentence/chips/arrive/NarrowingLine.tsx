@@ -85,8 +85,8 @@ export function NarrowingLine({ lead, fields, line, project, onLine, onRemove }:
         </Box>
       )}
       {f?.unit && takes === 'text' && f.unit}
-      <Action type="button" tone="quiet" onClick={onRemove}>
-        not this
+      <Action type="button" tone="quiet" aria-label="Remove this line" onClick={onRemove}>
+        remove
       </Action>
     </Flex>
   );

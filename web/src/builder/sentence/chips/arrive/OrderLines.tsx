@@ -41,8 +41,13 @@ export function OrderLines({ fields, sorts, onSorts }: LinesProps) {
         />
         {descending(fields.find((f) => f.id === s.path))}
       </Flex>
-      <Action type="button" tone="quiet" onClick={() => onSorts(sorts.filter((x) => x !== s))}>
-        not this
+      <Action
+        type="button"
+        tone="quiet"
+        aria-label="Remove this order"
+        onClick={() => onSorts(sorts.filter((x) => x !== s))}
+      >
+        remove
       </Action>
     </Flex>
   ));
