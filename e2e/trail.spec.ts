@@ -23,7 +23,7 @@ test('a duplicated tab goes its own way; a new tab knows where it came from', as
   await copy.evaluate((url) => history.replaceState(history.state, '', url), new URL(page.url()).pathname + new URL(page.url()).search);
   await copy.reload();
   await expect(heading(copy)).toHaveText((await heading(page).textContent()) ?? '');
-  expect(await copy.evaluate(() => window.history.state.usr.trail)).not.toBe(before);
+  await expect.poll(() => copy.evaluate(() => window.history.state.usr.trail)).not.toBe(before);
   await copy.getByRole('navigation', { name: 'Trail' }).getByRole('button', { name: /^Back to Parts/ }).click();
   await expect(heading(copy)).toHaveText('Parts in store');
   await page.reload();

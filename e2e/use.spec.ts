@@ -234,9 +234,9 @@ test('light, dark, or as the system does', async ({ page }) => {
   const night = await ground();
   await page.goto('/me');
   await page.getByRole('radio', { name: 'light', exact: true }).check();
-  expect(await ground()).not.toBe(night);
+  await expect.poll(ground).not.toBe(night);
   await page.reload();
-  expect(await ground()).not.toBe(night);
+  await expect.poll(ground).not.toBe(night);
   await page.getByRole('radio', { name: 'as the system does' }).check();
-  expect(await ground()).toBe(night);
+  await expect.poll(ground).toBe(night);
 });

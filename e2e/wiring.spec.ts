@@ -62,7 +62,7 @@ test('this cabin’s last inspection, greyed where there is none; a record asked
   await page.getByRole('navigation', { name: 'Workshop tools' }).getByRole('button', { name: 'Grip gauge' }).click();
   const picture = page.getByRole('dialog').getByRole('img', { name: /^A dial/ });
   await expect(picture).toBeVisible();
-  expect(await picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(100);
+  await expect.poll(() => picture.evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(100);
   await page.getByRole('dialog').getByRole('button', { name: 'Got it' }).click();
   await expect(picture).toHaveCount(0);
   await page.goto('/use/tarnhorn/cabin?cabin=29'); // a spare that was never inspected
