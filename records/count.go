@@ -2,11 +2,8 @@ package records
 
 import (
 	"context"
-	"errors"
 	"fmt"
 	"strings"
-
-	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/ask"
 )
@@ -17,18 +14,23 @@ const countBound = 10_000
 // Count counts what a query finds, exactly up to a bound. With a cursor it counts what lies
 // beyond it, in the query's direction.
 func (r *Reader) Count(ctx context.Context, q ask.Query) (ask.Count, error) {
+	a := r.alone(ctx, ask.Question{Count: &q})
+	return a.Count, a.Err
+}
+
+func (r *Reader) preparedCount(q ask.Query) (asked, error) {
 	if q.Rights == nil {
-		return ask.Count{}, errNoRights
+		return asked{}, errNoRights
 	}
 	f := &fetch{statement: newStatement(r.project, q.Table, q.Rights)}
 	var stretches []probe
 	if q.After != "" {
 		if err := f.addOrder(q); err != nil {
-			return ask.Count{}, err
+			return asked{}, err
 		}
 		cursor, err := f.cursorOf(q)
 		if err != nil {
-			return ask.Count{}, err
+			return asked{}, err
 		}
 		stretches = f.stretches(cursor, q.Back)
 	} else {
@@ -36,19 +38,22 @@ func (r *Reader) Count(ctx context.Context, q ask.Query) (ask.Count, error) {
 	}
 	where, err := f.where(q)
 	if err != nil {
-		return ask.Count{}, err
+		return asked{}, err
 	}
 	var parts []string
 	for _, p := range stretches {
 		parts = append(parts, fmt.Sprintf("select 1 from %s%s limit %d", strings.Join(f.from, " "), whereClause(append(p.where, where...)), countBound+1))
 	}
 	sql := fmt.Sprintf("select count(*) from (select 1 from ((%s)) s limit %d) x", strings.Join(parts, ") union all ("), countBound+1)
-	var n int
-	if err := r.db.QueryRow(ctx, sql, f.args...).Scan(&n); err != nil && !errors.Is(err, pgx.ErrNoRows) {
-		return ask.Count{}, notFoundIfMisfit(err, "count "+q.Table.Label)
-	}
-	if n > countBound {
-		return ask.Count{N: countBound, More: true}, nil
-	}
-	return ask.Count{N: n}, nil
+	var n int64
+	return asked{
+		sql: sql, args: f.args, doing: "count " + q.Table.Label, loose: true,
+		take: func(values []any) error {
+			n, _ = values[0].(int64)
+			return nil
+		},
+		done: func() ask.Answer {
+			return ask.Answer{Count: ask.Count{N: int(min(n, countBound)), More: n > countBound}}
+		},
+	}, nil
 }

@@ -3,7 +3,7 @@
 //
 //   - source.go: a database
 //   - statement.go, rule.go, match.go, order.go, cursor.go: the parts of a statement; row rules are in rule.go
-//   - fetch.go, together.go, count.go, group.go, each.go, picture.go: what is read
+//   - fetch.go, round.go, count.go, group.go, each.go, picture.go: what is read
 //   - press.go: what a press changes, and its claim
 //   - only_read.go: whether anything can be changed at all
 //   - hanging.go: what hangs on a record

@@ -23,7 +23,7 @@ func (s *Source) Snapshot(ctx context.Context, p *project.Project, run func(*Rea
 	if _, err := tx.Exec(ctx, "set local statement_timeout = '"+exportLimit+"'"); err != nil {
 		return fmt.Errorf("begin to read: %w", err)
 	}
-	return run(&Reader{db: tx, project: p})
+	return run(&Reader{db: tx, project: p, within: true})
 }
 
 // Each calls a function with each record that a query finds, in order, as they come in.
@@ -32,22 +32,14 @@ func (r *Reader) Each(ctx context.Context, q ask.Query, each func(*ask.Row) erro
 	if err != nil {
 		return err
 	}
-	rows, err := r.db.Query(ctx, f.sql, f.args...)
-	if err != nil {
-		return notFoundIfMisfit(err, "read "+q.Table.Label)
+	var stopped error // by the function
+	a := asked{sql: f.sql, args: f.args, doing: "read " + q.Table.Label, loose: true, take: func(values []any) error {
+		stopped = each(f.row(q, values))
+		return stopped
+	}, done: func() ask.Answer { return ask.Answer{} }}
+	answer := a.answer(a.all(r.db.Query(ctx, a.sql, a.args...)))
+	if stopped != nil {
+		return stopped
 	}
-	defer rows.Close()
-	for rows.Next() {
-		values, err := rows.Values()
-		if err != nil {
-			return fmt.Errorf("read a row of %s: %w", q.Table.Label, err)
-		}
-		if err := each(f.row(q, values)); err != nil {
-			return err
-		}
-	}
-	if err := rows.Err(); err != nil {
-		return notFoundIfMisfit(err, "read "+q.Table.Label)
-	}
-	return nil
+	return answer.Err
 }

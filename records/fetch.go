@@ -16,35 +16,28 @@ import (
 // Fetch runs one query as one statement. A key or filter value that cannot be one of the
 // column's type finds nothing.
 func (r *Reader) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
-	f, err := r.prepareFetch(q)
-	if err != nil {
-		return ask.Page{}, err
-	}
-	rows, err := r.db.Query(ctx, f.sql, f.args...)
-	if err != nil {
-		return ask.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
-	}
-	defer rows.Close()
-	var page ask.Page
-	for rows.Next() {
-		values, err := rows.Values()
-		if err != nil {
-			return ask.Page{}, fmt.Errorf("read a row of %s: %w", q.Table.Label, err)
-		}
-		page.Rows = append(page.Rows, f.row(q, values))
-	}
-	if err := rows.Err(); err != nil {
-		return ask.Page{}, notFoundIfMisfit(err, "read "+q.Table.Label)
-	}
-	return ended(page, q), nil
+	a := r.alone(ctx, ask.Question{Fetch: &q})
+	return a.Page, a.Err
 }
 
-// notFoundIfMisfit lets "abc" as a number's key find nothing rather than fail.
-func notFoundIfMisfit(err error, doing string) error {
-	if isOneOf(err, misfits) {
-		return nil
+func (r *Reader) preparedFetch(q ask.Query) (asked, error) {
+	f, err := r.prepareFetch(q)
+	if err != nil {
+		return asked{}, err
 	}
-	return fmt.Errorf("%s: %w", doing, gone(err))
+	shape := q.Table.ID + "|" + strings.Join(q.Paths, ",") + fmt.Sprint("|", q.Order, f.asked, f.hidden)
+	if q.Lock {
+		shape = "" // a union cannot lock
+	}
+	var page ask.Page
+	return asked{
+		sql: f.sql, args: f.args, doing: "read " + q.Table.Label, shape: shape, loose: true,
+		take: func(values []any) error {
+			page.Rows = append(page.Rows, f.row(q, values))
+			return nil
+		},
+		done: func() ask.Answer { return ask.Answer{Page: ended(page, q)} },
+	}, nil
 }
 
 // fetch is a prepared select with the layout of its columns:

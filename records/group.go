@@ -17,13 +17,18 @@ const groupRows = 5_000
 
 // Group counts or sums records by a field and within that by another. Groups come largest first.
 func (r *Reader) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, error) {
+	a := r.alone(ctx, ask.Question{Group: &q})
+	return a.Groups, a.Err
+}
+
+func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 	if q.Rights == nil {
-		return nil, errNoRights
+		return asked{}, errNoRights
 	}
 	s := newStatement(r.project, q.Table, q.Rights)
 	by, field, err := s.column(q.By)
 	if err != nil {
-		return nil, err
+		return asked{}, err
 	}
 	columns := []string{by}
 	if field.References != "" {
@@ -32,7 +37,7 @@ func (r *Reader) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, erro
 	split := "null::text"
 	if q.Split != "" {
 		if split, _, err = s.column(q.Split); err != nil {
-			return nil, err
+			return asked{}, err
 		}
 		split += "::text"
 	}
@@ -40,13 +45,13 @@ func (r *Reader) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, erro
 	if over := measures[q.Measure]; over != "" {
 		of, _, err := s.column(q.Of)
 		if err != nil {
-			return nil, err
+			return asked{}, err
 		}
 		measure = fmt.Sprintf(over, of)
 	}
 	if q.Span != "" {
 		if columns[0], err = s.span(by, field, q); err != nil {
-			return nil, err
+			return asked{}, err
 		}
 		day := *field
 		day.Type, field = "date", &day
@@ -55,7 +60,7 @@ func (r *Reader) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, erro
 	for _, path := range q.Title {
 		sql, f, err := s.column(path)
 		if err != nil {
-			return nil, err
+			return asked{}, err
 		}
 		if f.References != "" {
 			sql += "::text"
@@ -65,7 +70,7 @@ func (r *Reader) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, erro
 	}
 	where, err := s.where(ask.Query{Table: q.Table, Match: q.Match, Rights: q.Rights})
 	if err != nil {
-		return nil, err
+		return asked{}, err
 	}
 	unseen := "false"
 	for path, at := range s.joins {
@@ -75,26 +80,20 @@ func (r *Reader) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, erro
 	}
 	all := append([]string{split, measure, unseen}, columns...)
 	sql := fmt.Sprintf("select %s from %s%s group by %s limit %d", strings.Join(all, ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), groupRows)
-	rows, err := r.db.Query(ctx, sql, s.args...)
-	if err != nil {
-		return nil, fmt.Errorf("count %s: %w", q.Table.Label, gone(err))
-	}
-	defer rows.Close()
 	byValue := map[string]*ask.Group{}
-	for rows.Next() {
-		values, err := rows.Values()
-		if err != nil {
-			return nil, fmt.Errorf("count %s: %w", q.Table.Label, gone(err))
-		}
-		addGroup(byValue, q, field, titles, values)
-	}
-	if err := rows.Err(); err != nil {
-		return nil, fmt.Errorf("count %s: %w", q.Table.Label, gone(err))
-	}
-	if q.Span != "" {
-		return latest(byValue, q.Limit), nil
-	}
-	return largest(byValue, q.Limit), nil
+	return asked{
+		sql: sql, args: s.args, doing: "count " + q.Table.Label,
+		take: func(values []any) error {
+			addGroup(byValue, q, field, titles, values)
+			return nil
+		},
+		done: func() ask.Answer {
+			if q.Span != "" {
+				return ask.Answer{Groups: latest(byValue, q.Limit)}
+			}
+			return ask.Answer{Groups: largest(byValue, q.Limit)}
+		},
+	}, nil
 }
 
 // measures are what a point shows besides a count, over a column.

@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"math"
+	"reflect"
 	"slices"
 	"testing"
 	"time"
@@ -270,10 +271,7 @@ func TestSeveralQueriesAtOnceAreThoseQueries(t *testing.T) {
 	high.Match = []ask.Match{{Path: "f_severity", Compare: "is", Value: cond.String("high")}, {Path: "f_code", Compare: "contains", Value: cond.String("21")}}
 	none.Key = "no such key"
 	qs := []ask.Query{base, back, high}
-	pages, err := r.FetchAll(context.Background(), qs)
-	if err != nil || len(pages) != 3 {
-		t.Fatalf("%d pages, %v", len(pages), err)
-	}
+	pages := together(t, r, qs)
 	for i, q := range qs {
 		alone := fetch(t, r, q)
 		if len(alone.Rows) == 0 || len(alone.Rows) != len(pages[i].Rows) || alone.Next != pages[i].Next {
@@ -285,7 +283,38 @@ func TestSeveralQueriesAtOnceAreThoseQueries(t *testing.T) {
 			}
 		}
 	}
-	if pages, err := r.FetchAll(context.Background(), []ask.Query{none, base}); err != nil || len(pages[0].Rows) != 0 {
-		t.Errorf("a key that cannot be one: %+v %v", pages, err)
+	// What cannot be a key finds nothing, and spoils nothing beside it.
+	for _, qs := range [][]ask.Query{{none, base}, {base, none}} {
+		for i, page := range together(t, r, qs) {
+			if (len(page.Rows) == 0) != (qs[i].Key != "") {
+				t.Errorf("query %d of %d beside what is no key: %d rows", i, len(qs), len(page.Rows))
+			}
+		}
 	}
+	count, group := base, ask.GroupQuery{Table: base.Table, By: "f_state", Rights: ask.EveryRow}
+	bad := base
+	bad.After = "no cursor"
+	answers := r.Together(context.Background(), []ask.Question{{Fetch: &bad}, {Count: &count}, {Group: &group}})
+	n, _ := r.Count(context.Background(), count)
+	groups, _ := r.Group(context.Background(), group)
+	if answers[0].Err == nil || answers[1].Err != nil || answers[1].Count != n || n.N == 0 || answers[2].Err != nil || !reflect.DeepEqual(answers[2].Groups, groups) || len(groups) == 0 {
+		t.Errorf("a cursor that is none, a count and groups at once: %+v", answers)
+	}
+}
+
+// together gives the pages of several queries that go to the database at once.
+func together(t *testing.T, r *records.Reader, qs []ask.Query) []ask.Page {
+	t.Helper()
+	pages := make([]ask.Page, len(qs))
+	var round ask.Round
+	for i, q := range qs {
+		round.Fetch(q, func(page ask.Page, err error) error {
+			pages[i] = page
+			return err
+		})
+	}
+	if err := round.Run(context.Background(), r); err != nil {
+		t.Fatal(err)
+	}
+	return pages
 }

@@ -76,7 +76,7 @@ func (s *Source) once(ctx context.Context, p *project.Project, press Stored, run
 		return outcome, true, err
 	}
 	fault.At(fault.PressClaimed)
-	result, err := run(&Press{Reader: Reader{db: tx, project: p}, tx: tx})
+	result, err := run(&Press{Reader: Reader{db: tx, project: p, within: true}, tx: tx})
 	if err != nil {
 		return nil, false, err
 	}
@@ -125,7 +125,7 @@ func (s *Source) Try(ctx context.Context, p *project.Project, run func(*Press) e
 		return fmt.Errorf("begin the practice: %w", err)
 	}
 	defer func() { _ = tx.Rollback(context.WithoutCancel(ctx)) }()
-	return run(&Press{Reader: Reader{db: tx, project: p}, tx: tx})
+	return run(&Press{Reader: Reader{db: tx, project: p, within: true}, tx: tx})
 }
 
 // Insert adds a record and gives its key. Errors that belong to a field are *ask.FieldErrors.

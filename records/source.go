@@ -58,12 +58,14 @@ type querier interface {
 	Query(ctx context.Context, sql string, args ...any) (pgx.Rows, error)
 	Exec(ctx context.Context, sql string, args ...any) (pgconn.CommandTag, error)
 	QueryRow(ctx context.Context, sql string, args ...any) pgx.Row
+	SendBatch(ctx context.Context, b *pgx.Batch) pgx.BatchResults
 }
 
 // Reader reads the tables of one project. It implements ask.Records.
 type Reader struct {
 	db      querier
 	project *project.Project
+	within  bool // a transaction, which one statement that fails spoils
 }
 
 // Reader gives a reader of a project's tables outside of any transaction.

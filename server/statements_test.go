@@ -50,3 +50,26 @@ func TestAPressTakesFewStatements(t *testing.T) {
 		}
 	}
 }
+
+// What a screen shows beyond its own record is asked for in one go, and what hangs on that in a second.
+func TestAScreenTakesFewTripsToItsDatabase(t *testing.T) {
+	const store = 4 // who asks, the trail and the new place: trips to the program's own store
+	for _, tc := range []struct {
+		login, address string
+		most           int
+	}{
+		{"mira", "/defects", store + 2},        // the rows, how many there are
+		{"sela", "/season", store + 1},         // two charts
+		{"mira", "/cabin?cabin=87", store + 3}, // the cabin, its neighbours, all the rest
+		{"sela", "/inspection?inspection=20", store + 3},
+	} {
+		p := as(t, tc.login)
+		p.open(tc.address) // what is compiled once is there
+		told := stagetest.Statements.During(func() { p.open(tc.address) })
+		trips := stagetest.Statements.Trips()
+		t.Logf("%s: %d statements in %d trips", tc.address, len(told), trips)
+		if trips > tc.most {
+			t.Errorf("%s takes %d trips, at most %d:\n%s", tc.address, trips, tc.most, strings.Join(told, "\n"))
+		}
+	}
+}

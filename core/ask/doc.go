@@ -2,7 +2,7 @@
 // interfaces that others implement, with the rights to ask under, and the refusals that come back.
 //
 //   - records.go: the ports to records, a query, what it comes to
-//   - together.go: several queries at once
+//   - round.go: several questions at once
 //   - only_read.go: records that cannot be changed here
 //   - rules.go: which records a user may see, as the port takes it
 //   - tags.go: the port to the plant's tags

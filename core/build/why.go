@@ -166,15 +166,18 @@ func (q *asking) neighbours(ctx context.Context, at *use.Aim) error {
 	if err := q.open.FetchSteps(ctx, q.src); err != nil {
 		return err
 	}
-	if err := q.open.FetchChosen(ctx, q.src); err != nil {
+	var round ask.Round
+	if err := q.open.AskChosen(&round, q.src); err != nil {
+		return err
+	}
+	q.open.AskChildren(&round, q.src)
+	if err := round.Run(ctx, q.src.Records); err != nil {
 		return err
 	}
 	if at != nil && at.Row != nil {
-		if err := q.open.FetchChildrenOf(ctx, q.src.Records, at.Row); err != nil {
-			return err
-		}
+		return q.open.FetchChildrenOf(ctx, q.src.Records, at.Row)
 	}
-	return q.open.FetchChildren(ctx, q.src)
+	return nil
 }
 
 // close notes that the way is not open; what closed it first is kept.

@@ -2,6 +2,7 @@ package use
 
 import (
 	"context"
+	"fmt"
 	"maps"
 	"slices"
 	"time"
@@ -11,8 +12,8 @@ import (
 	"ambergate/core/plan"
 )
 
-// FetchChildren finds what child rules of the screen ask for, of its own record and of given ones.
-func (o *Opening) FetchChildren(ctx context.Context, src Sources) error {
+// AskChildren asks for what child rules of the screen ask for, of its own record and of given ones.
+func (o *Opening) AskChildren(round *ask.Round, src Sources) {
 	for _, key := range slices.Sorted(maps.Keys(o.needs(src).Children)) {
 		p := o.Plan.Found[key]
 		of := (*ask.Row)(nil)
@@ -27,31 +28,27 @@ func (o *Opening) FetchChildren(ctx context.Context, src Sources) error {
 		if of == nil {
 			continue
 		}
-		if err := o.fetchChild(ctx, src.Records, key, p, of); err != nil {
-			return err
-		}
+		o.askChild(round, key, p, of)
 	}
-	return nil
 }
 
 // FetchChildrenOf finds what child rules ask for of the row that is pressed.
 func (o *Opening) FetchChildrenOf(ctx context.Context, records ask.Records, row *ask.Row) error {
+	var round ask.Round
 	for _, key := range slices.Sorted(maps.Keys(o.Plan.Found)) {
 		if p := o.Plan.Found[key]; p.From == "row" {
-			if err := o.fetchChild(ctx, records, key, p, row); err != nil {
-				return err
-			}
+			o.askChild(&round, key, p, row)
 		}
 	}
-	return nil
+	return round.Run(ctx, records)
 }
 
-func (o *Opening) fetchChild(ctx context.Context, records ask.Records, key string, p *plan.Child, of *ask.Row) error {
+func (o *Opening) askChild(round *ask.Round, key string, p *plan.Child, of *ask.Row) {
 	t := o.App.Project.Tables[p.Table]
 	key += "|" + of.Key
 	if p.Bad || t == nil || !o.Rights.On(t.ID).View {
 		o.Children[key] = nil
-		return nil
+		return
 	}
 	q := ask.Query{Table: t, Match: []ask.Match{{Path: p.Path, Compare: "is", Value: cond.Key(of.Key)}}, Limit: 1, Rights: o.Rights}
 	if p.While != nil {
@@ -61,58 +58,58 @@ func (o *Opening) fetchChild(ctx context.Context, records ask.Records, key strin
 	if p.Order != "" {
 		q.Order = o.sortable(t.ID, []ask.Sort{{Path: p.Order}})
 	}
-	one := func(q ask.Query) (*ask.Row, error) {
-		page, err := records.Fetch(ctx, q)
-		if err != nil || len(page.Rows) == 0 {
-			return nil, err
-		}
-		return page.Rows[0], nil
-	}
-	var row *ask.Row
-	var err error
 	switch p.Pick {
 	case "nearest":
-		row, err = o.nearest(q, p.Order, one)
+		o.askNearest(round, q, p.Order, key)
 	case "first":
-		row, err = one(q)
+		o.askChildRow(round, q, func(row *ask.Row) { o.Children[key] = row })
 	default:
 		q.Back = true
-		row, err = one(q)
+		o.askChildRow(round, q, func(row *ask.Row) { o.Children[key] = row })
 	}
-	o.Children[key] = row
-	return err
 }
 
-// nearest takes the closer of the last until now and the first from now on.
-func (o *Opening) nearest(q ask.Query, path string, one func(ask.Query) (*ask.Row, error)) (*ask.Row, error) {
+func (o *Opening) askChildRow(round *ask.Round, q ask.Query, then func(*ask.Row)) {
+	round.Fetch(q, func(page ask.Page, err error) error {
+		if err != nil {
+			return fmt.Errorf("find what hangs on a record: %w", err)
+		}
+		if len(page.Rows) == 0 {
+			then(nil)
+			return nil
+		}
+		then(page.Rows[0])
+		return nil
+	})
+}
+
+// askNearest takes the closer of the last until now and the first from now on.
+func (o *Opening) askNearest(round *ask.Round, q ask.Query, path, key string) {
+	o.Children[key] = nil
 	f, _ := o.App.Project.FieldAt(q.Table.ID, path)
 	if f == nil || !o.MaySee(q.Table.ID, path) {
-		return nil, nil
+		return
 	}
 	now := cond.DateOf(o.World.Moment)
 	if f.Type == "moment" {
 		now = cond.MomentOf(o.World.Moment)
 	}
-	q.Paths = []string{path}
-	at := func(compare string, back bool) (*ask.Row, time.Duration, error) {
-		side := q
-		side.Match = append([]ask.Match{{Path: path, Compare: compare, Value: now}}, q.Match...)
-		side.Back = back
-		row, err := one(side)
-		if row == nil || err != nil {
-			return nil, 0, err
-		}
+	base, _ := now.Time()
+	away := func(row *ask.Row) time.Duration {
 		t, _ := row.Values[path].Time()
-		base, _ := now.Time()
-		return row, t.Sub(base).Abs(), nil
+		return t.Sub(base).Abs()
 	}
-	past, since, err := at("atMost", true)
-	if err != nil {
-		return nil, err
+	q.Paths = []string{path}
+	side := func(compare string, back bool) ask.Query {
+		of := q
+		of.Match = append([]ask.Match{{Path: path, Compare: compare, Value: now}}, q.Match...)
+		of.Back = back
+		return of
 	}
-	coming, until, err := at("atLeast", false)
-	if past == nil || coming != nil && until < since {
-		return coming, err
-	}
-	return past, err
+	o.askChildRow(round, side("atMost", true), func(past *ask.Row) { o.Children[key] = past })
+	o.askChildRow(round, side("atLeast", false), func(coming *ask.Row) {
+		if past := o.Children[key]; past == nil || coming != nil && away(coming) < away(past) {
+			o.Children[key] = coming
+		}
+	})
 }

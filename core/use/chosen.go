@@ -1,7 +1,7 @@
 package use
 
 import (
-	"context"
+	"fmt"
 	"maps"
 	"slices"
 
@@ -37,38 +37,48 @@ func (o *Opening) ListAt(id string) *plan.Element {
 	return nil
 }
 
-// FetchChosen gets the chosen rows that ways of the screen ask for, with their neighbours.
-func (o *Opening) FetchChosen(ctx context.Context, src Sources) error {
+// AskChosen gets the chosen rows that ways of the screen ask for, with their neighbours.
+func (o *Opening) AskChosen(round *ask.Round, src Sources) error {
 	for _, id := range slices.Sorted(maps.Keys(o.needs(src).Chosen)) {
 		e := o.ListAt(id)
 		if e == nil || o.App.Project.Tables[e.Listing().Table] == nil || !o.Rights.On(e.Listing().Table).View || e.Listing().Relation != "" && o.World.Record == nil {
 			continue
 		}
-		if err := o.fetchChosenOf(ctx, src, e); err != nil {
+		if err := o.askChosenOf(round, src, e); err != nil {
 			return err
 		}
 	}
 	return nil
 }
 
-func (o *Opening) fetchChosenOf(ctx context.Context, src Sources, e *plan.Element) error {
+func (o *Opening) askChosenOf(round *ask.Round, src Sources, e *plan.Element) error {
 	spec := e.Listing()
 	c := &ChosenRow{to: map[string]*ask.Row{}, list: spec.Label}
 	if c.list == "" {
 		c.list = o.App.Project.Tables[spec.Table].Label
 	}
 	o.Chosen[e.ID] = c
-	if key := o.At.Look[e.ID].Row; key != "" {
-		row, err := o.RowOf(ctx, e, key, src.Records, src.Lock)
-		if err != nil && !isGone(err) {
-			return err
+	if err := o.askNeighbour(round, e, c, "first", "last"); err != nil {
+		return err
+	}
+	key := o.At.Look[e.ID].Row
+	if key == "" {
+		return nil
+	}
+	return o.askRow(round, e, key, src.Lock, func(row *ask.Row, err error) error {
+		if isGone(err) {
+			return nil
+		}
+		if err != nil {
+			return fmt.Errorf("find the chosen rows: %w", err)
 		}
 		c.Row = row
-	}
-	for _, name := range []string{"previous", "next", "first", "last"} {
-		if c.Row == nil && (name == "previous" || name == "next") {
-			continue
-		}
+		return o.askNeighbour(round, e, c, "previous", "next")
+	})
+}
+
+func (o *Opening) askNeighbour(round *ask.Round, e *plan.Element, c *ChosenRow, names ...string) error {
+	for _, name := range names {
 		q, _, err := o.ListQuery(e, "")
 		if err != nil {
 			return err
@@ -77,13 +87,12 @@ func (o *Opening) fetchChosenOf(ctx context.Context, src Sources, e *plan.Elemen
 		if name == "previous" || name == "next" {
 			q.After, q.Except = c.Row.Cursor, c.Row.Key
 		}
-		page, err := src.Records.Fetch(ctx, q)
-		if err != nil {
+		round.Fetch(q, func(page ask.Page, err error) error {
+			if err == nil && len(page.Rows) > 0 {
+				c.to[name] = page.Rows[0]
+			}
 			return err
-		}
-		if len(page.Rows) > 0 {
-			c.to[name] = page.Rows[0]
-		}
+		})
 	}
 	return nil
 }

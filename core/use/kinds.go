@@ -1,8 +1,6 @@
 package use
 
 import (
-	"context"
-
 	"ambergate/core/ask"
 	"ambergate/core/plan"
 )
@@ -23,8 +21,8 @@ func (o *Opening) Deletes(c *plan.Case) *ask.Row {
 // NothingToFetch is part of kinds that show only the screen's own record and live values.
 type NothingToFetch struct{}
 
-// Fetch gets nothing.
-func (NothingToFetch) Fetch(context.Context, *Opening, *plan.Element, Sources) error { return nil }
+// Ask asks for nothing.
+func (NothingToFetch) Ask(*ask.Round, *Opening, *plan.Element) error { return nil }
 
 // AlwaysOpen is part of effects that need no right to a record.
 type AlwaysOpen struct{}
@@ -36,8 +34,8 @@ func (AlwaysOpen) Shut(*Opening, *plan.Effect, *ask.Row) (Verdict, bool) { retur
 
 // ElementKind is what is asked of a kind of element.
 type ElementKind interface {
-	// Fetch gets what it shows beyond the screen's own record.
-	Fetch(ctx context.Context, o *Opening, e *plan.Element, src Sources) error
+	// Ask asks for what it shows beyond the screen's own record.
+	Ask(round *ask.Round, o *Opening, e *plan.Element) error
 	// View draws it.
 	View(o *Opening, e *plan.Element, into *ElementView)
 	// NewView gives an empty view of it, to be read into.

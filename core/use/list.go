@@ -102,13 +102,14 @@ func IsBadCursor(err error) bool {
 	return ok && r.Code == "bad-cursor"
 }
 
-// CountList counts what a list shows, as it is narrowed.
-func (o *Opening) CountList(ctx context.Context, e *plan.Element, src Sources) (ask.Count, error) {
+// AskCount counts what a list shows, as it is narrowed.
+func (o *Opening) AskCount(round *ask.Round, e *plan.Element) error {
 	q, _, err := o.ListQuery(e, "")
 	if err != nil {
-		return ask.Count{}, err
+		return err
 	}
-	return src.Records.Count(ctx, q)
+	round.Count(q, func(n ask.Count) { o.Counts[e.ID] = n })
+	return nil
 }
 
 // stretch is some rows of a list that follow each other, with the cursors to go on from.
@@ -117,8 +118,9 @@ type stretch struct {
 	Before, Next string
 }
 
-// FetchList reads rows after a cursor, or back from it; without one from the start, or the end.
-func (o *Opening) FetchList(ctx context.Context, e *plan.Element, src Sources, cursor string, back bool) error {
+// AskList reads rows after a cursor, or back from it; without one from the start, or the end. What is done
+// then is told of an error.
+func (o *Opening) AskList(round *ask.Round, e *plan.Element, cursor string, back bool, then func(error) error) error {
 	q, hidden, err := o.ListQuery(e, cursor)
 	if err != nil {
 		return err
@@ -127,10 +129,16 @@ func (o *Opening) FetchList(ctx context.Context, e *plan.Element, src Sources, c
 	if spec := e.Listing(); spec.InPlace || len(spec.Several)+len(spec.Menu) > 0 {
 		q.Ask = o.Asks(q.Table.ID)
 	}
-	page, err := src.Records.Fetch(ctx, q)
-	if err != nil {
-		return err
-	}
+	round.Fetch(q, func(page ask.Page, err error) error {
+		if err == nil {
+			o.Pages[e.ID] = stretchOf(page, hidden, cursor, back)
+		}
+		return then(err)
+	})
+	return nil
+}
+
+func stretchOf(page ask.Page, hidden []string, cursor string, back bool) stretch {
 	for _, r := range page.Rows {
 		Hide(r, hidden)
 	}
@@ -150,8 +158,7 @@ func (o *Opening) FetchList(ctx context.Context, e *plan.Element, src Sources, c
 			}
 		}
 	}
-	o.Pages[e.ID] = s
-	return nil
+	return s
 }
 
 // ShownOrder is the order as the columns know it.
@@ -171,24 +178,40 @@ func (o *Opening) ShownOrder(spec *project.List, isMain bool) []ask.Sort {
 
 // RowOf fetches a row of a list by its key, as the list would, with its place in the list's order.
 func (o *Opening) RowOf(ctx context.Context, e *plan.Element, key string, records ask.Records, lock bool) (*ask.Row, error) {
+	var round ask.Round
+	var found *ask.Row
+	err := o.askRow(&round, e, key, lock, func(row *ask.Row, err error) error {
+		found = row
+		return err
+	})
+	if err != nil {
+		return nil, err
+	}
+	return found, round.Run(ctx, records)
+}
+
+// askRow asks for what RowOf fetches. What is done then is told of an error.
+func (o *Opening) askRow(round *ask.Round, e *plan.Element, key string, lock bool, then func(*ask.Row, error) error) error {
 	spec := e.Listing()
 	if !o.Rights.On(spec.Table).View {
-		return nil, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
+		return ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
 	}
 	q, hidden, err := o.ListQuery(e, "")
 	if err != nil {
-		return nil, err
+		return err
 	}
 	q.Key, q.Limit, q.Lock, q.Ask = key, 1, lock, o.Asks(spec.Table)
-	page, err := records.Fetch(ctx, q)
-	if err != nil {
-		return nil, err
-	}
-	if len(page.Rows) == 0 {
-		return nil, ask.Refuse("no-record", "This row is not in the list any more.", "The list has been loaded again.")
-	}
-	Hide(page.Rows[0], hidden)
-	return page.Rows[0], nil
+	round.Fetch(q, func(page ask.Page, err error) error {
+		if err != nil {
+			return then(nil, err)
+		}
+		if len(page.Rows) == 0 {
+			return then(nil, ask.Refuse("no-record", "This row is not in the list any more.", "The list has been loaded again."))
+		}
+		Hide(page.Rows[0], hidden)
+		return then(page.Rows[0], nil)
+	})
+	return nil
 }
 
 // FirstRow stands the first row that is shown for whichever is pressed.

@@ -30,8 +30,8 @@ func TestAPressFetchesWhatItsOwnGatesAskFor(t *testing.T) {
 	for pressed, want := range map[string]string{
 		"e_try":  "t_cabins",
 		"e_last": "t_cabins t_defects",
-		"e_next": "t_cabins t_cabins t_cabins", // the record, its place in the order, its neighbour
-		"":       "t_cabins t_cabins t_cabins t_defects",
+		"e_next": "t_cabins t_cabins", // the record with its place in the order, its neighbour
+		"":       "t_cabins t_cabins t_defects",
 	} {
 		src := s.Sources()
 		seen := &watched{Records: src.Records}

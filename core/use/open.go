@@ -61,33 +61,43 @@ func Open(ctx context.Context, a *plan.App, user *ask.User, place place.Place, s
 	if err != nil {
 		return nil, err
 	}
-	if err := o.fetchFilled(ctx, src); err != nil {
-		return nil, err
-	}
 	if err := o.FetchSteps(ctx, src); err != nil {
 		return nil, fmt.Errorf("find the neighbours of a record: %w", err)
 	}
-	if err := o.FetchChildren(ctx, src); err != nil {
-		return nil, fmt.Errorf("find what hangs on a record: %w", err)
+	var round ask.Round
+	if err := o.askAll(&round, src); err != nil {
+		return nil, err
 	}
-	if err := o.FetchChosen(ctx, src); err != nil {
-		return nil, fmt.Errorf("find the chosen rows: %w", err)
+	if err := round.Run(ctx, src.Records); err != nil {
+		return nil, fmt.Errorf("fetch what screen %s shows: %w", o.Plan.Screen.ID, err)
 	}
 	if err := o.fetchAllLate(ctx, src); err != nil {
 		return nil, fmt.Errorf("find what shared gates are given: %w", err)
 	}
+	return o, nil
+}
+
+// askAll asks for what a screen shows beyond its own records, all of it at once.
+func (o *Opening) askAll(round *ask.Round, src Sources) error {
+	if err := o.askFilled(round); err != nil {
+		return err
+	}
+	o.AskChildren(round, src)
+	if err := o.AskChosen(round, src); err != nil {
+		return err
+	}
 	if src.Bare {
-		return o, nil // a press looks at one element; lists are fetched by who needs them
+		return nil // a press looks at one element; lists are fetched by who needs them
 	}
 	for _, e := range o.Plan.Elements {
 		if o.aside(e) {
 			continue
 		}
-		if err := plan.KindOf[ElementKind](e.Spec).Fetch(ctx, o, e, src); err != nil {
-			return nil, fmt.Errorf("fetch %s of screen %s: %w", e.ID, o.Plan.Screen.ID, err)
+		if err := plan.KindOf[ElementKind](e.Spec).Ask(round, o, e); err != nil {
+			return fmt.Errorf("fetch %s of screen %s: %w", e.ID, o.Plan.Screen.ID, err)
 		}
 	}
-	return o, nil
+	return nil
 }
 
 // Check judges whether the user may be at the place, as Open does, and fetches no more than that
@@ -141,10 +151,14 @@ func Enter(ctx context.Context, a *plan.App, user *ask.User, place place.Place, 
 	if err := o.mayBeHere(); err != nil {
 		return o, err
 	}
-	if err := o.fetchRecords(ctx, src); err != nil {
+	var round ask.Round
+	if err := o.askRecords(&round, src); err != nil {
 		return o, err
 	}
-	if err := o.fetchVars(ctx, src); err != nil {
+	if err := o.askVars(&round); err != nil {
+		return o, err
+	}
+	if err := round.Run(ctx, src.Records); err != nil {
 		return o, err
 	}
 	return o, o.guard()
@@ -173,14 +187,17 @@ func (o *Opening) mayBeHere() error {
 	return nil
 }
 
-func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
+func (o *Opening) askRecords(round *ask.Round, src Sources) error {
 	w := o.World
 	if w.User.Record != "" && len(o.Plan.UserPaths) > 0 {
-		row, err := o.FetchOne(ctx, src, ask.Query{Table: o.App.Project.Tables[o.App.Project.Settings.UserTable], Key: w.User.Record, Rights: rights.OwnRows{Rights: o.Rights}}, o.Plan.UserPaths)
+		q := ask.Query{Table: o.App.Project.Tables[o.App.Project.Settings.UserTable], Key: w.User.Record, Rights: rights.OwnRows{Rights: o.Rights}}
+		err := o.askOne(round, q, o.Plan.UserPaths, func(row *ask.Row) error {
+			w.UserRow = row
+			return nil
+		})
 		if err != nil {
 			return err
 		}
-		w.UserRow = row
 	}
 	for _, id := range slices.Sorted(maps.Keys(o.Plan.InputPaths)) {
 		in := o.Plan.Screen.Inputs[id]
@@ -205,28 +222,30 @@ func (o *Opening) fetchRecords(ctx context.Context, src Sources) error {
 		t := o.App.Project.Tables[in.Table]
 		q := ask.Query{Table: t, Key: key.KeyOf(), Lock: own && src.Lock}
 		if own {
-			q.Ask = o.Asks(in.Table)
+			q.Ask, q.Order = o.Asks(in.Table), o.seekSteps(src)
 		}
-		row, err := o.FetchOne(ctx, src, q, set)
+		err := o.askOne(round, q, set, func(row *ask.Row) error {
+			if row == nil {
+				return ask.Refuse("no-record", fmt.Sprintf("This %s is not there, or not open to you.", t.One), "Go back, or pick another from the list.")
+			}
+			w.InputRows[id] = row
+			if own {
+				w.Record = row
+			}
+			if own && o.At.Mode == "edit" && !row.May["edit"] {
+				return ask.Refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask the person who runs this application for the right.")
+			}
+			return nil
+		})
 		if err != nil {
 			return err
-		}
-		if row == nil {
-			return ask.Refuse("no-record", fmt.Sprintf("This %s is not there, or not open to you.", t.One), "Go back, or pick another from the list.")
-		}
-		w.InputRows[id] = row
-		if own {
-			w.Record = row
-		}
-		if own && o.At.Mode == "edit" && !row.May["edit"] {
-			return ask.Refuse("row-rule", fmt.Sprintf("You may view this %s, but not change it.", t.One), "Ask the person who runs this application for the right.")
 		}
 	}
 	return nil
 }
 
-// fetchFilled gets the titles of the records that the address fills a new one in with.
-func (o *Opening) fetchFilled(ctx context.Context, src Sources) error {
+// askFilled asks for the titles of the records that the address fills a new one in with.
+func (o *Opening) askFilled(round *ask.Round) error {
 	if o.At.Mode != "add" {
 		return nil
 	}
@@ -238,11 +257,13 @@ func (o *Opening) fetchFilled(ctx context.Context, src Sources) error {
 		}
 		set := plan.Paths{}
 		(&plan.Planner{App: o.App}).NeedTitle(set, f.References, "")
-		row, err := o.FetchOne(ctx, src, ask.Query{Table: o.App.Project.Tables[f.References], Key: o.At.Set[field]}, set)
+		err := o.askOne(round, ask.Query{Table: o.App.Project.Tables[f.References], Key: o.At.Set[field]}, set, func(row *ask.Row) error {
+			o.Filled[field] = row
+			return nil
+		})
 		if err != nil {
 			return err
 		}
-		o.Filled[field] = row
 	}
 	return nil
 }
@@ -263,40 +284,39 @@ func (o *Opening) Asks(table string) map[string]*cond.Pred {
 // FetchOne fetches a record with what a set of paths asks for, leaving out what the user's roles may
 // not see; nil when there is none, or none for this user.
 func (o *Opening) FetchOne(ctx context.Context, src Sources, q ask.Query, set plan.Paths) (*ask.Row, error) {
-	rows, err := o.fetchFirsts(ctx, src, []ask.Query{q}, set)
+	var round ask.Round
+	var found *ask.Row
+	err := o.askOne(&round, q, set, func(row *ask.Row) error {
+		found = row
+		return nil
+	})
 	if err != nil {
 		return nil, err
 	}
-	return rows[0], nil
+	return found, round.Run(ctx, src.Records)
 }
 
-// fetchFirsts gets the first record of each of several queries of one table; nil where there is none.
-func (o *Opening) fetchFirsts(ctx context.Context, src Sources, qs []ask.Query, set plan.Paths) ([]*ask.Row, error) {
-	rows := make([]*ask.Row, len(qs))
-	if len(qs) == 0 {
-		return rows, nil
+// askOne asks for what FetchOne fetches.
+func (o *Opening) askOne(round *ask.Round, q ask.Query, set plan.Paths, then func(*ask.Row) error) error {
+	if q.Table == nil {
+		return ask.Refuse("broken", "A table that this screen needs is gone.", "Tell the person who builds this application.")
 	}
-	if qs[0].Table == nil {
-		return nil, ask.Refuse("broken", "A table that this screen needs is gone.", "Tell the person who builds this application.")
+	allowed, hidden := o.Visible(q.Table.ID, set.Sorted())
+	q.Paths, q.Limit = allowed, 1
+	if q.Rights == nil {
+		q.Rights = o.Rights
 	}
-	allowed, hidden := o.Visible(qs[0].Table.ID, set.Sorted())
-	for i := range qs {
-		qs[i].Paths, qs[i].Limit = allowed, 1
-		if qs[i].Rights == nil {
-			qs[i].Rights = o.Rights
+	round.Fetch(q, func(page ask.Page, err error) error {
+		if err != nil {
+			return err
 		}
-	}
-	pages, err := ask.FetchAll(ctx, src.Records, qs)
-	if err != nil {
-		return nil, err
-	}
-	for i, page := range pages {
-		if len(page.Rows) > 0 {
-			Hide(page.Rows[0], hidden)
-			rows[i] = page.Rows[0]
+		if len(page.Rows) == 0 {
+			return then(nil)
 		}
-	}
-	return rows, nil
+		Hide(page.Rows[0], hidden)
+		return then(page.Rows[0])
+	})
+	return nil
 }
 
 // Visible splits paths into those the user's roles may see and those they may not,

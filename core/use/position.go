@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"ambergate/core/ask"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -25,14 +26,11 @@ func (o *Opening) Position(ctx context.Context, src Sources) (*Position, error) 
 	if o.World.Record == nil || o.At.Mode == "add" || len(o.App.Project.Tables[o.World.Record.Table].Key) == 0 {
 		return nil, ask.Refuse("no-record", "This screen shows no record of a list.", "Open one from its list.")
 	}
-	q, list, err := o.listing(ctx, src)
-	if err != nil {
-		return nil, err
-	}
+	q, list := o.listing()
 	p := &Position{List: list + o.narrowedBy(ctx, src, q)}
 	within, cancel := context.WithTimeout(ctx, stepLimit)
 	defer cancel()
-	err = o.count(within, src, q, p)
+	err := o.count(within, src, q, p)
 	if err != nil && within.Err() != nil && ctx.Err() == nil {
 		return &Position{List: p.List, Slow: true}, nil
 	}
@@ -41,30 +39,38 @@ func (o *Opening) Position(ctx context.Context, src Sources) (*Position, error) 
 
 // count counts a list up to where its record stands.
 func (o *Opening) count(ctx context.Context, src Sources, q ask.Query, p *Position) error {
-	if err := o.placeInList(ctx, src, q); err != nil {
-		return err
-	}
+	var round ask.Round
 	here := q
-	here.Key, here.Order, here.Limit = o.World.Record.Key, nil, 1
-	page, err := src.Records.Fetch(ctx, here)
+	here.Key, here.Limit = o.World.Record.Key, 1
+	before := func(cursor string) {
+		part := q
+		part.After, part.Back = cursor, true
+		round.Count(part, func(n ask.Count) {
+			if p.Past = n.More; !p.Gone {
+				p.At = n.N + 1
+			}
+		})
+	}
+	round.Fetch(here, func(page ask.Page, err error) error {
+		p.Gone = len(page.Rows) == 0
+		return err
+	})
+	round.Count(q, func(all ask.Count) { p.Of, p.More = all.N, all.More })
+	if from := o.At.From; from != nil && from.At != "" && from.Key == o.World.Record.Key {
+		before(from.At)
+		return round.Run(ctx, src.Records)
+	}
+	// Its place is that among all records: it may be out of the list.
+	err := o.askOne(&round, ask.Query{Table: q.Table, Key: o.World.Record.Key, Order: q.Order}, plan.Paths{}, func(row *ask.Row) error {
+		if row != nil {
+			before(row.Cursor)
+		}
+		return nil
+	})
 	if err != nil {
 		return err
 	}
-	all, err := src.Records.Count(ctx, q)
-	if err != nil {
-		return err
-	}
-	p.Gone, p.Of, p.More = len(page.Rows) == 0, all.N, all.More
-	before := q
-	before.After, before.Back = o.At.From.At, true
-	n, err := src.Records.Count(ctx, before)
-	if err != nil {
-		return err
-	}
-	if p.Past = n.More; !p.Gone {
-		p.At = n.N + 1
-	}
-	return nil
+	return round.Run(ctx, src.Records)
 }
 
 // narrowedBy says what narrows the list come from, in a few words.

@@ -1,7 +1,6 @@
 package use
 
 import (
-	"context"
 	"strings"
 
 	"ambergate/core/ask"
@@ -29,30 +28,40 @@ func (o *Opening) landOnRow(to *place.Place, m *plan.Lead, w *World, at Aim) {
 // rowsAbove is how many rows stand above the one that one is led to.
 const rowsAbove = 4
 
-// StartAt gives the cursor that a list begins after so that the row one is led to stands near its
+// AskStart finds the cursor that a list begins after so that the row one is led to stands near its
 // top; "" for the beginning, also where the list does not hold that row.
-func (o *Opening) StartAt(ctx context.Context, e *plan.Element, src Sources) (string, error) {
+func (o *Opening) AskStart(round *ask.Round, e *plan.Element, then func(cursor string) error) error {
 	list, key, ok := strings.Cut(o.At.Spot, "/")
 	if !ok || list != e.ID || o.At.Look[list].Row != key {
-		return "", nil
+		return then("")
 	}
-	row, err := o.RowOf(ctx, e, key, src.Records, false)
+	err := o.askRow(round, e, key, false, func(row *ask.Row, err error) error {
+		if isRefusal(err) {
+			return then("")
+		}
+		if err != nil {
+			return err
+		}
+		q, _, err := o.ListQuery(e, row.Cursor)
+		if err != nil {
+			return err
+		}
+		q.Back, q.Limit = true, rowsAbove+1
+		round.Fetch(q, func(page ask.Page, err error) error {
+			switch {
+			case err != nil:
+				return err
+			case len(page.Rows) <= rowsAbove:
+				return then("")
+			}
+			return then(page.Rows[0].Cursor)
+		})
+		return nil
+	})
 	if isRefusal(err) {
-		return "", nil
+		return then("")
 	}
-	if err != nil {
-		return "", err
-	}
-	q, _, err := o.ListQuery(e, row.Cursor)
-	if err != nil {
-		return "", err
-	}
-	q.Back, q.Limit = true, rowsAbove+1
-	page, err := src.Records.Fetch(ctx, q)
-	if err != nil || len(page.Rows) <= rowsAbove {
-		return "", err
-	}
-	return page.Rows[0].Cursor, nil
+	return err
 }
 
 func isRefusal(err error) bool {

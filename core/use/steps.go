@@ -26,6 +26,9 @@ type Neighbours struct {
 	to   map[string]*ask.Row // first, previous, next, last; nil where there is none
 	List string              // what the list is called
 	Slow bool                // they could not be found in time: no index serves the order
+
+	along  ask.Query // the list
+	wanted plan.Names
 }
 
 // stepLimit is how long the neighbours of a record, or its position, may take to be found when a
@@ -57,8 +60,8 @@ func (o *Opening) cameFrom(to *place.Place, target *project.Screen, at Aim) {
 }
 
 // listing opens the list that was come from, without fetching it.
-func (o *Opening) listing(ctx context.Context, src Sources) (ask.Query, string, error) {
-	table := o.World.Record.Table
+func (o *Opening) listing() (ask.Query, string) {
+	table := o.Plan.Screen.RecordTable()
 	t := o.App.Project.Tables[table]
 	whole := ask.Query{Table: t, Order: o.order(table, t.Order), Rights: o.Rights}
 	from := o.At.From
@@ -67,7 +70,7 @@ func (o *Opening) listing(ctx context.Context, src Sources) (ask.Query, string, 
 		shown = o.App.Screens[from.Screen]
 	}
 	if shown == nil {
-		return whole, t.Label, nil
+		return whole, t.Label
 	}
 	var element *plan.Element
 	for _, e := range shown.Elements {
@@ -78,7 +81,7 @@ func (o *Opening) listing(ctx context.Context, src Sources) (ask.Query, string, 
 	place := place.Place{Screen: from.Screen, Mode: "view", Inputs: from.Inputs, Filters: from.Filters, Sort: from.Sort, Find: from.Find}
 	inputs, err := place.Check(o.App.Project)
 	if element == nil || err != nil {
-		return whole, t.Label, nil // the list has changed since: all records then
+		return whole, t.Label // the list has changed since: all records then
 	}
 	l := &Opening{App: o.App, Plan: shown, At: place, Rights: o.Rights, World: &World{App: o.App, User: o.World.User, Moment: o.World.Moment, Inputs: inputs, InputRows: map[string]*ask.Row{}}}
 	if key := inputs[shown.Screen.Record]; !key.IsNull() && key.Known() {
@@ -86,93 +89,97 @@ func (o *Opening) listing(ctx context.Context, src Sources) (ask.Query, string, 
 	}
 	q, _, err := l.ListQuery(element, "")
 	if err != nil {
-		return whole, t.Label, nil
+		return whole, t.Label
 	}
 	spec := element.Listing()
 	if spec.Relation != "" && spec.Label != "" {
-		return q, spec.Label, nil
+		return q, spec.Label
 	}
-	return q, shown.Screen.Title, nil
+	return q, shown.Screen.Title
+}
+
+// seekSteps prepares the search for the neighbours that are wanted, and gives the order in which the record's
+// own place has to be read; nil when it was noted on arrival, or nothing is wanted.
+func (o *Opening) seekSteps(src Sources) []ask.Sort {
+	wanted := o.needs(src).Steps
+	if !src.Bare && o.Plan.Screen.Position {
+		wanted = wanted.With("previous", "next")
+	}
+	if len(wanted) == 0 || len(o.App.Project.Tables[o.Plan.Screen.RecordTable()].Key) == 0 {
+		return nil
+	}
+	q, list := o.listing()
+	o.Steps = &Neighbours{to: map[string]*ask.Row{}, List: list, along: q, wanted: wanted}
+	if from := o.At.From; from != nil && from.At != "" && from.Key == o.World.Inputs[o.Plan.Screen.Record].KeyOf() {
+		return nil
+	}
+	return q.Order
 }
 
 // FetchSteps finds the neighbours of the screen's record. The place in the order is the one on
 // arrival, so that stepping goes on from there when the record has changed meanwhile.
 func (o *Opening) FetchSteps(ctx context.Context, src Sources) error {
-	wanted := o.needs(src).Steps
-	if !src.Bare && o.Plan.Screen.Position {
-		wanted = wanted.With("previous", "next")
+	if o.World.Record == nil {
+		o.Steps = nil // it was refused
 	}
-	if len(wanted) == 0 || o.World.Record == nil || o.At.Mode == "add" || len(o.App.Project.Tables[o.World.Record.Table].Key) == 0 {
+	if o.Steps == nil {
 		return nil
 	}
-	q, list, err := o.listing(ctx, src)
-	if err != nil {
-		return err
-	}
-	o.Steps = &Neighbours{to: map[string]*ask.Row{}, List: list}
+	o.placed()
 	if src.Bare { // a press may take its time: it goes where it was said to go
-		return o.fetchNeighbours(ctx, src, q, wanted)
+		return o.fetchNeighbours(ctx, src)
 	}
 	within, cancel := context.WithTimeout(ctx, stepLimit)
 	defer cancel()
-	err = o.fetchNeighbours(within, src, q, wanted)
+	err := o.fetchNeighbours(within, src)
 	if err != nil && within.Err() != nil && ctx.Err() == nil {
 		o.Steps.Slow, err = true, nil
 	}
 	return err
 }
 
-func (o *Opening) fetchNeighbours(ctx context.Context, src Sources, q ask.Query, wanted plan.Names) error {
-	if err := o.placeInList(ctx, src, q); err != nil {
+func (o *Opening) fetchNeighbours(ctx context.Context, src Sources) error {
+	set := plan.Paths{}
+	(&plan.Planner{App: o.App}).NeedTitle(set, o.Steps.along.Table.ID, "")
+	var round ask.Round
+	var seek func(name, end string) error
+	seek = func(name, end string) error {
+		if !o.Steps.wanted[name] {
+			return nil
+		}
+		step := o.Steps.along
+		step.Back = name == "previous" || name == "last"
+		if end != "" {
+			step.After, step.Except = o.At.From.At, o.World.Record.Key
+		}
+		return o.askOne(&round, step, set, func(row *ask.Row) error {
+			o.Steps.to[name] = row
+			if row == nil || end == "" {
+				return nil
+			}
+			return seek(end, "") // the ends are asked for only where there is something between
+		})
+	}
+	if err := seek("previous", "first"); err != nil {
 		return err
 	}
-	set := plan.Paths{}
-	(&plan.Planner{App: o.App}).NeedTitle(set, q.Table.ID, "")
-	// The ends are asked for only where there is something between.
-	for _, pair := range [][]string{{"previous", "next"}, {"first", "last"}} {
-		var names []string
-		var qs []ask.Query
-		for _, name := range pair {
-			if !wanted[name] || name == "first" && o.Steps.to["previous"] == nil || name == "last" && o.Steps.to["next"] == nil {
-				continue
-			}
-			step := q
-			step.Back = name == "previous" || name == "last"
-			if name == "previous" || name == "next" {
-				step.After, step.Except = o.At.From.At, o.World.Record.Key
-			}
-			names, qs = append(names, name), append(qs, step)
-		}
-		rows, err := o.fetchFirsts(ctx, src, qs, set)
-		if err != nil {
-			return err
-		}
-		for i, name := range names {
-			o.Steps.to[name] = rows[i]
-		}
+	if err := seek("next", "last"); err != nil {
+		return err
 	}
-	return nil
+	return round.Run(ctx, src.Records)
 }
 
-// placeInList notes the record's place in the order, unless it was noted on arrival.
-func (o *Opening) placeInList(ctx context.Context, src Sources, q ask.Query) error {
+// placed notes the record's place in the order, unless it was noted on arrival.
+func (o *Opening) placed() {
 	from := place.From{}
 	if o.At.From != nil {
 		from = *o.At.From
 	}
-	key := o.World.Record.Key
-	if from.At != "" && from.Key == key {
-		return nil
-	}
-	row, err := o.FetchOne(ctx, src, ask.Query{Table: q.Table, Key: key, Order: q.Order}, plan.Paths{})
-	if err != nil {
-		return err
-	}
-	if row != nil {
-		from.At, from.Key = row.Cursor, key
+	row := o.World.Record
+	if from.At == "" || from.Key != row.Key {
+		from.At, from.Key = row.Cursor, row.Key
 	}
 	o.At.From = &from
-	return nil
 }
 
 // AimStep works out where a step leads.

@@ -1,7 +1,6 @@
 package use
 
 import (
-	"context"
 	"slices"
 
 	"ambergate/core/ask"
@@ -55,9 +54,9 @@ func IsChoice(v *project.Variable, wire string) bool {
 	return len(v.Choices) == 0 || slices.Contains(v.Choices, wire)
 }
 
-// fetchVars gets the records that variables hold, as far as anything here reads of them. One that
+// askVars gets the records that variables hold, as far as anything here reads of them. One that
 // is gone, or not open to the user, counts as none.
-func (o *Opening) fetchVars(ctx context.Context, src Sources) error {
+func (o *Opening) askVars(round *ask.Round) error {
 	for _, v := range o.App.Project.VariablesOn(o.At.Screen) {
 		value, set := o.World.Vars[v.ID], o.Plan.VarPaths[v.ID]
 		if v.Table == "" || value.IsNull() || set == nil && !o.ghosts {
@@ -67,28 +66,27 @@ func (o *Opening) fetchVars(ctx context.Context, src Sources) error {
 			set = plan.Paths{}
 			(&plan.Planner{App: o.App}).NeedTitle(set, v.Table, "")
 		}
-		row, err := o.varRow(ctx, src, v, value, set)
-		if err != nil {
-			return err
-		}
-		if row == nil {
+		t := o.App.Project.Tables[v.Table]
+		if t == nil || !o.Rights.On(v.Table).View && v.Table != o.App.Project.Settings.UserTable {
 			o.World.Vars[v.ID] = cond.NullValue
 			continue
 		}
-		if o.World.varRows == nil {
-			o.World.varRows = map[string]*ask.Row{}
+		err := o.askOne(round, ask.Query{Table: t, Key: value.KeyOf()}, set, func(row *ask.Row) error {
+			if row == nil {
+				o.World.Vars[v.ID] = cond.NullValue
+				return nil
+			}
+			if o.World.varRows == nil {
+				o.World.varRows = map[string]*ask.Row{}
+			}
+			o.World.varRows[v.ID] = row
+			return nil
+		})
+		if err != nil {
+			return err
 		}
-		o.World.varRows[v.ID] = row
 	}
 	return nil
-}
-
-func (o *Opening) varRow(ctx context.Context, src Sources, v *project.Variable, value cond.Value, set plan.Paths) (*ask.Row, error) {
-	t := o.App.Project.Tables[v.Table]
-	if t == nil || !o.Rights.On(v.Table).View && v.Table != o.App.Project.Settings.UserTable {
-		return nil, nil
-	}
-	return o.FetchOne(ctx, src, ask.Query{Table: t, Key: value.KeyOf()}, set)
 }
 
 // VarInfo is a variable with its value, in words.

@@ -23,9 +23,17 @@ type router struct {
 }
 
 func (r router) of(t *project.Table) (*records.Reader, error) {
+	db, err := r.source(t)
+	if err != nil {
+		return nil, err
+	}
+	return db.Reader(r.project), nil
+}
+
+func (r router) source(t *project.Table) (*records.Source, error) {
 	if src := r.project.Sources[t.Source]; src != nil {
 		if db := r.server.Records[src.Connection]; db != nil {
-			return db.Reader(r.project), nil
+			return db, nil
 		}
 	}
 	return nil, &ask.Refusal{Code: "no-source", What: "The database of " + t.Label + " is not configured on this server.", Then: "Tell the person who runs it."}
@@ -40,13 +48,32 @@ func (r router) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
 	return reader.Fetch(ctx, q)
 }
 
-// FetchAll reads several queries of one table from its own database.
-func (r router) FetchAll(ctx context.Context, qs []ask.Query) ([]ask.Page, error) {
-	reader, err := r.of(qs[0].Table)
-	if err != nil {
-		return nil, err
+// Together asks each database its own questions in one go.
+func (r router) Together(ctx context.Context, qs []ask.Question) []ask.Answer {
+	answers := make([]ask.Answer, len(qs))
+	of := map[*records.Source][]int{}
+	var order []*records.Source
+	for i, q := range qs {
+		db, err := r.source(q.Of())
+		if err != nil {
+			answers[i].Err = err
+			continue
+		}
+		if of[db] == nil {
+			order = append(order, db)
+		}
+		of[db] = append(of[db], i)
 	}
-	return reader.FetchAll(ctx, qs)
+	for _, db := range order {
+		own := make([]ask.Question, len(of[db]))
+		for k, i := range of[db] {
+			own[k] = qs[i]
+		}
+		for k, a := range db.Reader(r.project).Together(ctx, own) {
+			answers[of[db][k]] = a
+		}
+	}
+	return answers
 }
 
 // OnlyRead says whether the table's own database can only be read.

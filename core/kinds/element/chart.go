@@ -1,7 +1,6 @@
 package element
 
 import (
-	"context"
 	"fmt"
 	"maps"
 	"slices"
@@ -93,7 +92,7 @@ func (spec *Chart) Plan(b *plan.Planner) {
 	}
 }
 
-func (spec *Chart) Fetch(ctx context.Context, o *use.Opening, e *plan.Element, src use.Sources) error {
+func (spec *Chart) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error {
 	if len(e.Broken) > 0 || !o.MaySee(spec.Table, spec.By) || spec.Split != "" && !o.MaySee(spec.Table, spec.Split) || spec.Of != "" && !o.MaySee(spec.Table, spec.Of) {
 		return nil
 	}
@@ -111,9 +110,8 @@ func (spec *Chart) Fetch(ctx context.Context, o *use.Opening, e *plan.Element, s
 		(&plan.Planner{App: o.App}).NeedTitle(set, f.References, spec.By)
 		q.Title, _ = o.Visible(spec.Table, set.Sorted())
 	}
-	groups, err := src.Records.Group(ctx, q)
-	o.Groups[e.ID] = groups
-	return err
+	round.Group(q, func(groups []ask.Group) { o.Groups[e.ID] = groups })
+	return nil
 }
 
 // NewView gives an empty view of it.

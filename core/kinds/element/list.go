@@ -85,42 +85,45 @@ func (spec *List) Plan(b *plan.Planner) {
 	}
 }
 
-// Fetch reads a stretch of it, where it was left or from the beginning, and counts it.
-func (spec *List) Fetch(ctx context.Context, o *use.Opening, e *plan.Element, src use.Sources) error {
+// Ask reads a stretch of it, where it was left or from the beginning, and counts it.
+func (spec *List) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error {
 	if o.App.Project.Tables[spec.Table] == nil || !o.Rights.On(spec.Table).View {
 		return nil
 	}
 	if spec.Relation != "" && o.World.Record == nil {
 		return nil
 	}
-	look := o.At.Look[e.ID]
-	if look.Start == "" {
-		var err error
-		if look.Start, err = o.StartAt(ctx, e, src); err != nil {
-			return err
-		}
+	start := func() error {
+		return o.AskList(round, e, "", false, func(err error) error {
+			if err != nil {
+				return err
+			}
+			if o.Pages[e.ID].Next == "" {
+				o.Counts[e.ID] = ask.Count{N: len(o.Pages[e.ID].Rows)}
+				return nil
+			}
+			return o.AskCount(round, e)
+		})
 	}
-	if look.Start != "" {
+	left := func(cursor string) error {
+		if cursor == "" {
+			return start()
+		}
 		// Where it was left: if nothing is there any more, or the order is another, it begins anew.
-		err := o.FetchList(ctx, e, src, look.Start, false)
-		if err == nil && len(o.Pages[e.ID].Rows) > 0 {
-			o.Counts[e.ID], err = o.CountList(ctx, e, src)
-			return err
-		}
-		if err != nil && !use.IsBadCursor(err) {
-			return err
-		}
+		return o.AskList(round, e, cursor, false, func(err error) error {
+			if err == nil && len(o.Pages[e.ID].Rows) > 0 {
+				return o.AskCount(round, e)
+			}
+			if err != nil && !use.IsBadCursor(err) {
+				return err
+			}
+			return start()
+		})
 	}
-	if err := o.FetchList(ctx, e, src, "", false); err != nil {
-		return err
+	if at := o.At.Look[e.ID].Start; at != "" {
+		return left(at)
 	}
-	if o.Pages[e.ID].Next == "" {
-		o.Counts[e.ID] = ask.Count{N: len(o.Pages[e.ID].Rows)}
-		return nil
-	}
-	n, err := o.CountList(ctx, e, src)
-	o.Counts[e.ID] = n
-	return err
+	return o.AskStart(round, e, left)
 }
 
 // More fetches a further stretch of a list of the screen: after a cursor, or back from it.
@@ -129,7 +132,11 @@ func More(ctx context.Context, o *use.Opening, src use.Sources, element, cursor 
 	if e == nil || !o.Rights.On(e.Listing().Table).View {
 		return nil, ask.Refuse("no-element", "This list is not on the screen any more.", "Load the screen again.")
 	}
-	if err := o.FetchList(ctx, e, src, cursor, back); err != nil {
+	var round ask.Round
+	if err := o.AskList(&round, e, cursor, back, func(err error) error { return err }); err != nil {
+		return nil, err
+	}
+	if err := round.Run(ctx, src.Records); err != nil {
 		return nil, err
 	}
 	var ev use.ElementView
