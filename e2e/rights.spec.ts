@@ -54,7 +54,7 @@ test('only my own, only while open, not in the first week: without a word of tex
   await page.getByLabel('Name of the shared condition').fill('mine for a week');
   await page.keyboard.press('Enter');
   await expect(sentence(page)).toContainText('while mine for a week:');
-  await page.getByRole('navigation', { name: 'Views' }).getByRole('button', { name: 'Data' }).click();
+  await page.getByRole('navigation', { name: 'Parts of the builder' }).getByRole('button', { name: 'Data' }).click();
   await page.getByRole('button', { name: 'Shared conditions' }).click();
   const card = page.getByRole('region', { name: 'mine for a week' });
   await expect(card).toContainText('holds while assigned to is the user and state is not “closed” and reported is on or before 7 days ago');

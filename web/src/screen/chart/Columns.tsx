@@ -75,7 +75,11 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
         {chart.points.map((p, i) => (
           <Box key={p.value} flex="1" minW="4px" position="relative">
             {i % step === 0 && (
-              <Box position="absolute" left="0" whiteSpace="nowrap">
+              <Box
+                position="absolute"
+                {...(i > chart.points.length - step ? { right: 0 } : { left: 0 })}
+                whiteSpace="nowrap"
+              >
                 {shortly(p.value, chart.span)}
               </Box>
             )}
