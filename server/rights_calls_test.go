@@ -1,7 +1,6 @@
 package server_test
 
 import (
-	"encoding/json"
 	"net/http"
 	"strings"
 	"testing"
@@ -10,7 +9,6 @@ import (
 	"ambergate/api"
 	"ambergate/core/build"
 	"ambergate/core/cond/compile"
-	"ambergate/core/patch"
 	"ambergate/demo"
 	"ambergate/store"
 )
@@ -183,46 +181,4 @@ func TestOnesOwnPasswordAndSessions(t *testing.T) {
 	}
 	here.must("POST", "/api/me/sign-out-everywhere", nil, nil)
 	here.refused("GET", "/api/me", nil, http.StatusUnauthorized, "signed-out")
-}
-
-// A screen drawn in an older release does what that release wired, under the rules of the newest.
-func TestAPressInAnOlderReleaseKeepsToTheNewestRules(t *testing.T) {
-	server(t)
-	entities, err := demo.Project()
-	if err != nil {
-		t.Fatal(err)
-	}
-	const id = "p_older"
-	entities["project"] = json.RawMessage(strings.Replace(string(entities["project"]), `"tarnhorn"`, `"older"`, 1))
-	if err := up.Store.CreateProject(t.Context(), id, entities); err != nil {
-		t.Fatal(err)
-	}
-	if err := up.Store.SetRoles(t.Context(), "a_sela", id, []string{"r_lead"}); err != nil {
-		t.Fatal(err)
-	}
-	release := func() {
-		t.Helper()
-		if _, err := up.Store.PutIntoUse(t.Context(), id, "a_arno"); err != nil {
-			t.Fatal(err)
-		}
-	}
-	release()
-	p := as(t, "sela")
-	var shown api.Shown
-	p.must("POST", "/api/use/older/open", map[string]string{"address": "/cabin?cabin=41"}, &shown)
-	press := map[string]any{"press": "older-hold-41", "trail": shown.Trail, "n": shown.N, "release": shown.Release, "element": "e_hold", "confirmed": true}
-	var ops []patch.Op
-	if err := json.Unmarshal([]byte(`[{"op":"add","path":"/gr_lead_cabins/changes","value":"record.f_number == \"none\""}]`), &ops); err != nil {
-		t.Fatal(err)
-	}
-	if _, err := up.Store.Edit(t.Context(), store.Edit{Project: id, By: "a_arno", Patch: ops}); err != nil {
-		t.Fatal(err)
-	}
-	release()
-	time.Sleep(1100 * time.Millisecond) // the newest release is known within a second
-	status, answer := p.call("POST", "/api/use/older/press", press)
-	var problem api.Problem
-	if err := json.Unmarshal(answer, &problem); err != nil || status != http.StatusForbidden || !strings.Contains(*problem.Then, "not change it") {
-		t.Errorf("%d %s", status, answer)
-	}
 }

@@ -25,6 +25,7 @@ type Spot struct {
 	Made     string    // by what kind of change to a list it was made; "" for any other
 	Fresh    bool      // it was made, or changed, within the last two seconds
 	MadeAt   time.Time // as the database has it
+	Release  int       // that its screen was drawn in last
 }
 
 // Trail is the places of one browser tab, and where it stands.
@@ -61,7 +62,7 @@ func (s *Store) TrailOf(ctx context.Context, id, account, projectID string) (Tra
 func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, press string) (int, error) {
 	fault.At(fault.TrailAppending)
 	var n int
-	err := s.pool.QueryRow(ctx, appendPlace, trail, after+1, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title, press, maxPlaces, spot.Made).Scan(&n)
+	err := s.pool.QueryRow(ctx, appendPlace, trail, after+1, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title, press, maxPlaces, spot.Made, spot.Release).Scan(&n)
 	if err != nil {
 		return 0, fmt.Errorf("add to the trail: %w", err)
 	}
@@ -73,16 +74,16 @@ func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, 
 const appendPlace = `with
 	known as (select n from place where press = nullif($6::text, '')),
 	gone as (delete from place where trail = $1 and (n > $2 or n < $2 - $7) and not exists (select from known)),
-	put as (insert into place (trail, n, place, overlays, title, press, made)
-		select $1, $2, $3::jsonb, $4::jsonb, $5, nullif($6::text, ''), $8 where not exists (select from known)
-		on conflict (trail, n) do update set place = excluded.place, overlays = excluded.overlays, title = excluded.title, press = excluded.press, made = excluded.made, made_at = now()
+	put as (insert into place (trail, n, place, overlays, title, press, made, release)
+		select $1, $2, $3::jsonb, $4::jsonb, $5, nullif($6::text, ''), $8, $9 where not exists (select from known)
+		on conflict (trail, n) do update set place = excluded.place, overlays = excluded.overlays, title = excluded.title, press = excluded.press, made = excluded.made, release = excluded.release, made_at = now()
 		returning n),
 	moved as (update trail set at = $2, seen_at = now() where id = $1 and not exists (select from known))
 	select coalesce((select n from known), (select n from put))`
 
 // Change puts another place, other overlays or another title in the stead of one on a trail.
 func (s *Store) Change(ctx context.Context, spot Spot) error {
-	_, err := s.pool.Exec(ctx, `update place set place = $3, overlays = $4, title = $5, made_at = now() where trail = $1 and n = $2`, spot.Trail, spot.N, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title)
+	_, err := s.pool.Exec(ctx, `update place set place = $3, overlays = $4, title = $5, release = $6, made_at = now() where trail = $1 and n = $2`, spot.Trail, spot.N, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title, spot.Release)
 	if err != nil {
 		return fmt.Errorf("change the place: %w", err)
 	}
@@ -181,7 +182,7 @@ func (s *Store) spots(ctx context.Context, sql string, args ...any) ([]Spot, err
 // ErrNone if it is not this person's.
 func (s *Store) Fork(ctx context.Context, fork, trail, account, projectID string) error {
 	tag, err := s.pool.Exec(ctx, `with made as (insert into trail (id, account, project, at, vars) select $1, account, project, at, vars from trail where id = $2 and account = $3 and project = $4 returning id),
-		copied as (insert into place (trail, n, place, overlays, title, made, made_at) select $1, n, place, overlays, title, made, made_at from place where trail = $2 and exists (select from made))
+		copied as (insert into place (trail, n, place, overlays, title, made, made_at, release) select $1, n, place, overlays, title, made, made_at, release from place where trail = $2 and exists (select from made))
 		select from made`, fork, trail, account, projectID)
 	if err != nil {
 		return fmt.Errorf("fork the trail: %w", err)

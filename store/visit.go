@@ -45,7 +45,7 @@ func (s *Store) Visit(ctx context.Context, token, slug, trail string, n int, now
 // neighbours, and where the trail stands, as JSON; null when there is no such trail or place near it.
 func standingOf(trail, n, account, projectID string) string {
 	return `select json_build_object('at', t.at, 'vars', t.vars, 'before', t.vars_before, 'press', t.vars_press, 'places', json_agg(json_build_object('n', pl.n, 'title', pl.title,
-		'place', case when pl.n = ` + n + ` then pl.place end, 'overlays', case when pl.n = ` + n + ` then pl.overlays end, 'made', pl.made, 'fresh', pl.made_at > now() - interval '2 seconds')))
+		'place', case when pl.n = ` + n + ` then pl.place end, 'overlays', case when pl.n = ` + n + ` then pl.overlays end, 'made', pl.made, 'release', pl.release, 'fresh', pl.made_at > now() - interval '2 seconds')))
 		from trail t join place pl on pl.trail = t.id and pl.n between ` + n + `::int - 1 and ` + n + `::int + 1
 		where t.id = ` + trail + ` and t.account = ` + account + ` and t.project = ` + projectID + ` group by t.id`
 }
@@ -64,6 +64,7 @@ func readStanding(trail string, n int, text json.RawMessage) (*Standing, error) 
 			Title, Made     string
 			Place, Overlays json.RawMessage
 			Fresh           bool
+			Release         int
 		}
 	}
 	if err := json.Unmarshal(text, &read); err != nil {
@@ -79,7 +80,7 @@ func readStanding(trail string, n int, text json.RawMessage) (*Standing, error) 
 			out.Forward = p.Title
 		default:
 			found = true
-			out.Title, out.Made, out.Fresh = p.Title, p.Made, p.Fresh
+			out.Title, out.Made, out.Fresh, out.Release = p.Title, p.Made, p.Fresh, p.Release
 			if err := errors.Join(out.Spot.read(p.Place, p.Overlays), out.tabVars.read(read.Vars, read.Before, read.Press)); err != nil {
 				return nil, err
 			}

@@ -1,6 +1,7 @@
 package plan
 
 import (
+	"encoding/json"
 	"maps"
 	"slices"
 
@@ -21,6 +22,39 @@ func (a *App) Writes(screen, element, trigger string) bool {
 		return trigger != "" && l != nil && l.InPlace
 	}
 	return g.Writes() || g.Unsaved == "save"
+}
+
+// Acts gives what a trigger of an element does besides moving, as text that is another when it does anything
+// else; without a trigger its usual one. It is not wired where there is no such element, or nothing is set off.
+func (a *App) Acts(screen, element, trigger string) (acts string, wired bool) {
+	e := a.ElementAt(screen, element)
+	if e == nil {
+		return "", false
+	}
+	_, g := e.GateOn(trigger)
+	if g == nil {
+		l := e.Listing()
+		return "", trigger != "" && l != nil && l.InPlace
+	}
+	if !g.Acts() {
+		return "", true
+	}
+	cases := map[string][]*project.Effect{}
+	for _, c := range g.Cases {
+		for _, effect := range c.Effects {
+			cases[c.ID] = append(cases[c.ID], effect.Effect)
+		}
+	}
+	text, err := json.Marshal([]any{cases, g.Given, g.Unsaved})
+	if err != nil {
+		panic("a gate that was read does not encode: " + err.Error())
+	}
+	return string(text), true
+}
+
+// Acts says whether it does more than move.
+func (g *Gate) Acts() bool {
+	return g.Unsaved == "save" || slices.ContainsFunc(g.Cases, func(c *Case) bool { return len(c.Effects) > 0 })
 }
 
 // OnLeaving says whether an element is a way that is set off when its screen is left: it may be

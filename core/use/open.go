@@ -26,7 +26,6 @@ type Sources struct {
 	Pressed string                      // for a press: the element, whose gates alone will be judged; "" for all
 	Others  func(slug string) *plan.App // other projects, as released; nil: none can be reached
 	Vars    map[string]string           // what the tab keeps in variables of the project, by id
-	Rights  *rights.Rights              // whose rights count; nil: those that this release gives the user
 	Lock    bool                        // for a press that writes: the screen's own record is locked until the transaction ends
 }
 
@@ -143,10 +142,8 @@ func Enter(ctx context.Context, a *plan.App, user *ask.User, place place.Place, 
 		Groups: map[string][]ask.Group{},
 		Chosen: map[string]*ChosenRow{}, Children: map[string]*ask.Row{}, Others: src.Others,
 	}
-	if o.Rights = src.Rights; o.Rights == nil {
-		if o.Rights, err = rights.Of(ctx, a, user, src.Records, src.Now); err != nil {
-			return nil, err
-		}
+	if o.Rights, err = rights.Of(ctx, a, user, src.Records, src.Now); err != nil {
+		return nil, err
 	}
 	if err := o.mayBeHere(); err != nil {
 		return o, err

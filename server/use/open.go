@@ -35,8 +35,8 @@ func (v *Visit) showOpened(ctx context.Context, at *store.Standing, o *use.Openi
 	if err := v.showOverlays(ctx, at, shown); err != nil {
 		return nil, err
 	}
-	if view.Heading != at.Title {
-		at.Title = view.Heading
+	if view.Heading != at.Title || at.Release != v.release {
+		at.Title, at.Release = view.Heading, v.release
 		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
 			return nil, err
 		}
@@ -141,11 +141,11 @@ func (v *Visit) place(address string) (place.Place, error) {
 // append puts a place that was opened just now behind another on the trail, and shows it.
 func (v *Visit) append(ctx context.Context, from *store.Standing, o *use.Opening, press, made string) (*api.Shown, error) {
 	view := o.View()
-	n, err := v.server.Store.Append(ctx, from.Trail, from.N, store.Spot{Place: o.Place(), Title: view.Heading, Made: made}, press)
+	n, err := v.server.Store.Append(ctx, from.Trail, from.N, store.Spot{Place: o.Place(), Title: view.Heading, Made: made, Release: v.release}, press)
 	if err != nil {
 		return nil, err
 	}
-	to := &store.Standing{Spot: store.Spot{Trail: from.Trail, N: n, Place: o.Place(), Title: view.Heading}, At: n, Back: from.Title}
+	to := &store.Standing{Spot: store.Spot{Trail: from.Trail, N: n, Place: o.Place(), Title: view.Heading, Release: v.release}, At: n, Back: from.Title}
 	shown := v.shown(to, o, view)
 	return shown, v.findDrafts(ctx, to, shown)
 }

@@ -16,10 +16,8 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/place"
-	"ambergate/core/plan"
 	"ambergate/core/press"
 	"ambergate/core/project"
-	"ambergate/core/rights"
 	"ambergate/core/use"
 	"ambergate/fault"
 	"ambergate/records"
@@ -63,19 +61,18 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	v.asBefore(req.Press, at, found)
 	over := overlayAt(at, answer.Value(req.Depth))
 	place := withChosen(*found, answer.Value(req.Chosen))
-	drawn, err := v.drawnIn(ctx, req.Release, place)
-	if err != nil {
+	if err := v.stillWired(ctx, req, at, place); err != nil {
 		return nil, err
 	}
 	var outcome press.Outcome
 	again := false
-	if drawn.Writes(place.Screen, req.Element, answer.Value(req.Trigger)) || answer.Value(req.Unsaved) == "save" {
-		if at.At != at.N && !drawn.OnLeaving(place.Screen, req.Element) {
+	if v.App.Writes(place.Screen, req.Element, answer.Value(req.Trigger)) || answer.Value(req.Unsaved) == "save" {
+		if at.At != at.N && !v.App.OnLeaving(place.Screen, req.Element) {
 			return nil, &ask.Refusal{Code: "place-left", What: "The screen had changed before you pressed.", Then: "Look at it as it is now and press again."}
 		}
-		outcome, again, err = v.pressWriting(ctx, req, drawn, place, over)
+		outcome, again, err = v.pressWriting(ctx, req, place, over)
 	} else {
-		outcome, err = v.pressReading(ctx, req, drawn, place)
+		outcome, err = v.pressReading(ctx, req, place)
 		outcome.Return = over.Back
 	}
 	if err != nil {
@@ -92,40 +89,40 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	return v.afterPress(ctx, req, at, outcome, again)
 }
 
-// drawnIn gives the release that the pressed screen was drawn in. Grants and guards of the newest
-// release must pass as well: an old screen opens nothing that is shut by now.
-func (v *Visit) drawnIn(ctx context.Context, release int, place place.Place) (*plan.App, error) {
-	if release == v.release {
-		return v.App, nil
+// stillWired refuses a press on a screen that was drawn in an older release where the same would do something
+// else by now, or is gone. All else is judged in the newest release, whatever the tab says.
+func (v *Visit) stillWired(ctx context.Context, req api.PressRequest, at *store.Standing, place place.Place) error {
+	drawn := at.Release // the tab's word can only make it older
+	if told := req.Release; told > 0 && (drawn == 0 || told < drawn) {
+		drawn = told
 	}
-	if release < 1 || release > v.release {
-		return nil, &ask.Refusal{Code: "bad-request", What: "There is no such release."}
+	if drawn == 0 || drawn >= v.release {
+		return nil
 	}
-	if _, err := v.open(ctx, place); err != nil {
-		return nil, err
+	app, err := v.server.Apps.Release(ctx, v.project, drawn)
+	if err != nil {
+		return err
 	}
-	return v.server.Apps.Release(ctx, v.project, release)
+	trigger := answer.Value(req.Trigger)
+	did, was := app.Acts(place.Screen, req.Element, trigger)
+	does, is := v.App.Acts(place.Screen, req.Element, trigger)
+	switch {
+	case was && !is:
+		return &ask.Refusal{Code: "taken-out", What: "This was taken out of the application.", Then: "Nothing was done. The screen is shown as it is now."}
+	case did != does:
+		return &ask.Refusal{Code: "rewired", What: "What this does was changed while you looked at it.", Then: "Nothing was done. Look at it as it is now, and press again."}
+	}
+	return nil
 }
 
-func (v *Visit) pressReading(ctx context.Context, req api.PressRequest, app *plan.App, place place.Place) (press.Outcome, error) {
+func (v *Visit) pressReading(ctx context.Context, req api.PressRequest, place place.Place) (press.Outcome, error) {
 	src := v.sources()
-	src.Records, src.Now, src.Bare, src.Pressed = v.server.Reader(app), v.server.LocalNow(app), true, req.Element
-	if err := v.newestRights(ctx, app, &src); err != nil {
-		return press.Outcome{}, err
-	}
-	o, err := use.Open(ctx, app, v.user, place, src)
+	src.Bare, src.Pressed = true, req.Element
+	o, err := use.Open(ctx, v.App, v.user, place, src)
 	if err != nil {
 		return press.Outcome{}, err
 	}
 	return press.Follow(ctx, o, v.pressOf(req), readOnly{src.Records})
-}
-
-// newestRights lets a press in an older release be judged by the grants and row rules of the newest.
-func (v *Visit) newestRights(ctx context.Context, app *plan.App, src *use.Sources) (err error) {
-	if app != v.App {
-		src.Rights, err = rights.Of(ctx, v.App, v.user, src.Records, src.Now)
-	}
-	return err
 }
 
 // readOnly lets a press read; it has nothing to change.
@@ -152,19 +149,17 @@ func (readOnly) Hanging(context.Context, *project.Table, string, ask.RowRules) (
 }
 
 // pressWriting does a press that changes records or the plant; again says that it was done before.
-func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, app *plan.App, place place.Place, over place.Overlay) (out press.Outcome, again bool, err error) {
-	source, err := v.server.Writes(app, place.Screen)
+func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, place place.Place, over place.Overlay) (out press.Outcome, again bool, err error) {
+	source, err := v.server.Writes(v.App, place.Screen)
 	if err != nil {
 		return press.Outcome{}, false, err
 	}
 	var asked, done press.Outcome
 	stored := records.Stored{ID: req.Press, User: v.account.ID, Content: digest(req)}
-	text, again, err := source.Do(ctx, app.Project, stored, func(p *records.Press) (any, error) {
-		src := use.Sources{Records: p, Tags: v.tags(), Now: v.server.LocalNow(app), Others: v.others, Vars: v.vars, Bare: true, Pressed: req.Element, Lock: true}
-		if err := v.newestRights(ctx, app, &src); err != nil {
-			return nil, err
-		}
-		o, err := use.Open(ctx, app, v.user, place, src)
+	text, again, err := source.Do(ctx, v.App.Project, stored, func(p *records.Press) (any, error) {
+		src := v.sources()
+		src.Records, src.Bare, src.Pressed, src.Lock = p, true, req.Element, true
+		o, err := use.Open(ctx, v.App, v.user, place, src)
 		if err != nil {
 			return nil, err
 		}

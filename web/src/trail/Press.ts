@@ -48,7 +48,7 @@ export interface PressHands {
 const none: Record<string, string> = {}; // nothing is wrong
 
 /** After these the screen is not what it was any more. */
-const lost = ['greyed', 'hidden', 'no-element', 'place-left', 'no-record'];
+const lost = ['greyed', 'hidden', 'no-element', 'place-left', 'no-record', 'taken-out', 'rewired'];
 
 /** Sends presses of one screen and deals with what they come to. One press has one id, however often it is sent. */
 export class Press extends Told<PressState> {
