@@ -238,3 +238,24 @@ test('what was read again is not shown to who has gone on by then', async () => 
   await reload;
   expect(trail.state.shown?.n).toBe(2);
 });
+
+test('what was read again does not take the place of where the browser’s own back has gone', async () => {
+  const { history, log } = tab();
+  const waiting: ((s: Shown) => void)[] = [];
+  const slow = () => new Promise<Shown>((done) => waiting.push(done));
+  const { calls } = server([shown(1), shown(2)]);
+  const trail = new Trail('p', calls, history, now);
+  await trail.arrive(entry('/use/p/p1'));
+  await trail.go('forward');
+  calls.open = calls.go = slow;
+  const reload = trail.reload();
+  history.step(-1); // the browser is there already; the screen is not
+  const back = trail.arrive(entry('/use/p/p1', { trail: 't', n: 1 }));
+  waiting[0]?.(shown(2));
+  await reload;
+  expect(trail.state.shown?.n).toBe(2);
+  expect(log.at(-1)).toBe('step -1'); // what the browser stands on is not written over
+  waiting[1]?.(shown(1));
+  await back;
+  expect(trail.state.shown?.n).toBe(1);
+});

@@ -175,11 +175,17 @@ export class Trail extends Told<TrailState> {
     try {
       const next = await this.insist(() => this.calls.open(at ? { trail: at.trail, n: at.n } : {}));
       const now = this.state.shown;
-      if (now?.trail === at?.trail && now?.n === at?.n) this.show(next);
+      if (now?.trail === at?.trail && now?.n === at?.n && !this.leaves(at)) this.show(next);
     } catch (e) {
       this.fail(e);
     }
   };
+
+  /** Whether the browser's own back or forward has left a place, and what is there is still asked for. */
+  private leaves(at: Shown | undefined) {
+    const here = pointerOf(this.history.here().state, this.history.kept);
+    return at !== undefined && here?.trail === at.trail && here.n !== at.n;
+  }
 
   /** Goes along the trail, or to its place n. */
   readonly go = async (to: Along, n?: number) => {
