@@ -32,8 +32,8 @@ func (s *statement) where(q ask.Query) ([]string, error) {
 		}
 		out = append(out, "not ("+sql+")")
 	}
-	for _, word := range q.Find.Words {
-		sql, err := s.find(q.Find.Paths, word)
+	if len(q.Find.Words) > 0 {
+		sql, err := s.find(q.Find)
 		if err != nil {
 			return nil, err
 		}
@@ -77,21 +77,25 @@ func (s *statement) keyIs(key string) (string, error) {
 	return strings.Join(columns, " and "), nil
 }
 
-// find writes that one of some fields contains a word, whatever its case.
-func (s *statement) find(paths []string, word string) (string, error) {
-	pattern := s.arg("%" + escapeLike(word) + "%")
-	var any []string
-	for _, path := range paths {
+// find writes that each of some words stands in one of some fields, whatever its case: one condition, however
+// many words. A word has no white space, so that it cannot run from one field into the next.
+func (s *statement) find(f ask.Find) (string, error) {
+	if len(f.Paths) == 0 {
+		return "false", nil
+	}
+	fields := make([]string, len(f.Paths))
+	for i, path := range f.Paths {
 		sql, _, err := s.column(path)
 		if err != nil {
 			return "", err
 		}
-		any = append(any, sql+"::text ilike "+pattern)
+		fields[i] = "coalesce(" + sql + "::text, '')"
 	}
-	if len(any) == 0 {
-		return "false", nil
+	patterns := make([]string, len(f.Words))
+	for i, word := range f.Words {
+		patterns[i] = "%" + escapeLike(word) + "%"
 	}
-	return "(" + strings.Join(any, " or ") + ")", nil
+	return "(" + strings.Join(fields, ` || E'\n' || `) + ") ilike all(" + s.arg(patterns) + "::text[])", nil
 }
 
 // match writes one comparison, null-safe by what is bound: "is" with empty becomes "is null".

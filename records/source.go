@@ -2,14 +2,13 @@ package records
 
 import (
 	"context"
-	"fmt"
-	"time"
 
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgconn"
 	"github.com/jackc/pgx/v5/pgxpool"
 
 	"ambergate/core/project"
+	"ambergate/database"
 )
 
 // Source is one PostgreSQL database with records. It is safe for use by many at once.
@@ -18,34 +17,19 @@ type Source struct {
 	claimed claimed
 }
 
-// Limits on one statement, so that nothing hangs.
-const (
-	statementLimit = "5s"
-	lockLimit      = "500ms"
-	poolSize       = 8
-)
+// usual is for what people wait for.
+var usual = database.Limits{Connections: 8, Statement: "5s", Lock: "500ms", Idle: "10s"}
 
-// Open prepares a pool for a connection string. It does not connect yet: a database that is
-// away is an error of each query, and goes away by itself when the database is back. Whoever is told
-// hears of every statement; nil: nobody.
+// settings make days and moments compare as they do in core/cond; pages after a cursor rely on the order of
+// the parts of a union.
+var settings = map[string]string{"timezone": "UTC", "max_parallel_workers_per_gather": "0"}
+
+// Open prepares a pool for a connection string. It does not connect yet. Whoever is told hears of every
+// statement; nil: nobody.
 func Open(ctx context.Context, dsn string, told pgx.QueryTracer) (*Source, error) {
-	config, err := pgxpool.ParseConfig(dsn)
+	pool, err := database.Open(ctx, dsn, usual, settings, told)
 	if err != nil {
-		return nil, fmt.Errorf("read the connection of a record source: %w", err)
-	}
-	config.ConnConfig.Tracer = told
-	config.MaxConns = poolSize
-	config.ConnConfig.ConnectTimeout = 3 * time.Second
-	config.ConnConfig.RuntimeParams["statement_timeout"] = statementLimit
-	config.ConnConfig.RuntimeParams["lock_timeout"] = lockLimit
-	config.ConnConfig.RuntimeParams["idle_in_transaction_session_timeout"] = "10s"
-	config.ConnConfig.RuntimeParams["timezone"] = "UTC" // days and moments compare as they do in core/cond
-	config.ConnConfig.RuntimeParams["application_name"] = "ambergate"
-	// Pages after a cursor rely on the order of the parts of a union.
-	config.ConnConfig.RuntimeParams["max_parallel_workers_per_gather"] = "0"
-	pool, err := pgxpool.NewWithConfig(ctx, config)
-	if err != nil {
-		return nil, fmt.Errorf("prepare the pool of a record source: %w", err)
+		return nil, err
 	}
 	return &Source{pool: pool}, nil
 }

@@ -5,9 +5,9 @@ import (
 	"embed"
 	"errors"
 	"fmt"
-	"time"
 
 	_ "ambergate/core/kinds"
+	"ambergate/database"
 
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgxpool"
@@ -26,19 +26,9 @@ type Store struct{ pool *pgxpool.Pool }
 
 // Open prepares the pool and brings the database to the newest structure.
 func Open(ctx context.Context, dsn string, told pgx.QueryTracer) (*Store, error) {
-	config, err := pgxpool.ParseConfig(dsn)
+	pool, err := database.Open(ctx, dsn, database.Limits{Connections: 8, Statement: "5s", Lock: "2s"}, nil, told)
 	if err != nil {
-		return nil, fmt.Errorf("read the connection of the store: %w", err)
-	}
-	config.MaxConns = 8
-	config.ConnConfig.Tracer = told
-	config.ConnConfig.ConnectTimeout = 3 * time.Second
-	config.ConnConfig.RuntimeParams["statement_timeout"] = "5s"
-	config.ConnConfig.RuntimeParams["lock_timeout"] = "2s"
-	config.ConnConfig.RuntimeParams["application_name"] = "ambergate"
-	pool, err := pgxpool.NewWithConfig(ctx, config)
-	if err != nil {
-		return nil, fmt.Errorf("prepare the pool of the store: %w", err)
+		return nil, err
 	}
 	s := &Store{pool: pool}
 	if err := s.migrate(ctx); err != nil {

@@ -9,8 +9,11 @@ import (
 	"ambergate/core/project"
 )
 
-// Check refuses inputs, modes, filters and sorts that do not fit the screen.
+// Check refuses inputs, modes, filters and sorts that do not fit the screen, and more than anybody needs.
 func (p Place) Check(of *project.Project) (map[string]cond.Value, error) {
+	if err := p.bounded(); err != nil {
+		return nil, err
+	}
 	s := of.Screens[p.Screen]
 	switch p.Mode {
 	case "view":

@@ -60,7 +60,7 @@ func Titles(ctx context.Context, a *plan.App, user *ask.User, records ask.Record
 			q.Order = append(q.Order, ask.Sort{Path: s.Path, Desc: s.Desc})
 		}
 	}
-	if find := strings.TrimSpace(wanted.Find); find != "" && len(paths) > 0 {
+	if find := sought(wanted.Find); find != "" && len(paths) > 0 {
 		q.Match = append(q.Match, ask.Match{Path: paths[0], Compare: "contains", Value: cond.String(find)})
 	}
 	page, err := records.Fetch(ctx, q)
@@ -73,6 +73,13 @@ func Titles(ctx context.Context, a *plan.App, user *ask.User, records ask.Record
 		out[i] = RecordTitle{Key: r.Key, Title: o.World.Title(r, table, "")}
 	}
 	return out, nil
+}
+
+// sought is what is looked for, as far as anybody types it.
+func sought(find string) string {
+	const most = 200 // characters
+	runes := []rune(strings.TrimSpace(find))
+	return string(runes[:min(len(runes), most)])
 }
 
 // Values gives the different values that a field has in the records that the user may view, those
@@ -90,7 +97,7 @@ func Values(ctx context.Context, a *plan.App, user *ask.User, records ask.Record
 		return nil, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
 	}
 	q := ask.GroupQuery{Table: t, By: field, Limit: limit, Rights: rights}
-	if find = strings.TrimSpace(find); find != "" {
+	if find = sought(find); find != "" {
 		q.Match = []ask.Match{{Path: field, Compare: "contains", Value: cond.String(find)}}
 	}
 	groups, err := records.Group(ctx, q)

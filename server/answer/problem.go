@@ -31,7 +31,7 @@ var refusalStatus = map[string]int{
 	"bad-input": http.StatusBadRequest, "missing-input": http.StatusBadRequest, "bad-mode": http.StatusBadRequest, "bad-address": http.StatusBadRequest,
 	"bad-filter": http.StatusBadRequest, "bad-request": http.StatusBadRequest, "bad-cursor": http.StatusBadRequest, "bad-patch": http.StatusBadRequest, "not-accepted": http.StatusUnprocessableEntity,
 	"stale": http.StatusConflict, "draft-taken": http.StatusConflict, "in-use": http.StatusConflict, "too-many": http.StatusConflict, "press-reused": http.StatusConflict, "place-left": http.StatusConflict, "taken-out": http.StatusConflict, "rewired": http.StatusConflict, "pending": http.StatusConflict, "nothing": http.StatusConflict,
-	"too-large": http.StatusRequestEntityTooLarge, "blocked": http.StatusTooManyRequests, "sign-in": http.StatusUnauthorized, "signed-out": http.StatusUnauthorized,
+	"too-large": http.StatusRequestEntityTooLarge, "blocked": http.StatusTooManyRequests, "busy": http.StatusTooManyRequests, "too-much": http.StatusBadRequest, "sign-in": http.StatusUnauthorized, "signed-out": http.StatusUnauthorized,
 }
 
 // logKey is where a request keeps who logs for it.
@@ -111,10 +111,18 @@ func Describe(err error) (int, api.Problem) {
 		return http.StatusRequestEntityTooLarge, api.Problem{Code: "too-large", What: "This request is too large.", Then: Ptr("At most 1 MB is taken.")}
 	case errors.Is(err, store.ErrNone):
 		return http.StatusNotFound, api.Problem{Code: "no-place", What: "This is not there any more.", Then: Ptr("Go home and start from there.")}
+	case tooSlow(err):
+		return http.StatusGatewayTimeout, api.Problem{Code: "too-slow", What: "This took too long, and was ended.", Then: Ptr("Nothing is lost. Narrow what you look for, or try again in a while.")}
 	case away(err):
 		return http.StatusServiceUnavailable, api.Problem{Code: "database-away", What: "The database does not answer.", Then: Ptr("Nothing is lost. This goes on by itself when it is back.")}
 	}
 	return http.StatusInternalServerError, api.Problem{Code: "internal", What: "Something went wrong in the program.", Then: Ptr("Try again. It was logged.")}
+}
+
+// tooSlow says whether a statement was ended by its limit, or because the answer was due.
+func tooSlow(err error) bool {
+	var pg *pgconn.PgError
+	return errors.As(err, &pg) && (pg.Code == pgerrcode.QueryCanceled || pg.Code == pgerrcode.LockNotAvailable)
 }
 
 // away says whether an error means that the database is not there, rather than that it said no.
@@ -126,7 +134,7 @@ func away(err error) bool {
 	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, io.EOF), errors.Is(err, context.DeadlineExceeded), errors.Is(err, context.Canceled):
 		return true
 	case errors.As(err, &pg):
-		return pgerrcode.IsOperatorIntervention(pg.Code) && pg.Code != pgerrcode.QueryCanceled || pg.Code == pgerrcode.TooManyConnections
+		return pgerrcode.IsOperatorIntervention(pg.Code) || pg.Code == pgerrcode.TooManyConnections
 	}
 	return errors.Is(err, pgconn.ErrConnClosed) || errors.Is(err, puddle.ErrClosedPool)
 }

@@ -43,6 +43,8 @@ func TestEveryErrorHasItsCodeAndWords(t *testing.T) {
 		{fmt.Errorf("read: %w", io.ErrUnexpectedEOF), http.StatusServiceUnavailable, "database-away"},
 		{&net.OpError{Op: "dial", Err: os.ErrDeadlineExceeded}, http.StatusServiceUnavailable, "database-away"},
 		{&pgconn.PgError{Code: "57P01"}, http.StatusServiceUnavailable, "database-away"},
+		{&pgconn.PgError{Code: "57014"}, http.StatusGatewayTimeout, "too-slow"},
+		{&pgconn.PgError{Code: "55P03"}, http.StatusGatewayTimeout, "too-slow"},
 		{&pgconn.PgError{Code: "42P01", Message: "relation secret does not exist"}, http.StatusInternalServerError, "internal"},
 		{errors.New("secret detail"), http.StatusInternalServerError, "internal"},
 	} {
