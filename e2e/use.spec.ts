@@ -229,8 +229,10 @@ test('a held key presses once', async ({ page }) => {
 
 test('light, dark, or as the system does', async ({ page }) => {
   await use(page, 'mira');
-  await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
   const ground = () => page.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  const day = await ground();
+  await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+  await expect.poll(ground).not.toBe(day);
   const night = await ground();
   await page.goto('/me');
   await page.getByRole('radio', { name: 'light', exact: true }).check();

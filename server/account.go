@@ -4,6 +4,7 @@ import (
 	"errors"
 	"net/http"
 	"strings"
+	"time"
 
 	"github.com/gin-gonic/gin"
 
@@ -16,38 +17,42 @@ import (
 // attemptsShown is how many attempts to sign in people are told of.
 const attemptsShown = 6
 
-// SignIn begins a session.
+// How long the browser keeps the cookies: that of a session, and that by which it is known.
+const (
+	sessionKept = 12 * time.Hour
+	knownKept   = 365 * 24 * time.Hour
+)
+
+// SignIn begins a session, and ends the one that the browser had.
 func (s *Server) SignIn(c *gin.Context) {
 	var req api.SignIn
 	if !answer.Read(c, &req) {
 		return
 	}
-	token, account, err := s.Store.SignIn(c, strings.TrimSpace(strings.ToLower(req.Login)), req.Password, c.ClientIP(), s.Now())
+	e := store.Entering{Login: strings.TrimSpace(strings.ToLower(req.Login)), Password: req.Password, Origin: c.ClientIP(), Now: s.Now()}
+	e.Session, e.Browser = s.Cookies.Read(c, base.SessionCookie), s.Cookies.Read(c, base.BrowserCookie)
+	in, err := s.Store.SignIn(c, e)
 	if err != nil {
-		s.logFailure("a sign-in failed", req.Login, c.ClientIP(), err)
+		s.logFailure("a sign-in failed", e.Login, e.Origin, err)
 		answer.Fail(c, err)
 		return
 	}
-	s.setCookie(c, token, 12*3600)
-	s.sendMe(c, account)
-}
-
-func (s *Server) setCookie(c *gin.Context, token string, seconds int) {
-	host := c.Request.Host
-	loopback := strings.HasPrefix(host, "127.") || strings.HasPrefix(host, "localhost")
-	http.SetCookie(c.Writer, &http.Cookie{Name: base.CookieName, Value: token, Path: "/", MaxAge: seconds, HttpOnly: true, SameSite: http.SameSiteLaxMode, Secure: !loopback})
+	s.Sessions.Forget(e.Session)
+	s.Cookies.Write(c, base.SessionCookie, in.Token, sessionKept)
+	s.Cookies.Write(c, base.BrowserCookie, in.Browser, knownKept)
+	s.sendMe(c, in.Account)
 }
 
 // SignOut ends the session, everywhere within a second.
 func (s *Server) SignOut(c *gin.Context) {
-	if token, err := c.Cookie(base.CookieName); err == nil {
+	if token := s.Cookies.Read(c, base.SessionCookie); token != "" {
 		if err := s.Store.SignOut(c, token); err != nil {
 			answer.Fail(c, err)
 			return
 		}
 		s.Sessions.Forget(token)
 	}
-	s.setCookie(c, "", -1)
+	s.Cookies.Write(c, base.SessionCookie, "", -1)
 	c.Status(http.StatusNoContent)
 }
 
@@ -98,7 +103,7 @@ func (s *Server) sendMe(c *gin.Context, account store.Account) {
 func (s *Server) logFailure(what, login, from string, err error) {
 	var blocked *store.Blocked
 	if errors.Is(err, store.ErrSignIn) || errors.As(err, &blocked) {
-		s.Log.Warn(what, "login", login, "from", from, "why", err.Error())
+		s.Log.Warn(what, "login", login[:min(len(login), 100)], "from", from, "why", err.Error())
 	}
 }
 
@@ -113,7 +118,7 @@ func (s *Server) ChangePassword(c *gin.Context) {
 		answer.Fail(c, err)
 		return
 	}
-	token, _ := c.Cookie(base.CookieName) // it was there a moment ago
+	token := s.Cookies.Read(c, base.SessionCookie)
 	if err := s.Store.ChangePassword(c, account.ID, req.Old, req.New, c.ClientIP(), token, s.Now()); err != nil {
 		s.logFailure("a change of password failed", account.Login, c.ClientIP(), err)
 		answer.Fail(c, err)
@@ -135,6 +140,6 @@ func (s *Server) SignOutEverywhere(c *gin.Context) {
 		return
 	}
 	s.Sessions.ForgetAccount(account.ID)
-	s.setCookie(c, "", -1)
+	s.Cookies.Write(c, base.SessionCookie, "", -1)
 	c.Status(http.StatusNoContent)
 }

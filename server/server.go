@@ -5,8 +5,10 @@ import (
 	"errors"
 	"fmt"
 	"net/http"
+	"net/url"
 	"strings"
 	"time"
+	"unicode/utf8"
 
 	"github.com/gin-gonic/gin"
 
@@ -42,8 +44,11 @@ func New(c base.Config) (*Server, error) {
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
+	if err := engine.SetTrustedProxies(c.Proxies); err != nil {
+		return nil, fmt.Errorf("read the addresses of trusted proxies: %w", err)
+	}
 	engine.ContextWithFallback = true // a request's end ends what is done for it
-	engine.Use(answer.LogTo(s.Log), s.recoverPanics, headers, bounded)
+	engine.Use(answer.LogTo(s.Log), s.headers, s.recoverPanics, readable, bounded)
 	engine.NoMethod(func(c *gin.Context) {
 		answer.Fail(c, &ask.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
 	})
@@ -104,13 +109,26 @@ func bounded(c *gin.Context) {
 	c.Next()
 }
 
+// readable refuses addresses that are no text: no database takes them.
+func readable(c *gin.Context) {
+	whole, err := url.QueryUnescape(c.Request.URL.RawQuery)
+	if path := c.Request.URL.Path; err != nil || !utf8.ValidString(path+whole) || strings.ContainsRune(path+whole, 0) {
+		answer.Fail(c, &ask.Refusal{Code: "bad-address", What: "This address cannot be read.", Then: "Check it, or go home."})
+		return
+	}
+	c.Next()
+}
+
 // headers are the same for every answer: nothing is kept by caches, no script but ours runs.
-func headers(c *gin.Context) {
+func (s *Server) headers(c *gin.Context) {
 	h := c.Writer.Header()
 	h.Set("Cache-Control", "no-store")
 	h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'")
 	h.Set("X-Content-Type-Options", "nosniff")
 	h.Set("Referrer-Policy", "same-origin")
+	if s.Cookies.Secure { // RFC 6797
+		h.Set("Strict-Transport-Security", "max-age=31536000")
+	}
 	c.Next()
 }
 

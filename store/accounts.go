@@ -19,7 +19,7 @@ type Account struct {
 
 // CreateAccount keeps a person with a password, or changes them.
 func (s *Store) CreateAccount(ctx context.Context, a Account, password string) error {
-	hash, err := hashPassword(password)
+	hash, err := s.hasher.hash(password)
 	if err != nil {
 		return err
 	}

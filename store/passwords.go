@@ -2,86 +2,96 @@ package store
 
 import (
 	"context"
-	"crypto/rand"
-	"crypto/subtle"
-	"encoding/hex"
-	"errors"
+	_ "embed"
 	"fmt"
 	"strings"
 	"time"
+	"unicode/utf8"
 
 	"github.com/jackc/pgx/v5"
-	"golang.org/x/crypto/argon2"
 )
 
-// How hard a password is to guess: argon2id as RFC 9106 recommends for little memory.
-const (
-	argonTime    = 1
-	argonMemory  = 19 * 1024 // KiB
-	argonThreads = 1
-)
-
-// Shortest and longest password that is taken, in characters and bytes.
+// Shortest and longest password that is taken, in characters.
 const (
 	shortestPassword = 8
 	longestPassword  = 200
 )
 
-// ErrWeakPassword means that a new password is too short or too long.
-var ErrWeakPassword = errors.New("the new password has fewer than 8 or more than 200 characters")
+// WeakPassword means that a new password is one that others would guess.
+type WeakPassword struct{ Why string }
+
+// Error says why.
+func (w *WeakPassword) Error() string { return "the new password is weak: " + w.Why }
+
+//go:embed common_passwords.txt
+var commonText string
+
+var common = func() map[string]bool {
+	out := map[string]bool{}
+	for _, p := range strings.Fields(commonText) {
+		out[p] = true
+	}
+	return out
+}()
+
+// checkNew refuses a new password that others would guess: short, of one or two characters, among the
+// commonest, or the name it belongs to.
+func checkNew(password, login string) error {
+	n := utf8.RuneCountInString(password)
+	plain := strings.ToLower(strings.TrimSpace(password))
+	different := map[rune]bool{}
+	for _, r := range plain {
+		different[r] = true
+	}
+	switch {
+	case n > longestPassword:
+		return &WeakPassword{fmt.Sprintf("It has more than %d characters.", longestPassword)}
+	case utf8.RuneCountInString(plain) < shortestPassword:
+		return &WeakPassword{fmt.Sprintf("It needs at least %d characters.", shortestPassword)}
+	case len(different) < 3:
+		return &WeakPassword{"It repeats one or two characters."}
+	case common[plain], common[strings.TrimRight(plain, "0123456789!.?")]:
+		return &WeakPassword{"It is one of those that are tried first."}
+	case login != "" && strings.Contains(plain, strings.ToLower(login)) && len(plain) < len(login)+4:
+		return &WeakPassword{"It is nearly the name."}
+	}
+	return nil
+}
 
 // ChangePassword sets a new password for who knows the old one, and ends all other sessions.
-// A wrong old one counts as a failed attempt. Errors: ErrSignIn, *Blocked, ErrWeakPassword.
+// A wrong old one counts as a failed attempt. Errors: ErrSignIn, ErrBusy, *Blocked, *WeakPassword.
 func (s *Store) ChangePassword(ctx context.Context, account, old, password, origin, keep string, now time.Time) error {
-	if len([]rune(password)) < shortestPassword || len(password) > longestPassword {
-		return ErrWeakPassword
-	}
 	var login, hash string
-	var blocked *time.Time
-	if err := s.pool.QueryRow(ctx, `select login, password, blocked_until from account where id = $1`, account).Scan(&login, &hash, &blocked); err != nil {
+	if err := s.pool.QueryRow(ctx, `select login, password from account where id = $1`, account).Scan(&login, &hash); err != nil {
 		return fmt.Errorf("find the account: %w", none(err))
 	}
-	if blocked != nil && blocked.After(now) {
-		return &Blocked{Until: *blocked}
+	if err := checkNew(password, login); err != nil {
+		return err
 	}
-	if !checkPassword(hash, old) {
+	leave, err := s.hasher.enter(ctx, true)
+	if err != nil {
+		return err
+	}
+	defer leave()
+	guess := guessOf("session", keep+account)
+	if err := s.mayGuess(ctx, guess, freeAttempts, now); err != nil {
+		return err
+	}
+	if right, _ := s.hasher.check(hash, old); !right {
 		return s.failed(ctx, &account, login, origin, now)
 	}
-	next, err := hashPassword(password)
+	next, err := s.hasher.hash(password)
 	if err != nil {
 		return err
 	}
 	return s.inTx(ctx, "change the password", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `update account set password = $2, attempts = 0, blocked_until = null where id = $1`, account, next); err != nil {
+		if _, err := tx.Exec(ctx, `update account set password = $2 where id = $1`, account, next); err != nil {
+			return err
+		}
+		if _, err := tx.Exec(ctx, `delete from guess where key = $1`, guess); err != nil {
 			return err
 		}
 		_, err := tx.Exec(ctx, `delete from session where account = $1 and token_hash <> $2`, account, tokenHash(keep))
 		return err
 	})
-}
-
-// unknownHash is compared against when there is no such name.
-var unknownHash = strings.Repeat("00", 16) + "$" + strings.Repeat("00", 32)
-
-func hashPassword(password string) (string, error) {
-	salt := make([]byte, 16)
-	if _, err := rand.Read(salt); err != nil {
-		return "", fmt.Errorf("make a salt: %w", err)
-	}
-	key := argon2.IDKey([]byte(password), salt, argonTime, argonMemory, argonThreads, 32)
-	return hex.EncodeToString(salt) + "$" + hex.EncodeToString(key), nil
-}
-
-func checkPassword(hash, password string) bool {
-	saltText, keyText, _ := strings.Cut(hash, "$")
-	salt, err := hex.DecodeString(saltText)
-	if err != nil {
-		return false
-	}
-	want, err := hex.DecodeString(keyText)
-	if err != nil {
-		return false
-	}
-	got := argon2.IDKey([]byte(password), salt, argonTime, argonMemory, argonThreads, 32)
-	return subtle.ConstantTimeCompare(got, want) == 1
 }

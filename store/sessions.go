@@ -4,32 +4,24 @@ import (
 	"context"
 	"crypto/rand"
 	"crypto/sha256"
-	"encoding/base64"
 	"errors"
 	"fmt"
+	"strings"
 	"time"
 
 	"github.com/jackc/pgx/v5"
 )
 
-// A name has a few free attempts, then waits that grow to a quarter of an hour; so has an address,
-// behind which there may be many people.
+// How long a session lasts at the most, and without a request or an open stream; how long a browser is known.
 const (
-	freeAttempts  = 5
-	freeByOrigin  = 40
-	originWindow  = 15 * time.Minute
-	longestWait   = 15 * time.Minute
 	sessionLength = 12 * time.Hour
+	sessionIdle   = 4 * time.Hour
+	knownFor      = 365 * 24 * time.Hour
+	loginLength   = 100 // characters of a name that are looked at, and kept
 )
 
 // ErrSignIn means that name and password do not go together. Which one is wrong is not told.
 var ErrSignIn = errors.New("name and password do not go together")
-
-// Blocked means that there were too many failed attempts.
-type Blocked struct{ Until time.Time }
-
-// Error says until when.
-func (b *Blocked) Error() string { return "too many attempts, until " + b.Until.Format("15:04:05") }
 
 // Attempt is one attempt to sign in.
 type Attempt struct {
@@ -38,88 +30,111 @@ type Attempt struct {
 	OK     bool
 }
 
-// SignIn checks a password and begins a session; the token goes into the cookie, only its hash is
-// kept. Every attempt is noted with the address it came from. Errors: ErrSignIn, *Blocked.
-func (s *Store) SignIn(ctx context.Context, login, password, origin string, now time.Time) (token string, a Account, err error) {
-	if err := s.originFree(ctx, origin, now); err != nil {
-		return "", Account{}, err
-	}
-	var hash string
-	var blocked *time.Time
-	err = s.pool.QueryRow(ctx, `select id, login, name, builder, walks, password, blocked_until from account where login = $1`, login).Scan(&a.ID, &a.Login, &a.Name, &a.Builder, &a.Walks, &hash, &blocked)
-	if errors.Is(err, pgx.ErrNoRows) {
-		checkPassword(unknownHash, password) // takes as long as for a name that exists
-		return "", Account{}, s.failed(ctx, nil, login, origin, now)
-	}
-	if err != nil {
-		return "", Account{}, fmt.Errorf("sign in: %w", err)
-	}
-	if blocked != nil && blocked.After(now) {
-		return "", Account{}, &Blocked{Until: *blocked}
-	}
-	if !checkPassword(hash, password) {
-		return "", Account{}, s.failed(ctx, &a.ID, login, origin, now)
-	}
-	secret := make([]byte, 32)
-	if _, err := rand.Read(secret); err != nil {
-		return "", Account{}, fmt.Errorf("make a session: %w", err)
-	}
-	token = base64.RawURLEncoding.EncodeToString(secret)
-	err = s.inTx(ctx, "begin a session", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `update account set attempts = 0, blocked_until = null where id = $1`, a.ID); err != nil {
-			return err
-		}
-		if _, err := tx.Exec(ctx, `insert into attempt (at, login, account, origin, ok) values ($1, $2, $3, $4, true)`, now, login, a.ID, origin); err != nil {
-			return err
-		}
-		_, err := tx.Exec(ctx, `insert into session (token_hash, account, ends_at) values ($1, $2, $3)`, tokenHash(token), a.ID, now.Add(sessionLength))
-		return err
-	})
-	return token, a, err
+// Entering is an attempt to sign in.
+type Entering struct {
+	Login, Password string
+	Origin          string // the address it comes from
+	Browser         string // what the browser was given when somebody signed in from it before; "" for nothing
+	Session         string // the session that the browser has now, which ends; "" for none
+	Now             time.Time
 }
 
-// originFree says whether an address may try again: *Blocked when too many attempts from it failed.
-func (s *Store) originFree(ctx context.Context, origin string, now time.Time) error {
-	var failures int
-	var last *time.Time
-	err := s.pool.QueryRow(ctx, `select count(*), max(at) from attempt where origin = $1 and not ok and at > $2`, origin, now.Add(-originWindow)).Scan(&failures, &last)
+// Entered is a session that began. Only hashes of both secrets are kept.
+type Entered struct {
+	Token   string // goes into the cookie
+	Browser string // what the browser is known by from now on
+	Account Account
+}
+
+// SignIn checks a password and begins a session. Every attempt is noted with the address it came from, and
+// counted before it is made. What strangers do to a name or from an address does not keep out who comes from
+// a browser that the person is known by. Errors: ErrSignIn, ErrBusy, *Blocked, all alike for names that nobody has.
+func (s *Store) SignIn(ctx context.Context, e Entering) (Entered, error) {
+	if len(e.Login) > loginLength {
+		e.Login = strings.ToValidUTF8(e.Login[:loginLength], "") + "…" // nobody is called so
+	}
+	var a Account
+	var hash string
+	var known bool
+	err := s.pool.QueryRow(ctx, `select id, login, name, builder, walks, password, exists (select from known_browser k where k.account = account.id and k.token_hash = $2 and k.seen_at > $3) from account where login = $1`,
+		e.Login, tokenHash(e.Browser), e.Now.Add(-knownFor)).Scan(&a.ID, &a.Login, &a.Name, &a.Builder, &a.Walks, &hash, &known)
+	if err != nil && !errors.Is(err, pgx.ErrNoRows) {
+		return Entered{}, fmt.Errorf("sign in: %w", err)
+	}
+	leave, err := s.hasher.enter(ctx, known)
 	if err != nil {
-		return fmt.Errorf("count the failed attempts: %w", err)
+		return Entered{}, err
 	}
-	if failures < freeByOrigin || last == nil {
-		return nil
+	defer leave()
+	counted, err := s.count(ctx, e, known)
+	if err != nil {
+		return Entered{}, err
 	}
-	if until := last.Add(waitAfter(failures - freeByOrigin)); until.After(now) {
-		return &Blocked{Until: until}
+	right, raise := s.hasher.check(hash, e.Password)
+	if !right {
+		return Entered{}, s.failed(ctx, orNil(a.ID), e.Login, e.Origin, e.Now)
+	}
+	if raise {
+		if hash, err = s.hasher.hash(e.Password); err != nil {
+			return Entered{}, err
+		}
+	}
+	out := Entered{Account: a, Browser: e.Browser}
+	if !known {
+		out.Browser = rand.Text()
+	}
+	out.Token = rand.Text() + rand.Text()
+	return out, s.inTx(ctx, "begin a session", func(tx pgx.Tx) error { return begin(ctx, tx, e, out, hash, counted) })
+}
+
+// count counts an attempt under all that it has in common with others.
+func (s *Store) count(ctx context.Context, e Entering, known bool) (counted [][]byte, err error) {
+	if known {
+		key := guessOf("browser", e.Browser)
+		return [][]byte{key}, s.mayGuess(ctx, key, freeAttempts, e.Now)
+	}
+	name, origin := guessOf("name", e.Login), guessOf("origin", e.Origin)
+	if err := s.mayGuess(ctx, origin, freeByOrigin, e.Now); err != nil {
+		return nil, err
+	}
+	return [][]byte{name, origin}, s.mayGuess(ctx, name, freeAttempts, e.Now)
+}
+
+func begin(ctx context.Context, tx pgx.Tx, e Entering, out Entered, hash string, counted [][]byte) error {
+	account := out.Account.ID
+	for _, do := range []struct {
+		sql  string
+		args []any
+	}{
+		// The name is free again; of an address, behind which there may be many, one attempt is taken back.
+		{`delete from guess where key = $1`, []any{counted[0]}},
+		{`update guess set failures = failures - 1, blocked_until = case when failures > $2 then blocked_until end where key = any($1)`, []any{counted[1:], freeByOrigin}},
+		{`update account set password = $2 where id = $1 and password <> $2`, []any{account, hash}},
+		{`insert into attempt (at, login, account, origin, ok) values ($1, $2, $3, $4, true)`, []any{e.Now, e.Login, account, e.Origin}},
+		{`insert into known_browser (token_hash, account, seen_at) values ($1, $2, $3) on conflict (token_hash) do update set account = excluded.account, seen_at = excluded.seen_at`, []any{tokenHash(out.Browser), account, e.Now}},
+		{`delete from session where token_hash = $1`, []any{tokenHash(e.Session)}},
+		{`insert into session (token_hash, account, ends_at, seen_at) values ($1, $2, $3, $4)`, []any{tokenHash(out.Token), account, e.Now.Add(sessionLength), e.Now}},
+	} {
+		if _, err := tx.Exec(ctx, do.sql, do.args...); err != nil {
+			return err
+		}
 	}
 	return nil
 }
 
-// waitAfter doubles from a second to the longest wait.
-func waitAfter(n int) time.Duration {
-	if n > 10 {
-		return longestWait
-	}
-	return min(time.Second<<n, longestWait)
-}
-
-// failed notes a failed attempt, makes the next one of the same name wait, and gives ErrSignIn.
+// failed notes a failed attempt, and gives ErrSignIn.
 func (s *Store) failed(ctx context.Context, account *string, login, origin string, now time.Time) error {
-	err := s.inTx(ctx, "note the failed attempt", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `insert into attempt (at, login, account, origin, ok) values ($1, $2, $3, $4, false)`, now, login, account, origin); err != nil {
-			return err
-		}
-		if account == nil {
-			return nil
-		}
-		_, err := tx.Exec(ctx, `update account set attempts = attempts + 1,
-			blocked_until = case when attempts + 1 >= $2 then $3::timestamptz + least(power(2, attempts + 1 - $2), $4) * interval '1 second' end where id = $1`, *account, freeAttempts, now, longestWait.Seconds())
-		return err
-	})
-	if err != nil {
-		return err
+	if _, err := s.pool.Exec(ctx, `insert into attempt (at, login, account, origin, ok) values ($1, $2, $3, $4, false)`, now, login, account, origin); err != nil {
+		return fmt.Errorf("note the failed attempt: %w", err)
 	}
 	return ErrSignIn
+}
+
+func orNil(text string) *string {
+	if text == "" {
+		return nil
+	}
+	return &text
 }
 
 // Attempts gives the newest attempts to sign in with an account's name, newest first.
@@ -139,16 +154,34 @@ func (s *Store) Attempts(ctx context.Context, account string, limit int) ([]Atte
 func (s *Store) Session(ctx context.Context, token, projectID string, now time.Time) (Account, error) {
 	var a Account
 	var roles []string
-	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name, a.builder, a.walks, array(select r.role from account_role r where r.account = a.id and r.project = $2)
-		from session s join account a on a.id = s.account where s.token_hash = $1 and s.ends_at > $3`, tokenHash(token), projectID, now).Scan(&a.ID, &a.Login, &a.Name, &a.Builder, &a.Walks, &roles)
+	var seen time.Time
+	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name, a.builder, a.walks, array(select r.role from account_role r where r.account = a.id and r.project = $2), s.seen_at
+		from session s join account a on a.id = s.account where s.token_hash = $1 and s.ends_at > $3 and s.seen_at > $4`, tokenHash(token), projectID, now, now.Add(-sessionIdle)).Scan(&a.ID, &a.Login, &a.Name, &a.Builder, &a.Walks, &roles, &seen)
 	if err != nil {
 		return Account{}, fmt.Errorf("find the session: %w", none(err))
+	}
+	if err := s.touch(ctx, token, seen, now); err != nil {
+		return Account{}, err
 	}
 	a.Roles = map[string]bool{}
 	for _, r := range roles {
 		a.Roles[r] = true
 	}
 	return a, nil
+}
+
+// touched is how often it is noted that a session is in use.
+const touched = 5 * time.Minute
+
+// touch notes that a session is in use.
+func (s *Store) touch(ctx context.Context, token string, seen, now time.Time) error {
+	if now.Sub(seen) < touched {
+		return nil
+	}
+	if _, err := s.pool.Exec(ctx, `update session set seen_at = $2 where token_hash = $1`, tokenHash(token), now); err != nil {
+		return fmt.Errorf("note that the session is in use: %w", err)
+	}
+	return nil
 }
 
 // SignOut ends a session.
@@ -170,7 +203,7 @@ func (s *Store) SignOutEverywhere(ctx context.Context, account, but string) erro
 // Sessions counts the sessions of an account that have not ended.
 func (s *Store) Sessions(ctx context.Context, account string, now time.Time) (int, error) {
 	var n int
-	if err := s.pool.QueryRow(ctx, `select count(*) from session where account = $1 and ends_at > $2`, account, now).Scan(&n); err != nil {
+	if err := s.pool.QueryRow(ctx, `select count(*) from session where account = $1 and ends_at > $2 and seen_at > $3`, account, now, now.Add(-sessionIdle)).Scan(&n); err != nil {
 		return 0, fmt.Errorf("count the sessions: %w", err)
 	}
 	return n, nil
@@ -179,7 +212,8 @@ func (s *Store) Sessions(ctx context.Context, account string, now time.Time) (in
 // ForgetOld deletes sessions that have ended, attempts older than ninety days, and trails and
 // drafts that nobody came back to for thirty.
 func (s *Store) ForgetOld(ctx context.Context, now time.Time) error {
-	for _, sql := range []string{`delete from session where ends_at < $1`, `delete from attempt where at < $1::timestamptz - interval '90 days'`,
+	for _, sql := range []string{`delete from session where ends_at < $1 or seen_at < $1::timestamptz - interval '4 hours'`, `delete from attempt where at < $1::timestamptz - interval '90 days'`,
+		`delete from guess where at < $1::timestamptz - interval '1 day'`, `delete from known_browser where seen_at < $1::timestamptz - interval '365 days'`,
 		`delete from trail where seen_at < $1::timestamptz - interval '30 days'`, `delete from draft where at < $1::timestamptz - interval '30 days'`} {
 		if _, err := s.pool.Exec(ctx, sql, now); err != nil {
 			return fmt.Errorf("forget what is old: %w", err)

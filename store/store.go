@@ -22,15 +22,18 @@ var migrations embed.FS
 var ErrNone = errors.New("not there")
 
 // Store is the program's own database. Safe for use by many at once.
-type Store struct{ pool *pgxpool.Pool }
+type Store struct {
+	pool   *pgxpool.Pool
+	hasher *hasher
+}
 
 // Open prepares the pool and brings the database to the newest structure.
-func Open(ctx context.Context, dsn string, told pgx.QueryTracer) (*Store, error) {
+func Open(ctx context.Context, dsn string, cost Cost, told pgx.QueryTracer) (*Store, error) {
 	pool, err := database.Open(ctx, dsn, database.Limits{Connections: 8, Statement: "5s", Lock: "2s"}, nil, told)
 	if err != nil {
 		return nil, err
 	}
-	s := &Store{pool: pool}
+	s := &Store{pool: pool, hasher: newHasher(cost)}
 	if err := s.migrate(ctx); err != nil {
 		pool.Close()
 		return nil, err

@@ -209,10 +209,10 @@ func TestSignInAndItsLimits(t *testing.T) {
 	if err := up.Store.CreateAccount(ctx, store.Account{ID: "a_try", Login: "try", Name: "Try"}, "secret"); err != nil {
 		t.Fatal(err)
 	}
-	if _, _, err := up.Store.SignIn(ctx, "nobody", "x", "here", now); !errors.Is(err, store.ErrSignIn) {
+	if _, _, err := signIn("nobody", "x", "here", now); !errors.Is(err, store.ErrSignIn) {
 		t.Errorf("an unknown name: %v", err)
 	}
-	token, a, err := up.Store.SignIn(ctx, "try", "secret", "here", now)
+	token, a, err := signIn("try", "secret", "here", now)
 	if err != nil || a.Name != "Try" {
 		t.Fatal(err)
 	}
@@ -226,15 +226,15 @@ func TestSignInAndItsLimits(t *testing.T) {
 		t.Errorf("after signing out: %v", err)
 	}
 	for range 5 {
-		if _, _, err := up.Store.SignIn(ctx, "try", "wrong", "here", now); !errors.Is(err, store.ErrSignIn) {
+		if _, _, err := signIn("try", "wrong", "here", now); !errors.Is(err, store.ErrSignIn) {
 			t.Errorf("a wrong password: %v", err)
 		}
 	}
 	var blocked *store.Blocked
-	if _, _, err := up.Store.SignIn(ctx, "try", "secret", "here", now); !errors.As(err, &blocked) {
+	if _, _, err := signIn("try", "secret", "here", now); !errors.As(err, &blocked) {
 		t.Errorf("after five failures: %v", err)
 	}
-	if _, _, err := up.Store.SignIn(ctx, "try", "secret", "here", now.Add(time.Hour)); err != nil {
+	if _, _, err := signIn("try", "secret", "here", now.Add(time.Hour)); err != nil {
 		t.Errorf("an hour later: %v", err)
 	}
 }

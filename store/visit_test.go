@@ -12,7 +12,7 @@ import (
 // Who asks, in which project, at which place of their trail: found at once, and nobody else's.
 func TestAVisitFindsPersonProjectAndPlaceAtOnce(t *testing.T) {
 	now := time.Now()
-	token, mira, err := up.Store.SignIn(ctx, "mira", "mira", "127.0.0.1", now)
+	token, mira, err := signIn("mira", "mira", "127.0.0.1", now)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -58,7 +58,7 @@ func TestAVisitFindsPersonProjectAndPlaceAtOnce(t *testing.T) {
 			t.Errorf("%s: project %q, %+v %v", what, got.Project, got.Standing, err)
 		}
 	}
-	other, _, err := up.Store.SignIn(ctx, "sela", "sela", "127.0.0.1", now)
+	other, _, err := signIn("sela", "sela", "127.0.0.1", now)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -58,5 +58,5 @@ func runDemo(ctx context.Context, dir, address string, plantPort int) error {
 		fmt.Printf("    %-6s %-12s %s\n", p.Login, p.Name, p.Does)
 	}
 	fmt.Printf("\n  The simulated plant: %s\n  Ctrl+C stops everything; the data stays. `make demo-reset` starts afresh.\n\n", up.Sim.Endpoint())
-	return serve(ctx, listener, up.Server.Handler())
+	return serve(ctx, listener, up.Server)
 }

@@ -23,28 +23,36 @@ import (
 )
 
 func serveCommand() *cobra.Command {
-	var address, storeDSN string
-	var sources, plants []string
+	var o serveOptions
 	c := &cobra.Command{
 		Use:   "serve",
 		Short: "Serve projects over databases and plants that exist already",
 		Args:  cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			return runServe(cmd.Context(), address, storeDSN, sources, plants)
+			return runServe(cmd.Context(), o)
 		},
 	}
-	c.Flags().StringVar(&address, "address", "127.0.0.1:8080", "where to serve")
-	c.Flags().StringVar(&storeDSN, "store", os.Getenv("AMBERGATE_STORE"), "connection string of the program's own database (or AMBERGATE_STORE)")
-	c.Flags().StringArrayVar(&sources, "records", nil, "NAME=CONNECTION of a record source; may be repeated")
-	c.Flags().StringArrayVar(&plants, "plant", nil, "NAME=ENDPOINT,NAMESPACE of a plant; may be repeated")
+	c.Flags().StringVar(&o.address, "address", "127.0.0.1:8080", "where to serve")
+	c.Flags().StringVar(&o.store, "store", os.Getenv("AMBERGATE_STORE"), "connection string of the program's own database (or AMBERGATE_STORE)")
+	c.Flags().StringArrayVar(&o.records, "records", nil, "NAME=CONNECTION of a record source; may be repeated")
+	c.Flags().StringArrayVar(&o.plants, "plant", nil, "NAME=ENDPOINT,NAMESPACE of a plant; may be repeated")
+	c.Flags().BoolVar(&o.secure, "behind-tls", false, "browsers reach it over TLS: cookies are sent over that alone")
+	c.Flags().StringSliceVar(&o.proxies, "trusted-proxies", nil, "addresses or networks of proxies whose word is taken for where a request comes from")
 	return c
 }
 
-func runServe(ctx context.Context, address, storeDSN string, sources, plants []string) error {
-	if storeDSN == "" {
+// serveOptions is what a server is told when it starts.
+type serveOptions struct {
+	address, store           string
+	records, plants, proxies []string
+	secure                   bool
+}
+
+func runServe(ctx context.Context, o serveOptions) error {
+	if o.store == "" {
 		return errors.New("the program's own database is not named: use --store or AMBERGATE_STORE")
 	}
-	listener, err := listen(address)
+	listener, err := listen(o.address)
 	if err != nil {
 		return err
 	}
@@ -52,13 +60,13 @@ func runServe(ctx context.Context, address, storeDSN string, sources, plants []s
 	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
 	slog.SetDefault(log)
 	server.Tune()
-	st, err := store.Open(ctx, storeDSN, nil)
+	st, err := store.Open(ctx, o.store, store.Usual, nil)
 	if err != nil {
 		return err
 	}
 	defer st.Close()
-	config := base.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Pictures: demo.Picture, Log: log}
-	for _, one := range sources {
+	config := base.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Pictures: demo.Picture, Log: log, Cookies: base.Cookies{Secure: o.secure}, Proxies: o.proxies}
+	for _, one := range o.records {
 		name, dsn, ok := strings.Cut(one, "=")
 		if !ok {
 			return fmt.Errorf("--records %s: write NAME=CONNECTION", one)
@@ -70,7 +78,7 @@ func runServe(ctx context.Context, address, storeDSN string, sources, plants []s
 		defer source.Close()
 		config.Records[name] = source
 	}
-	for _, one := range plants {
+	for _, one := range o.plants {
 		name, rest, _ := strings.Cut(one, "=")
 		endpoint, namespace, ok := strings.Cut(rest, ",")
 		if !ok {
@@ -88,7 +96,7 @@ func runServe(ctx context.Context, address, storeDSN string, sources, plants []s
 		return err
 	}
 	fmt.Printf("Amber Gate serves on http://%s\n", listener.Addr())
-	return serve(ctx, listener, srv.Handler())
+	return serve(ctx, listener, srv)
 }
 
 // listen takes the address first of all, so that a taken port is told before anything is started.
@@ -103,12 +111,12 @@ func listen(address string) (net.Listener, error) {
 	return l, nil
 }
 
-// serve answers until the context ends, then lets running requests finish.
-func serve(ctx context.Context, l net.Listener, handler http.Handler) error {
-	streams, endStreams := context.WithCancel(context.Background())
-	defer endStreams()
-	srv := &http.Server{Handler: handler, ReadHeaderTimeout: 5 * time.Second, ReadTimeout: 30 * time.Second, IdleTimeout: 2 * time.Minute,
-		BaseContext: func(net.Listener) context.Context { return streams }}
+// finishWithin is how long running requests may take to finish when the program is to stop.
+const finishWithin = 10 * time.Second
+
+// serve answers until the context ends, then lets running requests finish: a press that began is done.
+func serve(ctx context.Context, l net.Listener, of *server.Server) error {
+	srv := &http.Server{Handler: of.Handler(), ReadHeaderTimeout: 5 * time.Second, ReadTimeout: 30 * time.Second, IdleTimeout: 2 * time.Minute}
 	failed := make(chan error, 1)
 	go func() { failed <- srv.Serve(l) }()
 	select {
@@ -116,8 +124,8 @@ func serve(ctx context.Context, l net.Listener, handler http.Handler) error {
 		return fmt.Errorf("serve: %w", err)
 	case <-ctx.Done():
 	}
-	endStreams() // event streams would never finish by themselves
-	closing, cancel := context.WithTimeout(context.Background(), 5*time.Second)
+	of.EndStreams() // they would never finish by themselves
+	closing, cancel := context.WithTimeout(context.Background(), finishWithin)
 	defer cancel()
 	if err := srv.Shutdown(closing); err != nil {
 		return fmt.Errorf("stop serving: %w", err)

@@ -67,7 +67,7 @@ func Up(ctx context.Context, o Options) (s *Stage, err error) {
 	if err := s.databases(ctx, o.Today); err != nil {
 		return nil, err
 	}
-	if s.Store, err = store.Open(ctx, s.Cluster.DSN("ambergate", s.Cluster.Password, "ambergate"), o.Told); err != nil {
+	if s.Store, err = store.Open(ctx, s.Cluster.DSN("ambergate", s.Cluster.Password, "ambergate"), store.Light, o.Told); err != nil { // each name is its own password
 		return nil, err
 	}
 	s.closers = append(s.closers, s.Store.Close)

@@ -77,6 +77,7 @@ func Describe(err error) (int, api.Problem) {
 	var patch *patch.Error
 	var structure *project.StructureError
 	var blocked *store.Blocked
+	var weak *store.WeakPassword
 	var large *http.MaxBytesError
 	switch {
 	case errors.As(err, &refusal):
@@ -100,11 +101,13 @@ func Describe(err error) (int, api.Problem) {
 	case errors.Is(err, store.ErrNothing):
 		return http.StatusConflict, api.Problem{Code: "nothing", What: "There is nothing of yours to take back."}
 	case errors.As(err, &blocked):
-		return http.StatusTooManyRequests, api.Problem{Code: "blocked", What: "Too many attempts with this name.", Then: Ptr("Wait until " + blocked.Until.Format("15:04:05") + ".")}
+		return http.StatusTooManyRequests, api.Problem{Code: "blocked", What: "There were too many attempts.", Then: Ptr("Wait until " + blocked.Until.Format("15:04:05") + ".")}
 	case errors.Is(err, store.ErrSignIn):
 		return http.StatusUnauthorized, api.Problem{Code: "sign-in", What: "Name or password is wrong.", Then: Ptr("Check both and try again.")}
-	case errors.Is(err, store.ErrWeakPassword):
-		return http.StatusUnprocessableEntity, api.Problem{Code: "weak-password", What: "The new password needs 8 to 200 characters.", Then: Ptr("Choose a longer one: a few words do well.")}
+	case errors.Is(err, store.ErrBusy):
+		return http.StatusTooManyRequests, api.Problem{Code: "busy", What: "Many people are signing in at this moment.", Then: Ptr("Try again in a few seconds.")}
+	case errors.As(err, &weak):
+		return http.StatusUnprocessableEntity, api.Problem{Code: "weak-password", What: "This new password would be guessed. " + weak.Why, Then: Ptr("Choose another one: a few words do well.")}
 	case errors.Is(err, ErrSignedOut):
 		return http.StatusUnauthorized, api.Problem{Code: "signed-out", What: "You are not signed in.", Then: Ptr("Sign in to go on.")}
 	case errors.As(err, &large):
@@ -137,20 +140,6 @@ func away(err error) bool {
 		return pgerrcode.IsOperatorIntervention(pg.Code) || pg.Code == pgerrcode.TooManyConnections
 	}
 	return errors.Is(err, pgconn.ErrConnClosed) || errors.Is(err, puddle.ErrClosedPool)
-}
-
-// Read reads the body of a request; false when it cannot be read, and the answer was given.
-func Read[T any](c *gin.Context, into *T) bool {
-	if err := json.NewDecoder(c.Request.Body).Decode(into); err != nil {
-		var large *http.MaxBytesError
-		if errors.As(err, &large) {
-			Fail(c, err)
-		} else {
-			Fail(c, &ask.Refusal{Code: "bad-request", What: "The body of this call cannot be read: " + err.Error() + ".", Then: "See the API document."})
-		}
-		return false
-	}
-	return true
 }
 
 // IsRefusal says whether an error is a refusal in words, and so no fault.

@@ -18,6 +18,8 @@ type Config struct {
 	Pictures func(name string) ([]byte, error)
 	Now      func() time.Time
 	Log      *slog.Logger
+	Cookies  Cookies
+	Proxies  []string // addresses or networks of proxies whose word is taken for where a request comes from; none: nobody's
 }
 
 // Base is what both sides stand on: the compiled projects, who asks, and what is read from where.
@@ -26,6 +28,8 @@ type Base struct {
 	Apps     *Apps
 	Sessions *Sessions
 	Edits    *Watchers
+	Changes  *Changes
+	ending   chan struct{}
 }
 
 // New makes what both sides stand on. Without a clock it is the system's.
@@ -33,8 +37,14 @@ func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now
 	}
-	b := &Base{Config: c, Edits: newWatchers()}
+	b := &Base{Config: c, Edits: newWatchers(), Changes: newChanges(), ending: make(chan struct{})}
 	b.Apps = newApps(c.Store)
 	b.Sessions = newSessions(b)
 	return b
 }
+
+// EndStreams lets every event stream end, which none would by itself: before the server stops.
+func (b *Base) EndStreams() { close(b.ending) }
+
+// Ending is closed when event streams are to end.
+func (b *Base) Ending() <-chan struct{} { return b.ending }

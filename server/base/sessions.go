@@ -15,8 +15,6 @@ import (
 	"ambergate/store"
 )
 
-const CookieName = "ambergate"
-
 // keptFor is how long a session is believed without asking: a sign-out ends everywhere within it.
 const keptFor = time.Second
 
@@ -37,8 +35,8 @@ func newSessions(s *Base) *Sessions { return &Sessions{server: s, kept: map[stri
 
 // Who gives the account of a request, with its roles in a project ("" for none).
 func (s *Sessions) Who(c *gin.Context, projectID string) (store.Account, error) {
-	token, err := c.Cookie(CookieName)
-	if err != nil {
+	token := s.server.Cookies.Read(c, SessionCookie)
+	if token == "" {
 		return store.Account{}, answer.ErrSignedOut
 	}
 	return s.ByToken(c, token, projectID)
@@ -69,8 +67,8 @@ func (s *Sessions) ByToken(ctx context.Context, token, projectID string) (store.
 // Visit gives who asks, in which project, and the place of a trail of theirs that they ask about
 // ("" for none). Loaded says whether that place was looked for: who and where is believed for a second.
 func (s *Sessions) Visit(c *gin.Context, slug, trail string, n int) (v store.Visitor, loaded bool, err error) {
-	token, err := c.Cookie(CookieName)
-	if err != nil {
+	token := s.server.Cookies.Read(c, SessionCookie)
+	if token == "" {
 		return store.Visitor{}, false, answer.ErrSignedOut
 	}
 	now := s.server.Now()

@@ -19,12 +19,20 @@ func (s *Side) GetBuildEvents(c *gin.Context, slug string) {
 	edits, stop := s.Edits.Add(b.project)
 	defer stop()
 	out := base.NewStream(c)
-	heartbeat := time.NewTicker(base.HeartbeatEvery)
+	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
 	defer heartbeat.Stop()
+	defer session.Stop()
 	for {
 		select {
 		case <-c.Done():
 			return
+		case <-s.Ending():
+			return
+		case <-session.C:
+			if _, err := s.Building(c, slug); err != nil {
+				_ = out.Send("ended", struct{}{}) // the stream ends anyway
+				return
+			}
 		case seq := <-edits:
 			if out.Send("edited", map[string]int64{"seq": seq}) != nil {
 				return

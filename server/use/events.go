@@ -25,8 +25,7 @@ func (s *Side) GetEvents(c *gin.Context, slug string, params api.GetEventsParams
 		answer.Fail(c, err)
 		return
 	}
-	token, _ := c.Cookie(base.CookieName) // it was there a moment ago
-	s.serveLive(c, liveFeed{visit: v, opening: o, token: token, n: params.N})
+	s.serveLive(c, liveFeed{visit: v, opening: o, token: s.Cookies.Read(c, base.SessionCookie), n: params.N})
 }
 
 // liveFeed is one open place of one tab.
@@ -35,35 +34,37 @@ type liveFeed struct {
 	opening *use.Opening
 	token   string
 	n       int
+	checked time.Time // when it was last asked whether the place is open
+	writes  int       // how many presses had changed records by then
 }
 
 func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 	out := base.NewStream(c)
+	// One is on its way before anybody listens: what changed between the answer and this stream.
 	signals := make(chan struct{}, 1)
+	signals <- struct{}{}
 	stop := listen(c, f.visit.tags().Watch(c, f.opening.TagRefs()), signals)
 	defer stop()
 	seen := elementTexts(f.opening.View())
 	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
 	defer heartbeat.Stop()
 	defer session.Stop()
+	f.checked, f.writes = time.Now(), s.Changes.Of(f.visit.project)
 	revision := 0
-	signals <- struct{}{} // what changed between the answer and this stream
 	for {
 		select {
 		case <-c.Done():
+			return
+		case <-s.Ending():
 			return
 		case <-heartbeat.C:
 			if out.Send("alive", struct{}{}) != nil {
 				return
 			}
 		case <-session.C:
-			account, err := s.Sessions.ByToken(c, f.token, f.visit.project)
-			if err != nil {
-				_ = out.Send("ended", struct{}{}) // the stream ends anyway
+			if event, why := f.stillOpen(c); event != "" {
+				_ = out.Send(event, why) // the stream ends anyway
 				return
-			}
-			if !maps.Equal(account.Roles, f.visit.account.Roles) {
-				return // the browser comes back, and is judged by the roles of now
 			}
 		case <-signals:
 			revision++
@@ -73,6 +74,31 @@ func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 			time.Sleep(base.ResolveEvery)
 		}
 	}
+}
+
+// stillOpen asks again who is there, in which release, and, after records were changed and each minute,
+// whether the place is open to them. It gives the event that ends the stream: “ended” where the browser is to
+// read the screen again, “refused” with the reason.
+func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
+	v := f.visit
+	account, err := v.server.Sessions.ByToken(ctx, f.token, v.project)
+	if err != nil || !maps.Equal(account.Roles, v.account.Roles) {
+		return "ended", struct{}{}
+	}
+	if _, release, err := v.server.Apps.Released(ctx, v.project); err == nil && release != v.release {
+		return "ended", struct{}{}
+	}
+	writes := v.server.Changes.Of(v.project)
+	since := time.Since(f.checked)
+	if since < base.OpenEvery && (writes == f.writes || since < base.OpenAfterWrite) {
+		return "", nil
+	}
+	f.checked, f.writes = time.Now(), writes
+	if err := use.Check(ctx, v.App, v.user, f.opening.Place(), v.sources()); answer.IsRefusal(err) {
+		_, problem := answer.Describe(err)
+		return "refused", problem
+	}
+	return "", nil
 }
 
 // push sends what changed since; false when the stream has to end.

@@ -186,6 +186,7 @@ func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, place pl
 		return press.Outcome{}, false, err
 	}
 	if !again {
+		v.server.Changes.Done(v.project)
 		return done, false, nil
 	}
 	if err := json.Unmarshal(text, &out); err != nil {
