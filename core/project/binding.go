@@ -46,9 +46,6 @@ func (b *Binding) MarshalJSON() ([]byte, error) { return json.Marshal(b.Spec) }
 
 // Validate refuses what cannot be read as a binding at all.
 func (b *Binding) Validate() error {
-	if b.Spec == nil {
-		return fmt.Errorf("its binding is empty")
-	}
 	if err := OneOf("policy", b.None, "", "grey", "list", "add", "stay", "round"); err != nil {
 		return err
 	}
@@ -58,9 +55,6 @@ func (b *Binding) Validate() error {
 // ValidateBindings refuses inputs whose bindings cannot be read.
 func ValidateBindings(bind map[string]*Binding) error {
 	for id, b := range bind {
-		if b == nil {
-			return fmt.Errorf("input %s: its binding is empty", id)
-		}
 		if err := b.Validate(); err != nil {
 			return fmt.Errorf("input %s: %w", id, err)
 		}

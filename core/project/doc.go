@@ -3,6 +3,7 @@
 // here are the registries that name them, and what all of a sort have in common.
 //
 //   - project.go: a project, its settings, roles and sources; reading one
+//   - legal.go: what a body may be before it is read
 //   - entities.go, kinds.go: the kinds of entities, and the registries of kinds
 //   - screen.go, element.go, list.go, offers.go: screens and what stands on them
 //   - gate.go, effect.go, move.go, binding.go: a gate, what it does, where it leads, what it brings

@@ -57,9 +57,6 @@ func (e *Element) UnmarshalJSON(data []byte) error {
 func (e *Element) MarshalJSON() ([]byte, error) { return json.Marshal(e.Spec) }
 
 func (e *Element) validate() error {
-	if e.Spec == nil {
-		return fmt.Errorf("it is empty")
-	}
 	if e.Cell.Row < 0 || e.Cell.Col < 0 || e.Cell.W < 0 || e.Cell.W > 12 || e.Cell.H < 0 || e.Cell.Row > 500 || e.Cell.H > 100 {
 		return fmt.Errorf("its cell lies off the grid")
 	}

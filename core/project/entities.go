@@ -118,7 +118,7 @@ func Redecode(old *Project, changed map[string]json.RawMessage) (*Project, error
 			continue
 		}
 		if err := p.decodeEntity(id, body); err != nil {
-			return nil, &StructureError{id, err.Error()}
+			return nil, &StructureError{Entity: id, Reason: err.Error()}
 		}
 	}
 	return &p, nil

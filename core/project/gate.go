@@ -42,14 +42,8 @@ func (g *Gate) validate() error {
 		return err
 	}
 	for id, c := range g.Cases {
-		if c == nil {
-			return fmt.Errorf("case %s is empty", id)
-		}
 		c.ID = id
 		for effectID, e := range c.Do {
-			if e == nil || e.Spec == nil {
-				return fmt.Errorf("action %s is empty", effectID)
-			}
 			e.ID = effectID
 			if err := e.Spec.Validate(); err != nil {
 				return fmt.Errorf("action %s: %w", effectID, err)
@@ -98,11 +92,6 @@ func (g *SharedGate) validate() error {
 	for _, part := range AllGates(map[string]*Gate{"": g.Gate}) {
 		if part.Use != "" {
 			return fmt.Errorf("a shared gate cannot use another")
-		}
-	}
-	for id, in := range g.Inputs {
-		if in == nil {
-			return fmt.Errorf("input %s is empty", id)
 		}
 	}
 	return g.Gate.validate()

@@ -94,9 +94,6 @@ type ArriveFilter struct {
 var Steps = []string{"first", "previous", "next", "last"}
 
 func (m *Move) validate() error {
-	if m.Spec == nil {
-		return fmt.Errorf("its move is empty")
-	}
 	if err := OneOf("mode", m.Mode, "", "view", "edit", "add"); err != nil {
 		return err
 	}

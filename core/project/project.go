@@ -2,12 +2,14 @@ package project
 
 import (
 	"encoding/json"
+	"errors"
 	"fmt"
 	"maps"
 	"regexp"
 	"runtime"
 	"slices"
 	"sort"
+	"strings"
 	"sync"
 )
 
@@ -44,6 +46,12 @@ type Settings struct {
 }
 
 func (s *Settings) validate() error {
+	if strings.TrimSpace(s.Title) == "" {
+		return errors.New("the application needs a title")
+	}
+	if err := LegalSlug("the address", s.Slug); err != nil {
+		return err
+	}
 	for kind, look := range s.Appearance {
 		if err := OneOf("kind of screens", kind, ScreenTypes...); err != nil {
 			return err
@@ -84,6 +92,7 @@ func LegalID(id string) bool { return id == SettingsID || idForm.MatchString(id)
 type StructureError struct {
 	Entity string
 	Reason string
+	Fault  string // of the program, with its stack; "" where the document is wrong
 }
 
 // Error gives the reason with its place.
@@ -101,7 +110,7 @@ func Decode(entities map[string]json.RawMessage) (*Project, error) {
 	var done sync.WaitGroup
 	for n := range parts {
 		parts[n] = &Project{}
-		done.Go(func() {
+		done.Go(func() { // decodeLegal lets nothing panic
 			for i := n; i < len(ids) && errs[n] == nil; i += len(parts) {
 				errs[n] = parts[n].decodeLegal(ids[i], entities[ids[i]])
 			}
@@ -120,7 +129,7 @@ func Decode(entities map[string]json.RawMessage) (*Project, error) {
 		}
 	}
 	if p.Settings == nil {
-		return nil, &StructureError{SettingsID, "the settings of the project are missing"}
+		return nil, &StructureError{Entity: SettingsID, Reason: "the settings of the project are missing"}
 	}
 	return p, nil
 }
@@ -128,14 +137,25 @@ func Decode(entities map[string]json.RawMessage) (*Project, error) {
 // manyEntities is from where on they are decoded side by side.
 const manyEntities = 200
 
-func (p *Project) decodeLegal(id string, body json.RawMessage) error {
+func (p *Project) decodeLegal(id string, body json.RawMessage) (err error) {
+	defer func() {
+		if err != nil {
+			wrong := &StructureError{Entity: id, Reason: err.Error()}
+			var f *fault
+			if errors.As(err, &f) {
+				wrong.Fault = fmt.Sprintf("%v\n%s", f.value, f.stack)
+			}
+			err = wrong
+		}
+	}()
+	defer rescued(&err)
+	if err := legal(body); err != nil {
+		return err
+	}
 	if !LegalID(id) {
-		return &StructureError{id, "is no legal id: one to three letters, an underscore, letters and digits"}
+		return errors.New("is no legal id: one to three letters, an underscore, letters and digits")
 	}
-	if err := p.decodeEntity(id, body); err != nil {
-		return &StructureError{id, err.Error()}
-	}
-	return nil
+	return p.decodeEntity(id, body)
 }
 
 func (p *Project) decodeEntity(id string, body json.RawMessage) error {
@@ -144,6 +164,9 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 	}
 	if err := json.Unmarshal(body, &head); err != nil {
 		return err
+	}
+	if (head.Kind == "project") != (id == SettingsID) {
+		return errors.New("an application has one entity of kind project, and that is called “" + SettingsID + "”")
 	}
 	if head.Kind == "project" {
 		p.Settings = &Settings{}
@@ -243,5 +266,5 @@ func settingsOr(id string, body json.RawMessage) json.RawMessage {
 	if id == SettingsID {
 		return body
 	}
-	return json.RawMessage(`{"kind":"project"}`)
+	return json.RawMessage(`{"kind":"project","title":"-","slug":"x"}`)
 }

@@ -53,9 +53,6 @@ func (r *Rail) validate() error {
 		}
 	}
 	for id, e := range r.Elements {
-		if e == nil {
-			return fmt.Errorf("element %s is empty", id)
-		}
 		if _, fits := e.Spec.(interface{ FitsRails() }); !fits {
 			return fmt.Errorf("there is no element of a rail “%s”", e.Kind)
 		}

@@ -75,25 +75,16 @@ func (s *Screen) validate() error {
 		return fmt.Errorf("a screen needs a title and a slug")
 	}
 	for id, e := range s.Elements {
-		if e == nil {
-			return fmt.Errorf("element %s is empty", id)
-		}
 		if err := e.validate(); err != nil {
 			return fmt.Errorf("element %s: %w", id, err)
 		}
 	}
 	for id, w := range s.Ways {
-		if w == nil || w.Spec == nil {
-			return fmt.Errorf("way %s is empty", id)
-		}
 		if err := w.validate(); err != nil {
 			return fmt.Errorf("way %s: %w", id, err)
 		}
 	}
 	for id, in := range s.Inputs {
-		if in == nil {
-			return fmt.Errorf("input %s is empty", id)
-		}
 		if err := OneOf("comparison", in.Compare, "", "is", "atLeast", "atMost"); err != nil {
 			return fmt.Errorf("input %s: %w", id, err)
 		}

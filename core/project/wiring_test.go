@@ -21,10 +21,10 @@ func TestGatesThatCannotBeReadAreRefused(t *testing.T) {
 	for gate, want := range map[string]string{
 		`{"use":"g_x","while":"true"}`:                                          "no parts of its own",
 		`{"give":{"i_x":{"rule":"this"}}}`:                                      "uses no shared gate",
-		`{"use":"g_x","give":{"i_x":null}}`:                                     "its binding is empty",
+		`{"use":"g_x","give":{"i_x":null}}`:                                     "null stands at",
 		`{"use":"g_x","give":{"i_x":{"rule":"nobody's"}}}`:                      "nobody's",
-		`{"cases":{"c_1":null}}`:                                                "is empty",
-		`{"cases":{"c_1":{"pos":1,"do":{"d_1":null}}}}`:                         "is empty",
+		`{"cases":{"c_1":null}}`:                                                "null stands at",
+		`{"cases":{"c_1":{"pos":1,"do":{"d_1":null}}}}`:                         "null stands at",
 		`{"unsaved":"later"}`:                                                   "later",
 		move(`{"kind":"fly"}`):                                                  "fly",
 		move(`{"kind":"screen","as":"balloon"}`):                                "balloon",
@@ -32,7 +32,7 @@ func TestGatesThatCannotBeReadAreRefused(t *testing.T) {
 		move(`{"kind":"step","step":"next","none":"perhaps"}`):                  "perhaps",
 		move(`{"kind":"along","step":"first"}`):                                 "first",
 		move(`{"kind":"choice","by":"user.name"}`):                              "the screens it chooses from",
-		move(`{"kind":"choice","by":"user.name","among":{"q_1":null}}`):         "is empty",
+		move(`{"kind":"choice","by":"user.name","among":{"q_1":null}}`):         "null stands at",
 		move(`{"kind":"project","project":"x"}`):                                "that project and one of the screens",
 		move(`{"kind":"address","address":"ftp://x.example/"}`):                 "begins with https:",
 		move(`{"kind":"address","address":"https://{host}/x"}`):                 "says its host in full",
@@ -91,7 +91,7 @@ func TestWaysOfAScreen(t *testing.T) {
 		`{"trigger":"keys","keys":"Shift+X"}`: "Ctrl or Alt and a key",
 		`{"trigger":"shout"}`:                 "shout",
 		`{"trigger":"left","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"home"}}}}}`: "cannot lead anywhere",
-		`null`:                                     "is empty",
+		`null`:                                     "null stands at",
 		`{"trigger":"swipe","side":"left"}`:        "",
 		`{"trigger":"keys","keys":"F8"}`:           "",
 		`{"trigger":"keys","keys":"Ctrl+Shift+E"}`: "",
@@ -110,16 +110,19 @@ func TestSharedGatesRailsAndPictures(t *testing.T) {
 		`{"kind":"gate","pos":1,"gate":{}}`:                                                        "needs a name",
 		`{"kind":"gate","pos":1,"name":"x"}`:                                                       "needs a name and a gate",
 		`{"kind":"gate","pos":1,"name":"x","gate":{"use":"g_y"}}`:                                  "cannot use another",
-		`{"kind":"gate","pos":1,"name":"x","gate":{},"inputs":{"i_x":null}}`:                       "is empty",
+		`{"kind":"gate","pos":1,"name":"x","gate":{},"inputs":{"i_x":null}}`:                       "null stands at",
 		`{"kind":"gate","pos":1,"name":"x","gate":{}}`:                                             "",
 		`{"kind":"project","title":"x","slug":"x","zone":"UTC","appearance":{"poem":"dark"}}`:      "poem",
+		`{"kind":"project","title":" ","slug":"x"}`:                                                "needs a title",
+		`{"kind":"project","title":"x","slug":"../x"}`:                                             "cannot stand in an address",
+		`{"kind":"project","title":"x","slug":""}`:                                                 "cannot stand in an address",
 		`{"kind":"project","title":"x","slug":"x","zone":"UTC","appearance":{"operator":"dusk"}}`:  "dusk",
 		`{"kind":"project","title":"x","slug":"x","zone":"UTC","appearance":{"operator":"light"}}`: "",
 		`{"kind":"rail","pos":1,"edge":"left","placed":{}}`:                                        "needs a name",
 		`{"kind":"rail","pos":1,"name":"x","edge":"middle","placed":{}}`:                           "middle",
 		`{"kind":"rail","pos":1,"name":"x","edge":"left","placed":{"kinds":{"poem":true}}}`:        "poem",
 		`{"kind":"rail","pos":1,"name":"x","edge":"left","placed":{},"elements":{"e_x":{"kind":"list","pos":1,"cell":{"row":1,"col":1,"w":1},"table":"t_x","columns":{}}}}`: "list",
-		`{"kind":"rail","pos":1,"name":"x","edge":"left","placed":{},"elements":{"e_x":null}}`:                                                                              "is empty",
+		`{"kind":"rail","pos":1,"name":"x","edge":"left","placed":{},"elements":{"e_x":null}}`:                                                                              "null stands at",
 		`{"kind":"rail","pos":1,"name":"x","edge":"top","placed":{"tables":{"t_x":"record.f_x == 1"}}}`:                                                                     "",
 		`{"kind":"picture","name":"x","digest":"12"}`:                                                                                                                       "the digest of its bytes",
 		`{"kind":"picture","name":"x","digest":"` + strings.Repeat("0a", 32) + `"}`:                                                                                         "",
@@ -128,7 +131,11 @@ func TestSharedGatesRailsAndPictures(t *testing.T) {
 		if err := json.Unmarshal([]byte(body), &head); err != nil {
 			t.Fatal(err)
 		}
-		err := project.CheckEntity("x_1", []byte(body))
+		id := "x_1"
+		if head.Kind == "project" {
+			id = project.SettingsID
+		}
+		err := project.CheckEntity(id, []byte(body))
 		if want == "" && err != nil || want != "" && (err == nil || !strings.Contains(err.Error(), want)) {
 			t.Errorf("%s: %v, want %q", body, err, want)
 		}

@@ -281,6 +281,11 @@ func New(t testing.TB, changes string) *Stand {
 	if err != nil {
 		t.Fatal(err)
 	}
+	return Of(app)
+}
+
+// Of gives the records, the plant and the users for a compiled project that is the ropeway, or nearly.
+func Of(app *plan.App) *Stand {
 	row := func(pairs ...any) map[string]cond.Value {
 		m := map[string]cond.Value{}
 		for i := 0; i < len(pairs); i += 2 {
@@ -288,7 +293,7 @@ func New(t testing.TB, changes string) *Stand {
 		}
 		return m
 	}
-	data := &Records{project: p, Rows: map[string]map[string]map[string]cond.Value{
+	data := &Records{project: app.Project, Rows: map[string]map[string]map[string]cond.Value{
 		"t_staff": {"1": row("f_id", cond.Int(1), "f_name", cond.String("Mira"), "f_phone", cond.String("210"))},
 		"t_lifts": {"1": row("f_id", cond.Int(1), "f_code", cond.String("UT"), "f_name", cond.String("Upper Tarn"))},
 		"t_cabins": {

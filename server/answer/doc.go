@@ -3,4 +3,5 @@
 //   - handle.go: reading a body, answering a call
 //   - problem.go: errors in words, with their codes
 //   - optional.go: what may be left out
+//   - body.go: the body of a request
 package answer

@@ -55,6 +55,10 @@ func Fail(c *gin.Context, err error) {
 	if status >= 500 && !errors.Is(c.Request.Context().Err(), context.Canceled) { // nobody waits for a cancelled one
 		logOf(c).Error("a request failed", "method", c.Request.Method, "path", c.Request.URL.Path, "code", problem.Code, "error", err)
 	}
+	var structure *project.StructureError
+	if errors.As(err, &structure) && structure.Fault != "" {
+		logOf(c).Error("a document could not be read, which is a fault of the program", "entity", structure.Entity, "fault", structure.Fault)
+	}
 	c.Abort()
 	if !c.Writer.Written() {
 		c.JSON(status, problem)

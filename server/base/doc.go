@@ -7,4 +7,6 @@
 //   - pressed.go: presses as the API writes them
 //   - stream.go, watchers.go: server-sent events
 //   - ids.go: new ids
+//   - cookies.go: the cookies
+//   - changes.go: how many presses changed records
 package base

@@ -67,9 +67,6 @@ func (spec *Button) Validate() error {
 		return err
 	}
 	for id, f := range spec.Faces {
-		if f == nil {
-			return fmt.Errorf("face %s is empty", id)
-		}
 		f.ID = id
 		if err := f.Validate(); err != nil {
 			return fmt.Errorf("face %s: %w", id, err)

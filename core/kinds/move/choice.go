@@ -31,9 +31,6 @@ func (spec *Choice) Validate() error {
 		return fmt.Errorf("a target that is worked out needs an expression and the screens it chooses from")
 	}
 	for id, t := range spec.Among {
-		if t == nil {
-			return fmt.Errorf("target %s is empty", id)
-		}
 		t.ID = id
 		if err := project.ValidateBindings(t.Bind); err != nil {
 			return fmt.Errorf("target %s: %w", id, err)

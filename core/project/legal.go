@@ -1,0 +1,116 @@
+package project
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"regexp"
+	"runtime/debug"
+	"strings"
+)
+
+// What an entity may be at the most: more is nobody's work.
+const (
+	maxEntity = 2 << 20 // bytes
+	maxNested = 60
+)
+
+// legal refuses a body before it is read: one that is too large or too deep, and null anywhere, which would
+// stand where every reader of the document expects something. What is not there is left out.
+func legal(body []byte) error {
+	if len(body) > maxEntity {
+		return fmt.Errorf("it is larger than %d MB", maxEntity>>20)
+	}
+	depth := 0
+	for i := 0; i < len(body); i++ {
+		switch body[i] {
+		case '"':
+			for i++; i < len(body) && body[i] != '"'; i++ {
+				if body[i] == '\\' {
+					i++
+				}
+			}
+		case '{', '[':
+			if depth++; depth > maxNested {
+				return fmt.Errorf("it is nested more than %d deep", maxNested)
+			}
+		case '}', ']':
+			depth--
+		case 'n':
+			return fmt.Errorf("null stands at %s: leave out what is not there", nullAt(body))
+		}
+	}
+	return nil
+}
+
+// nullAt gives the place of the first null, as a JSON Pointer (RFC 6901).
+func nullAt(body []byte) string {
+	d := json.NewDecoder(bytes.NewReader(body))
+	type level struct {
+		object bool
+		key    string
+		n      int
+	}
+	var path []level
+	expectKey := false
+	for {
+		token, err := d.Token()
+		if err != nil {
+			return "a place that cannot be read"
+		}
+		top := len(path) - 1
+		if key, is := token.(string); is && expectKey {
+			path[top].key, expectKey = key, false
+			continue
+		}
+		switch token {
+		case json.Delim('{'), json.Delim('['):
+			path = append(path, level{object: token == json.Delim('{')})
+		case json.Delim('}'), json.Delim(']'):
+			path = path[:top]
+		case nil:
+			var parts strings.Builder
+			for _, l := range path {
+				if l.object {
+					fmt.Fprintf(&parts, "/%s", l.key)
+				} else {
+					fmt.Fprintf(&parts, "/%d", l.n)
+				}
+			}
+			return parts.String()
+		}
+		if top = len(path) - 1; top >= 0 && !(token == json.Delim('{') || token == json.Delim('[')) && !path[top].object {
+			path[top].n++
+		}
+		expectKey = top >= 0 && path[top].object
+	}
+}
+
+var slugForm = regexp.MustCompile(`^[a-z0-9][a-z0-9-]{0,79}$`)
+
+// LegalSlug refuses what cannot stand in an address as one plain part of it.
+func LegalSlug(what, slug string) error {
+	if !slugForm.MatchString(slug) {
+		return fmt.Errorf("%s “%s” cannot stand in an address: take small letters, digits and hyphens", what, slug)
+	}
+	return nil
+}
+
+// rescued turns a panic while a body is read into an error of that body: no document ends the program. It is
+// a fault of the program all the same, and says so.
+func rescued(err *error) {
+	if r := recover(); r != nil {
+		*err = &fault{value: r, stack: string(debug.Stack())}
+	}
+}
+
+// fault is a panic while a body was read.
+type fault struct {
+	value any
+	stack string
+}
+
+// Error says that it is no fault of the document.
+func (*fault) Error() string {
+	return "the program has a fault that shows when it reads this; it was logged"
+}
