@@ -860,6 +860,12 @@ type GetDraftParams struct {
 	Since *int64 `form:"since,omitempty" json:"since,omitempty"`
 }
 
+// EditParams defines parameters for Edit.
+type EditParams struct {
+	// IdempotencyKey made by who sends it; what is sent again with it is done once
+	IdempotencyKey *string `json:"Idempotency-Key,omitempty"`
+}
+
 // GetNamesParams defines parameters for GetNames.
 type GetNamesParams struct {
 	Screen  *string `form:"screen,omitempty" json:"screen,omitempty"`
@@ -873,6 +879,24 @@ type GetRecordsParams struct {
 	As  string  `form:"as" json:"as"`
 	Key *string `form:"key,omitempty" json:"key,omitempty"`
 	Q   *string `form:"q,omitempty" json:"q,omitempty"`
+}
+
+// RedoParams defines parameters for Redo.
+type RedoParams struct {
+	// IdempotencyKey made by who sends it; what is sent again with it is done once
+	IdempotencyKey *string `json:"Idempotency-Key,omitempty"`
+}
+
+// PutIntoUseParams defines parameters for PutIntoUse.
+type PutIntoUseParams struct {
+	// IdempotencyKey made by who sends it; what is sent again with it is done once
+	IdempotencyKey *string `json:"Idempotency-Key,omitempty"`
+}
+
+// UndoParams defines parameters for Undo.
+type UndoParams struct {
+	// IdempotencyKey made by who sends it; what is sent again with it is done once
+	IdempotencyKey *string `json:"Idempotency-Key,omitempty"`
 }
 
 // GetValuesParams defines parameters for GetValues.
@@ -1015,7 +1039,7 @@ type ServerInterface interface {
 	ReadCondition(c *gin.Context, project string)
 	// Edit Make an edit
 	// (POST /api/build/{project}/edits)
-	Edit(c *gin.Context, project string)
+	Edit(c *gin.Context, project string, params EditParams)
 	// GetBuildEvents Edits of all builders, as server-sent events
 	// (GET /api/build/{project}/events)
 	GetBuildEvents(c *gin.Context, project string)
@@ -1045,16 +1069,16 @@ type ServerInterface interface {
 	GetRecords(c *gin.Context, project string, table string, params GetRecordsParams)
 	// Redo Make it again
 	// (POST /api/build/{project}/redo)
-	Redo(c *gin.Context, project string)
+	Redo(c *gin.Context, project string, params RedoParams)
 	// PutIntoUse Put the draft into use
 	// (POST /api/build/{project}/releases)
-	PutIntoUse(c *gin.Context, project string)
+	PutIntoUse(c *gin.Context, project string, params PutIntoUseParams)
 	// GetRights Who may do what, at one look
 	// (GET /api/build/{project}/rights)
 	GetRights(c *gin.Context, project string)
 	// Undo Take back the newest own edit
 	// (POST /api/build/{project}/undo)
-	Undo(c *gin.Context, project string)
+	Undo(c *gin.Context, project string, params UndoParams)
 	// GetValues The different values of a field
 	// (GET /api/build/{project}/values/{table}/{field})
 	GetValues(c *gin.Context, project string, table string, field string, params GetValuesParams)
@@ -1266,6 +1290,30 @@ func (siw *ServerInterfaceWrapper) Edit(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params EditParams
+
+	headers := c.Request.Header
+
+	// ------------- Optional header parameter "Idempotency-Key" -------------
+	if valueList, found := headers[http.CanonicalHeaderKey("Idempotency-Key")]; found {
+		var IdempotencyKey string
+		n := len(valueList)
+		if n != 1 {
+			siw.ErrorHandler(c, fmt.Errorf("Expected one value for Idempotency-Key, got %d", n), http.StatusBadRequest)
+			return
+		}
+
+		err = runtime.BindStyledParameterWithOptions("simple", "Idempotency-Key", valueList[0], &IdempotencyKey, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationHeader, Explode: false, Required: false, Type: "string", Format: ""})
+		if err != nil {
+			siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter Idempotency-Key: %w", err), http.StatusBadRequest)
+			return
+		}
+
+		params.IdempotencyKey = &IdempotencyKey
+
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -1273,7 +1321,7 @@ func (siw *ServerInterfaceWrapper) Edit(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.Edit(c, project)
+	siw.Handler.Edit(c, project, params)
 }
 
 // GetBuildEvents operation middleware
@@ -1605,6 +1653,30 @@ func (siw *ServerInterfaceWrapper) Redo(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params RedoParams
+
+	headers := c.Request.Header
+
+	// ------------- Optional header parameter "Idempotency-Key" -------------
+	if valueList, found := headers[http.CanonicalHeaderKey("Idempotency-Key")]; found {
+		var IdempotencyKey string
+		n := len(valueList)
+		if n != 1 {
+			siw.ErrorHandler(c, fmt.Errorf("Expected one value for Idempotency-Key, got %d", n), http.StatusBadRequest)
+			return
+		}
+
+		err = runtime.BindStyledParameterWithOptions("simple", "Idempotency-Key", valueList[0], &IdempotencyKey, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationHeader, Explode: false, Required: false, Type: "string", Format: ""})
+		if err != nil {
+			siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter Idempotency-Key: %w", err), http.StatusBadRequest)
+			return
+		}
+
+		params.IdempotencyKey = &IdempotencyKey
+
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -1612,7 +1684,7 @@ func (siw *ServerInterfaceWrapper) Redo(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.Redo(c, project)
+	siw.Handler.Redo(c, project, params)
 }
 
 // PutIntoUse operation middleware
@@ -1630,6 +1702,30 @@ func (siw *ServerInterfaceWrapper) PutIntoUse(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params PutIntoUseParams
+
+	headers := c.Request.Header
+
+	// ------------- Optional header parameter "Idempotency-Key" -------------
+	if valueList, found := headers[http.CanonicalHeaderKey("Idempotency-Key")]; found {
+		var IdempotencyKey string
+		n := len(valueList)
+		if n != 1 {
+			siw.ErrorHandler(c, fmt.Errorf("Expected one value for Idempotency-Key, got %d", n), http.StatusBadRequest)
+			return
+		}
+
+		err = runtime.BindStyledParameterWithOptions("simple", "Idempotency-Key", valueList[0], &IdempotencyKey, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationHeader, Explode: false, Required: false, Type: "string", Format: ""})
+		if err != nil {
+			siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter Idempotency-Key: %w", err), http.StatusBadRequest)
+			return
+		}
+
+		params.IdempotencyKey = &IdempotencyKey
+
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -1637,7 +1733,7 @@ func (siw *ServerInterfaceWrapper) PutIntoUse(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.PutIntoUse(c, project)
+	siw.Handler.PutIntoUse(c, project, params)
 }
 
 // GetRights operation middleware
@@ -1680,6 +1776,30 @@ func (siw *ServerInterfaceWrapper) Undo(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params UndoParams
+
+	headers := c.Request.Header
+
+	// ------------- Optional header parameter "Idempotency-Key" -------------
+	if valueList, found := headers[http.CanonicalHeaderKey("Idempotency-Key")]; found {
+		var IdempotencyKey string
+		n := len(valueList)
+		if n != 1 {
+			siw.ErrorHandler(c, fmt.Errorf("Expected one value for Idempotency-Key, got %d", n), http.StatusBadRequest)
+			return
+		}
+
+		err = runtime.BindStyledParameterWithOptions("simple", "Idempotency-Key", valueList[0], &IdempotencyKey, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationHeader, Explode: false, Required: false, Type: "string", Format: ""})
+		if err != nil {
+			siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter Idempotency-Key: %w", err), http.StatusBadRequest)
+			return
+		}
+
+		params.IdempotencyKey = &IdempotencyKey
+
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -1687,7 +1807,7 @@ func (siw *ServerInterfaceWrapper) Undo(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.Undo(c, project)
+	siw.Handler.Undo(c, project, params)
 }
 
 // GetValues operation middleware

@@ -18,6 +18,7 @@ import (
 type Edit struct {
 	Project  string
 	By       string // account
+	Request  string // made by who sends it: the same edit sent again is found; "" for none
 	Patch    []patch.Op
 	Versions map[string]int64 // of entities, as the patch was made on them; may name only some
 }
@@ -61,44 +62,100 @@ func (s *Store) Edit(ctx context.Context, e Edit) (Applied, error) {
 }
 
 // Undo takes back the newest own edit whose tests still hold.
-func (s *Store) Undo(ctx context.Context, id, by string) (Applied, error) {
-	return s.takeBack(ctx, id, by, `undoes is null`, true)
+func (s *Store) Undo(ctx context.Context, id, by, request string) (Applied, error) {
+	return s.takeBack(ctx, Edit{Project: id, By: by, Request: request}, `undoes is null`, true)
 }
 
 // redoable says of an edit that it undid another, and that nothing else was edited by the same builder since.
 const redoable = `undoes is not null and not exists (select 1 from edit n where n.project = edit.project and n.by = edit.by and n.seq > edit.seq and n.undoes is null and n.undone is null and not exists (select 1 from edit u where u.project = n.project and u.undone = n.seq))`
 
 // Redo makes the edit again that was undone last, unless something else was edited since.
-func (s *Store) Redo(ctx context.Context, id, by string) (Applied, error) {
-	return s.takeBack(ctx, id, by, redoable, false)
+func (s *Store) Redo(ctx context.Context, id, by, request string) (Applied, error) {
+	return s.takeBack(ctx, Edit{Project: id, By: by, Request: request}, redoable, false)
 }
 
-func (s *Store) takeBack(ctx context.Context, id, by, which string, isUndo bool) (Applied, error) {
+// takenBack is how many own edits are looked at for one whose tests still hold.
+const takenBack = 50
+
+// takeBack applies the inverse of the newest of some own edits; where somebody else has changed the same since, of
+// the next older one that can be taken back.
+func (s *Store) takeBack(ctx context.Context, e Edit, which string, isUndo bool) (Applied, error) {
 	var done Applied
 	err := s.inTx(ctx, "take back the edit", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for update`, id); err != nil {
+		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for update`, e.Project); err != nil {
 			return err
 		}
-		var seq int64
-		var inverse []patch.Op
-		err := tx.QueryRow(ctx, `select seq, inverse from edit where project = $1 and by = $2 and undone is null and `+which+` order by seq desc limit 1`, id, by).Scan(&seq, &inverse)
-		if errors.Is(err, pgx.ErrNoRows) {
-			return ErrNothing
+		var found bool
+		var err error
+		if done, found, err = sentBefore(ctx, tx, e); found || err != nil {
+			return err
 		}
+		rows, err := tx.Query(ctx, `select seq, inverse from edit where project = $1 and by = $2 and undone is null and `+which+` order by seq desc limit $3`, e.Project, e.By, takenBack)
 		if err != nil {
 			return err
 		}
-		undoes := int64(0)
-		if isUndo {
-			undoes = seq
-		}
-		if done, err = apply(ctx, tx, Edit{Project: id, By: by, Patch: inverse}, undoes); err != nil {
+		own, err := pgx.CollectRows(rows, pgx.RowToStructByPos[struct {
+			Seq     int64
+			Inverse []patch.Op
+		}])
+		if err != nil {
 			return err
 		}
-		_, err = tx.Exec(ctx, `update edit set undone = $3 where project = $1 and seq = $2`, id, seq, done.Seq)
-		return err
+		first := error(ErrNothing)
+		for n, edit := range own {
+			of := e
+			of.Patch = edit.Inverse
+			undoes := int64(0)
+			if isUndo {
+				undoes = edit.Seq
+			}
+			err := pgx.BeginFunc(ctx, tx, func(part pgx.Tx) (err error) {
+				if done, err = apply(ctx, part, of, undoes); err != nil {
+					return err
+				}
+				_, err = part.Exec(ctx, `update edit set undone = $3 where project = $1 and seq = $2`, e.Project, edit.Seq, done.Seq)
+				return err
+			})
+			var stale *StaleEdit
+			if err == nil || !errors.As(err, &stale) {
+				return err
+			}
+			if n == 0 {
+				first = err
+			}
+		}
+		return first
 	})
 	return done, err
+}
+
+// sentBefore finds an edit that was sent with the same id; its versions are those of now.
+func sentBefore(ctx context.Context, tx pgx.Tx, e Edit) (done Applied, found bool, err error) {
+	if e.Request == "" {
+		return Applied{}, false, nil
+	}
+	err = tx.QueryRow(ctx, `select seq, touched from edit where project = $1 and by = $2 and request = $3`, e.Project, e.By, e.Request).Scan(&done.Seq, &done.Touched)
+	if errors.Is(err, pgx.ErrNoRows) {
+		return Applied{}, false, nil
+	}
+	if err != nil {
+		return Applied{}, false, err
+	}
+	done.Versions = map[string]int64{}
+	for _, id := range done.Touched {
+		done.Versions[id] = 0
+	}
+	rows, err := tx.Query(ctx, `select id, version from entity where project = $1 and id = any($2)`, e.Project, done.Touched)
+	if err != nil {
+		return Applied{}, false, err
+	}
+	var id string
+	var version int64
+	_, err = pgx.ForEachRow(rows, []any{&id, &version}, func() error {
+		done.Versions[id] = version
+		return nil
+	})
+	return done, err == nil, err
 }
 
 func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error) {
@@ -106,6 +163,9 @@ func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error
 	var seq int64
 	if err := tx.QueryRow(ctx, `select seq from project where id = $1 for update`, e.Project).Scan(&seq); err != nil {
 		return Applied{}, none(err)
+	}
+	if done, found, err := sentBefore(ctx, tx, e); found || err != nil {
+		return done, err
 	}
 	bodies, versions, err := loadTouched(ctx, tx, e)
 	if err != nil {
@@ -136,8 +196,8 @@ func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error
 			done.Versions[id] = 0
 		}
 	}
-	_, err = tx.Exec(ctx, `insert into edit (project, seq, by, patch, inverse, touched, undoes) values ($1, $2, $3, $4, $5, $6, nullif($7::bigint, 0))`,
-		e.Project, seq, e.By, mustJSON(e.Patch), mustJSON(inverse), done.Touched, undoes)
+	_, err = tx.Exec(ctx, `insert into edit (project, seq, by, patch, inverse, touched, undoes, request) values ($1, $2, $3, $4, $5, $6, nullif($7::bigint, 0), nullif($8, ''))`,
+		e.Project, seq, e.By, mustJSON(e.Patch), mustJSON(inverse), done.Touched, undoes, e.Request)
 	if err != nil {
 		return Applied{}, err
 	}

@@ -175,9 +175,9 @@ func TestChangesSinceTheReleaseCountWhatWasTakenBack(t *testing.T) {
 			t.Fatal(err)
 		}
 	}
-	undo := func() { back(func() (store.Applied, error) { return up.Store.Undo(ctx, id, "a_arno") }) }
+	undo := func() { back(func() (store.Applied, error) { return up.Store.Undo(ctx, id, "a_arno", "") }) }
 	edit("One")
-	if _, err := up.Store.PutIntoUse(ctx, id, "a_arno"); err != nil {
+	if _, err := up.Store.PutIntoUse(ctx, id, "a_arno", ""); err != nil {
 		t.Fatal(err)
 	}
 	changes(0)
@@ -187,6 +187,6 @@ func TestChangesSinceTheReleaseCountWhatWasTakenBack(t *testing.T) {
 	changes(0)
 	undo()
 	changes(1)
-	back(func() (store.Applied, error) { return up.Store.Redo(ctx, id, "a_arno") })
+	back(func() (store.Applied, error) { return up.Store.Redo(ctx, id, "a_arno", "") })
 	changes(0)
 }

@@ -3,6 +3,7 @@ package store
 import (
 	"context"
 	"encoding/json"
+	"errors"
 	"fmt"
 	"time"
 
@@ -55,7 +56,7 @@ func kindOf(body json.RawMessage) string {
 
 // Projects lists all projects by title.
 func (s *Store) Projects(ctx context.Context) ([]ProjectInfo, error) {
-	rows, err := s.pool.Query(ctx, `select p.id, p.slug, e.body->>'title', coalesce(p.released, 0) from project p join entity e on e.project = p.id and e.id = $1 order by 3`, project.SettingsID)
+	rows, err := s.pool.Query(ctx, `select p.id, p.slug, coalesce(nullif(e.body->>'title', ''), p.slug), coalesce(p.released, 0) from project p join entity e on e.project = p.id and e.id = $1 order by 3`, project.SettingsID)
 	if err != nil {
 		return nil, fmt.Errorf("list the projects: %w", err)
 	}
@@ -153,17 +154,22 @@ type Release struct {
 	Entities map[string]json.RawMessage
 }
 
-// PutIntoUse makes a release of the draft as it is now and gives its number.
-func (s *Store) PutIntoUse(ctx context.Context, id, by string) (int, error) {
+// PutIntoUse makes a release of the draft as it is now and gives its number. The same request sent again gives
+// the number that it got; "" for none.
+func (s *Store) PutIntoUse(ctx context.Context, id, by, request string) (int, error) {
 	var number int
 	err := s.inTx(ctx, "release the project", func(tx pgx.Tx) error {
 		var seq int64
 		if err := tx.QueryRow(ctx, `select seq from project where id = $1 for update`, id).Scan(&seq); err != nil {
 			return none(err)
 		}
-		err := tx.QueryRow(ctx, `insert into release (project, number, document, seq, by)
-			select $1, coalesce((select max(number) from release where project = $1), 0) + 1, jsonb_object_agg(id, body), $2, $3 from entity where project = $1
-			returning number`, id, seq, by).Scan(&number)
+		err := tx.QueryRow(ctx, `select number from release where project = $1 and by = $2 and request = nullif($3, '')`, id, by, request).Scan(&number)
+		if !errors.Is(err, pgx.ErrNoRows) {
+			return err
+		}
+		err = tx.QueryRow(ctx, `insert into release (project, number, document, seq, by, request)
+			select $1, coalesce((select max(number) from release where project = $1), 0) + 1, jsonb_object_agg(id, body), $2, $3, nullif($4, '') from entity where project = $1
+			returning number`, id, seq, by, request).Scan(&number)
 		if err != nil {
 			return err
 		}

@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
+	"strings"
 	"sync"
 	"testing"
 	"time"
@@ -30,7 +31,7 @@ func newProject(t *testing.T, id string) string {
 	if err != nil {
 		t.Fatal(err)
 	}
-	entities[project.SettingsID] = json.RawMessage(`{"kind":"project","title":"Copy","slug":"` + id + `","zone":"UTC"}`)
+	entities[project.SettingsID] = json.RawMessage(`{"kind":"project","title":"Copy","slug":"` + strings.ReplaceAll(id, "_", "-") + `","zone":"UTC"}`)
 	if err := up.Store.CreateProject(ctx, id, entities); err != nil {
 		t.Fatal(err)
 	}
@@ -73,7 +74,7 @@ func TestEditsUndoAndRedoOfOnesOwn(t *testing.T) {
 	edit("a_arno", rename("Two"))
 	edit("a_mira", `[{"op":"replace","path":"/s_defect/title","value":"Hers"}]`)
 	for _, want := range []string{"One", "Cabin"} {
-		if _, err := up.Store.Undo(ctx, id, "a_arno"); err != nil {
+		if _, err := up.Store.Undo(ctx, id, "a_arno", ""); err != nil {
 			t.Fatal(err)
 		}
 		if got := title(t, id, "s_cabin"); got != want {
@@ -83,26 +84,26 @@ func TestEditsUndoAndRedoOfOnesOwn(t *testing.T) {
 	if got := title(t, id, "s_defect"); got != "Hers" {
 		t.Errorf("an undo touched another builder's edit: %q", got)
 	}
-	if _, err := up.Store.Undo(ctx, id, "a_arno"); !errors.Is(err, store.ErrNothing) {
+	if _, err := up.Store.Undo(ctx, id, "a_arno", ""); !errors.Is(err, store.ErrNothing) {
 		t.Errorf("undo of nothing: %v", err)
 	}
 	for _, want := range []string{"One", "Two"} {
-		if _, err := up.Store.Redo(ctx, id, "a_arno"); err != nil {
+		if _, err := up.Store.Redo(ctx, id, "a_arno", ""); err != nil {
 			t.Fatal(err)
 		}
 		if got := title(t, id, "s_cabin"); got != want {
 			t.Errorf("after redo it is %q, want %q", got, want)
 		}
 	}
-	if _, err := up.Store.Redo(ctx, id, "a_arno"); !errors.Is(err, store.ErrNothing) {
+	if _, err := up.Store.Redo(ctx, id, "a_arno", ""); !errors.Is(err, store.ErrNothing) {
 		t.Errorf("redo of nothing: %v", err)
 	}
-	if _, err := up.Store.Undo(ctx, id, "a_arno"); err != nil {
+	if _, err := up.Store.Undo(ctx, id, "a_arno", ""); err != nil {
 		t.Fatal(err)
 	}
 	edit("a_mira", rename("Mine now"))
 	var stale *store.StaleEdit
-	if _, err := up.Store.Undo(ctx, id, "a_arno"); !errors.As(err, &stale) || stale.By != "Mira Holt" {
+	if _, err := up.Store.Undo(ctx, id, "a_arno", ""); !errors.As(err, &stale) || stale.By != "Mira Holt" {
 		t.Errorf("undo over somebody else's change: %v", err)
 	}
 }
@@ -179,7 +180,7 @@ func TestEditsByManyAtOnceAreAllThere(t *testing.T) {
 
 func TestReleasesDoNotChange(t *testing.T) {
 	id := newProject(t, "p_release")
-	first, err := up.Store.PutIntoUse(ctx, id, "a_arno")
+	first, err := up.Store.PutIntoUse(ctx, id, "a_arno", "")
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -190,7 +191,7 @@ func TestReleasesDoNotChange(t *testing.T) {
 	if err != nil || h.Changes != 1 || !h.Undo || h.Redo {
 		t.Errorf("history %+v %v", h, err)
 	}
-	second, err := up.Store.PutIntoUse(ctx, id, "a_arno")
+	second, err := up.Store.PutIntoUse(ctx, id, "a_arno", "")
 	if err != nil || second != first+1 {
 		t.Errorf("release %d after %d: %v", second, first, err)
 	}
@@ -341,7 +342,7 @@ func TestWhatIsNotThereIsSaidToBeNotThere(t *testing.T) {
 	if _, err := up.Store.Release(ctx, demo.ProjectID, 999); !errors.Is(err, store.ErrNone) {
 		t.Errorf("a release: %v", err)
 	}
-	if _, err := up.Store.PutIntoUse(ctx, "p_none", "a_arno"); !errors.Is(err, store.ErrNone) {
+	if _, err := up.Store.PutIntoUse(ctx, "p_none", "a_arno", ""); !errors.Is(err, store.ErrNone) {
 		t.Errorf("releasing: %v", err)
 	}
 	if _, err := up.Store.Edit(ctx, store.Edit{Project: "p_none", By: "a_arno", Patch: edited(t, rename("X"))}); !errors.Is(err, store.ErrNone) {
@@ -369,14 +370,14 @@ func TestAnEditMakesSeveralEntitiesOrNone(t *testing.T) {
 	if title(t, id, "s_new") != "New" {
 		t.Error("the half that fitted was kept")
 	}
-	if _, err := up.Store.Undo(ctx, id, "a_arno"); err != nil {
+	if _, err := up.Store.Undo(ctx, id, "a_arno", ""); err != nil {
 		t.Fatal(err)
 	}
 	if title(t, id, "s_new") != "" {
 		t.Error("undo left the new screen")
 	}
 	// Made again with the same id it has a version that it never had before.
-	again, err := up.Store.Redo(ctx, id, "a_arno")
+	again, err := up.Store.Redo(ctx, id, "a_arno", "")
 	if err != nil || again.Versions["s_new"] <= done.Versions["s_new"] {
 		t.Errorf("%+v after %+v: %v", again, done, err)
 	}

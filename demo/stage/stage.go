@@ -194,7 +194,7 @@ func (s *Stage) project(ctx context.Context) error {
 		}
 	}
 	for id := range demo.Projects {
-		if _, err := s.Store.PutIntoUse(ctx, id, "a_arno"); err != nil {
+		if _, err := s.Store.PutIntoUse(ctx, id, "a_arno", ""); err != nil {
 			return err
 		}
 	}

@@ -60,28 +60,32 @@ func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int6
 }
 
 // Edit makes an edit.
-func (s *Side) Edit(c *gin.Context, slug string) {
+func (s *Side) Edit(c *gin.Context, slug string, params api.EditParams) {
 	inBuild(s, c, slug, func(b *Building, req api.EditRequest) (api.Edited, error) {
 		if len(req.Patch) == 0 || len(req.Patch) > 500 {
 			return api.Edited{}, &ask.Refusal{Code: "bad-patch", What: "An edit has 1 to 500 operations.", Then: "Split it."}
 		}
 		return s.edited(b, func() (store.Applied, error) {
-			return s.Store.Edit(c, store.Edit{Project: b.project, By: b.account.ID, Patch: req.Patch, Versions: answer.Value(req.Versions)})
+			return s.Store.Edit(c, store.Edit{Project: b.project, By: b.account.ID, Request: answer.Value(params.IdempotencyKey), Patch: req.Patch, Versions: answer.Value(req.Versions)})
 		})
 	})
 }
 
 // Undo takes back the newest own edit.
-func (s *Side) Undo(c *gin.Context, slug string) {
+func (s *Side) Undo(c *gin.Context, slug string, params api.UndoParams) {
 	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Edited, error) {
-		return s.edited(b, func() (store.Applied, error) { return s.Store.Undo(c, b.project, b.account.ID) })
+		return s.edited(b, func() (store.Applied, error) {
+			return s.Store.Undo(c, b.project, b.account.ID, answer.Value(params.IdempotencyKey))
+		})
 	})
 }
 
 // Redo makes it again.
-func (s *Side) Redo(c *gin.Context, slug string) {
+func (s *Side) Redo(c *gin.Context, slug string, params api.RedoParams) {
 	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Edited, error) {
-		return s.edited(b, func() (store.Applied, error) { return s.Store.Redo(c, b.project, b.account.ID) })
+		return s.edited(b, func() (store.Applied, error) {
+			return s.Store.Redo(c, b.project, b.account.ID, answer.Value(params.IdempotencyKey))
+		})
 	})
 }
 
@@ -98,9 +102,9 @@ func (s *Side) edited(b *Building, make func() (store.Applied, error)) (api.Edit
 }
 
 // PutIntoUse makes a release of the draft.
-func (s *Side) PutIntoUse(c *gin.Context, slug string) {
+func (s *Side) PutIntoUse(c *gin.Context, slug string, params api.PutIntoUseParams) {
 	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Released, error) {
-		number, err := s.Store.PutIntoUse(c, b.project, b.account.ID)
+		number, err := s.Store.PutIntoUse(c, b.project, b.account.ID, answer.Value(params.IdempotencyKey))
 		if err != nil {
 			return api.Released{}, err
 		}

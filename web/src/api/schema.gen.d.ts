@@ -2639,7 +2639,10 @@ export interface operations {
     edit: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description made by who sends it; what is sent again with it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 project: string;
             };
@@ -2674,7 +2677,10 @@ export interface operations {
     undo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description made by who sends it; what is sent again with it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 project: string;
             };
@@ -2705,7 +2711,10 @@ export interface operations {
     redo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description made by who sends it; what is sent again with it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 project: string;
             };
@@ -3015,7 +3024,10 @@ export interface operations {
     putIntoUse: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                /** @description made by who sends it; what is sent again with it is done once */
+                "Idempotency-Key"?: string;
+            };
             path: {
                 project: string;
             };

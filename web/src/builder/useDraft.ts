@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { api, ask, type Draft, type Op, Refused } from '../api/client';
+import { insistently } from '../trail/insist';
 import { wordsOfProblem } from '../trail/Press';
 
 /** The project as it is being built: read, edited, undone; other builders' edits come in by themselves. */
@@ -25,14 +26,28 @@ export function useDraft(project: string) {
       setProblem(e instanceof Refused ? wordsOfProblem(e.problem) : 'Something went wrong here. Load the page again.'),
     onSettled: fresh,
   };
-  const path = { params: { path: { project } } };
+  // Each carries an id of its own: sent again, when nobody answered, it is done once.
+  const once = <T>(call: (params: Once) => Promise<T>) => {
+    const params = { path: { project }, header: { 'Idempotency-Key': crypto.randomUUID() } };
+    return insistently(() => call(params));
+  };
   const edit = useMutation({
-    mutationFn: (patch: Op[]) => ask(api.POST('/api/build/{project}/edits', { ...path, body: { patch } })),
+    mutationFn: (patch: Op[]) =>
+      once((params) => ask(api.POST('/api/build/{project}/edits', { params, body: { patch } }))),
     ...settle,
   });
-  const undo = useMutation({ mutationFn: () => ask(api.POST('/api/build/{project}/undo', path)), ...settle });
-  const redo = useMutation({ mutationFn: () => ask(api.POST('/api/build/{project}/redo', path)), ...settle });
-  const release = useMutation({ mutationFn: () => ask(api.POST('/api/build/{project}/releases', path)), ...settle });
+  const undo = useMutation({
+    mutationFn: () => once((params) => ask(api.POST('/api/build/{project}/undo', { params }))),
+    ...settle,
+  });
+  const redo = useMutation({
+    mutationFn: () => once((params) => ask(api.POST('/api/build/{project}/redo', { params }))),
+    ...settle,
+  });
+  const release = useMutation({
+    mutationFn: () => once((params) => ask(api.POST('/api/build/{project}/releases', { params }))),
+    ...settle,
+  });
   useOthers(project, draft.data, fresh);
   return {
     draft,
@@ -45,6 +60,11 @@ export function useDraft(project: string) {
     fresh,
     busy: edit.isPending || undo.isPending || redo.isPending,
   };
+}
+
+interface Once {
+  path: { project: string };
+  header: { 'Idempotency-Key': string };
 }
 
 /** The draft as it is now: of what one has already, only what has changed since is fetched. */
