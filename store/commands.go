@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"time"
 
@@ -12,6 +13,7 @@ import (
 type Command struct {
 	Press   string
 	Pos     int
+	Plant   string // the connection, by name
 	Source  string
 	Node    string
 	Label   string
@@ -23,35 +25,90 @@ type Command struct {
 	At      time.Time
 }
 
-// Intend logs the commands of a press before anything is sent: as intended, or, for a press that
-// was done before and not sent then, as expired. Logged before: nothing is added, and false comes back.
+// How long a command may wait to be sent, and how long a tag is claimed at the most.
+const (
+	sentWithin    = "2 seconds"
+	claimedAtMost = "15 seconds"
+)
+
+// ErrPending means that a command of another press to one of the tags is on its way.
+var ErrPending = errors.New("a command is on its way already")
+
+// Intend claims the tags of a press and logs its commands before anything is sent: as intended; as expired, for
+// a press that was done before and not sent then; as refused, all of them, where another press has one of the tags.
+// Logged before: nothing is added. True: they are to be sent.
 func (s *Store) Intend(ctx context.Context, commands []Command, late bool) (bool, error) {
-	state := "intended"
-	if late {
-		state = "expired"
-	}
 	added := false
 	err := s.inTx(ctx, "log the plant commands", func(tx pgx.Tx) error {
+		state, reason := "intended", ""
+		if late {
+			state = "expired"
+		}
 		for _, c := range commands {
-			tag, err := tx.Exec(ctx, `insert into plant_command (press, pos, source, node, label, value, old, state, account) values ($1, $2, $3, $4, $5, $6, $7, $9, $8) on conflict do nothing`,
-				c.Press, c.Pos, c.Source, c.Node, c.Label, c.Value, c.Old, c.Account, state)
+			if late {
+				break
+			}
+			tag, err := tx.Exec(ctx, `insert into plant_claim as k (plant, node, press, until) values ($1, $2, $3, now() + interval '`+claimedAtMost+`')
+				on conflict (plant, node) do update set press = excluded.press, until = excluded.until where k.press = excluded.press or k.until < now()`, c.Plant, c.Node, c.Press)
+			if err != nil {
+				return err
+			}
+			if tag.RowsAffected() == 0 {
+				state, reason = "refused", ErrPending.Error()
+			}
+		}
+		for _, c := range commands {
+			tag, err := tx.Exec(ctx, `insert into plant_command (press, pos, source, node, label, value, old, state, account, reason) values ($1, $2, $3, $4, $5, $6, $7, $9, $8, nullif($10, '')) on conflict do nothing`,
+				c.Press, c.Pos, c.Source, c.Node, c.Label, c.Value, c.Old, c.Account, state, reason)
 			if err != nil {
 				return err
 			}
 			added = added || tag.RowsAffected() == 1
 		}
-		return nil
+		if added && state == "intended" || len(commands) == 0 {
+			return nil
+		}
+		added = false
+		// What it claimed itself is free again; of a press that is under way elsewhere nothing is touched.
+		_, err := tx.Exec(ctx, `delete from plant_claim where press = $1 and not exists (select from plant_command where press = $1 and state in ('intended', 'sent'))`, commands[0].Press)
+		return err
 	})
-	return added && !late, err
+	return added, err
 }
 
-// MarkSent commits that a command is about to be sent. False means that it is not to be sent any more.
+// Pending says whether a command of any press to a tag is on its way: ErrPending then.
+func (s *Store) Pending(ctx context.Context, plant string, nodes []string) error {
+	var n int
+	if err := s.pool.QueryRow(ctx, `select count(*) from plant_claim where plant = $1 and node = any($2) and until > now()`, plant, nodes).Scan(&n); err != nil {
+		return fmt.Errorf("look for commands on their way: %w", err)
+	}
+	if n > 0 {
+		return ErrPending
+	}
+	return nil
+}
+
+// GiveBack ends the claims of a press, whose commands have ended.
+func (s *Store) GiveBack(ctx context.Context, press string) error {
+	if _, err := s.pool.Exec(ctx, `delete from plant_claim where press = $1`, press); err != nil {
+		return fmt.Errorf("give back the tags of a press: %w", err)
+	}
+	return nil
+}
+
+// MarkSent commits that a command is about to be sent. False means that it is not to be sent any more: it was
+// before, or it has waited too long, and is logged as expired.
 func (s *Store) MarkSent(ctx context.Context, press string, pos int) (bool, error) {
-	tag, err := s.pool.Exec(ctx, `update plant_command set state = 'sent' where press = $1 and pos = $2 and state = 'intended' and at > now() - interval '2 seconds'`, press, pos)
+	var state string
+	err := s.pool.QueryRow(ctx, `update plant_command set state = case when at > now() - interval '`+sentWithin+`' then 'sent' else 'expired' end, ended_at = case when at > now() - interval '`+sentWithin+`' then null else now() end
+		where press = $1 and pos = $2 and state = 'intended' returning state`, press, pos).Scan(&state)
+	if errors.Is(err, pgx.ErrNoRows) {
+		return false, nil
+	}
 	if err != nil {
 		return false, fmt.Errorf("mark the command as sent: %w", err)
 	}
-	return tag.RowsAffected() == 1, nil
+	return state == "sent", nil
 }
 
 // EndCommand logs what came of a command.
@@ -70,12 +127,15 @@ func (s *Store) SettleCommands(ctx context.Context) error {
 	if err != nil {
 		return fmt.Errorf("settle the commands of an earlier run: %w", err)
 	}
+	if _, err := s.pool.Exec(ctx, `delete from plant_claim`); err != nil {
+		return fmt.Errorf("settle the commands of an earlier run: %w", err)
+	}
 	return nil
 }
 
 // Commands reads the log of a press in order.
 func (s *Store) Commands(ctx context.Context, press string) ([]Command, error) {
-	rows, err := s.pool.Query(ctx, `select press, pos, source, node, label, value, coalesce(old, ''), state, coalesce(reason, ''), account, at from plant_command where press = $1 order by pos`, press)
+	rows, err := s.pool.Query(ctx, `select press, pos, '', source, node, label, value, coalesce(old, ''), state, coalesce(reason, ''), account, at from plant_command where press = $1 order by pos`, press)
 	if err != nil {
 		return nil, fmt.Errorf("read the log of commands: %w", err)
 	}

@@ -36,7 +36,7 @@ var ErrBusy = errors.New("too many are signing in at once")
 // of its cost. Browsers that are known have a place of their own, whatever strangers do.
 const (
 	checkedAtOnce = 2
-	mayWait       = 24
+	mayWait       = 400
 	waitsFor      = 3 * time.Second
 	knownWaitsFor = 7 * time.Second
 )

@@ -273,35 +273,6 @@ func TestTrailForgetsWhatLayAheadAndAppendsOnce(t *testing.T) {
 	}
 }
 
-func TestCommandsAreSentOnceAndSettled(t *testing.T) {
-	c := store.Command{Press: "cmd-1", Source: "p", Node: "n", Label: "stop", Value: "true", Account: "a_jon"}
-	if added, err := up.Store.Intend(ctx, []store.Command{c}, false); err != nil || !added {
-		t.Fatal(added, err)
-	}
-	if added, err := up.Store.Intend(ctx, []store.Command{c}, false); err != nil || added {
-		t.Error("the same press was logged twice", err)
-	}
-	if ok, err := up.Store.MarkSent(ctx, "cmd-1", 0); err != nil || !ok {
-		t.Fatal(ok, err)
-	}
-	if ok, _ := up.Store.MarkSent(ctx, "cmd-1", 0); ok {
-		t.Error("a command may be sent twice")
-	}
-	c.Press = "cmd-2"
-	if _, err := up.Store.Intend(ctx, []store.Command{c}, false); err != nil {
-		t.Fatal(err)
-	}
-	if err := up.Store.SettleCommands(ctx); err != nil {
-		t.Fatal(err)
-	}
-	for press, want := range map[string]string{"cmd-1": "unknown", "cmd-2": "expired"} {
-		log, err := up.Store.Commands(ctx, press)
-		if err != nil || len(log) != 1 || log[0].State != want {
-			t.Errorf("%s: %+v %v, want %s", press, log, err, want)
-		}
-	}
-}
-
 func TestPeopleAndProjectsAreListed(t *testing.T) {
 	people, err := up.Store.Accounts(ctx, demo.ProjectID)
 	if err != nil || len(people) < len(demo.People) {

@@ -3,7 +3,6 @@ package use
 import (
 	"context"
 	"errors"
-	"sync"
 
 	"ambergate/api"
 	"ambergate/core/ask"
@@ -15,33 +14,31 @@ import (
 	"ambergate/store"
 )
 
-// pending is the tags that a command is on its way to: another is refused meanwhile.
-type pending struct {
-	mu    sync.Mutex
-	nodes map[ask.TagRef]bool
-}
-
-func newPending() *pending { return &pending{nodes: map[ask.TagRef]bool{}} }
-
-func (p *pending) free(writes []press.TagWrite) error {
-	p.mu.Lock()
-	defer p.mu.Unlock()
+// tagsFree refuses a press whose tags another is writing to.
+func (v *Visit) tagsFree(ctx context.Context, writes []press.TagWrite) error {
+	nodes := map[string][]string{}
 	for _, w := range writes {
-		if p.nodes[w.Ref] {
+		plant := v.plantOf(w.Ref)
+		nodes[plant] = append(nodes[plant], w.Ref.Node)
+	}
+	for plant, of := range nodes {
+		err := v.server.Store.Pending(ctx, plant, of)
+		if errors.Is(err, store.ErrPending) {
 			return &ask.Refusal{Code: "pending", What: "A command is on its way already.", Then: "Wait for the plant’s answer."}
+		}
+		if err != nil {
+			return err
 		}
 	}
 	return nil
 }
 
-func (p *pending) set(ref ask.TagRef, on bool) {
-	p.mu.Lock()
-	defer p.mu.Unlock()
-	if on {
-		p.nodes[ref] = true
-	} else {
-		delete(p.nodes, ref)
+// plantOf gives the connection of a tag, by name: two applications may have the same plant.
+func (v *Visit) plantOf(ref ask.TagRef) string {
+	if src := v.App.Project.Sources[ref.Source]; src != nil {
+		return src.Connection
 	}
+	return ref.Source
 }
 
 // send writes to the plant what a press decided: logged before, sent at most once, the outcome always told.
@@ -52,7 +49,7 @@ func (v *Visit) send(ctx context.Context, press string, writes []press.TagWrite,
 	st := v.server.Store
 	log := make([]store.Command, len(writes))
 	for i, w := range writes {
-		log[i] = store.Command{Press: press, Pos: i, Source: w.Ref.Source, Node: w.Ref.Node, Label: w.Label, Value: w.Value.Wire(), Old: v.tags().Read(w.Ref).Value.Wire(), Account: v.account.ID}
+		log[i] = store.Command{Press: press, Pos: i, Plant: v.plantOf(w.Ref), Source: w.Ref.Source, Node: w.Ref.Node, Label: w.Label, Value: w.Value.Wire(), Old: v.tags().Read(w.Ref).Value.Wire(), Account: v.account.ID}
 	}
 	added, err := st.Intend(ctx, log, again)
 	if err != nil {
@@ -60,10 +57,15 @@ func (v *Visit) send(ctx context.Context, press string, writes []press.TagWrite,
 	}
 	fault.At(fault.CommandIntended)
 	if added {
+		// The browser may go away while they are under way: what comes of them is logged, and the tags given back.
+		ctx := context.WithoutCancel(ctx)
 		for i, w := range writes {
 			if err := v.sendOne(ctx, press, i, w); err != nil {
 				return nil, err
 			}
+		}
+		if err := st.GiveBack(ctx, press); err != nil {
+			return nil, err
 		}
 	}
 	ended, err := st.Commands(ctx, press)
@@ -79,8 +81,6 @@ func (v *Visit) send(ctx context.Context, press string, writes []press.TagWrite,
 
 func (v *Visit) sendOne(ctx context.Context, press string, pos int, w press.TagWrite) error {
 	st := v.server.Store
-	v.server.pending.set(w.Ref, true)
-	defer v.server.pending.set(w.Ref, false)
 	client := v.tags().Plant(w.Ref.Source)
 	if client == nil {
 		return st.EndCommand(ctx, press, pos, "refused", "the plant is not configured on this server")
@@ -91,8 +91,6 @@ func (v *Visit) sendOne(ctx context.Context, press string, pos int, w press.TagW
 		return err
 	}
 	fault.At(fault.CommandSent)
-	// The browser may go away while it is under way: the outcome is logged all the same.
-	ctx = context.WithoutCancel(ctx)
 	err = client.Write(ctx, w.Ref.Node, w.Value)
 	fault.At(fault.CommandWritten)
 	var refused *plant.Refused

@@ -172,7 +172,7 @@ func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, place pl
 			asked = out
 			return nil, errAsk
 		}
-		if err := v.server.pending.free(out.Writes); err != nil {
+		if err := v.tagsFree(ctx, out.Writes); err != nil {
 			return nil, err
 		}
 		done = out

@@ -8,11 +8,10 @@ import (
 // Side answers what the users' side calls.
 type Side struct {
 	*base.Base
-	pending *pending
-	asks    askKey
+	asks askKey
 }
 
 // New makes the users' side of a server.
 func New(b *base.Base) *Side {
-	return &Side{Base: b, pending: newPending(), asks: newAskKey()}
+	return &Side{Base: b, asks: newAskKey()}
 }
