@@ -8,8 +8,6 @@ import (
 	"time"
 
 	"github.com/jackc/pgx/v5"
-	"github.com/jackc/pgx/v5/pgconn"
-	"github.com/jackc/pgx/v5/pgconn/ctxwatch"
 	"github.com/jackc/pgx/v5/pgxpool"
 )
 
@@ -23,10 +21,6 @@ type Limits struct {
 
 // connectWithin is how long a database may take to let the program in.
 const connectWithin = 3 * time.Second
-
-// cancelWithin is how long a database may take to end a statement that was cancelled, before its connection
-// is given up.
-const cancelWithin = 2 * time.Second
 
 // Open prepares a pool for a connection string, with settings of each connection besides the limits. It does
 // not connect yet: a database that is away is an error of each statement, and goes away by itself when the
@@ -48,12 +42,9 @@ func Open(ctx context.Context, dsn string, limits Limits, settings map[string]st
 	for name, value := range settings {
 		conn.RuntimeParams[name] = value
 	}
-	// A statement ends in the database when nobody waits for it any more: the database is told over a
-	// connection of its own (PostgreSQL, Frontend/Backend Protocol, “Canceling Requests in Progress”). Without
-	// that it would go on for nobody, up to its limit.
-	conn.BuildContextWatcherHandler = func(c *pgconn.PgConn) ctxwatch.Handler {
-		return &pgconn.CancelRequestContextWatcherHandler{Conn: c, DeadlineDelay: cancelWithin}
-	}
+	// A statement whose caller has gone ends in the database too: pgx gives its connection up and tells the
+	// database over another one (PostgreSQL, Frontend/Backend Protocol, “Canceling Requests in Progress”). The
+	// connection is not used again, since such a word may come late and would end the next statement on it.
 	pool, err := pgxpool.NewWithConfig(ctx, config)
 	if err != nil {
 		return nil, fmt.Errorf("prepare the pool of a database: %w", err)
