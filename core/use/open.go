@@ -26,6 +26,7 @@ type Sources struct {
 	Pressed string                      // for a press: the element, whose gates alone will be judged; "" for all
 	Others  func(slug string) *plan.App // other projects, as released; nil: none can be reached
 	Vars    map[string]string           // what the tab keeps in variables of the project, by id
+	Held    bool                        // within a transaction: a part of it that is given up would end it all
 	Lock    bool                        // for a press that writes: the screen's own record is locked until the transaction ends
 }
 

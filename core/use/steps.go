@@ -126,7 +126,7 @@ func (o *Opening) FetchSteps(ctx context.Context, src Sources) error {
 		return nil
 	}
 	o.placed()
-	if src.Bare { // a press may take its time: it goes where it was said to go
+	if src.Bare || src.Held { // a press may take its time: it goes where it was said to go
 		return o.fetchNeighbours(ctx, src)
 	}
 	within, cancel := context.WithTimeout(ctx, stepLimit)

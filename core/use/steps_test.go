@@ -3,11 +3,14 @@ package use_test
 import (
 	"context"
 	"testing"
+	"time"
 
+	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/place"
 	"ambergate/core/press"
 	"ambergate/core/stand"
+	"ambergate/core/use"
 	"ambergate/core/words"
 )
 
@@ -119,6 +122,38 @@ func TestStepsInWords(t *testing.T) {
 			if got := stand.SentenceText(words.Sentence(s.App, plan.Screen, e, "release")); e.ID == id && got != want {
 				t.Errorf("%s: %s", id, got)
 			}
+		}
+	}
+}
+
+// slow is records that take their time to find neighbours.
+type slow struct{ ask.Records }
+
+func (r slow) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
+	if q.After != "" {
+		select {
+		case <-time.After(400 * time.Millisecond):
+		case <-ctx.Done():
+			return ask.Page{}, ctx.Err()
+		}
+	}
+	return r.Records.Fetch(ctx, q)
+}
+
+// Who only looks does not wait for neighbours that no index finds. Within a press they are waited for: a
+// statement that is given up would end its whole transaction.
+func TestNeighboursThatTakeTooLongAreGivenUpOnlyWhereOneLooks(t *testing.T) {
+	s := stand.New(t, stand.Stepping)
+	from := opened(s, t, "defects?~filter.state=is:open&~sort=code", "1")
+	for _, held := range []bool{false, true} {
+		src := s.Sources()
+		src.Records, src.Held = slow{src.Records}, held
+		o, err := use.Open(t.Context(), s.App, s.Mira, from, src)
+		if err != nil {
+			t.Fatal(err)
+		}
+		if steps := o.View().Steps; steps == nil || steps.Slow == held || (steps.Next != "") != held {
+			t.Errorf("within a press %v: %+v", held, steps)
 		}
 	}
 }

@@ -20,7 +20,7 @@ func (v *Visit) openTarget(ctx context.Context, req api.PressRequest, out press.
 		return nil
 	}
 	tab, _ := v.App.Keeping(out.Vars)
-	src := use.Sources{Records: p, Tags: v.tags(), Now: v.server.LocalNow(v.App), Others: v.others, Vars: base.Merged(v.vars, tab)}
+	src := use.Sources{Records: p, Tags: v.tags(), Now: v.server.LocalNow(v.App), Others: v.others, Vars: base.Merged(v.vars, tab), Held: true}
 	if out.As == "tab" || !oneDatabase(v.App.Project) {
 		return use.Check(ctx, v.App, v.user, *out.To, src)
 	}
