@@ -3,6 +3,7 @@ package records
 import (
 	"context"
 	"fmt"
+	"time"
 
 	"github.com/jackc/pgx/v5"
 
@@ -10,19 +11,26 @@ import (
 	"ambergate/core/project"
 )
 
-// exportLimit is how long the reading of a whole list may take.
-const exportLimit = "10min"
+// wholeWait is how long one waits for a connection to read a whole list on.
+const wholeWait = 5 * time.Second
 
 // Snapshot reads from one state of the database, for as long as a whole list takes.
 func (s *Source) Snapshot(ctx context.Context, p *project.Project, run func(*Reader) error) error {
-	tx, err := s.pool.BeginTx(ctx, pgx.TxOptions{IsoLevel: pgx.RepeatableRead, AccessMode: pgx.ReadOnly})
+	waiting, stop := context.WithTimeout(ctx, wholeWait)
+	defer stop()
+	conn, err := s.whole.Acquire(waiting)
+	if err != nil && waiting.Err() != nil && ctx.Err() == nil && s.whole.Stat().AcquiredConns() > 0 {
+		return &ask.Refusal{Code: "busy", What: "As many lists are being written to files as can be at once.", Then: "Try again in a minute."}
+	}
+	if err != nil {
+		return fmt.Errorf("begin to read: %w", err)
+	}
+	defer conn.Release()
+	tx, err := conn.BeginTx(ctx, pgx.TxOptions{IsoLevel: pgx.RepeatableRead, AccessMode: pgx.ReadOnly})
 	if err != nil {
 		return fmt.Errorf("begin to read: %w", err)
 	}
 	defer func() { _ = tx.Rollback(context.WithoutCancel(ctx)) }()
-	if _, err := tx.Exec(ctx, "set local statement_timeout = '"+exportLimit+"'"); err != nil {
-		return fmt.Errorf("begin to read: %w", err)
-	}
 	return run(&Reader{db: tx, project: p, within: true})
 }
 

@@ -14,11 +14,15 @@ import (
 // Source is one PostgreSQL database with records. It is safe for use by many at once.
 type Source struct {
 	pool    *pgxpool.Pool
+	whole   *pgxpool.Pool // for whole lists, so that they take nothing from what people wait for
 	claimed claimed
 }
 
 // usual is for what people wait for.
 var usual = database.Limits{Connections: 8, Statement: "5s", Lock: "500ms", Idle: "10s"}
+
+// forWhole is for lists that are read to their end.
+var forWhole = database.Limits{Connections: 3, Statement: "10min", Lock: "500ms", Idle: "1min"}
 
 // settings make days and moments compare as they do in core/cond; pages after a cursor rely on the order of
 // the parts of a union.
@@ -31,11 +35,19 @@ func Open(ctx context.Context, dsn string, told pgx.QueryTracer) (*Source, error
 	if err != nil {
 		return nil, err
 	}
-	return &Source{pool: pool}, nil
+	whole, err := database.Open(ctx, dsn, forWhole, settings, told)
+	if err != nil {
+		pool.Close()
+		return nil, err
+	}
+	return &Source{pool: pool, whole: whole}, nil
 }
 
 // Close ends all connections.
-func (s *Source) Close() { s.pool.Close() }
+func (s *Source) Close() {
+	s.pool.Close()
+	s.whole.Close()
+}
 
 // querier is what a pool and a transaction have in common.
 type querier interface {

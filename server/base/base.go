@@ -25,11 +25,13 @@ type Config struct {
 // Base is what both sides stand on: the compiled projects, who asks, and what is read from where.
 type Base struct {
 	Config
-	Apps     *Apps
-	Sessions *Sessions
-	Edits    *Watchers
-	Changes  *Changes
-	ending   chan struct{}
+	Apps      *Apps
+	Sessions  *Sessions
+	Edits     *Watchers
+	Changes   *Changes
+	Calls     *Shares
+	Downloads *Shares
+	ending    chan struct{}
 }
 
 // New makes what both sides stand on. Without a clock it is the system's.
@@ -37,7 +39,7 @@ func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now
 	}
-	b := &Base{Config: c, Edits: newWatchers(), Changes: newChanges(), ending: make(chan struct{})}
+	b := &Base{Config: c, Edits: newWatchers(), Changes: newChanges(), ending: make(chan struct{}), Calls: newShares(callsAtOnce), Downloads: newShares(downloadsAtOnce)}
 	b.Apps = newApps(c.Store)
 	b.Sessions = newSessions(b)
 	return b

@@ -8,5 +8,6 @@
 //   - stream.go, watchers.go: server-sent events
 //   - ids.go: new ids
 //   - cookies.go: the cookies
+//   - shares.go: how much one person may have under way
 //   - changes.go: how many presses changed records
 package base

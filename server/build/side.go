@@ -49,6 +49,12 @@ func inBuild[Req, Resp any](s *Side, c *gin.Context, slug string, run func(b *Bu
 		answer.Fail(c, err)
 		return
 	}
+	leave, err := s.Calls.Enter(c, b.account.ID)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	defer leave()
 	answer.With(c, func() (Resp, error) { return run(b, req) })
 }
 

@@ -4,7 +4,7 @@ import (
 	"context"
 	"encoding/csv"
 	"errors"
-	"fmt"
+	"mime"
 	"net/http"
 	"time"
 
@@ -36,6 +36,12 @@ func (s *Side) GetCsv(c *gin.Context, slug string, params api.GetCsvParams) {
 		answer.Fail(c, err)
 		return
 	}
+	leave, err := s.Downloads.Enter(c, v.account.ID)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	defer leave()
 	begun := false
 	err = source.Snapshot(c, v.App.Project, func(from *records.Reader) error { return v.writeCSV(c, o, from, params.Element, &begun) })
 	switch {
@@ -57,16 +63,17 @@ func (v *Visit) writeCSV(c *gin.Context, o *use.Opening, from *records.Reader, i
 	err := element.Export(c, o, from, id, func(cells []string) error {
 		if !*begun {
 			*begun = true
+			untilRead(c)
 			name := v.App.Project.Screens[o.Place().Screen].Slug + "-" + v.server.LocalNow(v.App).Format("2006-01-02")
 			c.Header("Content-Type", "text/csv; charset=utf-8")
-			c.Header("Content-Disposition", fmt.Sprintf(`attachment; filename="%s.csv"`, name))
+			c.Header("Content-Disposition", mime.FormatMediaType("attachment", map[string]string{"filename": name + ".csv"}))
 		}
 		if err := w.Write(cells); err != nil {
 			return err
 		}
 		if n++; n%csvFlush == 0 {
 			w.Flush()
-			_ = http.NewResponseController(c.Writer).SetWriteDeadline(time.Now().Add(30 * time.Second)) // who reads nothing for so long is gone
+			untilRead(c)
 		}
 		return nil
 	})
@@ -75,6 +82,12 @@ func (v *Visit) writeCSV(c *gin.Context, o *use.Opening, from *records.Reader, i
 		err = w.Error()
 	}
 	return err
+}
+
+// untilRead lets go, after a while, of who reads nothing: a connection of the database waits for them.
+func untilRead(c *gin.Context) {
+	const most = 15 * time.Second
+	_ = http.NewResponseController(c.Writer).SetWriteDeadline(time.Now().Add(most)) // not every writer has one
 }
 
 // listSource gives the source of a list's table.

@@ -145,5 +145,11 @@ func inUse[Req, Resp any](s *Side, c *gin.Context, slug string, run func(v *Visi
 		answer.Fail(c, err)
 		return
 	}
+	leave, err := s.Calls.Enter(c, v.account.ID)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	defer leave()
 	answer.With(c, func() (Resp, error) { return run(v, req) })
 }

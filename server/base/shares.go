@@ -1,0 +1,62 @@
+package base
+
+import (
+	"context"
+	"sync"
+	"time"
+
+	"ambergate/core/ask"
+)
+
+// What one person may have under way at once: calls that are answered, and whole lists that are downloaded. What is
+// more waits a while, so that nobody takes the databases from everybody else.
+const (
+	callsAtOnce     = 4
+	downloadsAtOnce = 1
+	shareWait       = 5 * time.Second
+)
+
+// Shares keeps to what each person may have under way. Safe for use by many at once.
+type Shares struct {
+	mu   sync.Mutex
+	most int
+	of   map[string]*share
+}
+
+type share struct {
+	places chan struct{}
+	users  int // that have a place or wait for one
+}
+
+func newShares(most int) *Shares { return &Shares{most: most, of: map[string]*share{}} }
+
+// Enter takes a place of a person's, waiting a while for one; a *Refusal where there is none by then.
+func (s *Shares) Enter(ctx context.Context, person string) (leave func(), err error) {
+	s.mu.Lock()
+	own := s.of[person]
+	if own == nil {
+		own = &share{places: make(chan struct{}, s.most)}
+		s.of[person] = own
+	}
+	own.users++
+	s.mu.Unlock()
+	gone := func() {
+		s.mu.Lock()
+		defer s.mu.Unlock()
+		if own.users--; own.users == 0 {
+			delete(s.of, person)
+		}
+	}
+	timer := time.NewTimer(shareWait)
+	defer timer.Stop()
+	select {
+	case own.places <- struct{}{}:
+		return func() { <-own.places; gone() }, nil
+	case <-ctx.Done():
+		gone()
+		return nil, ctx.Err()
+	case <-timer.C:
+		gone()
+		return nil, &ask.Refusal{Code: "busy", What: "You have as much under way already as one may.", Then: "Wait until some of it is done, then try again."}
+	}
+}
