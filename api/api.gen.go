@@ -159,20 +159,21 @@ type ConflictField = press.ConflictField
 
 // Draft A project as it is being built.
 type Draft struct {
-	Changes  int                    `json:"changes"`
-	Checking *bool                  `json:"checking,omitempty"`
-	Entities map[string]interface{} `json:"entities"`
-	Findings []Finding              `json:"findings"`
-	Id       string                 `json:"id"`
-	People   []Person               `json:"people"`
-	Redo     bool                   `json:"redo"`
-	Released int                    `json:"released"`
-	Seq      int64                  `json:"seq"`
-	Slug     string                 `json:"slug"`
-	Title    string                 `json:"title"`
-	Undo     bool                   `json:"undo"`
-	Versions map[string]int64       `json:"versions"`
-	Walks    bool                   `json:"walks"`
+	Administers bool                   `json:"administers"`
+	Changes     int                    `json:"changes"`
+	Checking    *bool                  `json:"checking,omitempty"`
+	Entities    map[string]interface{} `json:"entities"`
+	Findings    []Finding              `json:"findings"`
+	Id          string                 `json:"id"`
+	People      []Person               `json:"people"`
+	Redo        bool                   `json:"redo"`
+	Released    int                    `json:"released"`
+	Seq         int64                  `json:"seq"`
+	Slug        string                 `json:"slug"`
+	Title       string                 `json:"title"`
+	Undo        bool                   `json:"undo"`
+	Versions    map[string]int64       `json:"versions"`
+	Walks       bool                   `json:"walks"`
 }
 
 // DraftKept A draft that is kept, or none.
@@ -325,6 +326,16 @@ type LiveEvent struct {
 	Revision int       `json:"revision"`
 }
 
+// LogEntry What somebody did to rights, releases or their account, and from where.
+type LogEntry struct {
+	At     time.Time `json:"at"`
+	Detail string    `json:"detail"`
+	From   string    `json:"from"`
+	Id     int64     `json:"id"`
+	What   string    `json:"what"`
+	Who    string    `json:"who"`
+}
+
 // Look How a list was left.
 type Look = place.Look
 
@@ -433,11 +444,13 @@ type PasswordChange struct {
 	Old string `json:"old"`
 }
 
-// Person Somebody to walk as.
+// Person Somebody to walk as, with the two rights beside roles.
 type Person struct {
-	Id    string   `json:"id"`
-	Name  string   `json:"name"`
-	Roles []string `json:"roles"`
+	Administers bool     `json:"administers"`
+	Builds      bool     `json:"builds"`
+	Id          string   `json:"id"`
+	Name        string   `json:"name"`
+	Roles       []string `json:"roles"`
 }
 
 // Pick A record that the user is to choose first.
@@ -567,6 +580,7 @@ type Problem struct {
 
 // ProjectInfo A project that one may use or build.
 type ProjectInfo struct {
+	Builds   bool     `json:"builds"`
 	Id       string   `json:"id"`
 	Released int      `json:"released"`
 	Roles    []string `json:"roles"`
@@ -612,6 +626,12 @@ type RecordInfo = use.RecordInfo
 // Released A release.
 type Released struct {
 	Number int `json:"number"`
+}
+
+// RightsChange The rights that a person is to have beside roles: to build the application, and to give roles and rights in it.
+type RightsChange struct {
+	Administers bool `json:"administers"`
+	Builds      bool `json:"builds"`
 }
 
 // RightsTable Who may do what, of the whole project.
@@ -866,6 +886,12 @@ type EditParams struct {
 	IdempotencyKey *string `json:"Idempotency-Key,omitempty"`
 }
 
+// GetLogParams defines parameters for GetLog.
+type GetLogParams struct {
+	// Before entries older than this one
+	Before *int64 `form:"before,omitempty" json:"before,omitempty"`
+}
+
 // GetNamesParams defines parameters for GetNames.
 type GetNamesParams struct {
 	Screen  *string `form:"screen,omitempty" json:"screen,omitempty"`
@@ -960,6 +986,9 @@ type ReadConditionJSONRequestBody = ConditionRequest
 // EditJSONRequestBody defines body for Edit for application/json ContentType.
 type EditJSONRequestBody = EditRequest
 
+// SetRightsJSONRequestBody defines body for SetRights for application/json ContentType.
+type SetRightsJSONRequestBody = RightsChange
+
 // SetRolesJSONRequestBody defines body for SetRoles for application/json ContentType.
 type SetRolesJSONRequestBody = RolesChange
 
@@ -1043,6 +1072,9 @@ type ServerInterface interface {
 	// GetBuildEvents Edits of all builders, as server-sent events
 	// (GET /api/build/{project}/events)
 	GetBuildEvents(c *gin.Context, project string)
+	// GetLog Who did what to rights, releases and accounts
+	// (GET /api/build/{project}/log)
+	GetLog(c *gin.Context, project string, params GetLogParams)
 	// GetNames Names a condition may use
 	// (GET /api/build/{project}/names)
 	GetNames(c *gin.Context, project string, params GetNamesParams)
@@ -1052,6 +1084,9 @@ type ServerInterface interface {
 	// GetOrders The orders that a table is read in, and the index that serves each or would
 	// (GET /api/build/{project}/orders/{table})
 	GetOrders(c *gin.Context, project string, table string)
+	// SetRights Give and take a person’s rights to build and to administer
+	// (PUT /api/build/{project}/people/{person}/rights)
+	SetRights(c *gin.Context, project string, person string)
 	// SetRoles Give and take a person’s roles
 	// (PUT /api/build/{project}/people/{person}/roles)
 	SetRoles(c *gin.Context, project string, person string)
@@ -1349,6 +1384,42 @@ func (siw *ServerInterfaceWrapper) GetBuildEvents(c *gin.Context) {
 	siw.Handler.GetBuildEvents(c, project)
 }
 
+// GetLog operation middleware
+func (siw *ServerInterfaceWrapper) GetLog(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetLogParams
+
+	// ------------- Optional query parameter "before" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "before", c.Request.URL.Query(), &params.Before, runtime.BindQueryParameterOptions{Type: "integer", Format: "int64"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter before: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetLog(c, project, params)
+}
+
 // GetNames operation middleware
 func (siw *ServerInterfaceWrapper) GetNames(c *gin.Context) {
 
@@ -1466,6 +1537,40 @@ func (siw *ServerInterfaceWrapper) GetOrders(c *gin.Context) {
 	}
 
 	siw.Handler.GetOrders(c, project, table)
+}
+
+// SetRights operation middleware
+func (siw *ServerInterfaceWrapper) SetRights(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "person" -------------
+	var person string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "person", c.Param("person"), &person, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter person: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SetRights(c, project, person)
 }
 
 // SetRoles operation middleware
@@ -2898,6 +3003,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/rights", wrapper.GetRights)
 	router.GET(options.BaseURL+"/api/build/:project/values/:table/:field", wrapper.GetValues)
 	router.PUT(options.BaseURL+"/api/build/:project/people/:person/roles", wrapper.SetRoles)
+	router.PUT(options.BaseURL+"/api/build/:project/people/:person/rights", wrapper.SetRights)
+	router.GET(options.BaseURL+"/api/build/:project/log", wrapper.GetLog)
 	router.POST(options.BaseURL+"/api/use/:project/position", wrapper.GetPosition)
 	router.POST(options.BaseURL+"/api/use/:project/look", wrapper.KeepLook)
 	router.POST(options.BaseURL+"/api/use/:project/draft", wrapper.KeepDraft)

@@ -77,6 +77,11 @@ func (s *Server) sendMe(c *gin.Context, account store.Account) {
 		answer.Fail(c, err)
 		return
 	}
+	rights, err := s.Store.RightsOf(c, account.ID)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
 	attempts, err := s.Store.Attempts(c, account.ID, attemptsShown)
 	if err != nil {
 		answer.Fail(c, err)
@@ -87,13 +92,15 @@ func (s *Server) sendMe(c *gin.Context, account store.Account) {
 		answer.Fail(c, err)
 		return
 	}
-	me := api.Me{Id: account.ID, Name: account.Name, Login: account.Login, Builder: account.Builder, Projects: []api.ProjectInfo{}, Attempts: []api.SignInAttempt{}, Sessions: sessions}
+	me := api.Me{Id: account.ID, Name: account.Name, Login: account.Login, Projects: []api.ProjectInfo{}, Attempts: []api.SignInAttempt{}, Sessions: sessions}
 	for _, a := range attempts {
 		me.Attempts = append(me.Attempts, api.SignInAttempt{At: a.At, From: a.Origin, Ok: a.OK})
 	}
 	for _, p := range projects {
-		if uses[p.ID] || account.Builder {
-			me.Projects = append(me.Projects, api.ProjectInfo{Id: p.ID, Slug: p.Slug, Title: p.Title, Released: p.Released, Uses: uses[p.ID], Roles: []string{}})
+		builds := rights[p.ID].Builds
+		me.Builder = me.Builder || builds
+		if uses[p.ID] || builds {
+			me.Projects = append(me.Projects, api.ProjectInfo{Id: p.ID, Slug: p.Slug, Title: p.Title, Released: p.Released, Uses: uses[p.ID], Builds: builds, Roles: []string{}})
 		}
 	}
 	c.JSON(http.StatusOK, me)

@@ -43,7 +43,7 @@ func TestAPressInAnOlderReleaseKeepsToTheNewest(t *testing.T) {
 			t.Fatal(err)
 		}
 		for who, role := range map[string]string{"a_sela": "r_lead", "a_jon": "r_oper"} {
-			if err := up.Store.SetRoles(t.Context(), who, id, []string{role}); err != nil {
+			if err := up.Store.SetRoles(t.Context(), "a_arno", who, id, []string{role}, ""); err != nil {
 				t.Fatal(err)
 			}
 		}

@@ -112,7 +112,7 @@ func makeRuled(ctx context.Context, bodies patch.Bodies) (*ruledProject, error) 
 		for _, role := range roles {
 			set[role] = true
 		}
-		if err := up.Store.SetRoles(ctx, account, id, roles); err != nil {
+		if err := up.Store.SetRoles(ctx, "a_arno", account, id, roles, ""); err != nil {
 			return nil, err
 		}
 		r.people = append(r.people, somebody{login, set})

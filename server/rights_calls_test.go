@@ -1,6 +1,8 @@
 package server_test
 
 import (
+	"encoding/json"
+	"fmt"
 	"net/http"
 	"strings"
 	"testing"
@@ -121,7 +123,7 @@ func clerk(t *testing.T, login string, roles ...string) *person {
 	if err := up.Store.CreateAccount(t.Context(), a, login); err != nil {
 		t.Fatal(err)
 	}
-	if err := up.Store.SetRoles(t.Context(), a.ID, demo.ProjectID, roles); err != nil {
+	if err := up.Store.SetRoles(t.Context(), "a_arno", a.ID, demo.ProjectID, roles, ""); err != nil {
 		t.Fatal(err)
 	}
 	return as(t, login)
@@ -138,9 +140,67 @@ func TestRolesHoldAtOnce(t *testing.T) {
 	builder.refused("PUT", builds+"/people/a_nobody/roles", map[string]any{"roles": []string{"r_oper"}}, http.StatusNotFound, "no-place")
 }
 
+// Hardening, high 11: a builder gave herself any role, in any application.
+func TestGivingRolesAndRightsNeedsARightOfItsOwn(t *testing.T) {
+	arno := as(t, "arno")
+	clerk(t, "mason", "r_office")
+	mason := as(t, "mason")
+	rights := func(who string, build, administer bool) (string, string, any) {
+		return "PUT", builds + "/people/" + who + "/rights", map[string]bool{"builds": build, "administers": administer}
+	}
+	try := func(p *person, method, path string, body any) (code string) {
+		t.Helper()
+		status, answer := p.call(method, path, body)
+		if status < 300 {
+			return ""
+		}
+		var problem api.Problem
+		if err := json.Unmarshal(answer, &problem); err != nil {
+			t.Fatalf("%s", answer)
+		}
+		return problem.Code
+	}
+	expect := func(what, got, want string) {
+		t.Helper()
+		if got != want {
+			t.Errorf("%s: %q, want %q", what, got, want)
+		}
+	}
+	m, path, body := rights("a_mason", true, false)
+	expect("who neither builds nor administers", try(mason, m, path, body), "no-builder")
+	expect("given the right to build", try(arno, m, path, body), "")
+	expect("a builder’s own role", try(mason, "PUT", builds+"/people/a_mason/roles", map[string]any{"roles": []string{"r_lead"}}), "no-administrator")
+	m, path, body = rights("a_mason", true, true)
+	expect("a builder’s own right", try(mason, m, path, body), "no-administrator")
+	expect("the log", try(mason, "GET", builds+"/log", nil), "no-administrator")
+	// What is built in one application gives nothing in another.
+	expect("another application", try(mason, "GET", "/api/build/stores", nil), "no-builder")
+	m, path, body = rights("a_arno", true, false)
+	expect("the last who administers", try(arno, m, path, body), "last-administrator")
+	m, path, body = rights("a_mason", false, true)
+	expect("administering alone", try(arno, m, path, body), "")
+	expect("does not build", try(mason, "GET", builds, nil), "no-builder")
+	m, path, body = rights("a_nobody", true, true)
+	expect("somebody who is not there", try(arno, m, path, body), "no-place")
+
+	var log []api.LogEntry
+	arno.must("GET", builds+"/log", nil, &log)
+	if len(log) < 2 || log[0].Who != "Arno Vey" || log[0].What != "rights" || log[0].Detail != "mason: administers" || log[0].From == "" || log[1].Detail != "mason: builds" {
+		t.Errorf("the log begins with %+v", log[:min(2, len(log))])
+	}
+	var older []api.LogEntry
+	arno.must("GET", fmt.Sprintf("%s/log?before=%d", builds, log[1].Id), nil, &older)
+	if len(older) == 0 || older[0].Id >= log[1].Id {
+		t.Errorf("what is older: %+v", older)
+	}
+}
+
 func TestWalkingAsSomebodyRealNeedsARightAndIsLogged(t *testing.T) {
-	b := store.Account{ID: "a_novice", Login: "novice", Name: "Novice", Builder: true}
+	b := store.Account{ID: "a_novice", Login: "novice", Name: "Novice"}
 	if err := up.Store.CreateAccount(t.Context(), b, "novice"); err != nil {
+		t.Fatal(err)
+	}
+	if err := up.Store.SetRights(t.Context(), "a_arno", b.ID, demo.ProjectID, store.Rights{Builds: true}); err != nil {
 		t.Fatal(err)
 	}
 	novice := as(t, "novice")

@@ -6,6 +6,7 @@ import (
 	"fmt"
 	"net/http"
 	"net/url"
+	"runtime/debug"
 	"strings"
 	"time"
 	"unicode/utf8"
@@ -19,6 +20,7 @@ import (
 	"ambergate/server/base"
 	"ambergate/server/build"
 	"ambergate/server/use"
+	"ambergate/store"
 )
 
 // Server answers requests: those of the two sides, and what belongs to neither.
@@ -86,10 +88,11 @@ func (s *Server) recoverPanics(c *gin.Context) {
 			if err, ok := r.(error); ok && errors.Is(err, http.ErrAbortHandler) {
 				panic(r)
 			}
-			s.Log.Error("a request panicked", "path", c.Request.URL.Path, "panic", r)
+			s.Log.Error("a request panicked", "path", c.Request.URL.Path, "panic", r, "stack", string(debug.Stack()))
 			answer.Fail(c, errors.New("the request panicked"))
 		}
 	}()
+	c.Request = c.Request.WithContext(store.From(c.Request.Context(), c.ClientIP()))
 	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, maxBody)
 	c.Next()
 }

@@ -2,19 +2,27 @@ package store
 
 import (
 	"context"
+	"errors"
 	"fmt"
+	"strings"
 
 	"github.com/jackc/pgx/v5"
 )
 
 // Account is a person who can sign in.
 type Account struct {
-	ID      string
-	Login   string
-	Name    string
-	Builder bool
-	Walks   bool            // may walk as real people
-	Roles   map[string]bool // in one project; set by who asks for it
+	ID     string
+	Login  string
+	Name   string
+	Walks  bool            // may walk as real people
+	Roles  map[string]bool // in one project; set by who asks for it
+	Rights                 // in that project
+}
+
+// Rights are the two rights beside roles in one project.
+type Rights struct {
+	Builds      bool // changes the application
+	Administers bool // gives roles and these rights
 }
 
 // CreateAccount keeps a person with a password, or changes them.
@@ -23,8 +31,8 @@ func (s *Store) CreateAccount(ctx context.Context, a Account, password string) e
 	if err != nil {
 		return err
 	}
-	_, err = s.pool.Exec(ctx, `insert into account (id, login, name, password, builder, walks) values ($1, $2, $3, $4, $5, $6)
-		on conflict (id) do update set login = excluded.login, name = excluded.name, password = excluded.password, builder = excluded.builder, walks = excluded.walks`, a.ID, a.Login, a.Name, hash, a.Builder, a.Walks)
+	_, err = s.pool.Exec(ctx, `insert into account (id, login, name, password, walks) values ($1, $2, $3, $4, $5)
+		on conflict (id) do update set login = excluded.login, name = excluded.name, password = excluded.password, walks = excluded.walks`, a.ID, a.Login, a.Name, hash, a.Walks)
 	if err != nil {
 		return fmt.Errorf("keep the account: %w", err)
 	}
@@ -39,24 +47,64 @@ func (s *Store) GiveRole(ctx context.Context, account, projectID, role string) e
 	return nil
 }
 
-// SetRoles gives a person just these roles of a project. ErrNone when there is no such person.
-func (s *Store) SetRoles(ctx context.Context, account, projectID string, roles []string) error {
+// SetRoles gives a person just these roles of a project; who did it is noted, with the names of the roles. ErrNone
+// when there is no such person.
+func (s *Store) SetRoles(ctx context.Context, by, account, projectID string, roles []string, names string) error {
 	return s.inTx(ctx, "set the roles", func(tx pgx.Tx) error {
-		var known string
-		if err := tx.QueryRow(ctx, `select id from account where id = $1 for update`, account).Scan(&known); err != nil {
+		var name string
+		if err := tx.QueryRow(ctx, `select name from account where id = $1 for update`, account).Scan(&name); err != nil {
 			return none(err)
 		}
 		if _, err := tx.Exec(ctx, `delete from account_role where account = $1 and project = $2`, account, projectID); err != nil {
 			return err
 		}
-		_, err := tx.Exec(ctx, `insert into account_role (account, project, role) select $1, $2, unnest($3::text[])`, account, projectID, roles)
-		return err
+		if _, err := tx.Exec(ctx, `insert into account_role (account, project, role) select $1, $2, unnest($3::text[])`, account, projectID, roles); err != nil {
+			return err
+		}
+		return note(ctx, tx, deed{by, projectID, RolesSet, name + ": " + names})
+	})
+}
+
+// ErrLastAdministrator means that nobody would be left who gives roles and rights.
+var ErrLastAdministrator = errors.New("nobody else administers the application")
+
+// SetRights gives a person just these rights in a project; who did it is noted. Errors: ErrNone when there is no
+// such person, ErrLastAdministrator.
+func (s *Store) SetRights(ctx context.Context, by, account, projectID string, r Rights) error {
+	return s.inTx(ctx, "set the rights", func(tx pgx.Tx) error {
+		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for update`, projectID); err != nil {
+			return err
+		}
+		var name string
+		var had, others bool
+		err := tx.QueryRow(ctx, `select name, exists (select from project_right where account = $1 and project = $2 and can = 'administers'), exists (select from project_right where account <> $1 and project = $2 and can = 'administers')
+			from account where id = $1`, account, projectID).Scan(&name, &had, &others)
+		if err != nil {
+			return none(err)
+		}
+		if had && !r.Administers && !others {
+			return ErrLastAdministrator
+		}
+		if _, err := tx.Exec(ctx, `delete from project_right where account = $1 and project = $2`, account, projectID); err != nil {
+			return err
+		}
+		can := []string{}
+		if r.Builds {
+			can = append(can, "builds")
+		}
+		if r.Administers {
+			can = append(can, "administers")
+		}
+		if _, err := tx.Exec(ctx, `insert into project_right (account, project, can) select $1, $2, unnest($3::text[])`, account, projectID, can); err != nil {
+			return err
+		}
+		return note(ctx, tx, deed{by, projectID, RightsSet, name + ": " + strings.Join(can, ", ")})
 	})
 }
 
 // Accounts lists everybody who can sign in, with their roles in a project, by name.
 func (s *Store) Accounts(ctx context.Context, projectID string) ([]Account, error) {
-	rows, err := s.pool.Query(ctx, `select a.id, a.login, a.name, a.builder, array_remove(array_agg(r.role), null) from account a left join account_role r on r.account = a.id and r.project = $1 group by a.id order by a.name`, projectID)
+	rows, err := s.pool.Query(ctx, `select a.id, a.login, a.name, `+rightsIn("$1")+`, array_remove(array_agg(r.role), null) from account a left join account_role r on r.account = a.id and r.project = $1 group by a.id order by a.name`, projectID)
 	if err != nil {
 		return nil, fmt.Errorf("list the people: %w", err)
 	}
@@ -65,7 +113,7 @@ func (s *Store) Accounts(ctx context.Context, projectID string) ([]Account, erro
 	for rows.Next() {
 		var a Account
 		var roles []string
-		if err := rows.Scan(&a.ID, &a.Login, &a.Name, &a.Builder, &roles); err != nil {
+		if err := rows.Scan(&a.ID, &a.Login, &a.Name, &a.Builds, &a.Administers, &roles); err != nil {
 			return nil, fmt.Errorf("list the people: %w", err)
 		}
 		a.Roles = map[string]bool{}
@@ -75,6 +123,33 @@ func (s *Store) Accounts(ctx context.Context, projectID string) ([]Account, erro
 		out = append(out, a)
 	}
 	return out, rows.Err()
+}
+
+// rightsIn is the SQL of the two rights of an account a in a project.
+func rightsIn(project string) string {
+	has := func(can string) string {
+		return `exists (select from project_right x where x.account = a.id and x.project = ` + project + ` and x.can = '` + can + `')`
+	}
+	return has("builds") + ", " + has("administers")
+}
+
+// RightsOf lists the rights of a person, by the ids of the projects in which they have any.
+func (s *Store) RightsOf(ctx context.Context, account string) (map[string]Rights, error) {
+	rows, err := s.pool.Query(ctx, `select project, bool_or(can = 'builds'), bool_or(can = 'administers') from project_right where account = $1 group by project`, account)
+	if err != nil {
+		return nil, fmt.Errorf("list the rights of a person: %w", err)
+	}
+	out := map[string]Rights{}
+	var id string
+	var r Rights
+	_, err = pgx.ForEachRow(rows, []any{&id, &r.Builds, &r.Administers}, func() error {
+		out[id] = r
+		return nil
+	})
+	if err != nil {
+		return nil, fmt.Errorf("list the rights of a person: %w", err)
+	}
+	return out, nil
 }
 
 // ProjectsOf lists the ids of the projects in which a person has a role.

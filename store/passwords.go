@@ -91,7 +91,9 @@ func (s *Store) ChangePassword(ctx context.Context, account, old, password, orig
 		if _, err := tx.Exec(ctx, `delete from guess where key = $1`, guess); err != nil {
 			return err
 		}
-		_, err := tx.Exec(ctx, `delete from session where account = $1 and token_hash <> $2`, account, tokenHash(keep))
-		return err
+		if _, err := tx.Exec(ctx, `delete from session where account = $1 and token_hash <> $2`, account, tokenHash(keep)); err != nil {
+			return err
+		}
+		return note(ctx, tx, deed{account, "", PasswordChanged, ""})
 	})
 }

@@ -117,7 +117,7 @@ func TestSigningOutEverywhereAndForgettingWhatIsOld(t *testing.T) {
 func TestRolesAreGivenAndTakenTogether(t *testing.T) {
 	a := account(t, "roles", "the-right-one")
 	for _, roles := range [][]string{{"r_tech", "r_office"}, {"r_office"}, {}} {
-		if err := up.Store.SetRoles(ctx, a.ID, demo.ProjectID, roles); err != nil {
+		if err := up.Store.SetRoles(ctx, "a_arno", a.ID, demo.ProjectID, roles, ""); err != nil {
 			t.Fatal(err)
 		}
 		people, err := up.Store.Accounts(ctx, demo.ProjectID)
@@ -130,7 +130,7 @@ func TestRolesAreGivenAndTakenTogether(t *testing.T) {
 			}
 		}
 	}
-	if err := up.Store.SetRoles(ctx, "a_nobody", demo.ProjectID, []string{"r_tech"}); !errors.Is(err, store.ErrNone) {
+	if err := up.Store.SetRoles(ctx, "a_arno", "a_nobody", demo.ProjectID, []string{"r_tech"}, ""); !errors.Is(err, store.ErrNone) {
 		t.Errorf("nobody's roles: %v", err)
 	}
 }

@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
+	"strconv"
 	"time"
 
 	"github.com/jackc/pgx/v5"
@@ -173,8 +174,10 @@ func (s *Store) PutIntoUse(ctx context.Context, id, by, request string) (int, er
 		if err != nil {
 			return err
 		}
-		_, err = tx.Exec(ctx, `update project set released = $2 where id = $1`, id, number)
-		return err
+		if _, err = tx.Exec(ctx, `update project set released = $2 where id = $1`, id, number); err != nil {
+			return err
+		}
+		return note(ctx, tx, deed{by, id, Released, strconv.Itoa(number)})
 	})
 	return number, err
 }

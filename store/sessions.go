@@ -56,8 +56,8 @@ func (s *Store) SignIn(ctx context.Context, e Entering) (Entered, error) {
 	var a Account
 	var hash string
 	var known bool
-	err := s.pool.QueryRow(ctx, `select id, login, name, builder, walks, password, exists (select from known_browser k where k.account = account.id and k.token_hash = $2 and k.seen_at > $3) from account where login = $1`,
-		e.Login, tokenHash(e.Browser), e.Now.Add(-knownFor)).Scan(&a.ID, &a.Login, &a.Name, &a.Builder, &a.Walks, &hash, &known)
+	err := s.pool.QueryRow(ctx, `select id, login, name, walks, password, exists (select from known_browser k where k.account = account.id and k.token_hash = $2 and k.seen_at > $3) from account where login = $1`,
+		e.Login, tokenHash(e.Browser), e.Now.Add(-knownFor)).Scan(&a.ID, &a.Login, &a.Name, &a.Walks, &hash, &known)
 	if err != nil && !errors.Is(err, pgx.ErrNoRows) {
 		return Entered{}, fmt.Errorf("sign in: %w", err)
 	}
@@ -155,8 +155,8 @@ func (s *Store) Session(ctx context.Context, token, projectID string, now time.T
 	var a Account
 	var roles []string
 	var seen time.Time
-	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name, a.builder, a.walks, array(select r.role from account_role r where r.account = a.id and r.project = $2), s.seen_at
-		from session s join account a on a.id = s.account where s.token_hash = $1 and s.ends_at > $3 and s.seen_at > $4`, tokenHash(token), projectID, now, now.Add(-sessionIdle)).Scan(&a.ID, &a.Login, &a.Name, &a.Builder, &a.Walks, &roles, &seen)
+	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name, a.walks, `+rightsIn("$2")+`, array(select r.role from account_role r where r.account = a.id and r.project = $2), s.seen_at
+		from session s join account a on a.id = s.account where s.token_hash = $1 and s.ends_at > $3 and s.seen_at > $4`, tokenHash(token), projectID, now, now.Add(-sessionIdle)).Scan(&a.ID, &a.Login, &a.Name, &a.Walks, &a.Builds, &a.Administers, &roles, &seen)
 	if err != nil {
 		return Account{}, fmt.Errorf("find the session: %w", none(err))
 	}
@@ -194,10 +194,12 @@ func (s *Store) SignOut(ctx context.Context, token string) error {
 
 // SignOutEverywhere ends all sessions of an account but one; "" ends that too.
 func (s *Store) SignOutEverywhere(ctx context.Context, account, but string) error {
-	if _, err := s.pool.Exec(ctx, `delete from session where account = $1 and token_hash <> $2`, account, tokenHash(but)); err != nil {
-		return fmt.Errorf("end the sessions: %w", err)
-	}
-	return nil
+	return s.inTx(ctx, "end the sessions", func(tx pgx.Tx) error {
+		if _, err := tx.Exec(ctx, `delete from session where account = $1 and token_hash <> $2`, account, tokenHash(but)); err != nil {
+			return err
+		}
+		return note(ctx, tx, deed{account, "", SignedOutAll, ""})
+	})
 }
 
 // Sessions counts the sessions of an account that have not ended.

@@ -282,7 +282,7 @@ func TestPeopleAndProjectsAreListed(t *testing.T) {
 		if i > 0 && people[i-1].Name > a.Name {
 			t.Errorf("%s comes after %s", a.Name, people[i-1].Name)
 		}
-		if a.Builder != (a.Login == "arno") {
+		if a.Builds != (a.Login == "arno") {
 			t.Errorf("%+v", a)
 		}
 	}

@@ -11,12 +11,19 @@ const walkLogged = time.Hour
 
 // LogWalk notes that a builder walks as a real person, once in a while for each.
 func (s *Store) LogWalk(ctx context.Context, builder, person, projectID string, now time.Time) error {
-	_, err := s.pool.Exec(ctx, `insert into walk (at, builder, person, project) select $1, $2, $3, $4
+	tag, err := s.pool.Exec(ctx, `insert into walk (at, builder, person, project) select $1, $2, $3, $4
 		where not exists (select 1 from walk where builder = $2 and person = $3 and project = $4 and at > $5)`, now, builder, person, projectID, now.Add(-walkLogged))
 	if err != nil {
 		return fmt.Errorf("log the walk: %w", err)
 	}
-	return nil
+	if tag.RowsAffected() == 0 {
+		return nil
+	}
+	var name string
+	if err := s.pool.QueryRow(ctx, `select name from account where id = $1`, person).Scan(&name); err != nil {
+		return fmt.Errorf("log the walk: %w", err)
+	}
+	return note(ctx, s.pool, deed{builder, projectID, WalkedAs, name})
 }
 
 // Walk is a builder's walk as a real person.

@@ -182,12 +182,17 @@ func (s *Stage) project(ctx context.Context) error {
 		}
 	}
 	for _, p := range demo.People {
-		if err := s.Store.CreateAccount(ctx, store.Account{ID: p.ID, Login: p.Login, Name: p.Name, Builder: p.Builder, Walks: p.Builder}, p.Login); err != nil {
+		if err := s.Store.CreateAccount(ctx, store.Account{ID: p.ID, Login: p.Login, Name: p.Name, Walks: p.Builder}, p.Login); err != nil {
 			return err
 		}
 		for project, roles := range p.Roles {
 			for _, role := range roles {
 				if err := s.Store.GiveRole(ctx, p.ID, project, role); err != nil {
+					return err
+				}
+			}
+			if p.Builder {
+				if err := s.Store.SetRights(ctx, p.ID, p.ID, project, store.Rights{Builds: true, Administers: true}); err != nil {
 					return err
 				}
 			}

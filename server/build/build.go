@@ -40,7 +40,7 @@ func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int6
 	findings = check.Sorted(append(check.Against(b.Draft.App, s.outside(ctx, b.Draft.App.Project)), findings...)) // never nil
 	out := api.Draft{
 		Checking: answer.OrNil(!checked), Id: b.project, Slug: slug, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Changes: history.Changes,
-		Entities: map[string]any{}, Versions: b.Draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks,
+		Entities: map[string]any{}, Versions: b.Draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks, Administers: b.account.Administers,
 	}
 	for id, body := range b.Draft.Entities {
 		if b.Draft.Versions[id] > since {
@@ -48,7 +48,7 @@ func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int6
 		}
 	}
 	for _, a := range people {
-		p := api.Person{Id: a.ID, Name: a.Name, Roles: []string{}}
+		p := api.Person{Id: a.ID, Name: a.Name, Builds: a.Builds, Administers: a.Administers, Roles: []string{}}
 		for _, r := range project.Ordered(b.Draft.App.Project.Roles) {
 			if a.Roles[r.ID] {
 				p.Roles = append(p.Roles, r.Name)

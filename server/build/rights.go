@@ -1,7 +1,9 @@
 package build
 
 import (
+	"errors"
 	"net/http"
+	"strings"
 
 	"github.com/gin-gonic/gin"
 
@@ -12,6 +14,7 @@ import (
 	"ambergate/records"
 	"ambergate/server/answer"
 	"ambergate/server/base"
+	"ambergate/store"
 )
 
 // GetRights gives who may do what in the project that is being built, at one look.
@@ -42,29 +45,80 @@ func (s *Side) ExplainWay(c *gin.Context, slug string) {
 	})
 }
 
-// SetRoles gives a person just these roles of the project. It holds at once, for running sessions too.
-func (s *Side) SetRoles(c *gin.Context, slug, person string) {
-	var req api.RolesChange
-	if !answer.Read(c, &req) {
-		return
+// changing finds out who changes what a person may, which only who administers the application does; false
+// when the answer was given.
+func changing[Req any](s *Side, c *gin.Context, slug string, req *Req) (*Building, bool) {
+	if !answer.Read(c, req) {
+		return nil, false
 	}
 	b, err := s.Building(c, slug)
+	if err == nil {
+		err = b.administers()
+	}
+	if err != nil {
+		answer.Fail(c, err)
+		return nil, false
+	}
+	return b, true
+}
+
+// changed lets it hold at once, for running sessions too.
+func (s *Side) changed(c *gin.Context, b *Building, person string, err error) {
+	if errors.Is(err, store.ErrLastAdministrator) {
+		err = &ask.Refusal{Code: "last-administrator", What: "Nobody else administers this application.", Then: "Give somebody else that right first."}
+	}
 	if err != nil {
 		answer.Fail(c, err)
 		return
 	}
-	for _, r := range req.Roles {
-		if b.Draft.App.Project.Roles[r] == nil {
-			answer.Fail(c, &ask.Refusal{Code: "no-role", What: "One of these roles does not exist any more.", Then: "Load the project again."})
-			return
-		}
-	}
-	if err := s.Store.SetRoles(c, person, b.project, req.Roles); err != nil {
-		answer.Fail(c, err)
-		return
-	}
-	s.Log.Info("roles were set", "by", b.account.Login, "person", person, "project", b.project, "roles", req.Roles)
 	s.Sessions.ForgetAccount(person)
 	s.Edits.Tell(b.project, b.Draft.Seq)
 	c.Status(http.StatusNoContent)
+}
+
+// SetRoles gives a person just these roles of the project.
+func (s *Side) SetRoles(c *gin.Context, slug, person string) {
+	var req api.RolesChange
+	b, ok := changing(s, c, slug, &req)
+	if !ok {
+		return
+	}
+	names := make([]string, len(req.Roles))
+	for i, r := range req.Roles {
+		role := b.Draft.App.Project.Roles[r]
+		if role == nil {
+			answer.Fail(c, &ask.Refusal{Code: "no-role", What: "One of these roles does not exist any more.", Then: "Load the project again."})
+			return
+		}
+		names[i] = role.Name
+	}
+	s.changed(c, b, person, s.Store.SetRoles(c, b.account.ID, person, b.project, req.Roles, strings.Join(names, ", ")))
+}
+
+// SetRights gives a person just these rights beside roles.
+func (s *Side) SetRights(c *gin.Context, slug, person string) {
+	var req api.RightsChange
+	b, ok := changing(s, c, slug, &req)
+	if !ok {
+		return
+	}
+	s.changed(c, b, person, s.Store.SetRights(c, b.account.ID, person, b.project, store.Rights{Builds: req.Builds, Administers: req.Administers}))
+}
+
+// logPage is how many entries of the audit log are told at once.
+const logPage = 100
+
+// GetLog tells who did what to rights, releases and accounts, to who administers the project.
+func (s *Side) GetLog(c *gin.Context, slug string, params api.GetLogParams) {
+	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.LogEntry, error) {
+		if err := b.administers(); err != nil {
+			return nil, err
+		}
+		entries, err := s.Store.Audit(c, b.project, answer.Value(params.Before), logPage)
+		out := make([]api.LogEntry, len(entries))
+		for i, e := range entries {
+			out[i] = api.LogEntry{Id: e.ID, At: e.At, Who: e.Who, What: e.What, Detail: e.Detail, From: e.Origin}
+		}
+		return out, err
+	})
 }

@@ -20,22 +20,33 @@ type Building struct {
 // Building finds out who asks, and for which project: only builders get one. The error is a refusal in
 // words.
 func (s *Side) Building(c *gin.Context, slug string) (*Building, error) {
-	account, err := s.Sessions.Who(c, "")
-	if err != nil {
+	if _, err := s.Sessions.Who(c, ""); err != nil {
 		return nil, err
-	}
-	if !account.Builder {
-		return nil, &ask.Refusal{Code: "no-builder", What: "Only builders may change this application.", Then: "Ask the person who runs this system."}
 	}
 	id, err := s.Apps.ID(c, slug)
 	if err != nil {
 		return nil, err
+	}
+	account, err := s.Sessions.Who(c, id)
+	if err != nil {
+		return nil, err
+	}
+	if !account.Builds {
+		return nil, &ask.Refusal{Code: "no-builder", What: "Only builders may change this application.", Then: "Ask the person who administers it for the right."}
 	}
 	d, err := s.Apps.Draft(c, id)
 	if err != nil {
 		return nil, err
 	}
 	return &Building{project: id, account: account, Draft: d}, nil
+}
+
+// administers refuses who gives no roles and rights in the project.
+func (b *Building) administers() error {
+	if b.account.Administers {
+		return nil
+	}
+	return &ask.Refusal{Code: "no-administrator", What: "Only who administers this application may do that.", Then: "Ask one of them."}
 }
 
 // inBuild answers a call of the builder's side.

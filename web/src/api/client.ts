@@ -38,6 +38,7 @@ export type Chunk = Schemas['Chunk'];
 export type Finding = Schemas['Finding'];
 export type Mend = Schemas['Mend'];
 export type Op = Schemas['Op'];
+export type LogEntry = Schemas['LogEntry'];
 export type Title = Schemas['Title'];
 export type Proposal = Schemas['Proposal'];
 export type NameInfo = Schemas['NameInfo'];

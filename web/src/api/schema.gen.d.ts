@@ -580,6 +580,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/people/{person}/rights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Give and take a person’s rights to build and to administer */
+        put: operations["setRights"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/log": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who did what to rights, releases and accounts */
+        get: operations["getLog"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/use/{project}/position": {
         parameters: {
             query?: never;
@@ -1620,6 +1654,7 @@ export interface components {
             title: string;
             released: number;
             uses: boolean;
+            builds: boolean;
             roles: string[];
         };
         /** @description What the program can reach. */
@@ -1781,16 +1816,35 @@ export interface components {
                 [key: string]: number;
             };
             findings: components["schemas"]["Finding"][];
+            administers: boolean;
             people: components["schemas"]["Person"][];
             undo: boolean;
             redo: boolean;
             walks: boolean;
         };
-        /** @description Somebody to walk as. */
+        /** @description Somebody to walk as, with the two rights beside roles. */
         Person: {
             id: string;
             name: string;
+            builds: boolean;
+            administers: boolean;
             roles: string[];
+        };
+        /** @description The rights that a person is to have beside roles: to build the application, and to give roles and rights in it. */
+        RightsChange: {
+            builds: boolean;
+            administers: boolean;
+        };
+        /** @description What somebody did to rights, releases or their account, and from where. */
+        LogEntry: {
+            /** Format: int64 */
+            id: number;
+            /** Format: date-time */
+            at: string;
+            who: string;
+            what: string;
+            detail: string;
+            from: string;
         };
         /** @description A patch, with the versions it was made on. */
         EditRequest: {
@@ -3334,6 +3388,74 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setRights: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RightsChange"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getLog: {
+        parameters: {
+            query?: {
+                /** @description entries older than this one */
+                before?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LogEntry"][];
+                };
             };
             /** @description a no */
             default: {

@@ -39,7 +39,7 @@ function Choose({ me }: { me: Me }) {
             {p.title}
           </Heading>
           <Flex gap="14px" wrap="wrap">
-            {me.builder && (
+            {p.builds && (
               <Box as="button" w="280px" cursor="pointer" onClick={() => navigate(`/build/${p.slug}`)}>
                 <Plate glyph="form" title="Build it" note="screens, ways, conditions" tone="chosen" />
               </Box>

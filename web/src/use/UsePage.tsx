@@ -72,7 +72,14 @@ function Page({ shown, away, trail, project }: PageProps) {
   };
   return (
     <Flex direction="column" minH="100dvh" h={operator ? '100dvh' : undefined}>
-      {!shown.view.bare && <Strip shown={shown} project={project} builder={me.data?.builder ?? false} onGo={go} />}
+      {!shown.view.bare && (
+        <Strip
+          shown={shown}
+          project={project}
+          builder={me.data?.projects.some((p) => p.slug === project && p.builds) ?? false}
+          onGo={go}
+        />
+      )}
       {away && <Banner words={wordsOfProblem(away.problem)} />}
       {shown.passed && <Banner words={`Skipped ${shown.passed}: gone, or not open to you.`} calm />}
       <Box as="main" flex="1" minH={0}>

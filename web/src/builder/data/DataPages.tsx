@@ -6,6 +6,7 @@ import { Message, Waiting, WayOn } from '../../ui/Message';
 import { type DraftHands, useEdit } from '../useDraft';
 import { ConditionsPage } from './ConditionsPage';
 import { RightsProvider } from './context';
+import { LogPage } from './LogPage';
 import { dataPages } from './pages';
 import { RolesPage } from './RolesPage';
 import { ScreensMatrix } from './ScreensMatrix';
@@ -58,14 +59,16 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
           overflowY="auto"
         >
           <NavHead>Rights</NavHead>
-          {dataPages.map(([id, words]) => (
-            <NavItem
-              key={id}
-              words={words}
-              here={item === id || (id === 'tables' && !item)}
-              onOpen={() => onItem(id)}
-            />
-          ))}
+          {dataPages
+            .filter(([id]) => id !== 'log' || draft.administers)
+            .map(([id, words]) => (
+              <NavItem
+                key={id}
+                words={words}
+                here={item === id || (id === 'tables' && !item)}
+                onOpen={() => onItem(id)}
+              />
+            ))}
           <NavHead>Tables</NavHead>
           {tablesOf(entities).map((t) => (
             <NavItem key={t.id} words={t.label} here={item === t.id} onOpen={() => onItem(t.id)} />
@@ -82,6 +85,8 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
             <ConditionsPage />
           ) : item === 'variables' ? (
             <VariablesPage />
+          ) : item === 'log' ? (
+            <LogPage />
           ) : (
             <TablesMatrix />
           )}

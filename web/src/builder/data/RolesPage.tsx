@@ -1,6 +1,4 @@
 import { Box } from '@chakra-ui/react';
-import { useState } from 'react';
-import { api, ask, Refused } from '../../api/client';
 import type { Role } from '../../document/document.gen';
 import { newId } from '../../document/edit';
 import { posBehind } from '../../document/parts';
@@ -10,31 +8,14 @@ import { Action } from '../../ui/controls';
 import { useRights } from './context';
 import { Matrix } from './Matrix';
 import { RoleLine } from './RoleLine';
+import { usePeople } from './usePeople';
 import { ViewHead } from './ViewHead';
 
 /** Roles in their order with their start screens, and who has which. */
 export function RolesPage({ onPeople }: { onPeople: () => Promise<unknown> }) {
-  const { project, draft, entities, edit } = useRights();
+  const { draft, entities, edit } = useRights();
   const roles = rolesOf(entities);
-  const [problem, setProblem] = useState('');
-  const turn = (person: string, role: string) => {
-    const who = draft.people.find((p) => p.id === person);
-    if (!who) return;
-    const had = roles.filter((r) => who.roles.includes(r.name)).map((r) => r.id);
-    const next = had.includes(role) ? had.filter((r) => r !== role) : [...had, role];
-    ask(
-      api.PUT('/api/build/{project}/people/{person}/roles', {
-        params: { path: { project, person } },
-        body: { roles: next },
-      }),
-    ).then(
-      () => {
-        setProblem('');
-        void onPeople();
-      },
-      (e) => setProblem(e instanceof Refused ? e.problem.what : 'It could not be changed.'),
-    );
-  };
+  const people = usePeople(onPeople);
   const add = () => {
     const start = screensOf(entities)[0]?.id ?? '';
     const role: Role = { kind: 'role', name: 'New role', pos: posBehind(roles), start };
@@ -56,38 +37,53 @@ export function RolesPage({ onPeople }: { onPeople: () => Promise<unknown> }) {
       <Box as="h2" fontWeight="800" mb="8px">
         Who has which
       </Box>
-      {problem && (
+      {people.problem && (
         <Box color="brick" role="alert" mb="6px">
-          {problem}
+          {people.problem}
         </Box>
       )}
       <Matrix
         label="Roles and people"
-        columns={roles.map((r) => ({ id: r.id, head: r.name }))}
+        columns={[...roles.map((r) => ({ id: r.id, head: r.name })), ...rights.map(([id, head]) => ({ id, head }))]}
         rows={draft.people.map((p) => ({
           id: p.id,
           head: p.name,
-          cells: roles.map((r) => ({
-            id: `${p.id}|${r.id}`,
-            label: `${p.name}, ${r.name}: ${p.roles.includes(r.name) ? 'has it' : 'has it not'}`,
-            content: p.roles.includes(r.name) ? (
-              <Box color="pine" fontWeight="800">
-                ✓ has it
-              </Box>
-            ) : (
-              <Box color="muted">–</Box>
-            ),
-          })),
+          cells: [
+            ...roles.map((r) => cell(p.id, p.name, r.id, r.name, p.roles.includes(r.name))),
+            ...rights.map(([id, words]) => cell(p.id, p.name, id, words, p[id])),
+          ],
         }))}
         chosen={undefined}
         onChoose={(id) => {
-          const [person = '', role = ''] = id.split('|');
-          turn(person, role);
+          const [person = '', what = ''] = id.split('|');
+          people.turn(person, what);
         }}
       />
       <Box fontSize="note" color="muted" mt="6px">
-        A press on a cell gives or takes the role at once, without a release.
+        {draft.administers
+          ? 'A press on a cell gives or takes it at once, without a release. The log says who did.'
+          : 'Only who administers this application gives roles and rights.'}
       </Box>
     </>
   );
+}
+
+/** The two rights beside roles. */
+const rights: ['builds' | 'administers', string][] = [
+  ['builds', 'Builds it'],
+  ['administers', 'Administers it'],
+];
+
+function cell(person: string, name: string, id: string, words: string, has: boolean) {
+  return {
+    id: `${person}|${id}`,
+    label: `${name}, ${words}: ${has ? 'has it' : 'has it not'}`,
+    content: has ? (
+      <Box color="pine" fontWeight="800">
+        ✓ has it
+      </Box>
+    ) : (
+      <Box color="muted">–</Box>
+    ),
+  };
 }

@@ -5,4 +5,5 @@ export const dataPages: [id: string, words: string][] = [
   ['roles', 'Roles and people'],
   ['conditions', 'Shared conditions'],
   ['variables', 'Variables'],
+  ['log', 'Log'],
 ];

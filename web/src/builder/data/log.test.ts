@@ -1,0 +1,15 @@
+import { expect, test } from 'vitest';
+import { deedWords } from './LogPage';
+
+test('what was done is said in words', () => {
+  const said = (what: string, detail = '') => deedWords({ what, detail });
+  expect(said('roles', 'Mira Holt: Technician, Office')).toBe('gave Mira Holt the roles Technician, Office');
+  expect(said('roles', 'Mira Holt: ')).toBe('removed all roles of Mira Holt');
+  expect(said('rights', 'Mira Holt: builds')).toBe('gave Mira Holt the right to build');
+  expect(said('rights', 'Mira Holt: builds, administers')).toBe('gave Mira Holt the right to build and to administer');
+  expect(said('rights', 'Mira Holt: ')).toBe('removed the rights of Mira Holt to build and to administer');
+  expect(said('release', '7')).toBe('released version 7');
+  expect(said('walk', 'Sela Brandt')).toBe('walked as Sela Brandt');
+  expect(said('password')).toBe('changed their own password');
+  expect(said('what comes later', 'x')).toBe('what comes later: x');
+});
