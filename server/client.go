@@ -36,6 +36,10 @@ func (s *Server) client(c *gin.Context) {
 	}
 	name := "client/dist" + path.Clean("/"+c.Request.URL.Path)
 	data, err := fs.ReadFile(clientFiles, name)
+	if err != nil && strings.HasPrefix(c.Request.URL.Path, "/assets/") {
+		answer.Fail(c, &ask.Refusal{Code: "no-file", What: "This file is not part of the program any more.", Then: "Load the page again."})
+		return
+	}
 	if err != nil {
 		name = "client/dist/index.html"
 		if data, err = fs.ReadFile(clientFiles, name); err != nil {

@@ -36,8 +36,11 @@ type (
 	builders = build.Side
 )
 
-// maxBody is how large a request may be.
-const maxBody = 1 << 20
+// How large a request may be; one that brings a picture of 2 MB, which is longer as text.
+const (
+	maxBody    = 1 << 20
+	maxPicture = 3 << 20
+)
 
 // New prepares a server.
 func New(c base.Config) (*Server, error) {
@@ -62,6 +65,7 @@ func New(c base.Config) (*Server, error) {
 	engine.NoRoute(s.client)
 	protection := http.NewCrossOriginProtection()
 	protection.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {
+		s.setHeaders(w.Header())
 		answer.WriteProblem(w, http.StatusForbidden, api.Problem{Code: "cross-origin", What: "This call came from another site.", Then: answer.Ptr("Use the application itself.")})
 	}))
 	s.handler = protection.Handler(engine)
@@ -93,7 +97,11 @@ func (s *Server) recoverPanics(c *gin.Context) {
 		}
 	}()
 	c.Request = c.Request.WithContext(store.From(c.Request.Context(), c.ClientIP()))
-	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, maxBody)
+	most := int64(maxBody)
+	if strings.HasSuffix(c.FullPath(), "/pictures") {
+		most = maxPicture
+	}
+	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, most)
 	c.Next()
 }
 
@@ -124,7 +132,11 @@ func readable(c *gin.Context) {
 
 // headers are the same for every answer: nothing is kept by caches, no script but ours runs.
 func (s *Server) headers(c *gin.Context) {
-	h := c.Writer.Header()
+	s.setHeaders(c.Writer.Header())
+	c.Next()
+}
+
+func (s *Server) setHeaders(h http.Header) {
 	h.Set("Cache-Control", "no-store")
 	h.Set("Content-Security-Policy", "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data:; object-src 'none'; base-uri 'none'; frame-ancestors 'none'; form-action 'self'")
 	h.Set("X-Content-Type-Options", "nosniff")
@@ -132,7 +144,6 @@ func (s *Server) headers(c *gin.Context) {
 	if s.Cookies.Secure { // RFC 6797
 		h.Set("Strict-Transport-Security", "max-age=31536000")
 	}
-	c.Next()
 }
 
 func (s *Server) picture(c *gin.Context) {
@@ -150,11 +161,15 @@ func (s *Server) picture(c *gin.Context) {
 	c.Data(http.StatusOK, "image/svg+xml", data)
 }
 
-// GetStatus tells what the program can reach.
+// GetStatus tells what the program can reach; by name only to who is signed in.
 func (s *Server) GetStatus(c *gin.Context) {
 	ctx, cancel := context.WithTimeout(c, 2*time.Second)
 	defer cancel()
 	status := api.Status{Store: s.Store.Ping(ctx) == nil, Sources: map[string]bool{}}
+	if _, err := s.Sessions.Who(c, ""); err != nil {
+		c.JSON(http.StatusOK, status)
+		return
+	}
 	for name, r := range s.Records {
 		status.Sources[name] = r.Ping(ctx) == nil
 	}

@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"database/sql"
 	"embed"
 	"errors"
 	"fmt"
@@ -47,7 +48,25 @@ func (s *Store) Close() { s.pool.Close() }
 // Ping says whether the database answers.
 func (s *Store) Ping(ctx context.Context) error { return s.pool.Ping(ctx) }
 
+// migrating is the number of the advisory lock under which one program at a time brings the database up to date.
+const migrating = 7_281_903
+
 func (s *Store) migrate(ctx context.Context) error {
+	conn, err := s.pool.Acquire(ctx)
+	if err != nil {
+		return fmt.Errorf("prepare the migrations: %w", err)
+	}
+	defer conn.Release()
+	if _, err := conn.Exec(ctx, `set lock_timeout = '60s'`); err != nil {
+		return fmt.Errorf("prepare the migrations: %w", err)
+	}
+	if _, err := conn.Exec(ctx, `select pg_advisory_lock($1)`, migrating); err != nil {
+		return fmt.Errorf("wait for another program that brings the store up to date: %w", err)
+	}
+	defer func() {
+		_, _ = conn.Exec(ctx, `select pg_advisory_unlock($1)`, migrating) // it ends with the connection at the latest
+		_, _ = conn.Exec(ctx, `reset lock_timeout`)
+	}()
 	db := stdlib.OpenDBFromPool(s.pool)
 	defer db.Close()
 	goose.SetBaseFS(migrations)
@@ -55,8 +74,28 @@ func (s *Store) migrate(ctx context.Context) error {
 	if err := goose.SetDialect("postgres"); err != nil {
 		return fmt.Errorf("prepare the migrations: %w", err)
 	}
+	if err := refuseNewer(ctx, db); err != nil {
+		return err
+	}
 	if err := goose.UpContext(ctx, db, "migrations"); err != nil {
 		return fmt.Errorf("bring the store to its newest structure: %w", err)
+	}
+	return nil
+}
+
+// refuseNewer keeps a program from a store that a newer one has changed: it would not know what it writes over.
+func refuseNewer(ctx context.Context, db *sql.DB) error {
+	own, err := goose.CollectMigrations("migrations", 0, goose.MaxVersion)
+	if err != nil {
+		return fmt.Errorf("prepare the migrations: %w", err)
+	}
+	newest := own[len(own)-1].Version
+	has, err := goose.GetDBVersionContext(ctx, db)
+	if err != nil {
+		return fmt.Errorf("read the structure of the store: %w", err)
+	}
+	if has > newest {
+		return fmt.Errorf("the store has structure %d, made by a newer program; this one knows up to %d: start the newer one, or restore the store from before", has, newest)
 	}
 	return nil
 }

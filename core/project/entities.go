@@ -117,8 +117,8 @@ func Redecode(old *Project, changed map[string]json.RawMessage) (*Project, error
 		if body == nil {
 			continue
 		}
-		if err := p.decodeEntity(id, body); err != nil {
-			return nil, &StructureError{Entity: id, Reason: err.Error()}
+		if err := p.decodeLegal(id, body); err != nil {
+			return nil, err
 		}
 	}
 	return &p, nil

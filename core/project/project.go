@@ -79,6 +79,17 @@ type Source struct {
 	Schema     string `json:"schema,omitempty"`
 }
 
+// reserved are schemas that hold no application's records: the program's own, which also holds what other people's
+// presses came to, and the database's.
+var reserved = []string{"ambergate", "information_schema"}
+
+func (s *Source) validate() error {
+	if slices.Contains(reserved, s.Schema) || strings.HasPrefix(s.Schema, "pg_") {
+		return fmt.Errorf("the schema “%s” belongs to the program or the database: choose one with records", s.Schema)
+	}
+	return nil
+}
+
 // SettingsID is the id of the entity that holds the settings.
 const SettingsID = "project"
 

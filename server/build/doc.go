@@ -6,6 +6,6 @@
 //   - conditions.go, orders.go, offers.go: help while wiring
 //   - rights.go, walked.go: rights, and walking as somebody
 //   - work.go, practise.go: a screen at work in the builder, and presses that are taken back
-//   - pictures.go: pictures of a project
+//   - pictures.go, svg.go: pictures of a project
 //   - events.go: edits of others
 package build

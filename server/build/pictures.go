@@ -27,7 +27,7 @@ func (s *Side) AddPicture(c *gin.Context, slug string) {
 		}
 		media := MediaOfPicture(data)
 		if media == "" {
-			return api.PictureKept{}, &ask.Refusal{Code: "bad-value", What: "Only PNG, JPEG, WebP, GIF and SVG pictures are kept.", Then: "Choose another."}
+			return api.PictureKept{}, &ask.Refusal{Code: "bad-value", What: "Only PNG, JPEG, WebP, GIF and plain SVG pictures are kept.", Then: "Choose another, or save the drawing without scripts and links."}
 		}
 		digest, err := s.Store.AddPicture(c, media, data)
 		return api.PictureKept{Digest: digest, Media: media}, err
@@ -35,13 +35,12 @@ func (s *Side) AddPicture(c *gin.Context, slug string) {
 }
 
 // MediaOfPicture tells the media type of a picture that a builder brings; "" for anything else.
-// A drawing (SVG) is one too: it is only ever shown as an image, and sent sandboxed.
+// A drawing (SVG) is one too, if it only shows; it is only ever shown as an image, and sent sandboxed.
 func MediaOfPicture(data []byte) string {
 	if media := ask.MediaOf(data); media != "" {
 		return media
 	}
-	head := bytes.TrimSpace(data[:min(len(data), 512)])
-	if bytes.HasPrefix(head, []byte("<svg")) || bytes.HasPrefix(head, []byte("<?xml")) && bytes.Contains(head, []byte("<svg")) {
+	if head := bytes.TrimSpace(data[:min(len(data), 512)]); bytes.HasPrefix(head, []byte("<")) && plainDrawing(data) {
 		return "image/svg+xml"
 	}
 	return ""
