@@ -38,6 +38,7 @@ type Client struct {
 	alive     time.Time // when the watchdog last held
 	wasGood   bool
 	listeners map[*Listener]bool
+	drop      context.CancelFunc // gives the connection up, for a new one
 	stop      context.CancelFunc
 	done      chan struct{}
 }
@@ -77,6 +78,8 @@ func (c *Client) run(ctx context.Context) {
 // session connects, subscribes to everything watched, and keeps the watchdog until it fails.
 // Reconnecting is done here and not in the library, so that one place knows the state.
 func (c *Client) session(ctx context.Context) error {
+	ctx, drop := context.WithCancel(ctx)
+	defer drop()
 	client, err := opcua.NewClient(c.endpoint, opcua.SecurityMode(ua.MessageSecurityModeNone), opcua.AutoReconnect(false),
 		opcua.DialTimeout(2*time.Second), opcua.RequestTimeout(2*time.Second))
 	if err != nil {
@@ -100,7 +103,7 @@ func (c *Client) session(ctx context.Context) error {
 		return fmt.Errorf("subscribe: %w", err)
 	}
 	c.mu.Lock()
-	c.client, c.sub, c.index = client, sub, index
+	c.client, c.sub, c.index, c.drop = client, sub, index, drop
 	names := make([]string, 0, len(c.nodes))
 	for name, n := range c.nodes {
 		n.watched = false
@@ -184,7 +187,7 @@ func (c *Client) good() bool { return c.client != nil && time.Since(c.alive) < s
 
 func (c *Client) lost() {
 	c.mu.Lock()
-	c.client, c.sub, c.alive = nil, nil, time.Time{}
+	c.client, c.sub, c.drop, c.alive = nil, nil, nil, time.Time{}
 	c.mu.Unlock()
 	c.checkGood()
 }

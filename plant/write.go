@@ -23,7 +23,7 @@ var ErrAway = errors.New("the plant is away; nothing was sent")
 // known whether the value arrived.
 func (c *Client) Write(ctx context.Context, name string, v cond.Value) error {
 	c.mu.Lock()
-	client, good, index := c.client, c.good(), c.index
+	client, good, index, drop := c.client, c.good(), c.index, c.drop
 	var like *ua.Variant
 	if n := c.nodes[name]; n != nil {
 		like = n.value
@@ -43,6 +43,12 @@ func (c *Client) Write(ctx context.Context, name string, v cond.Value) error {
 		Value: &ua.DataValue{EncodingMask: ua.DataValueValue, Value: variant},
 	}}})
 	if err != nil {
+		// What was not answered in time is told as unknown. Nothing that waits on this connection is to reach the plant
+		// later: it is given up. The request carried its time limit too (OPC UA Part 4, RequestHeader.timeoutHint);
+		// a plant that has read it already and does not look at that may still do it.
+		if drop != nil {
+			drop()
+		}
 		return fmt.Errorf("write %s: %w", name, err)
 	}
 	if len(response.Results) == 1 && response.Results[0] != ua.StatusOK {

@@ -209,15 +209,16 @@ func TestWalkingAsSomebodyRealNeedsARightAndIsLogged(t *testing.T) {
 	novice.must("POST", builds+"/work", map[string]any{"screen": "s_defects", "as": "role:r_tech"}, nil)
 	as(t, "arno").must("POST", builds+"/work", map[string]any{"screen": "s_defects", "as": "a_sela"}, nil)
 	walks, err := up.Store.Walks(t.Context(), demo.ProjectID)
-	logged := false
+	logged, asRole := false, false
 	for _, w := range walks {
 		logged = logged || w.Builder == "a_arno" && w.Person == "a_sela"
-		if w.Builder == "a_novice" {
+		asRole = asRole || w.Builder == "a_novice" && w.Person == "role:r_tech"
+		if w.Builder == "a_novice" && w.Person == "a_mira" {
 			t.Error("a refused walk is logged as one")
 		}
 	}
-	if err != nil || !logged {
-		t.Errorf("Arno's walk as Sela is not logged: %+v %v", walks, err)
+	if err != nil || !logged || !asRole {
+		t.Errorf("Arno's walk as Sela, or one as a role, is not logged: %+v %v", walks, err)
 	}
 }
 

@@ -72,7 +72,7 @@ func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, 
 
 // appendPlace does all of it in one round trip, and nothing when the press is known.
 const appendPlace = `with
-	known as (select n from place where press = nullif($6::text, '')),
+	known as (select n from place where trail = $1 and press = nullif($6::text, '')),
 	gone as (delete from place where trail = $1 and (n > $2 or n < $2 - $7) and not exists (select from known)),
 	put as (insert into place (trail, n, place, overlays, title, press, made, release)
 		select $1, $2, $3::jsonb, $4::jsonb, $5, nullif($6::text, ''), $8, $9 where not exists (select from known)

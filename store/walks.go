@@ -20,7 +20,7 @@ func (s *Store) LogWalk(ctx context.Context, builder, person, projectID string, 
 		return nil
 	}
 	var name string
-	if err := s.pool.QueryRow(ctx, `select name from account where id = $1`, person).Scan(&name); err != nil {
+	if err := s.pool.QueryRow(ctx, `select coalesce((select name from account where id = $1), (select 'any ' || (body ->> 'name') from entity where project = $2 and 'role:' || id = $1), $1)`, person, projectID).Scan(&name); err != nil {
 		return fmt.Errorf("log the walk: %w", err)
 	}
 	return note(ctx, s.pool, deed{builder, projectID, WalkedAs, name})

@@ -6,10 +6,27 @@ import (
 	"fmt"
 	"os"
 	"os/signal"
+	"runtime/debug"
+	"strings"
 	"syscall"
 
 	"github.com/spf13/cobra"
 )
+
+// version tells from which state of the source the program was built.
+func version() string {
+	info, ok := debug.ReadBuildInfo()
+	if !ok {
+		return "unknown"
+	}
+	out := info.Main.Version
+	for _, s := range info.Settings {
+		if s.Key == "vcs.revision" && len(s.Value) >= 12 && !strings.Contains(out, s.Value[:12]) {
+			out += " " + s.Value[:12]
+		}
+	}
+	return out
+}
 
 func main() {
 	ctx, stop := signal.NotifyContext(context.Background(), os.Interrupt, syscall.SIGTERM)
@@ -17,6 +34,7 @@ func main() {
 	root := &cobra.Command{
 		Use:           "ambergate",
 		Short:         "Wires navigation across forms, dashboards and operator screens, and runs the result",
+		Version:       version(),
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}

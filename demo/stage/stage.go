@@ -53,8 +53,8 @@ const (
 )
 
 // Up puts the demo up. What it has started by the time of an error is stopped again.
-func Up(ctx context.Context, o Options) (s *Stage, err error) {
-	s = &Stage{}
+func Up(ctx context.Context, o Options) (up *Stage, err error) {
+	s := &Stage{}
 	defer func() {
 		if err != nil {
 			s.Down()

@@ -16,6 +16,9 @@ func (s *Side) walked(ctx context.Context, b *Building, as string) (*ask.User, e
 		if r == nil {
 			return nil, &ask.Refusal{Code: "no-role", What: "This role does not exist any more.", Then: "Choose somebody else to walk as."}
 		}
+		if err := s.Store.LogWalk(ctx, b.account.ID, as, b.project, s.Now()); err != nil {
+			return nil, err
+		}
 		return &ask.User{ID: as, Name: "Any " + r.Name, Roles: map[string]bool{r.ID: true}}, nil
 	}
 	people, err := s.Store.Accounts(ctx, b.project)

@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
+	"errors"
 	"maps"
 	"sync"
 	"time"
@@ -34,6 +35,7 @@ type liveFeed struct {
 	opening *use.Opening
 	token   string
 	n       int
+	known   time.Time // when the session was last found
 	checked time.Time // when it was last asked whether the place is open
 	writes  int       // how many presses had changed records by then
 }
@@ -49,7 +51,7 @@ func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
 	defer heartbeat.Stop()
 	defer session.Stop()
-	f.checked, f.writes = time.Now(), s.Changes.Of(f.visit.project)
+	f.known, f.checked, f.writes = time.Now(), time.Now(), s.Changes.Of(f.visit.project)
 	revision := 0
 	for {
 		select {
@@ -76,16 +78,30 @@ func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 	}
 }
 
+// How long a stream waits for the databases when it asks who is there, and how long it goes on without an answer.
+const (
+	askWithin   = 700 * time.Millisecond
+	believedFor = time.Minute
+)
+
 // stillOpen asks again who is there, in which release, and, after records were changed and each minute,
 // whether the place is open to them. It gives the event that ends the stream: “ended” where the browser is to
 // read the screen again, “refused” with the reason.
 func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 	v := f.visit
-	account, err := v.server.Sessions.ByToken(ctx, f.token, v.project)
-	if err != nil || !maps.Equal(account.Roles, v.account.Roles) {
+	asking, cancel := context.WithTimeout(ctx, askWithin)
+	defer cancel()
+	account, err := v.server.Sessions.ByToken(asking, f.token, v.project)
+	switch {
+	case errors.Is(err, answer.ErrSignedOut), err == nil && !maps.Equal(account.Roles, v.account.Roles):
 		return "ended", struct{}{}
+	case err != nil && time.Since(f.known) > believedFor:
+		return "ended", struct{}{}
+	case err != nil: // the store is away: the plant is not, and who was there a moment ago is believed for a while
+		return "", nil
 	}
-	if _, release, err := v.server.Apps.Released(ctx, v.project); err == nil && release != v.release {
+	f.known = time.Now()
+	if _, release, err := v.server.Apps.Released(asking, v.project); err == nil && release != v.release {
 		return "ended", struct{}{}
 	}
 	writes := v.server.Changes.Of(v.project)
@@ -94,7 +110,7 @@ func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 		return "", nil
 	}
 	f.checked, f.writes = time.Now(), writes
-	if err := use.Check(ctx, v.App, v.user, f.opening.Place(), v.sources()); answer.IsRefusal(err) {
+	if err := use.Check(asking, v.App, v.user, f.opening.Place(), v.sources()); answer.IsRefusal(err) {
 		_, problem := answer.Describe(err)
 		return "refused", problem
 	}
