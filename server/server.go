@@ -86,6 +86,35 @@ func (s *Server) Prepare(ctx context.Context) error {
 	return nil
 }
 
+// forgetEvery is how often what is old is forgotten.
+const forgetEvery = time.Hour
+
+// Keep forgets what is old, again and again, until the context ends.
+func (s *Server) Keep(ctx context.Context) {
+	tick := time.NewTicker(forgetEvery)
+	defer tick.Stop()
+	for {
+		s.forgetOld(ctx)
+		select {
+		case <-ctx.Done():
+			return
+		case <-tick.C:
+		}
+	}
+}
+
+func (s *Server) forgetOld(ctx context.Context) {
+	defer base.Recovered(s.Log, "forget what is old")
+	if err := s.Store.ForgetOld(ctx, s.Now()); err != nil && ctx.Err() == nil {
+		s.Log.Warn("what is old could not be forgotten", "error", err)
+	}
+	for name, r := range s.Records {
+		if err := r.ForgetOld(ctx, s.Now()); err != nil && ctx.Err() == nil {
+			s.Log.Warn("old presses could not be forgotten", "source", name, "error", err)
+		}
+	}
+}
+
 func (s *Server) recoverPanics(c *gin.Context) {
 	defer func() {
 		if r := recover(); r != nil {

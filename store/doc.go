@@ -4,6 +4,7 @@
 //   - store.go: the database and its migrations, in migrations/
 //   - projects.go, edits.go, pictures.go: projects, their releases, edits and pictures
 //   - accounts.go, sessions.go, guesses.go, passwords.go, hashing.go: who may come in, and how guessing is slowed
+//   - age.go: what is forgotten by age
 //   - audit.go: who did what to rights, releases and accounts
 //   - visit.go: who asks, where, and at which place, at once
 //   - trails.go, variables.go, list_views.go, form_drafts.go: what a user left

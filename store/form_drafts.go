@@ -26,6 +26,9 @@ type FormDraft struct {
 	At      time.Time
 }
 
+// maxDrafts is how many things a person has typed and not saved; those that were typed last stay.
+const maxDrafts = 200
+
 // ErrTaken means that another tab has taken a draft over.
 var ErrTaken = fmt.Errorf("the draft was taken over by another tab")
 
@@ -34,10 +37,11 @@ var ErrTaken = fmt.Errorf("the draft was taken over by another tab")
 // it kept something before, or "".
 func (s *Store) KeepFormDraft(ctx context.Context, d FormDraft, known string) (string, error) {
 	var id string
-	err := s.pool.QueryRow(ctx, `insert into draft (id, account, project, tab, work, screen, title, version, base, vals)
+	err := s.pool.QueryRow(ctx, `with beyond as (delete from draft where id in (select id from draft where account = $2 and tab <> $4 order by at desc offset $12))
+		insert into draft (id, account, project, tab, work, screen, title, version, base, vals)
 		select $1, $2, $3, $4, $5, $6, $7, $8, $9, $10 where not exists (select from draft where account = $2 and id = $11 and tab <> $4)
 		on conflict (tab, work) do update set title = excluded.title, version = excluded.version, base = excluded.base, vals = excluded.vals, at = now()
-		returning id`, d.ID, d.Account, d.Project, d.Tab, d.Work, d.Screen, d.Title, d.Version, mustJSON(d.Base), mustJSON(d.Values), known).Scan(&id)
+		returning id`, d.ID, d.Account, d.Project, d.Tab, d.Work, d.Screen, d.Title, d.Version, mustJSON(d.Base), mustJSON(d.Values), known, maxDrafts-1).Scan(&id)
 	if err != nil {
 		if none(err) == ErrNone {
 			return "", ErrTaken

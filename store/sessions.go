@@ -211,19 +211,6 @@ func (s *Store) Sessions(ctx context.Context, account string, now time.Time) (in
 	return n, nil
 }
 
-// ForgetOld deletes sessions that have ended, attempts older than ninety days, and trails and
-// drafts that nobody came back to for thirty.
-func (s *Store) ForgetOld(ctx context.Context, now time.Time) error {
-	for _, sql := range []string{`delete from session where ends_at < $1 or seen_at < $1::timestamptz - interval '4 hours'`, `delete from attempt where at < $1::timestamptz - interval '90 days'`,
-		`delete from guess where at < $1::timestamptz - interval '1 day'`, `delete from known_browser where seen_at < $1::timestamptz - interval '365 days'`,
-		`delete from trail where seen_at < $1::timestamptz - interval '30 days'`, `delete from draft where at < $1::timestamptz - interval '30 days'`} {
-		if _, err := s.pool.Exec(ctx, sql, now); err != nil {
-			return fmt.Errorf("forget what is old: %w", err)
-		}
-	}
-	return nil
-}
-
 func tokenHash(token string) []byte {
 	h := sha256.Sum256([]byte(token))
 	return h[:]

@@ -37,9 +37,14 @@ type Trail struct {
 	tabVars
 }
 
-// NewTrail begins a trail without places.
+// maxTrails is how many trails a person has, over all projects; those that were seen last stay.
+const maxTrails = 1000
+
+// NewTrail begins a trail without places. Of too many of a person the oldest are forgotten.
 func (s *Store) NewTrail(ctx context.Context, t Trail) error {
-	if _, err := s.pool.Exec(ctx, `insert into trail (id, account, project, at) values ($1, $2, $3, 0)`, t.ID, t.Account, t.Project); err != nil {
+	_, err := s.pool.Exec(ctx, `with beyond as (delete from trail where id in (select id from trail where account = $2 order by seen_at desc offset $4))
+		insert into trail (id, account, project, at) values ($1, $2, $3, 0)`, t.ID, t.Account, t.Project, maxTrails-1)
+	if err != nil {
 		return fmt.Errorf("begin a trail: %w", err)
 	}
 	return nil

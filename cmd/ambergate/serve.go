@@ -117,6 +117,9 @@ const finishWithin = 10 * time.Second
 // serve answers until the context ends, then lets running requests finish: a press that began is done.
 func serve(ctx context.Context, l net.Listener, of *server.Server) error {
 	srv := &http.Server{Handler: of.Handler(), ReadHeaderTimeout: 5 * time.Second, ReadTimeout: 30 * time.Second, IdleTimeout: 2 * time.Minute}
+	keeping, stop := context.WithCancel(ctx)
+	defer stop()
+	go of.Keep(keeping)
 	failed := make(chan error, 1)
 	go func() { failed <- srv.Serve(l) }()
 	select {

@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"log/slog"
 	"maps"
 	"slices"
 	"sync"
@@ -83,6 +84,7 @@ func (d *Draft) check(old *Draft) {
 		}
 	}
 	go func() {
+		defer Recovered(slog.Default(), "check a draft")
 		select {
 		case <-time.After(pause):
 		case <-ctx.Done():

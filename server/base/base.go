@@ -2,6 +2,7 @@ package base
 
 import (
 	"log/slog"
+	"runtime/debug"
 	"time"
 
 	_ "ambergate/core/kinds"
@@ -43,6 +44,13 @@ func New(c Config) *Base {
 	b.Apps = newApps(c.Store)
 	b.Sessions = newSessions(b)
 	return b
+}
+
+// Recovered, deferred in what runs by itself, lets a panic end that alone: it is logged with its stack.
+func Recovered(log *slog.Logger, what string) {
+	if r := recover(); r != nil {
+		log.Error("a part of the program panicked", "part", what, "panic", r, "stack", string(debug.Stack()))
+	}
 }
 
 // EndStreams lets every event stream end, which none would by itself: before the server stops.

@@ -99,7 +99,11 @@ func (v *Visit) stillWired(ctx context.Context, req api.PressRequest, at *store.
 	if drawn == 0 || drawn >= v.release {
 		return nil
 	}
+	rewired := &ask.Refusal{Code: "rewired", What: "What this does was changed while you looked at it.", Then: "Nothing was done. Look at it as it is now, and press again."}
 	app, err := v.server.Apps.Release(ctx, v.project, drawn)
+	if errors.Is(err, store.ErrNone) {
+		return rewired // it is so old that it was forgotten
+	}
 	if err != nil {
 		return err
 	}
@@ -110,7 +114,7 @@ func (v *Visit) stillWired(ctx context.Context, req api.PressRequest, at *store.
 	case was && !is:
 		return &ask.Refusal{Code: "taken-out", What: "This was taken out of the application.", Then: "Nothing was done. The screen is shown as it is now."}
 	case did != does:
-		return &ask.Refusal{Code: "rewired", What: "What this does was changed while you looked at it.", Then: "Nothing was done. Look at it as it is now, and press again."}
+		return rewired
 	}
 	return nil
 }
