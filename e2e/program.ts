@@ -22,7 +22,7 @@ export const test = base.extend<object, { program: Program }>({
   program: [
     // biome-ignore lint/correctness/noEmptyPattern: how fixtures say that they need no other
     async ({}, use, { parallelIndex }) => {
-      const address = `127.0.0.1:${8097 + parallelIndex}`;
+      const address = `127.0.0.1:${Number(process.env.E2E_PORT ?? 8097) + parallelIndex}`;
       const dir = `${root}.test/e2e-${parallelIndex}`;
       rmSync(dir, { recursive: true, force: true });
       mkdirSync(dir, { recursive: true });
@@ -31,7 +31,7 @@ export const test = base.extend<object, { program: Program }>({
       await answers(demo, `http://${address}`);
       await use({ url: `http://${address}`, dir, pid: demo.pid ?? 0 });
       demo.kill('SIGINT');
-      await once(demo, 'exit');
+      if (demo.exitCode === null) await once(demo, 'exit');
     },
     { scope: 'worker', timeout: 90_000 },
   ],

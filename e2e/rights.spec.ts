@@ -244,3 +244,33 @@ test('a table says in which orders it is read, and which index would serve one',
   await page.goto('/build/tarnhorn/data/t_inspections');
   await expect(page.getByText(/inspections_cabin_id/)).toBeVisible();
 });
+
+test('the right to build is given, gives no roles, and the log tells who gave it', async ({ page, browser }) => {
+  await build(page, 's_cabins', 'Mira Holt, technician');
+  const people = async (of: Page) => {
+    await of.getByRole('navigation', { name: 'Parts of the builder' }).getByRole('button', { name: 'Data' }).click();
+    await of.getByRole('button', { name: 'Roles and people' }).click();
+  };
+  await people(page);
+  await page.getByRole('button', { name: 'Sela Brandt, Builds it: has it not' }).click();
+  await expect(page.getByRole('button', { name: 'Sela Brandt, Builds it: has it', exact: true })).toBeVisible();
+
+  const sela = await (await browser.newContext()).newPage();
+  await signIn(sela, 'sela');
+  await sela.goto('/');
+  await sela.getByRole('button', { name: /Build it/ }).click();
+  await people(sela);
+  await expect(sela.getByRole('navigation', { name: 'Data' }).getByRole('button', { name: 'Log' })).toHaveCount(0);
+  await sela.getByRole('button', { name: 'Sela Brandt, Technician: has it not' }).click();
+  await expect(sela.getByRole('alert')).toContainText('Only who administers this application may do that.');
+  await sela.context().close();
+
+  await page.getByRole('button', { name: 'Log', exact: true }).click();
+  const log = page.getByRole('table', { name: 'Log' });
+  await expect(log.getByRole('row', { name: /Arno Vey gave Sela Brandt the right to build 127\.0\.0\.1/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Roles and people' }).click();
+  await page.getByRole('button', { name: 'Sela Brandt, Builds it: has it', exact: true }).click();
+  await expect(page.getByRole('button', { name: 'Sela Brandt, Builds it: has it not' })).toBeVisible();
+  await page.getByRole('button', { name: 'Arno Vey, Administers it: has it', exact: true }).click();
+  await expect(page.getByRole('alert')).toContainText('Nobody else administers this application.');
+});
