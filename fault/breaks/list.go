@@ -7,7 +7,7 @@ var breaks = []oneBreak{
 	{"a press is done once", "records/press.go", "if tag.RowsAffected() == 0 {\n\t\toutcome, err := stored", "if false && tag.RowsAffected() == 0 {\n\t\toutcome, err := stored", "./records ./server", "Once|Again|Twice"},
 	{"a press id belongs to one person and one content", "records/press.go", `if user != press.User || content != press.Content {`, `if false && user+content != "" {`, "./records ./server", "Press"},
 	{"a press that fails changes nothing", "records/press.go", "\tresult, err := run(&Press{Reader: Reader{db: tx, project: p, within: true}, tx: tx})\n\tif err != nil {\n\t\treturn nil, false, err\n\t}", "\tresult, err := run(&Press{Reader: Reader{db: tx, project: p, within: true}, tx: tx})\n\tif err != nil {\n\t\t_ = tx.Commit(ctx)\n\t\treturn nil, false, err\n\t}", "./records ./server", "Press|Conflict|Question|Several"},
-	{"a clash of presses is tried again", "records/press.go", `if err == nil || try == Tries || !isOneOf(err, triedAgain) {`, `if err == nil || try > 0 {`, "./records ./server", "Many|Serial|AtOnce|Again"},
+	{"a clash of presses is tried again", "records/press.go", `if err == nil || try == Tries || !isOneOf(err, triedAgain) {`, `if err == nil || try > 0 {`, "./records ./server", "."},
 	{"a press that writes from a screen that was left is refused", "server/use/press.go", `if at.At != at.N && !v.App.OnLeaving(place.Screen, req.Element) {`, `if at.At < 0 {`, "./server", "Left|Trail|Press"},
 	{"what is wired otherwise by now does nothing", "server/use/press.go", `if drawn == 0 || drawn >= v.release {`, `if drawn >= 0 {`, "./server", "OlderRelease"},
 	{"the tab's word never makes a screen younger", "server/use/press.go", `drawn := at.Release // the tab's word can only make it older`, `drawn := req.Release`, "./server", "OlderRelease"},
@@ -16,11 +16,11 @@ var breaks = []oneBreak{
 			f = r.Table().Fields[field]
 		}
 		if f == nil {
-			return nil, ask.Refuse("no-grant"`, "./core/press ./server", "."},
-	{"the same field changed by two people is put to the user", "core/press/typed.go", `if row == nil || row.Version == r.press.Version {`, `if true {`, "./core/press ./server", "Conflict|Two|Meanwhile|Changed"},
-	{"nobody changes a record into one that is not theirs", "core/press/keep.go", "\tif rule == nil {\n\t\treturn nil\n\t}", "\tif rule != nil || also == nil {\n\t\treturn nil\n\t}", "./core/press ./server", "."},
-	{"nobody refers to a record they do not see", "core/press/keep.go", `if len(wrong) > 0 {`, `if len(wrong) > 100 {`, "./core/press ./server", "."},
-	{"a question that was never put is not answered", "core/press/question.go", `return p.Answered == nil || p.Answered[q.Digest()]`, `return true || p.Answered[q.Digest()]`, "./core/press ./server", "."},
+			return nil, ask.Refuse("no-grant"`, "./core/... ./server", "."},
+	{"the same field changed by two people is put to the user", "core/press/typed.go", `if row == nil || row.Version == r.press.Version {`, `if true {`, "./core/... ./server", "."},
+	{"nobody changes a record into one that is not theirs", "core/press/keep.go", "\tif rule == nil {\n\t\treturn nil\n\t}", "\tif rule != nil || also == nil {\n\t\treturn nil\n\t}", "./core/... ./server", "."},
+	{"nobody refers to a record they do not see", "core/press/keep.go", `if len(wrong) > 0 {`, `if len(wrong) > 100 {`, "./core/... ./server", "."},
+	{"a question that was never put is not answered", "core/press/question.go", `return p.Answered == nil || p.Answered[q.Digest()]`, `return true || p.Answered[q.Digest()]`, "./core/... ./server", "."},
 	// The trail: the server's, each place once, nobody else's.
 	{"a press puts one place on the trail", "store/trails.go", `known as (select n from place where trail = $1 and press = nullif($6::text, '')),`, `known as (select n from place where false and $6 = ''),`, "./store ./server", "Append|Once|Again"},
 	{"a trail is its person's", "store/visit.go", `where t.id = ` + "` + trail + `" + ` and t.account = ` + "` + account + `", `where t.id = ` + "` + trail + `" + ` and ` + "` + account + `" + ` is not null`, "./store ./server", "Trail|Visit|Else|Place"},

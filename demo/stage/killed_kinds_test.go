@@ -1,0 +1,178 @@
+package stage_test
+
+import (
+	"fmt"
+	"maps"
+	"sync"
+	"sync/atomic"
+	"testing"
+	"time"
+
+	"ambergate/api"
+	"ambergate/demo"
+	"ambergate/fault"
+)
+
+// Every kind of press that changes records, killed before its outcome is kept and after: sent again, it comes to what
+// it would have come to, once.
+func TestKilledInEveryKindOfPress(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
+	p := built(t)
+	open := func(b *browser, address string) (shown api.Shown) {
+		t.Helper()
+		if err := b.call("POST", usePath+"/open", map[string]any{"address": address}, &shown); err != nil {
+			t.Fatalf("%s: %v", address, err)
+		}
+		return shown
+	}
+	kinds := []struct {
+		what, login, address, element string
+		more                          func(s api.Shown, press map[string]any)
+		count                         string // how often it was done since it began
+	}{
+		{"a record is saved", "sela", "/defect?defect=201&~mode=edit", "e_save", func(s api.Shown, press map[string]any) {
+			press["values"], press["base"], press["version"] = map[string]string{"f_detail": "killed"}, map[string]string{"f_detail": ""}, s.View.Record.Version
+		}, `select count(*) from tarnhorn.defects where id = 201 and detail = 'killed'`},
+		{"a record is added", "mira", "/defect?~mode=add&~set.cabin=87", "e_save", func(_ api.Shown, press map[string]any) {
+			press["values"] = map[string]string{"f_what": "Killed while adding", "f_severity": "low", "f_state": "open", "f_component": "4"}
+		}, `select count(*) from tarnhorn.defects where what = 'Killed while adding'`},
+		{"a record is changed after a question", "sela", "/cabin?cabin=41", "e_hold", func(api.Shown, map[string]any) {}, `select count(*) from tarnhorn.cabins where id = 41 and state = 'on hold'`},
+	}
+	prepare := `update tarnhorn.defects set detail = '' where id = 201; delete from tarnhorn.defects where what = 'Killed while adding'; update tarnhorn.cabins set state = 'in service' where id = 41`
+	kills := 0
+	for k, kind := range kinds {
+		for _, point := range []string{fault.PressClaimed, fault.PressStored, fault.PressCommitted, fault.TrailAppending, fault.PressAnswering} {
+			if err := up.Exec(prepare); err != nil {
+				t.Fatal(err)
+			}
+			p.start("")
+			b := p.browser(kind.login)
+			shown := open(b, kind.address)
+			press := map[string]any{"press": fmt.Sprintf("kind-%d-%s", k, point), "trail": shown.Trail, "n": shown.N, "release": shown.Release, "element": kind.element}
+			kind.more(shown, press)
+			p.kill()
+			p.start(point)
+			_, err := confirmed(b, press)
+			if died := p.died(); err == nil && died || err != nil && !died {
+				t.Fatalf("%s at %s: it lives %v, and says %v", kind.what, point, !died, err)
+			}
+			p.kill() // not every kind passes every point
+			p.start("")
+			for range 2 {
+				if result, err := confirmed(b, press); err != nil || result.Kind == "question" {
+					t.Errorf("%s at %s, sent again: %s %v", kind.what, point, result.Kind, err)
+				}
+			}
+			if n := counted(t, demo.Database, kind.count); n != 1 {
+				t.Errorf("%s at %s: done %d times", kind.what, point, n)
+			}
+			p.kill()
+			kills++
+		}
+	}
+	if err := up.Exec(prepare); err != nil {
+		t.Error(err)
+	}
+	t.Logf("%d kills", kills)
+}
+
+// confirmed presses, and says yes to what is asked.
+func confirmed(b *browser, press map[string]any) (result api.PressResult, err error) {
+	if err = b.call("POST", usePath+"/press", press, &result); err != nil || result.Question == nil {
+		return result, err
+	}
+	answered := maps.Clone(press)
+	answered["confirmed"], answered["tokens"] = true, []string{result.Question.Token}
+	result = api.PressResult{}
+	return result, b.call("POST", usePath+"/press", answered, &result)
+}
+
+// PostgreSQL itself is killed again and again while people press: what was acknowledged is there, once, and what
+// was not is done when it is sent again.
+func TestPostgreSQLIsKilledUnderPresses(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
+	p := built(t)
+	countChanges(t)
+	p.start("")
+	const users, rounds = 3, 12
+	var done, again atomic.Int64
+	var work sync.WaitGroup
+	stop := make(chan struct{})
+	for i := range users {
+		b := p.browser("sela")
+		work.Add(1)
+		go func() {
+			defer work.Done()
+			key := fmt.Sprint(80 + i)
+			for round := range rounds {
+				insist(t, func() error {
+					return up.Exec(`update tarnhorn.defects set state = 'assigned' where id = ` + key + `; delete from tarnhorn.changed where defect = ` + key)
+				})
+				var shown api.Shown
+				insist(t, func() (err error) { shown, err = b.openDefect(key); return err })
+				press := change(shown, fmt.Sprintf("postgres-%d-%d", i, round))
+				var result api.PressResult
+				tries := insist(t, func() error { return b.call("POST", usePath+"/press", press, &result) })
+				if done.Add(1); tries > 1 {
+					again.Add(1)
+				}
+				var changes int
+				insist(t, func() error {
+					conn, err := connect(demo.Database)
+					if err != nil {
+						return err
+					}
+					defer conn.Close(t.Context())
+					return conn.QueryRow(t.Context(), `select count(*) from tarnhorn.changed where defect = $1`, 80+i).Scan(&changes)
+				})
+				if changes != 1 {
+					t.Errorf("user %d, round %d: the record was changed %d times", i, round, changes)
+				}
+			}
+		}()
+	}
+	kills := 0
+	ended := make(chan struct{})
+	go func() {
+		defer close(ended)
+		for {
+			select {
+			case <-stop:
+				return
+			case <-time.After(700 * time.Millisecond):
+			}
+			up.Cluster.Kill()
+			kills++
+			if err := up.Cluster.Restart(t.Context()); err != nil {
+				t.Errorf("start PostgreSQL again: %v", err)
+				return
+			}
+		}
+	}()
+	work.Wait()
+	close(stop)
+	<-ended
+	if n := counted(t, "ambergate", `select count(*) from (select trail, max(n) - count(*) as gaps from place group by trail) t where gaps <> 0`); n != 0 {
+		t.Errorf("%d trails have gaps", n)
+	}
+	t.Logf("PostgreSQL killed %d times, %d presses, %d of them sent more than once", kills, done.Load(), again.Load())
+}
+
+// insist does something until it goes through, for a while, and tells how often that took.
+func insist(t *testing.T, try func() error) (tries int) {
+	for end := time.Now().Add(60 * time.Second); ; time.Sleep(30 * time.Millisecond) {
+		tries++
+		err := try()
+		if err == nil {
+			return tries
+		}
+		if no, is := err.(errNo); is && no.status < 500 || time.Now().After(end) {
+			t.Errorf("after %d tries: %v", tries, err)
+			return tries
+		}
+	}
+}
