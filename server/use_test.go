@@ -5,6 +5,8 @@ import (
 	"fmt"
 	"net/http"
 	"strings"
+	"sync"
+	"sync/atomic"
 	"testing"
 	"time"
 
@@ -211,6 +213,30 @@ func TestCommandsGoToThePlantAndTellTheirOutcome(t *testing.T) {
 	log, err := up.Store.Commands(t.Context(), "plant-000001")
 	if err != nil || len(log) != 1 || log[0].Account != "a_jon" || log[0].Value != "true" {
 		t.Errorf("the log says %+v %v", log, err)
+	}
+	// Its tag is free again at once: the next press goes through.
+	if status, next, problem := p.press(shown, "plant-000003", "e_creep", nil); status != http.StatusOK || next.Commands == nil || (*next.Commands)[0].State != "done" {
+		t.Errorf("the next press of it: %d %+v %+v", status, next, problem)
+	}
+	// Eight at once: no two are on their way together, and each is told what became of it.
+	var wait sync.WaitGroup
+	var done, refused atomic.Int64
+	for i := range 8 {
+		wait.Go(func() {
+			status, result, problem := p.press(shown, fmt.Sprintf("plant-at-once-%d", i), "e_creep", nil)
+			switch {
+			case status == http.StatusOK && (*result.Commands)[0].State == "done":
+				done.Add(1)
+			case status == http.StatusOK && (*result.Commands)[0].State == "refused", status == http.StatusConflict && problem.Code == "pending":
+				refused.Add(1)
+			default:
+				t.Errorf("one of eight: %d %+v %+v", status, result, problem)
+			}
+		})
+	}
+	wait.Wait()
+	if t.Logf("of eight at once %d were done, %d refused", done.Load(), refused.Load()); done.Load() == 0 {
+		t.Error("none of eight was done")
 	}
 	if status, _, problem := p.press(shown, "plant-000002", "e_start", nil); status != http.StatusForbidden || problem.Code != "greyed" || !strings.Contains(*problem.Then, "runs already") {
 		t.Errorf("start while running: %d %+v", status, problem)
