@@ -57,6 +57,7 @@ bench: build
 	go run ./bench/http
 	go run ./bench/rows
 	go run ./bench/steps
+	go run ./bench/worst
 	go run ./bench/large/measure
 	cd e2e && node ../bench/browser/measure.mjs
 

@@ -35,18 +35,18 @@ var ErrBusy = errors.New("too many are signing in at once")
 // How many passwords are checked at once, and how many wait for that and how long: each takes the memory
 // of its cost. Browsers that are known have a place of their own, whatever strangers do.
 const (
-	checkedAtOnce = 2
+	checkedAtOnce = 1
 	mayWait       = 400
-	waitsFor      = 3 * time.Second
+	waitsFor      = 5 * time.Second
 	knownWaitsFor = 7 * time.Second
 )
 
 // hasher checks passwords, a few at once.
 type hasher struct {
-	cost           Cost
-	strangers      chan struct{}
-	known          chan struct{}
-	waiting, ended atomic.Int64
+	cost      Cost
+	strangers chan struct{}
+	known     chan struct{}
+	waiting   atomic.Int64
 }
 
 func newHasher(cost Cost) *hasher {
@@ -69,9 +69,7 @@ func (h *hasher) enter(ctx context.Context, known bool) (leave func(), err error
 	select {
 	case places <- struct{}{}:
 		return func() {
-			if h.ended.Add(1)%checkedAtOnce == 0 {
-				runtime.GC() // what a check took is large, and given back at once
-			}
+			runtime.GC() // what a check took is large, and given back at once
 			<-places
 		}, nil
 	case <-timer.C:

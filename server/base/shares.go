@@ -11,7 +11,7 @@ import (
 // What one person may have under way at once: calls that are answered, and whole lists that are downloaded. What is
 // more waits a while, so that nobody takes the databases from everybody else.
 const (
-	callsAtOnce     = 4
+	callsAtOnce     = 3
 	downloadsAtOnce = 1
 	shareWait       = 5 * time.Second
 )
