@@ -23,6 +23,7 @@ import (
 	"ambergate/demo"
 	"ambergate/demo/stage"
 	"ambergate/server"
+	"ambergate/store"
 )
 
 const (
@@ -47,6 +48,15 @@ func run() error {
 	}
 	defer end()
 	fmt.Printf("new cluster, demo data, server ready: %.1f s\n\n", time.Since(began).Seconds())
+	for i := range clients { // each is somebody else, since a person has a share
+		a := store.Account{ID: "a_" + worker(i), Login: worker(i), Name: "Worker"}
+		if err := up.Store.CreateAccount(ctx, a, a.Login); err != nil {
+			return err
+		}
+		if err := up.Store.GiveRole(ctx, a.ID, demo.ProjectID, "r_tech"); err != nil {
+			return err
+		}
+	}
 	bare, err := bareHandler(ctx, up)
 	if err != nil {
 		return err
@@ -72,8 +82,8 @@ func run() error {
 	if err := fifty(program.URL); err != nil {
 		return err
 	}
-	view := measure(func(i int) func() error { return viewer(program.URL, "/fifty?defect=107") })
-	rich := measure(func(i int) func() error { return viewer(program.URL, "/defect?defect=107") })
+	view := measure(func(i int) func() error { return viewer(program.URL, "/fifty?defect=107", i) })
+	rich := measure(func(i int) func() error { return viewer(program.URL, "/defect?defect=107", i) })
 	press := measure(func(i int) func() error { return presser(program.URL, "/fifty?defect=107", "e_board", i) })
 	far := measure(func(i int) func() error { return presser(program.URL, "/defect?defect=107", "e_cabin", i) })
 	fmt.Printf("%-40s %12s %10s %10s %12s\n", "32 clients, 5 s", "requests/s", "p50 ms", "p99 ms", "of bare")
@@ -86,6 +96,8 @@ func run() error {
 	fmt.Printf("\npress p99 is %.1f times that of the bare handler\n", press.p99/base.p99)
 	return nil
 }
+
+func worker(i int) string { return fmt.Sprintf("worker%d", i) }
 
 func bareHandler(ctx context.Context, up *stage.Stage) (http.Handler, error) {
 	config, err := pgxpool.ParseConfig(up.Cluster.DSN(demo.AppRole, up.Cluster.Password, demo.Database))
@@ -223,8 +235,8 @@ func post(c *http.Client, url string, body, into any) error {
 }
 
 // viewer opens the same place again and again: session, trail, record with its parents, buttons.
-func viewer(base, address string) func() error {
-	c, err := signedIn(base, "mira")
+func viewer(base, address string, i int) func() error {
+	c, err := signedIn(base, worker(i))
 	var at place
 	if err == nil {
 		err = post(c, base+"/api/use/tarnhorn/open", map[string]string{"address": address}, &at)
@@ -239,7 +251,7 @@ func viewer(base, address string) func() error {
 
 // presser presses a button that leads on: one round trip with the target resolved and the trail written.
 func presser(base, address, element string, i int) func() error {
-	c, err := signedIn(base, "mira")
+	c, err := signedIn(base, worker(i))
 	var at place
 	if err == nil {
 		err = post(c, base+"/api/use/tarnhorn/open", map[string]string{"address": address}, &at)
