@@ -10,6 +10,7 @@ import (
 	"net/http/httptest"
 	"os"
 	"strings"
+	"sync"
 	"testing"
 
 	"github.com/getkin/kin-openapi/openapi3"
@@ -26,7 +27,7 @@ import (
 
 var (
 	up      *stage.Stage
-	web     *httptest.Server
+	web     = sync.OnceValue(func() *httptest.Server { return httptest.NewServer(up.Server.Handler()) })
 	routing routers.Router
 )
 
@@ -45,10 +46,7 @@ func TestMain(m *testing.M) {
 // server gives the one server of the tests, up on loopback.
 func server(t testing.TB) *httptest.Server {
 	t.Helper()
-	if web == nil {
-		web = httptest.NewServer(up.Server.Handler())
-	}
-	return web
+	return web()
 }
 
 // person is a signed-in client. Each of its answers is held against the API document.
