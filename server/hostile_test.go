@@ -80,10 +80,10 @@ func TestManyPressAtOnce(t *testing.T) {
 	const people, presses = 12, 5
 	var wait sync.WaitGroup
 	for i := range people {
+		p := as(t, "mira")
 		wait.Add(1)
 		go func() {
 			defer wait.Done()
-			p := as(t, "mira")
 			for k := range presses {
 				add := p.open(fmt.Sprintf("/defect?~mode=add&~set.cabin=%d", 50+i))
 				status, result, problem := p.press(add, fmt.Sprintf("many-%03d-%03d", i, k), "e_save", map[string]any{"values": map[string]string{"f_what": fmt.Sprintf("Many %d", k), "f_severity": "low", "f_state": "open", "f_component": "3"}})

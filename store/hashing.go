@@ -41,6 +41,9 @@ const (
 	knownWaitsFor = 7 * time.Second
 )
 
+// muchMemory is from where on what a check takes is not left to the usual course of things, in KiB.
+const muchMemory = 32 * 1024
+
 // hasher checks passwords, a few at once.
 type hasher struct {
 	cost      Cost
@@ -69,7 +72,9 @@ func (h *hasher) enter(ctx context.Context, known bool) (leave func(), err error
 	select {
 	case places <- struct{}{}:
 		return func() {
-			runtime.GC() // what a check took is large, and given back at once
+			if h.cost.Memory >= muchMemory {
+				runtime.GC() // what a check took is given back at once
+			}
 			<-places
 		}, nil
 	case <-timer.C:
