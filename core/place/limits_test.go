@@ -27,6 +27,7 @@ func TestAnAddressAsksForNoMoreThanAnybodyNeeds(t *testing.T) {
 		fits        bool
 	}{
 		{"twelve words", "~find=" + strings.Repeat("ab+", 12), true},
+		{"thirteen words", "~find=" + strings.Repeat("ab+", 13), false},
 		{"1,600 words", "~find=" + strings.Repeat("ab+", 1600), false},
 		{"one long word", "~find=" + strings.Repeat("x", 201), false},
 		{"letters of several bytes", "~find=" + strings.Repeat("ü", 200), true},
