@@ -2,7 +2,7 @@ package check
 
 import "strings"
 
-var goneFromDatabase = &Check{Name: "gone-from-database", Doc: "a table or column that the project names and its database does not have", Outside: true, Run: func(ix *Index, report func(Finding)) {
+var goneFromDatabase = &Check{Name: "gone-from-database", Doc: "a table or column that the application names and its database does not have", Outside: true, Run: func(ix *Index, report func(Finding)) {
 	for _, g := range ix.Outside.Gone {
 		t := ix.App.Project.Tables[g.Table]
 		if t == nil {

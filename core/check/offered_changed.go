@@ -13,7 +13,7 @@ type leadsOut interface {
 	LeadsOut() (slug, entry string, with map[string]string)
 }
 
-var offeredChanged = &Check{Name: "offered-changed", Doc: "a way to a screen of another project that it does not offer like that any more", Outside: true, Run: func(ix *Index, report func(Finding)) {
+var offeredChanged = &Check{Name: "offered-changed", Doc: "a way to a screen of another application that it does not offer like that any more", Outside: true, Run: func(ix *Index, report func(Finding)) {
 	if ix.Outside.Others == nil {
 		return
 	}
@@ -37,7 +37,7 @@ var offeredChanged = &Check{Name: "offered-changed", Doc: "a way to a screen of 
 // changedOffer says in words what a project does not offer as a move takes it.
 func changedOffer(other *plan.App, m *plan.Move, slug, entry string, with map[string]string) (out []string) {
 	if other == nil {
-		return []string{"The project “" + slug + "” has no release, so nothing of it can be opened."}
+		return []string{"The application “" + slug + "” has no release, so nothing of it can be opened."}
 	}
 	title := other.Project.Settings.Title
 	s := other.Project.ScreenBySlug(entry)

@@ -87,7 +87,7 @@ func sought(find string) string {
 func Values(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time, table, field, find string, limit int) ([]string, error) {
 	t := a.Project.Tables[table]
 	if t == nil || t.Fields[field] == nil {
-		return nil, ask.Refuse("no-element", "This field is not in the project any more.", "Load the project again.")
+		return nil, ask.Refuse("no-element", "This field is not in the application any more.", "Load the page again.")
 	}
 	rights, err := rights.Of(ctx, a, user, records, now)
 	if err != nil {

@@ -99,7 +99,7 @@ func Describe(err error) (int, api.Problem) {
 		}
 		return http.StatusConflict, api.Problem{Code: "stale", What: what, Then: Ptr("Look at it as it is now and change it again.")}
 	case errors.As(err, &patch):
-		return http.StatusBadRequest, api.Problem{Code: "bad-patch", What: "This edit does not fit: " + patch.Error() + ".", Then: Ptr("Load the project again.")}
+		return http.StatusBadRequest, api.Problem{Code: "bad-patch", What: "This edit does not fit: " + patch.Error() + ".", Then: Ptr("Load the page again.")}
 	case errors.As(err, &structure):
 		return http.StatusBadRequest, api.Problem{Code: "bad-patch", What: "This edit would leave something that cannot be read: " + structure.Error() + ".", Then: Ptr("Correct the edit.")}
 	case errors.Is(err, store.ErrNothing):

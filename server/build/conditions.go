@@ -26,7 +26,7 @@ func (b *Building) spot(screen, element, table, use *string) (spot, error) {
 	app := b.Draft.App
 	if use != nil && (*use == "rule" || *use == "shared") {
 		if answer.Value(table) != "" && app.Project.Tables[*table] == nil {
-			return spot{}, &ask.Refusal{Code: "no-screen", What: "This table is not in the project any more.", Then: "Choose another table."}
+			return spot{}, &ask.Refusal{Code: "no-screen", What: "This table is not in the application any more.", Then: "Choose another table."}
 		}
 		return spot{scope: app.Project.RowScope(answer.Value(table)), table: answer.Value(table), rule: *use == "rule"}, nil
 	}

@@ -87,7 +87,7 @@ func (s *Side) SetRoles(c *gin.Context, slug, person string) {
 	for i, r := range req.Roles {
 		role := b.Draft.App.Project.Roles[r]
 		if role == nil {
-			answer.Fail(c, &ask.Refusal{Code: "no-role", What: "One of these roles does not exist any more.", Then: "Load the project again."})
+			answer.Fail(c, &ask.Refusal{Code: "no-role", What: "One of these roles does not exist any more.", Then: "Load the page again."})
 			return
 		}
 		names[i] = role.Name

@@ -33,7 +33,7 @@ type Signature struct {
 
 // Functions are those of the language that people are offered; the library knows more.
 var Functions = []Signature{
-	{Name: "today", Takes: []string{}, Words: "this day, in the project’s zone"},
+	{Name: "today", Takes: []string{}, Words: "this day, in the application’s zone"},
 	{Name: "daysAgo", Takes: []string{"a whole number"}, Words: "the day so many days before today"},
 	{Name: "daysFromNow", Takes: []string{"a whole number"}, Words: "the day so many days after today"},
 	{Name: "duration", Takes: []string{`a length of time as "168h"`}, Words: "a length of time, to add to a day or a moment"},

@@ -22,7 +22,7 @@ type Project struct {
 // Validate asks for both.
 func (spec *Project) Validate() error {
 	if spec.Project == "" || spec.Entry == "" {
-		return fmt.Errorf("a screen of another project needs that project and one of the screens it offers")
+		return fmt.Errorf("a screen of another application needs that and one of the screens it offers")
 	}
 	return nil
 }
@@ -39,12 +39,12 @@ func (spec *Project) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.Wo
 		*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 	}
 	if o.Others == nil {
-		closed("Other projects cannot be reached from here.")
+		closed("Other applications cannot be reached from here.")
 		return
 	}
 	other := o.Others(spec.Project)
 	if other == nil {
-		closed("The project “" + spec.Project + "” has no release.")
+		closed("The application “" + spec.Project + "” has no release.")
 		return
 	}
 	s := other.Project.ScreenBySlug(spec.Entry)

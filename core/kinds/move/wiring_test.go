@@ -127,7 +127,7 @@ func TestEveryMoveLeadsWhereItSays(t *testing.T) {
 		"address, hostile": {"defect?defect=3", `{"kind":"address","address":"https://parts.example/{+code}","with":{"code":"record.f_code"}}`, "address https://parts.example///elsewhere.example/%3Cx"},
 		"another project":  {"defect?defect=1", `{"kind":"project","project":"other","entry":"defects","with":{"cabin":"record.f_cabin"}}`, "address /use/other/defects?cabin=7"},
 		"not offered":      {"defect?defect=1", `{"kind":"project","project":"other","entry":"board"}`, "greyed “T” does not offer “board” any more."},
-		"no such project":  {"defect?defect=1", `{"kind":"project","project":"none","entry":"board"}`, "greyed The project “none” has no release."},
+		"no such project":  {"defect?defect=1", `{"kind":"project","project":"none","entry":"board"}`, "greyed The application “none” has no release."},
 	} {
 		s := stand.New(t, stand.WiredTo("s_defect", stand.One(tc.move)))
 		s.Data.Rows["t_defects"]["3"]["f_code"] = cond.String("//elsewhere.example/<x")

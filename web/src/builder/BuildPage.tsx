@@ -11,7 +11,7 @@ export function BuildPage() {
   const navigate = useNavigate();
   const hands = useDraft(project);
   const { draft } = hands;
-  if (draft.isPending) return <Waiting what="Opening the project …" />;
+  if (draft.isPending) return <Waiting what="Opening the application …" />;
   if (draft.data) return <Builder project={project} hands={hands} draft={draft.data} />;
   const e = draft.error;
   if (!(e instanceof Refused)) throw e;

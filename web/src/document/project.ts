@@ -48,7 +48,7 @@ export function placeOf(d: Document, entity: string | undefined): string {
     case 'rail':
       return `the rail “${e.name}”`;
   }
-  return 'the project';
+  return 'the application';
 }
 
 /** Which page of the Data view shows an entity. */

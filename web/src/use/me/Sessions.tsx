@@ -22,7 +22,7 @@ export function Sessions({ me }: { me: Me }) {
       <Head>Where you are signed in</Head>
       <Box mb="8px">
         {me.sessions === 1 ? 'Only here.' : `In ${me.sessions} browsers, including this one.`} A session ends by itself
-        after twelve hours.
+        after twelve hours, or four in which nothing is done.
       </Box>
       <Action onClick={() => out.mutate()} disabled={out.isPending}>
         Sign out everywhere

@@ -58,7 +58,7 @@ export function ScreenTab() {
         <Flex gap="8px" wrap="wrap" w="560px">
           <Action onClick={() => turn('bare')}>{doc.bare ? 'Show the top strip' : 'Hide the top strip'}</Action>
           <Action onClick={() => turn('offered')}>
-            {doc.offered ? 'Offer it to nobody else' : 'Offer it to other projects'}
+            {doc.offered ? 'Offer it to nobody else' : 'Offer it to other applications'}
           </Action>
           <NewWay />
           <Repoint />
