@@ -33,7 +33,7 @@ func TestGatesThatCannotBeReadAreRefused(t *testing.T) {
 		move(`{"kind":"along","step":"first"}`):                                 "first",
 		move(`{"kind":"choice","by":"user.name"}`):                              "the screens it chooses from",
 		move(`{"kind":"choice","by":"user.name","among":{"q_1":null}}`):         "null stands at",
-		move(`{"kind":"project","project":"x"}`):                                "that project and one of the screens",
+		move(`{"kind":"project","project":"x"}`):                                "needs that and one of the screens",
 		move(`{"kind":"address","address":"ftp://x.example/"}`):                 "begins with https:",
 		move(`{"kind":"address","address":"https://{host}/x"}`):                 "says its host in full",
 		move(`{"kind":"screen","bind":{"i_x":{"rule":"child","table":"t_x"}}}`): "needs its table and the field",
