@@ -3,6 +3,7 @@ package records_test
 import (
 	"context"
 	"errors"
+	"fmt"
 	"math"
 	"reflect"
 	"slices"
@@ -194,6 +195,51 @@ func TestALockedRecordIsToldWithinAMoment(t *testing.T) {
 	}
 	if err := <-done; err != nil {
 		t.Error(err)
+	}
+}
+
+// Hardening: somebody changes the record between a press's first look at it and its own change. The database refuses
+// such a press; it is begun anew, sees what the other one wrote, and the user learns nothing of it.
+func TestAPressThatClashesIsBegunAnew(t *testing.T) {
+	p := tarnhorn(t)
+	ctx := context.Background()
+	table := p.Tables["t_cabins"]
+	before := scalar(t, `select distance_km from tarnhorn.cabins where id = 11`)
+	look := func(press *records.Press, lock bool) (cond.Value, error) {
+		page, err := press.Fetch(ctx, ask.Query{Rights: ask.EveryRow, Table: table, Key: "11", Paths: []string{"f_distance"}, Lock: lock, Limit: 1})
+		if err != nil {
+			return cond.Value{}, err
+		}
+		return page.Rows[0].Values["f_distance"], nil
+	}
+	for clashes, fails := range map[int]bool{1: false, records.Tries - 1: false, records.Tries: true} {
+		begun := 0
+		_, _, err := up.Records.Do(ctx, p, records.Stored{ID: fmt.Sprintf("clashes-%d", clashes), User: "a", Content: "c"}, func(press *records.Press) (any, error) {
+			if _, err := look(press, false); err != nil {
+				return nil, err
+			}
+			if begun++; begun <= clashes {
+				if err := up.Exec(`update tarnhorn.cabins set distance_km = distance_km + 100 where id = 11`); err != nil {
+					return nil, err
+				}
+			}
+			is, err := look(press, true)
+			if err != nil {
+				return nil, err
+			}
+			km, _ := is.Float64()
+			return nil, press.Update(ctx, table, "11", map[string]cond.Value{"f_distance": cond.Int(int64(km) + 1)})
+		})
+		if (err != nil) != fails || begun != min(clashes+1, records.Tries) {
+			t.Errorf("after %d clashes it was begun %d times: %v", clashes, begun, err)
+		}
+		want := before + 100*clashes
+		if !fails {
+			want++
+		}
+		if before = scalar(t, `select distance_km from tarnhorn.cabins where id = 11`); before != want {
+			t.Errorf("after %d clashes there is %d, want %d", clashes, before, want)
+		}
 	}
 }
 

@@ -136,6 +136,17 @@ func TestLegalIds(t *testing.T) {
 	}
 }
 
+func TestOnlyWhatCanStandInAnAddressIsASlug(t *testing.T) {
+	for slug, legal := range map[string]bool{"lifts": true, "lifts-2": true, "": false, "Lifts": false, "lift s": false, "../x": false, "s_x": false, "-x": false, strings.Repeat("x", 80): true, strings.Repeat("x", 81): false} {
+		for _, screen := range []string{`"slug":"` + slug + `"`, `"slug":"a","oldSlugs":{"` + slug + `":true}`} {
+			_, err := project.Decode(map[string]json.RawMessage{"project": json.RawMessage(`{"kind":"project","title":"Shop","slug":"shop","zone":"UTC"}`), "s_a": json.RawMessage(`{"kind":"screen","type":"menu","title":"A",` + screen + `}`)})
+			if (err == nil) != legal {
+				t.Errorf("%s: %v", screen, err)
+			}
+		}
+	}
+}
+
 func TestGatesSayWhetherTheyWrite(t *testing.T) {
 	var moves, writes project.Gate
 	if err := json.Unmarshal([]byte(`{"cases":{"c_1":{"pos":1,"move":{"kind":"back"}}}}`), &moves); err != nil {

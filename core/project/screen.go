@@ -2,6 +2,7 @@ package project
 
 import (
 	"fmt"
+	"maps"
 	"slices"
 
 	"ambergate/core/cond"
@@ -73,6 +74,11 @@ func (s *Screen) validate() error {
 	}
 	if s.Title == "" || s.Slug == "" {
 		return fmt.Errorf("a screen needs a title and a slug")
+	}
+	for _, slug := range append(slices.Sorted(maps.Keys(s.OldSlugs)), s.Slug) {
+		if err := LegalSlug("the address", slug); err != nil {
+			return err
+		}
 	}
 	for id, e := range s.Elements {
 		if err := e.validate(); err != nil {

@@ -20,6 +20,7 @@ func TestKilledInEveryKindOfPress(t *testing.T) {
 		t.Skip("takes long")
 	}
 	p := built(t)
+	countChanges(t)
 	open := func(b *browser, address string) (shown api.Shown) {
 		t.Helper()
 		if err := b.call("POST", usePath+"/open", map[string]any{"address": address}, &shown); err != nil {
@@ -27,31 +28,63 @@ func TestKilledInEveryKindOfPress(t *testing.T) {
 		}
 		return shown
 	}
-	kinds := []struct {
-		what, login, address, element string
-		more                          func(s api.Shown, press map[string]any)
-		count                         string // how often it was done since it began
-	}{
-		{"a record is saved", "sela", "/defect?defect=201&~mode=edit", "e_save", func(s api.Shown, press map[string]any) {
-			press["values"], press["base"], press["version"] = map[string]string{"f_detail": "killed"}, map[string]string{"f_detail": ""}, s.View.Record.Version
-		}, `select count(*) from tarnhorn.defects where id = 201 and detail = 'killed'`},
-		{"a record is added", "mira", "/defect?~mode=add&~set.cabin=87", "e_save", func(_ api.Shown, press map[string]any) {
-			press["values"] = map[string]string{"f_what": "Killed while adding", "f_severity": "low", "f_state": "open", "f_component": "4"}
-		}, `select count(*) from tarnhorn.defects where what = 'Killed while adding'`},
-		{"a record is changed after a question", "sela", "/cabin?cabin=41", "e_hold", func(api.Shown, map[string]any) {}, `select count(*) from tarnhorn.cabins where id = 41 and state = 'on hold'`},
+	// at gives what a press says of the place it is made in.
+	at := func(s api.Shown, element string, more map[string]any) map[string]any {
+		press := map[string]any{"trail": s.Trail, "n": s.N, "release": s.Release, "element": element}
+		maps.Copy(press, more)
+		return press
 	}
-	prepare := `update tarnhorn.defects set detail = '' where id = 201; delete from tarnhorn.defects where what = 'Killed while adding'; update tarnhorn.cabins set state = 'in service' where id = 41`
+	typed := func(s api.Shown, element, field, value string) map[string]any {
+		return at(s, element, map[string]any{"values": map[string]string{field: value}, "base": map[string]string{field: ""}, "version": s.View.Record.Version})
+	}
+	kinds := []struct {
+		what, login string
+		begin       func(b *browser) (press map[string]any)
+		count       string // how often it was done since it began
+	}{
+		{"a record is saved", "sela", func(b *browser) map[string]any {
+			return typed(open(b, "/defect?defect=201&~mode=edit"), "e_save", "f_detail", "killed")
+		}, `select count(*) from tarnhorn.changed where defect = 201`},
+		{"a record is added", "mira", func(b *browser) map[string]any {
+			return at(open(b, "/defect?~mode=add&~set.cabin=87"), "e_save", map[string]any{"values": map[string]string{"f_what": "Killed while adding", "f_severity": "low", "f_state": "open", "f_component": "4"}})
+		}, `select count(*) from tarnhorn.defects where what = 'Killed while adding'`},
+		{"a record is changed after a question", "sela", func(b *browser) map[string]any {
+			return at(open(b, "/cabin?cabin=41"), "e_hold", nil)
+		}, `select count(*) from tarnhorn.cabins where id = 41 and state = 'on hold'`},
+		{"a record is deleted", "sela", func(b *browser) map[string]any {
+			shown, err := b.openDefect("9901")
+			if err != nil {
+				t.Fatal(err)
+			}
+			return at(shown, "e_delete", nil)
+		}, `select 1 - count(*) from tarnhorn.defects where id = 9901`},
+		{"several rows are changed", "sela", func(b *browser) map[string]any {
+			return at(open(b, "/defects?~sort=code"), "e_list", map[string]any{"trigger": "several.v_take", "rows": []string{"9902", "9903", "9904"}})
+		}, `select case when count(*) = 3 and count(distinct defect) = 3 then 1 else count(*) end from tarnhorn.changed where defect between 9902 and 9904`},
+		{"a record is saved in a dialog", "sela", func(b *browser) map[string]any {
+			shown := open(b, "/defect?defect=205")
+			var over api.PressResult
+			if err := b.call("POST", usePath+"/press", at(shown, "e_dlg", map[string]any{"press": "dialog-" + shown.Trail}), &over); err != nil {
+				t.Fatal(err)
+			}
+			top := (*over.Shown.Overlays)[0].View
+			return at(*over.Shown, "e_save", map[string]any{"depth": 1, "values": map[string]string{"f_detail": "killed"}, "base": map[string]string{"f_detail": ""}, "version": top.Record.Version})
+		}, `select count(*) from tarnhorn.changed where defect = 205`},
+	}
+	prepare := `update tarnhorn.defects set detail = '' where id = 201; update tarnhorn.defects set detail = '', state = 'assigned', assigned_id = 3 where id = 205; delete from tarnhorn.defects where what = 'Killed while adding' or id between 9901 and 9904;
+		update tarnhorn.cabins set state = 'in service' where id = 41;
+		delete from tarnhorn.changed`
+	begun := prepare + `; insert into tarnhorn.defects (id, code, cabin_id, component_id, what, severity, state) overriding system value select n, 'D-' || n, 87, 4, 'Killed', 'low', 'open' from generate_series(9901, 9904) n`
 	kills := 0
 	for k, kind := range kinds {
 		for _, point := range []string{fault.PressClaimed, fault.PressStored, fault.PressCommitted, fault.TrailAppending, fault.PressAnswering} {
-			if err := up.Exec(prepare); err != nil {
+			if err := up.Exec(begun); err != nil {
 				t.Fatal(err)
 			}
 			p.start("")
 			b := p.browser(kind.login)
-			shown := open(b, kind.address)
-			press := map[string]any{"press": fmt.Sprintf("kind-%d-%s", k, point), "trail": shown.Trail, "n": shown.N, "release": shown.Release, "element": kind.element}
-			kind.more(shown, press)
+			press := kind.begin(b)
+			press["press"] = fmt.Sprintf("kind-%d-%s", k, point)
 			p.kill()
 			p.start(point)
 			_, err := confirmed(b, press)

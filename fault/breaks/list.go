@@ -7,7 +7,7 @@ var breaks = []oneBreak{
 	{"a press is done once", "records/press.go", "if tag.RowsAffected() == 0 {\n\t\toutcome, err := stored", "if false && tag.RowsAffected() == 0 {\n\t\toutcome, err := stored", "./records ./server", "Once|Again|Twice"},
 	{"a press id belongs to one person and one content", "records/press.go", `if user != press.User || content != press.Content {`, `if false && user+content != "" {`, "./records ./server", "Press"},
 	{"a press that fails changes nothing", "records/press.go", "\tresult, err := run(&Press{Reader: Reader{db: tx, project: p, within: true}, tx: tx})\n\tif err != nil {\n\t\treturn nil, false, err\n\t}", "\tresult, err := run(&Press{Reader: Reader{db: tx, project: p, within: true}, tx: tx})\n\tif err != nil {\n\t\t_ = tx.Commit(ctx)\n\t\treturn nil, false, err\n\t}", "./records ./server", "Press|Conflict|Question|Several"},
-	{"a clash of presses is tried again", "records/press.go", `if err == nil || try == Tries || !isOneOf(err, triedAgain) {`, `if err == nil || try > 0 {`, "./records ./server", "."},
+	{"a clash of presses is tried again", "records/press.go", `if err == nil || try == Tries || !isOneOf(err, triedAgain) {`, `if err == nil || try > 0 {`, "./records", "Press"},
 	{"a press that writes from a screen that was left is refused", "server/use/press.go", `if at.At != at.N && !v.App.OnLeaving(place.Screen, req.Element) {`, `if at.At < 0 {`, "./server", "Left|Trail|Press"},
 	{"what is wired otherwise by now does nothing", "server/use/press.go", `if drawn == 0 || drawn >= v.release {`, `if drawn >= 0 {`, "./server", "OlderRelease"},
 	{"the tab's word never makes a screen younger", "server/use/press.go", `drawn := at.Release // the tab's word can only make it older`, `drawn := req.Release`, "./server", "OlderRelease"},
@@ -45,7 +45,7 @@ var breaks = []oneBreak{
 	if v.Known() && v.True() {`, `	v := o.Plan.Guard.Root.Eval(o.World)
 	if !v.Known() || v.True() {`, "./core/use ./server", "."},
 	{"only who administers gives roles", "server/build/rights.go", `err = b.administers()`, `err = nil`, "./server", "RightOfItsOwn"},
-	{"only who builds an application changes it", "server/build/side.go", `if !account.Builds {`, `if !account.Builds && account.ID == "" {`, "./server", "."},
+	{"only who builds an application changes it", "server/build/side.go", `if !account.Builds {`, `if !account.Builds && account.ID == "" {`, "./server", "TestUsersDoNotBuild|TestGiving"},
 	{"another application's screens are reached only where it offers them", "core/kinds/move/project.go", `if s == nil || !s.Offered {`, `if s == nil {`, "./core/...", "."},
 	// Signing in.
 	{"guesses are counted before they are made", "store/guesses.go", `where g.blocked_until is null or g.blocked_until <= $2`, `where true`, "./store", "."},
