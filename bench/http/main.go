@@ -39,8 +39,8 @@ func main() {
 }
 
 func run() error {
-	server.Tune() // as the program does
 	ctx := context.Background()
+	server.Tune(ctx) // as the program does
 	began := time.Now()
 	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
 	if err != nil {

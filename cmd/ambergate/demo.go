@@ -39,7 +39,7 @@ func runDemo(ctx context.Context, dir, address string, plantPort int) error {
 	defer listener.Close()
 	log := slog.New(slog.NewTextHandler(os.Stderr, &slog.HandlerOptions{Level: slog.LevelInfo}))
 	slog.SetDefault(log)
-	server.Tune()
+	server.Tune(ctx)
 	began := time.Now()
 	up, err := stage.Up(ctx, stage.Options{Dir: dir, PlantPort: plantPort, Today: time.Now(), Log: log})
 	if err != nil {

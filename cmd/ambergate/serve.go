@@ -59,7 +59,7 @@ func runServe(ctx context.Context, o serveOptions) error {
 	defer listener.Close()
 	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
 	slog.SetDefault(log)
-	server.Tune()
+	server.Tune(ctx)
 	st, err := store.Open(ctx, o.store, store.Usual, nil)
 	if err != nil {
 		return err
