@@ -11,4 +11,5 @@
 //   - value.go: values as the driver writes them
 //   - errors.go, codes.go: what the database refuses, in words
 //   - served.go, missing.go: what builders are told of a database
+//   - catalogue.go: its structure, read whole; trial.go: whether it can be used, in words
 package records

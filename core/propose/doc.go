@@ -1,0 +1,16 @@
+// Package propose makes an application of the structure of a database: what its tables, fields and records are
+// called, what they are, how they hang together, and screens and ways for them. Each proposal says why; whoever
+// builds corrects it before anything is kept, by a Wish.
+//
+//   - words.go: names of a database as words, and ids, aliases and addresses made of them
+//   - wish.go: what was chosen and corrected
+//   - kinds.go: what a column is
+//   - checks.go: what a database's conditions say of a column: choices, ranges, lengths, patterns
+//   - table.go: a table: what it is called, its key, its fields
+//   - telling.go: what a record is called, what a list shows and in which order
+//   - tables.go: all chosen tables, and how they hang together
+//   - elements.go: elements and gates, as a document holds them
+//   - list.go, form.go: screens of a table
+//   - start.go: the start screen, and the rail
+//   - application.go: all of it as the entities of a project, and as a small map
+package propose
