@@ -109,7 +109,7 @@ func TestTheStructureIsReadWhole(t *testing.T) {
 	if n := len(d.Find("works", "wide").Columns); n != 200 {
 		t.Errorf("%d columns", n)
 	}
-	if f := d.Find("works", "read_notes").Foreign; len(f) != 1 || fmt.Sprint(f[0].Columns, f[0].Table, f[0].To) != "[machine at] readings [machine at]" {
+	if f := d.Find("works", "read_notes").Foreign; len(f) != 1 || fmt.Sprint(f[0].Columns, f[0].Table, f[0].To) != "[machine at]readings[machine at]" {
 		t.Errorf("%+v", f)
 	}
 }

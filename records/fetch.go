@@ -8,6 +8,8 @@ import (
 	"slices"
 	"strings"
 
+	"github.com/jackc/pgx/v5"
+
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -107,13 +109,20 @@ func (r *Reader) prepareFetch(q ask.Query) (*fetch, error) {
 	return f, err
 }
 
-// wholeRow tells one record of a view from another, and one state of it from the next.
-const wholeRow = "md5(t0::text)"
+// wholeRow gives the SQL that tells one record of a view from another, and one state of it from the next: by its
+// fields alone, since the login may not read other columns.
+func (s *statement) wholeRow() string {
+	var columns []string
+	for _, f := range project.Ordered(s.table.Fields) {
+		columns = append(columns, "t0."+pgx.Identifier{f.Column}.Sanitize())
+	}
+	return "md5(row(" + strings.Join(columns, ", ") + ")::text)"
+}
 
 // version gives the SQL of what changes with each change of a record.
 func (s *statement) version() string {
 	if s.table.View {
-		return wholeRow
+		return s.wholeRow()
 	}
 	return "t0.xmin::text"
 }

@@ -38,7 +38,7 @@ func (f *fetch) addOrder(q ask.Query) error {
 		f.orders = append(f.orders, orderPart{sql: k})
 	}
 	if len(q.Table.Key) == 0 {
-		f.orders = append(f.orders, orderPart{sql: wholeRow})
+		f.orders = append(f.orders, orderPart{sql: f.wholeRow()})
 	}
 	return nil
 }

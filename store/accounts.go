@@ -77,7 +77,7 @@ func (s *Store) SetRights(ctx context.Context, by, account, projectID string, r 
 		}
 		var name string
 		var had, others bool
-		err := tx.QueryRow(ctx, `select name, exists (select from project_right where account = $1 and project = $2 and can = 'administers'), exists (select from project_right where account <> $1 and project = $2 and can = 'administers')
+		err := tx.QueryRow(ctx, `select name, exists (select from project_right where account = $1 and project = $2 and can = 'administers'), exists (select from project_right where account <> $1 and project = $2 and can = 'administers') or exists (select from right_for_all where can = 'administers')
 			from account where id = $1`, account, projectID).Scan(&name, &had, &others)
 		if err != nil {
 			return none(err)
@@ -88,17 +88,10 @@ func (s *Store) SetRights(ctx context.Context, by, account, projectID string, r 
 		if _, err := tx.Exec(ctx, `delete from project_right where account = $1 and project = $2`, account, projectID); err != nil {
 			return err
 		}
-		can := []string{}
-		if r.Builds {
-			can = append(can, "builds")
-		}
-		if r.Administers {
-			can = append(can, "administers")
-		}
-		if _, err := tx.Exec(ctx, `insert into project_right (account, project, can) select $1, $2, unnest($3::text[])`, account, projectID, can); err != nil {
+		if _, err := tx.Exec(ctx, `insert into project_right (account, project, can) select $1, $2, unnest($3::text[])`, account, projectID, r.words()); err != nil {
 			return err
 		}
-		return note(ctx, tx, deed{by, projectID, RightsSet, name + ": " + strings.Join(can, ", ")})
+		return note(ctx, tx, deed{by, projectID, RightsSet, name + ": " + strings.Join(r.words(), ", ")})
 	})
 }
 
@@ -125,17 +118,17 @@ func (s *Store) Accounts(ctx context.Context, projectID string) ([]Account, erro
 	return out, rows.Err()
 }
 
-// rightsIn is the SQL of the two rights of an account a in a project.
+// rightsIn is the SQL of the two rights of an account a in a project: given there, or for all.
 func rightsIn(project string) string {
 	has := func(can string) string {
-		return `exists (select from project_right x where x.account = a.id and x.project = ` + project + ` and x.can = '` + can + `')`
+		return `(exists (select from project_right x where x.account = a.id and x.project = ` + project + ` and x.can = '` + can + `') or exists (select from right_for_all x where x.account = a.id and x.can = '` + can + `'))`
 	}
 	return has("builds") + ", " + has("administers")
 }
 
 // RightsOf lists the rights of a person, by the ids of the projects in which they have any.
 func (s *Store) RightsOf(ctx context.Context, account string) (map[string]Rights, error) {
-	rows, err := s.pool.Query(ctx, `select project, bool_or(can = 'builds'), bool_or(can = 'administers') from project_right where account = $1 group by project`, account)
+	rows, err := s.pool.Query(ctx, `select p.id, bool_or(r.can = 'builds'), bool_or(r.can = 'administers') from project p join (select project, can from project_right where account = $1 union all select null, can from right_for_all where account = $1) r on r.project = p.id or r.project is null group by p.id`, account)
 	if err != nil {
 		return nil, fmt.Errorf("list the rights of a person: %w", err)
 	}

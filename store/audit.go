@@ -16,6 +16,17 @@ const (
 	WalkedAs        = "walk"
 	PasswordChanged = "password"
 	SignedOutAll    = "sign-out-everywhere"
+
+	PersonAdded       = "person"
+	PersonRenamed     = "person-renamed"
+	PersonDisabled    = "person-disabled"
+	PersonEnabled     = "person-enabled"
+	LinkMade          = "link"
+	SessionsEnded     = "sessions-ended"
+	ConnectionKept    = "connection"
+	ConnectionRemoved = "connection-removed"
+	ProjectMade       = "application"
+	ProjectRemoved    = "application-removed"
 )
 
 type originKey struct{}

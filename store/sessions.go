@@ -56,7 +56,7 @@ func (s *Store) SignIn(ctx context.Context, e Entering) (Entered, error) {
 	var a Account
 	var hash string
 	var known bool
-	err := s.pool.QueryRow(ctx, `select id, login, name, walks, password, exists (select from known_browser k where k.account = account.id and k.token_hash = $2 and k.seen_at > $3) from account where login = $1`,
+	err := s.pool.QueryRow(ctx, `select id, login, name, walks, password, exists (select from known_browser k where k.account = account.id and k.token_hash = $2 and k.seen_at > $3) from account where login = $1 and disabled_at is null`,
 		e.Login, tokenHash(e.Browser), e.Now.Add(-knownFor)).Scan(&a.ID, &a.Login, &a.Name, &a.Walks, &hash, &known)
 	if err != nil && !errors.Is(err, pgx.ErrNoRows) {
 		return Entered{}, fmt.Errorf("sign in: %w", err)
@@ -109,7 +109,7 @@ func begin(ctx context.Context, tx pgx.Tx, e Entering, out Entered, hash string,
 		// The name is free again; of an address, behind which there may be many, one attempt is taken back.
 		{`delete from guess where key = $1`, []any{counted[0]}},
 		{`update guess set failures = failures - 1, blocked_until = case when failures > $2 then blocked_until end where key = any($1)`, []any{counted[1:], freeByOrigin}},
-		{`update account set password = $2 where id = $1 and password <> $2`, []any{account, hash}},
+		{`update account set password = $2, seen_at = $3 where id = $1`, []any{account, hash, e.Now}},
 		{`insert into attempt (at, login, account, origin, ok) values ($1, $2, $3, $4, true)`, []any{e.Now, e.Login, account, e.Origin}},
 		{`insert into known_browser (token_hash, account, seen_at) values ($1, $2, $3) on conflict (token_hash) do update set account = excluded.account, seen_at = excluded.seen_at`, []any{tokenHash(out.Browser), account, e.Now}},
 		{`delete from session where token_hash = $1`, []any{tokenHash(e.Session)}},

@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"crypto/cipher"
 	"database/sql"
 	"embed"
 	"errors"
@@ -26,6 +27,7 @@ var ErrNone = errors.New("not there")
 type Store struct {
 	pool   *pgxpool.Pool
 	hasher *hasher
+	sealer cipher.AEAD // of what is secret; nil: nothing can be sealed
 }
 
 // Open prepares the pool and brings the database to the newest structure.

@@ -19,6 +19,10 @@ func (s *Side) GetBuildEvents(c *gin.Context, slug string) {
 	edits, stop := s.Edits.Add(b.project)
 	defer stop()
 	out := base.NewStream(c)
+	// What was edited between what the tab has read and this stream: it compares.
+	if seq, _, err := s.Store.ProjectState(c, b.project); err == nil && out.Send("edited", map[string]int64{"seq": seq}) != nil {
+		return
+	}
 	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
 	defer heartbeat.Stop()
 	defer session.Stop()

@@ -96,13 +96,19 @@ export function useEdit(hands: DraftHands) {
 }
 
 function useOthers(project: string, draft: Draft | undefined, fresh: () => Promise<void>) {
-  const seq = draft?.seq;
+  // One stream for as long as the project is open: an edit while it is opened anew would not be told. It begins with
+  // how many edits there are, so that none is missed between the first reading and it.
+  const [told, setTold] = useState(0);
   useEffect(() => {
     const events = new EventSource(`/api/build/${project}/events`);
     events.addEventListener('edited', (e) => {
       const edited: { seq: number } = JSON.parse(e.data);
-      if (seq !== undefined && edited.seq > seq) void fresh();
+      setTold(edited.seq);
     });
     return () => events.close();
-  }, [project, seq, fresh]);
+  }, [project]);
+  const seq = draft?.seq;
+  useEffect(() => {
+    if (seq !== undefined && told > seq) void fresh();
+  }, [told, seq, fresh]);
 }
