@@ -91,7 +91,9 @@ func Try(ctx context.Context, dsn string) (*Trial, error) {
 // ofConnecting says what came of connecting, in words.
 func ofConnecting(err error, config *pgx.ConnConfig) *ask.Refusal {
 	at := net.JoinHostPort(config.Host, fmt.Sprint(config.Port))
-	say := func(code, what, then string) *ask.Refusal { return &ask.Refusal{Cause: err, Code: code, What: what, Then: then} }
+	say := func(code, what, then string) *ask.Refusal {
+		return &ask.Refusal{Cause: err, Code: code, What: what, Then: then}
+	}
 	var pg *pgconn.PgError
 	if errors.As(err, &pg) {
 		switch pg.Code {
