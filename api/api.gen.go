@@ -20,6 +20,7 @@ import (
 	"ambergate/core/plan"
 	"ambergate/core/press"
 	"ambergate/core/project"
+	"ambergate/core/propose"
 	"ambergate/core/use"
 	"ambergate/core/words"
 	"ambergate/plant"
@@ -42,6 +43,24 @@ type AddParentRequest struct {
 // AddPicture A picture to be kept.
 type AddPicture struct {
 	Data string `json:"data"`
+}
+
+// ApplicationRoles An application and its roles.
+type ApplicationRoles struct {
+	Id    string     `json:"id"`
+	Roles []RoleName `json:"roles"`
+	Title string     `json:"title"`
+}
+
+// ApplicationState An application as who builds it sees it in the list.
+type ApplicationState struct {
+	Broken int `json:"broken"`
+
+	// Changes edits since the newest release
+	Changes  int    `json:"changes"`
+	Doubtful int    `json:"doubtful"`
+	Id       string `json:"id"`
+	Screens  int    `json:"screens"`
 }
 
 // ArrangeRequest How a place’s list is narrowed and ordered; inputs to clear.
@@ -157,6 +176,37 @@ type ConditionRow = cond.Row
 // ConflictField A field changed by two people.
 type ConflictField = press.ConflictField
 
+// ConnectionInfo A connection. Fixed ones stand in the configuration of the program.
+type ConnectionInfo struct {
+	// Database Where a database is, and who signs in to it. TLS is off, required or verified.
+	Database *DatabaseSettings `json:"database,omitempty"`
+	Fixed    bool              `json:"fixed"`
+	Good     bool              `json:"good"`
+	Kind     string            `json:"kind"`
+	Name     string            `json:"name"`
+	OnlyRead bool              `json:"onlyRead"`
+	Sealed   bool              `json:"sealed"`
+	Uses     []string          `json:"uses"`
+	Where    string            `json:"where"`
+}
+
+// ConnectionKept A database as it is to be kept. Without a password, the one that is kept stays.
+type ConnectionKept struct {
+	// Database Where a database is, and who signs in to it. TLS is off, required or verified.
+	Database DatabaseSettings `json:"database"`
+	Name     string           `json:"name"`
+	Password *string          `json:"password,omitempty"`
+}
+
+// DatabaseSettings Where a database is, and who signs in to it. TLS is off, required or verified.
+type DatabaseSettings struct {
+	Database string `json:"database"`
+	Host     string `json:"host"`
+	Login    string `json:"login"`
+	Port     int    `json:"port"`
+	Tls      string `json:"tls"`
+}
+
 // Draft A project as it is being built.
 type Draft struct {
 	Administers bool                   `json:"administers"`
@@ -226,6 +276,9 @@ type FieldElementView = use.ElementView
 // FieldView A field of the record.
 type FieldView = element.FieldView
 
+// FieldWish What is to be otherwise of a field.
+type FieldWish = propose.FieldWish
+
 // FigureElementView A picture with live words, where it stands.
 type FigureElementView = use.ElementView
 
@@ -237,6 +290,19 @@ type Filter = place.Filter
 
 // Finding Something that a check proved.
 type Finding = check.Finding
+
+// First Whether nobody is there yet.
+type First struct {
+	Needed bool `json:"needed"`
+}
+
+// FirstPerson The first person of all, who administers.
+type FirstPerson struct {
+	Login    string `json:"login"`
+	Name     string `json:"name"`
+	Password string `json:"password"`
+	Token    string `json:"token"`
+}
 
 // From The list that a record was opened from, as it was then.
 type From = place.From
@@ -301,6 +367,23 @@ type LedInput = build.LedInput
 // LineView A line of a trend.
 type LineView = element.LineView
 
+// LinkAsked The secret of a link.
+type LinkAsked struct {
+	Token string `json:"token"`
+}
+
+// LinkFor Whom a link is for.
+type LinkFor struct {
+	Login string `json:"login"`
+	Name  string `json:"name"`
+}
+
+// LinkUsed A password, set by a link.
+type LinkUsed struct {
+	Password string `json:"password"`
+	Token    string `json:"token"`
+}
+
 // ListChoice How a user likes a list: what narrows and orders it, and widths.
 type ListChoice struct {
 	Filters *[]Filter           `json:"filters,omitempty"`
@@ -336,6 +419,9 @@ type LogEntry struct {
 	Who    string    `json:"who"`
 }
 
+// LoginColumn The column that holds what users sign in by.
+type LoginColumn = propose.Login
+
 // Look How a list was left.
 type Look = place.Look
 
@@ -352,6 +438,16 @@ type Looked struct {
 	Elements []ElementView `json:"elements"`
 }
 
+// MadeApplication Where the new application is.
+type MadeApplication struct {
+	Slug string `json:"slug"`
+}
+
+// MadeLink The secret of a link; told once.
+type MadeLink struct {
+	Token string `json:"token"`
+}
+
 // MarkView A text on a figure.
 type MarkView = element.MarkView
 
@@ -360,13 +456,18 @@ type May = words.May
 
 // Me Who is signed in.
 type Me struct {
-	Attempts []SignInAttempt `json:"attempts"`
-	Builder  bool            `json:"builder"`
-	Id       string          `json:"id"`
-	Login    string          `json:"login"`
-	Name     string          `json:"name"`
-	Projects []ProjectInfo   `json:"projects"`
-	Sessions int             `json:"sessions"`
+	// Administers administers the program, its people and its connections
+	Administers bool            `json:"administers"`
+	Attempts    []SignInAttempt `json:"attempts"`
+	Builder     bool            `json:"builder"`
+	Id          string          `json:"id"`
+	Login       string          `json:"login"`
+
+	// Makes may make applications
+	Makes    bool          `json:"makes"`
+	Name     string        `json:"name"`
+	Projects []ProjectInfo `json:"projects"`
+	Sessions int           `json:"sessions"`
 }
 
 // Mend A safe change, or what is to be chosen.
@@ -388,6 +489,20 @@ type NeededInput struct {
 	Input string  `json:"input"`
 	Label string  `json:"label"`
 	Table *string `json:"table,omitempty"`
+}
+
+// NewPeople People to be added, all or none.
+type NewPeople struct {
+	People []NewPerson `json:"people"`
+}
+
+// NewPerson Somebody to be added.
+type NewPerson struct {
+	Administers *bool                `json:"administers,omitempty"`
+	Builds      *bool                `json:"builds,omitempty"`
+	Login       string               `json:"login"`
+	Name        string               `json:"name"`
+	Roles       *map[string][]string `json:"roles,omitempty"`
 }
 
 // Offer One text that could stand there.
@@ -444,6 +559,17 @@ type PasswordChange struct {
 	Old string `json:"old"`
 }
 
+// PeopleAdded The secrets of their links, in the same order; told once.
+type PeopleAdded struct {
+	Tokens []string `json:"tokens"`
+}
+
+// PeoplePage Everybody, and the applications in which roles can be given.
+type PeoplePage struct {
+	Applications []ApplicationRoles `json:"applications"`
+	People       []PersonInfo       `json:"people"`
+}
+
 // Person Somebody to walk as, with the two rights beside roles.
 type Person struct {
 	Administers bool     `json:"administers"`
@@ -451,6 +577,31 @@ type Person struct {
 	Id          string   `json:"id"`
 	Name        string   `json:"name"`
 	Roles       []string `json:"roles"`
+}
+
+// PersonChange What is to be otherwise of a person.
+type PersonChange struct {
+	Administers *bool   `json:"administers,omitempty"`
+	Builds      *bool   `json:"builds,omitempty"`
+	Disabled    *bool   `json:"disabled,omitempty"`
+	Name        *string `json:"name,omitempty"`
+}
+
+// PersonInfo Somebody who can sign in, as who administers the program sees them.
+type PersonInfo struct {
+	Administers bool                    `json:"administers"`
+	Builds      bool                    `json:"builds"`
+	Disabled    bool                    `json:"disabled"`
+	Failed      int                     `json:"failed"`
+	Id          string                  `json:"id"`
+	Invited     bool                    `json:"invited"`
+	Login       string                  `json:"login"`
+	Name        string                  `json:"name"`
+	Password    bool                    `json:"password"`
+	Rights      map[string]RightsChange `json:"rights"`
+	Roles       map[string][]string     `json:"roles"`
+	Seen        *time.Time              `json:"seen,omitempty"`
+	Sessions    int                     `json:"sessions"`
 }
 
 // Pick A record that the user is to choose first.
@@ -602,6 +753,21 @@ type ProposalRequest struct {
 	Trigger *string `json:"trigger,omitempty"`
 }
 
+// ProposedApplication All that would be made.
+type ProposedApplication = propose.Application
+
+// ProposedField A field as it would be taken in; without an id it is left out.
+type ProposedField = propose.Field
+
+// ProposedScreen A screen that would be made, or is left out.
+type ProposedScreen = propose.Screen
+
+// ProposedTable A table as it would be taken in.
+type ProposedTable = propose.Table
+
+// ProposedWay A way that would be made, or is left out.
+type ProposedWay = propose.Way
+
 // Question What the user is asked before anything is done.
 type Question = press.Question
 
@@ -637,9 +803,22 @@ type RightsChange struct {
 // RightsTable Who may do what, of the whole project.
 type RightsTable = build.RightsTable
 
+// RoleName A role by its name.
+type RoleName struct {
+	Id   string `json:"id"`
+	Name string `json:"name"`
+}
+
 // RolesChange The roles that a person is to have.
 type RolesChange struct {
 	Roles []string `json:"roles"`
+}
+
+// RolesIn The roles and rights that a person is to have in an application.
+type RolesIn struct {
+	Administers bool     `json:"administers"`
+	Builds      bool     `json:"builds"`
+	Roles       []string `json:"roles"`
 }
 
 // RowView A row.
@@ -729,11 +908,30 @@ type Status struct {
 // StepView The neighbours of the record, and the buttons that step there.
 type StepView = use.StepView
 
+// Structure The tables of a database.
+type Structure struct {
+	Database string      `json:"database"`
+	Tables   []TableInfo `json:"tables"`
+}
+
 // TabView A tab.
 type TabView = element.TabView
 
 // TableCell What one role may do with one table.
 type TableCell = build.TableCell
+
+// TableInfo A table that can be taken in.
+type TableInfo struct {
+	Columns  []string `json:"columns"`
+	Kind     string   `json:"kind"`
+	Label    string   `json:"label"`
+	Name     string   `json:"name"`
+	Note     string   `json:"note"`
+	RefersTo []string `json:"refersTo"`
+	Rows     int64    `json:"rows"`
+	Schema   string   `json:"schema"`
+	Usable   bool     `json:"usable"`
+}
 
 // TableMay What one may do with one table.
 type TableMay = words.TableMay
@@ -762,6 +960,9 @@ type TableOrders struct {
 
 // TableRow What each role may do with one table.
 type TableRow = build.TableRow
+
+// TableWish A table that is taken in; what is absent is as proposed.
+type TableWish = propose.TableWish
 
 // TabsElementView A block of tabs, where it stands.
 type TabsElementView = use.ElementView
@@ -811,6 +1012,21 @@ type TrendElementView = use.ElementView
 // TrendView Live numbers over time.
 type TrendView = element.TrendView
 
+// Tried What became of trying a connection. It is a no, in words, or says what can be done there.
+type Tried struct {
+	Claims    bool `json:"claims"`
+	Encrypted bool `json:"encrypted"`
+	MayClaim  bool `json:"mayClaim"`
+	MayWrite  bool `json:"mayWrite"`
+
+	// No A no: a code that docs/errors.md lists, what happened, what to do.
+	No        *Problem `json:"no,omitempty"`
+	Schemas   []string `json:"schemas"`
+	Statement *string  `json:"statement,omitempty"`
+	Tables    int      `json:"tables"`
+	Version   *string  `json:"version,omitempty"`
+}
+
 // Turn One comparison that would have to change.
 type Turn = prove.Turn
 
@@ -847,6 +1063,9 @@ type WhyRequest struct {
 	Row     *string `json:"row,omitempty"`
 	Trigger string  `json:"trigger"`
 }
+
+// Wish What was chosen of a database, and what is to be otherwise than proposed.
+type Wish = propose.Wish
 
 // WorkRequest A screen to be shown at work.
 type WorkRequest struct {
@@ -977,6 +1196,9 @@ type DropListViewParams struct {
 	Name *string `form:"name,omitempty" json:"name,omitempty"`
 }
 
+// MakeApplicationJSONRequestBody defines body for MakeApplication for application/json ContentType.
+type MakeApplicationJSONRequestBody = Wish
+
 // CompleteTextJSONRequestBody defines body for CompleteText for application/json ContentType.
 type CompleteTextJSONRequestBody = CompletionRequest
 
@@ -1010,8 +1232,35 @@ type ShowAtWorkJSONRequestBody = WorkRequest
 // MoreRowsAtWorkJSONRequestBody defines body for MoreRowsAtWork for application/json ContentType.
 type MoreRowsAtWorkJSONRequestBody = WorkRowsRequest
 
+// TryConnectionJSONRequestBody defines body for TryConnection for application/json ContentType.
+type TryConnectionJSONRequestBody = ConnectionKept
+
+// KeepConnectionJSONRequestBody defines body for KeepConnection for application/json ContentType.
+type KeepConnectionJSONRequestBody = ConnectionKept
+
+// MakeFirstJSONRequestBody defines body for MakeFirst for application/json ContentType.
+type MakeFirstJSONRequestBody = FirstPerson
+
+// ReadLinkJSONRequestBody defines body for ReadLink for application/json ContentType.
+type ReadLinkJSONRequestBody = LinkAsked
+
+// UseLinkJSONRequestBody defines body for UseLink for application/json ContentType.
+type UseLinkJSONRequestBody = LinkUsed
+
 // ChangePasswordJSONRequestBody defines body for ChangePassword for application/json ContentType.
 type ChangePasswordJSONRequestBody = PasswordChange
+
+// AddPeopleJSONRequestBody defines body for AddPeople for application/json ContentType.
+type AddPeopleJSONRequestBody = NewPeople
+
+// ChangePersonJSONRequestBody defines body for ChangePerson for application/json ContentType.
+type ChangePersonJSONRequestBody = PersonChange
+
+// SetRolesInJSONRequestBody defines body for SetRolesIn for application/json ContentType.
+type SetRolesInJSONRequestBody = RolesIn
+
+// ProposeApplicationJSONRequestBody defines body for ProposeApplication for application/json ContentType.
+type ProposeApplicationJSONRequestBody = Wish
 
 // SignInJSONRequestBody defines body for SignIn for application/json ContentType.
 type SignInJSONRequestBody = SignIn
@@ -1057,6 +1306,12 @@ type KeepListViewJSONRequestBody = ListChoice
 
 // ServerInterface represents all server handlers.
 type ServerInterface interface {
+	// GetApplications The applications that one builds, with their state
+	// (GET /api/applications)
+	GetApplications(c *gin.Context)
+	// MakeApplication Make an application
+	// (POST /api/applications)
+	MakeApplication(c *gin.Context)
 	// GetDraft The project as it is being built
 	// (GET /api/build/{project})
 	GetDraft(c *gin.Context, project string, params GetDraftParams)
@@ -1126,6 +1381,39 @@ type ServerInterface interface {
 	// MoreRowsAtWork Further rows of a list at work
 	// (POST /api/build/{project}/work/rows)
 	MoreRowsAtWork(c *gin.Context, project string)
+	// GetConnections All connections, without what is secret
+	// (GET /api/connections)
+	GetConnections(c *gin.Context)
+	// TryConnection Try a connection before it is kept
+	// (POST /api/connections/try)
+	TryConnection(c *gin.Context)
+	// RemoveConnection Forget a connection
+	// (DELETE /api/connections/{connection})
+	RemoveConnection(c *gin.Context, connection string)
+	// KeepConnection Keep a connection, or change it
+	// (PUT /api/connections/{connection})
+	KeepConnection(c *gin.Context, connection string)
+	// MakePressTable Make the table in which presses are claimed
+	// (POST /api/connections/{connection}/presses)
+	MakePressTable(c *gin.Context, connection string)
+	// GetTables The tables of a database, as they are now
+	// (GET /api/connections/{connection}/tables)
+	GetTables(c *gin.Context, connection string)
+	// TryKept Try a connection that is kept
+	// (POST /api/connections/{connection}/try)
+	TryKept(c *gin.Context, connection string)
+	// GetFirst Whether nobody is there yet
+	// (GET /api/first)
+	GetFirst(c *gin.Context)
+	// MakeFirst Come in as the first person of all
+	// (POST /api/first)
+	MakeFirst(c *gin.Context)
+	// ReadLink Whom a link is for
+	// (POST /api/link)
+	ReadLink(c *gin.Context)
+	// UseLink Set a password by a link
+	// (PUT /api/link)
+	UseLink(c *gin.Context)
 	// GetMe Who is signed in
 	// (GET /api/me)
 	GetMe(c *gin.Context)
@@ -1135,9 +1423,30 @@ type ServerInterface interface {
 	// SignOutEverywhere End all of one’s sessions
 	// (POST /api/me/sign-out-everywhere)
 	SignOutEverywhere(c *gin.Context)
+	// GetPeople Everybody who can sign in
+	// (GET /api/people)
+	GetPeople(c *gin.Context)
+	// AddPeople Add people, all or none, each with a link
+	// (POST /api/people)
+	AddPeople(c *gin.Context)
+	// ChangePerson Change a person
+	// (PUT /api/people/{person})
+	ChangePerson(c *gin.Context, person string)
+	// MakeLink A link by which a person sets a password
+	// (POST /api/people/{person}/link)
+	MakeLink(c *gin.Context, person string)
+	// SetRolesIn The roles and rights of a person in an application
+	// (PUT /api/people/{person}/roles/{project})
+	SetRolesIn(c *gin.Context, person string, project string)
+	// EndSessions End all sessions of a person
+	// (DELETE /api/people/{person}/sessions)
+	EndSessions(c *gin.Context, person string)
 	// GetPicture A picture of the project, by the digest of its bytes
 	// (GET /api/project-pictures/{project}/{digest})
 	GetPicture(c *gin.Context, project string, digest string)
+	// ProposeApplication An application as it would be made
+	// (POST /api/proposals)
+	ProposeApplication(c *gin.Context)
 	// SignIn Begin a session
 	// (POST /api/sign-in)
 	SignIn(c *gin.Context)
@@ -1223,6 +1532,32 @@ type ServerInterfaceWrapper struct {
 }
 
 type MiddlewareFunc func(c *gin.Context)
+
+// GetApplications operation middleware
+func (siw *ServerInterfaceWrapper) GetApplications(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetApplications(c)
+}
+
+// MakeApplication operation middleware
+func (siw *ServerInterfaceWrapper) MakeApplication(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MakeApplication(c)
+}
 
 // GetDraft operation middleware
 func (siw *ServerInterfaceWrapper) GetDraft(c *gin.Context) {
@@ -2052,6 +2387,209 @@ func (siw *ServerInterfaceWrapper) MoreRowsAtWork(c *gin.Context) {
 	siw.Handler.MoreRowsAtWork(c, project)
 }
 
+// GetConnections operation middleware
+func (siw *ServerInterfaceWrapper) GetConnections(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetConnections(c)
+}
+
+// TryConnection operation middleware
+func (siw *ServerInterfaceWrapper) TryConnection(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TryConnection(c)
+}
+
+// RemoveConnection operation middleware
+func (siw *ServerInterfaceWrapper) RemoveConnection(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "connection" -------------
+	var connection string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "connection", c.Param("connection"), &connection, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter connection: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RemoveConnection(c, connection)
+}
+
+// KeepConnection operation middleware
+func (siw *ServerInterfaceWrapper) KeepConnection(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "connection" -------------
+	var connection string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "connection", c.Param("connection"), &connection, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter connection: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.KeepConnection(c, connection)
+}
+
+// MakePressTable operation middleware
+func (siw *ServerInterfaceWrapper) MakePressTable(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "connection" -------------
+	var connection string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "connection", c.Param("connection"), &connection, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter connection: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MakePressTable(c, connection)
+}
+
+// GetTables operation middleware
+func (siw *ServerInterfaceWrapper) GetTables(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "connection" -------------
+	var connection string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "connection", c.Param("connection"), &connection, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter connection: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetTables(c, connection)
+}
+
+// TryKept operation middleware
+func (siw *ServerInterfaceWrapper) TryKept(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "connection" -------------
+	var connection string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "connection", c.Param("connection"), &connection, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter connection: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TryKept(c, connection)
+}
+
+// GetFirst operation middleware
+func (siw *ServerInterfaceWrapper) GetFirst(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetFirst(c)
+}
+
+// MakeFirst operation middleware
+func (siw *ServerInterfaceWrapper) MakeFirst(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MakeFirst(c)
+}
+
+// ReadLink operation middleware
+func (siw *ServerInterfaceWrapper) ReadLink(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ReadLink(c)
+}
+
+// UseLink operation middleware
+func (siw *ServerInterfaceWrapper) UseLink(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.UseLink(c)
+}
+
 // GetMe operation middleware
 func (siw *ServerInterfaceWrapper) GetMe(c *gin.Context) {
 
@@ -2091,6 +2629,141 @@ func (siw *ServerInterfaceWrapper) SignOutEverywhere(c *gin.Context) {
 	siw.Handler.SignOutEverywhere(c)
 }
 
+// GetPeople operation middleware
+func (siw *ServerInterfaceWrapper) GetPeople(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPeople(c)
+}
+
+// AddPeople operation middleware
+func (siw *ServerInterfaceWrapper) AddPeople(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AddPeople(c)
+}
+
+// ChangePerson operation middleware
+func (siw *ServerInterfaceWrapper) ChangePerson(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "person" -------------
+	var person string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "person", c.Param("person"), &person, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter person: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ChangePerson(c, person)
+}
+
+// MakeLink operation middleware
+func (siw *ServerInterfaceWrapper) MakeLink(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "person" -------------
+	var person string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "person", c.Param("person"), &person, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter person: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MakeLink(c, person)
+}
+
+// SetRolesIn operation middleware
+func (siw *ServerInterfaceWrapper) SetRolesIn(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "person" -------------
+	var person string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "person", c.Param("person"), &person, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter person: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SetRolesIn(c, person, project)
+}
+
+// EndSessions operation middleware
+func (siw *ServerInterfaceWrapper) EndSessions(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "person" -------------
+	var person string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "person", c.Param("person"), &person, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter person: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.EndSessions(c, person)
+}
+
 // GetPicture operation middleware
 func (siw *ServerInterfaceWrapper) GetPicture(c *gin.Context) {
 
@@ -2123,6 +2796,19 @@ func (siw *ServerInterfaceWrapper) GetPicture(c *gin.Context) {
 	}
 
 	siw.Handler.GetPicture(c, project, digest)
+}
+
+// ProposeApplication operation middleware
+func (siw *ServerInterfaceWrapper) ProposeApplication(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ProposeApplication(c)
 }
 
 // SignIn operation middleware
@@ -3021,4 +3707,24 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/build/:project/pictures", wrapper.AddPicture)
 	router.GET(options.BaseURL+"/api/project-pictures/:project/:digest", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/build/:project/offers", wrapper.GetOffers)
+	router.GET(options.BaseURL+"/api/first", wrapper.GetFirst)
+	router.POST(options.BaseURL+"/api/first", wrapper.MakeFirst)
+	router.POST(options.BaseURL+"/api/link", wrapper.ReadLink)
+	router.PUT(options.BaseURL+"/api/link", wrapper.UseLink)
+	router.GET(options.BaseURL+"/api/people", wrapper.GetPeople)
+	router.POST(options.BaseURL+"/api/people", wrapper.AddPeople)
+	router.PUT(options.BaseURL+"/api/people/:person", wrapper.ChangePerson)
+	router.POST(options.BaseURL+"/api/people/:person/link", wrapper.MakeLink)
+	router.DELETE(options.BaseURL+"/api/people/:person/sessions", wrapper.EndSessions)
+	router.PUT(options.BaseURL+"/api/people/:person/roles/:project", wrapper.SetRolesIn)
+	router.GET(options.BaseURL+"/api/connections", wrapper.GetConnections)
+	router.POST(options.BaseURL+"/api/connections/try", wrapper.TryConnection)
+	router.DELETE(options.BaseURL+"/api/connections/:connection", wrapper.RemoveConnection)
+	router.PUT(options.BaseURL+"/api/connections/:connection", wrapper.KeepConnection)
+	router.POST(options.BaseURL+"/api/connections/:connection/try", wrapper.TryKept)
+	router.POST(options.BaseURL+"/api/connections/:connection/presses", wrapper.MakePressTable)
+	router.GET(options.BaseURL+"/api/connections/:connection/tables", wrapper.GetTables)
+	router.POST(options.BaseURL+"/api/proposals", wrapper.ProposeApplication)
+	router.GET(options.BaseURL+"/api/applications", wrapper.GetApplications)
+	router.POST(options.BaseURL+"/api/applications", wrapper.MakeApplication)
 }

@@ -51,3 +51,12 @@ func Open(ctx context.Context, dsn string, limits Limits, settings map[string]st
 	}
 	return pool, nil
 }
+
+// Legal says whether a connection string can be read.
+func Legal(dsn string) error {
+	_, err := pgxpool.ParseConfig(dsn)
+	if err != nil {
+		return fmt.Errorf("read the connection of a database: %w", err)
+	}
+	return nil
+}

@@ -92,7 +92,12 @@ func (s *Server) sendMe(c *gin.Context, account store.Account) {
 		answer.Fail(c, err)
 		return
 	}
-	me := api.Me{Id: account.ID, Name: account.Name, Login: account.Login, Projects: []api.ProjectInfo{}, Attempts: []api.SignInAttempt{}, Sessions: sessions}
+	forAll, err := s.Store.ForAll(c, account.ID)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	me := api.Me{Makes: forAll.Builds, Administers: forAll.Administers, Id: account.ID, Name: account.Name, Login: account.Login, Projects: []api.ProjectInfo{}, Attempts: []api.SignInAttempt{}, Sessions: sessions}
 	for _, a := range attempts {
 		me.Attempts = append(me.Attempts, api.SignInAttempt{At: a.At, From: a.Origin, Ok: a.OK})
 	}

@@ -16,6 +16,7 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	_ "ambergate/core/kinds"
+	"ambergate/server/administer"
 	"ambergate/server/answer"
 	"ambergate/server/base"
 	"ambergate/server/build"
@@ -28,12 +29,15 @@ type Server struct {
 	*base.Base
 	*users
 	*builders
+	*administrators
 	handler http.Handler
 }
 
 type (
 	users    = use.Side
 	builders = build.Side
+
+	administrators = administer.Side
 )
 
 // How large a request may be; one that brings a picture of 2 MB, which is longer as text.
@@ -45,7 +49,7 @@ const (
 // New prepares a server.
 func New(c base.Config) (*Server, error) {
 	b := base.New(c)
-	s := &Server{Base: b, users: use.New(b), builders: build.New(b)}
+	s := &Server{Base: b, users: use.New(b), builders: build.New(b), administrators: administer.New(b)}
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true
@@ -83,8 +87,11 @@ func (s *Server) Prepare(ctx context.Context) error {
 	if err := s.Store.ForgetOld(ctx, s.Now()); err != nil {
 		return fmt.Errorf("prepare the server: %w", err)
 	}
-	return nil
+	return s.Connected.Load(ctx)
 }
+
+// Close closes what the server connected to by itself.
+func (s *Server) Close() { s.Connected.Close() }
 
 // forgetEvery is how often what is old is forgotten.
 const forgetEvery = time.Hour
@@ -108,7 +115,7 @@ func (s *Server) forgetOld(ctx context.Context) {
 	if err := s.Store.ForgetOld(ctx, s.Now()); err != nil && ctx.Err() == nil {
 		s.Log.Warn("what is old could not be forgotten", "error", err)
 	}
-	for name, r := range s.Records {
+	for name, r := range s.Connected.Now().Records {
 		if err := r.ForgetOld(ctx, s.Now()); err != nil && ctx.Err() == nil {
 			s.Log.Warn("old presses could not be forgotten", "source", name, "error", err)
 		}
@@ -199,10 +206,10 @@ func (s *Server) GetStatus(c *gin.Context) {
 		c.JSON(http.StatusOK, status)
 		return
 	}
-	for name, r := range s.Records {
+	for name, r := range s.Connected.Now().Records {
 		status.Sources[name] = r.Ping(ctx) == nil
 	}
-	for name, p := range s.Plants {
+	for name, p := range s.Connected.Now().Plants {
 		status.Sources[name] = p.Good()
 	}
 	c.JSON(http.StatusOK, status)

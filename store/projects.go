@@ -8,7 +8,9 @@ import (
 	"strconv"
 	"time"
 
+	"github.com/jackc/pgerrcode"
 	"github.com/jackc/pgx/v5"
+	"github.com/jackc/pgx/v5/pgconn"
 
 	"ambergate/core/project"
 )
@@ -34,16 +36,54 @@ func (s *Store) CreateProject(ctx context.Context, id string, entities map[strin
 	if err != nil {
 		return err
 	}
-	return s.inTx(ctx, "create the project", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `insert into project (id, slug) values ($1, $2)`, id, p.Settings.Slug); err != nil {
+	return s.inTx(ctx, "create the project", func(tx pgx.Tx) error { return createProject(ctx, tx, id, p.Settings.Slug, entities) })
+}
+
+// ErrSlugTaken means that another application has that address.
+var ErrSlugTaken = errors.New("another application has that address")
+
+func createProject(ctx context.Context, tx pgx.Tx, id, slug string, entities map[string]json.RawMessage) error {
+	_, err := tx.Exec(ctx, `insert into project (id, slug) values ($1, $2)`, id, slug)
+	var pg *pgconn.PgError
+	if errors.As(err, &pg) && pg.Code == pgerrcode.UniqueViolation {
+		return ErrSlugTaken
+	}
+	if err != nil {
+		return err
+	}
+	rows := make([][]any, 0, len(entities))
+	for entity, body := range entities {
+		rows = append(rows, []any{id, entity, kindOf(body), body, int64(0)}) // no edit has that number
+	}
+	_, err = tx.CopyFrom(ctx, pgx.Identifier{"entity"}, []string{"project", "id", "kind", "body", "version"}, pgx.CopyFromRows(rows))
+	return err
+}
+
+// MakeProject keeps a new project that begins with its settings alone, and makes all the rest in one edit, which one
+// undo takes back. Who makes it builds and administers it, and has the roles that are named. Errors: ErrSlugTaken,
+// *project.StructureError.
+func (s *Store) MakeProject(ctx context.Context, by, id string, settings json.RawMessage, e Edit, roles []string) error {
+	p, err := project.Decode(map[string]json.RawMessage{project.SettingsID: settings})
+	if err != nil {
+		return err
+	}
+	return s.inTx(ctx, "make the project", func(tx pgx.Tx) error {
+		if err := createProject(ctx, tx, id, p.Settings.Slug, map[string]json.RawMessage{project.SettingsID: settings}); err != nil {
 			return err
 		}
-		rows := make([][]any, 0, len(entities))
-		for entity, body := range entities {
-			rows = append(rows, []any{id, entity, kindOf(body), body, int64(0)}) // no edit has that number
+		e.Project, e.By = id, by
+		if len(e.Patch) > 0 {
+			if _, err := apply(ctx, tx, e, 0); err != nil {
+				return err
+			}
 		}
-		_, err := tx.CopyFrom(ctx, pgx.Identifier{"entity"}, []string{"project", "id", "kind", "body", "version"}, pgx.CopyFromRows(rows))
-		return err
+		if _, err := tx.Exec(ctx, `insert into project_right (account, project, can) values ($1, $2, 'builds'), ($1, $2, 'administers')`, by, id); err != nil {
+			return err
+		}
+		if _, err := tx.Exec(ctx, `insert into account_role (account, project, role) select $1, $2, unnest($3::text[])`, by, id, roles); err != nil {
+			return err
+		}
+		return note(ctx, tx, deed{by, id, ProjectMade, p.Settings.Title})
 	})
 }
 

@@ -38,7 +38,7 @@ func main() {
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}
-	root.AddCommand(demoCommand(), serveCommand(), plantCommand())
+	root.AddCommand(demoCommand(), serveCommand(), plantCommand(), configCommand())
 	if err := root.ExecuteContext(ctx); err != nil {
 		fmt.Fprintln(os.Stderr, "ambergate:", err)
 		stop()

@@ -8,13 +8,14 @@ import (
 	"net"
 	"net/http"
 	"os"
+	"path/filepath"
 	"strings"
 	"syscall"
 	"time"
 
 	"github.com/spf13/cobra"
 
-	"ambergate/demo"
+	"ambergate/cluster"
 	"ambergate/plant"
 	"ambergate/records"
 	"ambergate/server"
@@ -23,35 +24,57 @@ import (
 )
 
 func serveCommand() *cobra.Command {
-	var o serveOptions
+	c, o := newServeCommand()
+	var file string
+	c.Flags().StringVar(&file, "config", os.Getenv("AMBERGATE_CONFIG"), "a file (YAML) that says what no flag and no variable says")
+	c.RunE = func(cmd *cobra.Command, _ []string) error {
+		var said settings
+		if file != "" {
+			var err error
+			if said, err = readSettings(file); err != nil {
+				return err
+			}
+		}
+		if err := fill(cmd.Flags(), said); err != nil {
+			return err
+		}
+		if wrong := o.wrong(); len(wrong) > 0 {
+			return errors.New("it cannot be started like this:\n  " + strings.Join(wrong, "\n  "))
+		}
+		return runServe(cmd.Context(), *o)
+	}
+	return c
+}
+
+func newServeCommand() (*cobra.Command, *serveOptions) {
+	o := &serveOptions{}
 	c := &cobra.Command{
 		Use:   "serve",
-		Short: "Serve projects over databases and plants that exist already",
-		Args:  cobra.NoArgs,
-		RunE: func(cmd *cobra.Command, _ []string) error {
-			return runServe(cmd.Context(), o)
-		},
+		Short: "Serve applications over one's own databases and plants",
+		Long: `Serve applications over one's own databases and plants.
+
+Each flag can be said by a variable of the environment too (AMBERGATE_ADDRESS for --address), and by a file (--config).
+Without --store the program keeps what is its own in a private PostgreSQL cluster in its folder.`,
+		Args: cobra.NoArgs,
 	}
 	c.Flags().StringVar(&o.address, "address", "127.0.0.1:8080", "where to serve")
-	c.Flags().StringVar(&o.store, "store", os.Getenv("AMBERGATE_STORE"), "connection string of the program's own database (or AMBERGATE_STORE)")
+	c.Flags().StringVar(&o.dir, "dir", "ambergate-data", "folder of the program: its key, and its private cluster where no store is named")
+	c.Flags().StringVar(&o.store, "store", "", "connection string of the program's own database")
 	c.Flags().StringArrayVar(&o.records, "records", nil, "NAME=CONNECTION of a record source; may be repeated")
 	c.Flags().StringArrayVar(&o.plants, "plant", nil, "NAME=ENDPOINT,NAMESPACE of a plant; may be repeated")
 	c.Flags().BoolVar(&o.secure, "behind-tls", false, "browsers reach it over TLS: cookies are sent over that alone")
 	c.Flags().StringSliceVar(&o.proxies, "trusted-proxies", nil, "addresses or networks of proxies whose word is taken for where a request comes from")
-	return c
+	return c, o
 }
 
 // serveOptions is what a server is told when it starts.
 type serveOptions struct {
-	address, store           string
+	address, dir, store      string
 	records, plants, proxies []string
 	secure                   bool
 }
 
 func runServe(ctx context.Context, o serveOptions) error {
-	if o.store == "" {
-		return errors.New("the program's own database is not named: use --store or AMBERGATE_STORE")
-	}
 	listener, err := listen(o.address)
 	if err != nil {
 		return err
@@ -60,17 +83,30 @@ func runServe(ctx context.Context, o serveOptions) error {
 	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
 	slog.SetDefault(log)
 	server.Tune(ctx)
-	st, err := store.Open(ctx, o.store, store.Usual, nil)
+	dsn := o.store
+	if dsn == "" {
+		own, stop, err := ownCluster(ctx, o.dir, log)
+		if err != nil {
+			return err
+		}
+		defer stop()
+		dsn = own
+	}
+	st, err := store.Open(ctx, dsn, store.Usual, nil)
 	if err != nil {
 		return err
 	}
 	defer st.Close()
-	config := base.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Pictures: demo.Picture, Log: log, Cookies: base.Cookies{Secure: o.secure}, Proxies: o.proxies}
+	secret, err := key(o.dir)
+	if err != nil {
+		return err
+	}
+	if err := st.UseKey(secret); err != nil {
+		return err
+	}
+	config := base.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Log: log, Cookies: base.Cookies{Secure: o.secure}, Proxies: o.proxies}
 	for _, one := range o.records {
-		name, dsn, ok := strings.Cut(one, "=")
-		if !ok {
-			return fmt.Errorf("--records %s: write NAME=CONNECTION", one)
-		}
+		name, dsn, _ := strings.Cut(one, "=")
 		source, err := records.Open(ctx, dsn, nil)
 		if err != nil {
 			return err
@@ -80,10 +116,7 @@ func runServe(ctx context.Context, o serveOptions) error {
 	}
 	for _, one := range o.plants {
 		name, rest, _ := strings.Cut(one, "=")
-		endpoint, namespace, ok := strings.Cut(rest, ",")
-		if !ok {
-			return fmt.Errorf("--plant %s: write NAME=ENDPOINT,NAMESPACE", one)
-		}
+		endpoint, namespace, _ := strings.Cut(rest, ",")
 		client := plant.Open(endpoint, namespace, name, log)
 		defer client.Close()
 		config.Plants[name] = client
@@ -92,11 +125,53 @@ func runServe(ctx context.Context, o serveOptions) error {
 	if err != nil {
 		return err
 	}
+	defer srv.Close()
 	if err := srv.Prepare(ctx); err != nil {
 		return err
 	}
 	fmt.Printf("Amber Gate serves on http://%s\n", listener.Addr())
+	if err := sayFirst(ctx, st, listener.Addr()); err != nil {
+		return err
+	}
 	return serve(ctx, listener, srv)
+}
+
+// ownCluster starts the private cluster in the program's folder, and keeps it up.
+func ownCluster(ctx context.Context, dir string, log *slog.Logger) (dsn string, stop func(), err error) {
+	c, err := cluster.Start(ctx, dir)
+	if err != nil {
+		return "", nil, err
+	}
+	if dsn, err = c.Database(ctx, "ambergate", true); err != nil {
+		c.Stop()
+		return "", nil, err
+	}
+	keeping, end := context.WithCancel(ctx)
+	kept := make(chan struct{})
+	go func() {
+		defer close(kept)
+		c.Keep(keeping, func(what string, err error) { log.Warn(what, "error", err) })
+	}()
+	where, err := filepath.Abs(dir)
+	if err != nil {
+		where = dir
+	}
+	fmt.Printf("What is its own lies in %s\n", where)
+	return dsn, func() { end(); <-kept; c.Stop() }, nil
+}
+
+// sayFirst prints the one address by which the first person comes in, as long as nobody is there.
+func sayFirst(ctx context.Context, st *store.Store, at net.Addr) error {
+	needed, err := st.NeedsFirst(ctx)
+	if err != nil || !needed {
+		return err
+	}
+	token, err := st.FirstLink(ctx, time.Now())
+	if err != nil {
+		return err
+	}
+	fmt.Printf("\nNobody is here yet. Who opens this address within 30 minutes becomes the first, and administers:\n\n  http://%s/first#%s\n\n", at, token)
+	return nil
 }
 
 // listen takes the address first of all, so that a taken port is told before anything is started.

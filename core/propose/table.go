@@ -13,7 +13,9 @@ type Table struct {
 	ID     string         `json:"id"`
 	Schema string         `json:"schema"`
 	Name   string         `json:"name"`
-	Body   *project.Table `json:"body"`
+	Label  string         `json:"label"`
+	One    string         `json:"one"`
+	Body   *project.Table `json:"-"`               // the entity of the document
 	Fields []*Field       `json:"fields"`          // in the order of the columns, also those that are left out
 	Title  string         `json:"title"`           // the column that tells what a record is called; "" for the key
 	Order  string         `json:"order,omitempty"` // the column that lists are in order of
@@ -33,6 +35,7 @@ type Field struct {
 	What   string `json:"what"` // in words
 	Why    string `json:"why"`
 	Ask    bool   `json:"ask,omitempty"` // the reason is a guess
+	Unit   string `json:"unit,omitempty"`
 	InList bool   `json:"inList,omitempty"`
 	from   *catalogue.Column
 }
@@ -58,6 +61,7 @@ func propose(from *catalogue.Table, wish *TableWish, id string, pos int) *Table 
 	t.Body = &project.Table{Relation: from.Name, Label: or(wish.Label, label), View: from.IsView() || from.Parts, Key: []string{}, Fields: map[string]*project.Column{}}
 	t.Body.Kind = "table"
 	t.Body.One = or(wish.One, one(t.Body.Label))
+	t.Label, t.One = t.Body.Label, t.Body.One
 	fieldNames, aliases := names{}, names{}
 	for i, c := range from.Columns {
 		t.field(c, i+1, fieldNames, aliases)
@@ -117,9 +121,6 @@ func (t *Table) field(c *catalogue.Column, pos int, fieldNames, aliases names) {
 		return
 	}
 	t.column(f, k, pos, aliases)
-	if wish.Unit != nil {
-		t.Body.Fields[f.ID].Unit = *wish.Unit
-	}
 }
 
 // column makes the field of the document.
@@ -156,6 +157,10 @@ func (t *Table) column(f *Field, k kind, pos int, aliases names) {
 	} else if made {
 		f.Why = "numbered by the database"
 	}
+	if wish := t.wish.field(c.Name).Unit; wish != nil {
+		col.Unit = *wish
+	}
+	f.Unit = col.Unit
 	f.What = whatWords(col, t.from.IsUnique(c.Name))
 }
 

@@ -101,39 +101,11 @@ func (s *Stage) Down() {
 
 // databases makes the program's own database and the ropeway's, each with a role of its own.
 func (s *Stage) databases(ctx context.Context, today time.Time) error {
-	conn, err := pgx.Connect(ctx, s.Cluster.AdminDSN("postgres"))
-	if err != nil {
-		return fmt.Errorf("connect to the cluster: %w", err)
+	if _, err := s.Cluster.Database(ctx, "ambergate", true); err != nil {
+		return err
 	}
-	defer conn.Close(ctx)
-	has := func(sql, name string) (bool, error) {
-		var n int
-		err := conn.QueryRow(ctx, sql, name).Scan(&n)
-		return n > 0, err
-	}
-	if ok, err := has(`select count(*) from pg_roles where rolname = $1`, "ambergate"); err != nil {
-		return fmt.Errorf("look for the program's role: %w", err)
-	} else if !ok {
-		// The password is hexadecimal: nothing in it needs quoting.
-		if _, err := conn.Exec(ctx, `create role ambergate login password '`+s.Cluster.Password+`'`); err != nil {
-			return fmt.Errorf("make the program's role: %w", err)
-		}
-	}
-	if ok, err := has(`select count(*) from pg_database where datname = $1`, "ambergate"); err != nil {
-		return fmt.Errorf("look for the program's database: %w", err)
-	} else if !ok {
-		if _, err := conn.Exec(ctx, `create database ambergate owner ambergate`); err != nil {
-			return fmt.Errorf("make the program's database: %w", err)
-		}
-	}
-	ok, err := has(`select count(*) from pg_database where datname = $1`, demo.Database)
-	if err != nil {
-		return fmt.Errorf("look for the ropeway's database: %w", err)
-	}
-	if !ok {
-		if _, err := conn.Exec(ctx, `create database `+demo.Database); err != nil {
-			return fmt.Errorf("make the ropeway's database: %w", err)
-		}
+	if _, err := s.Cluster.Database(ctx, demo.Database, false); err != nil {
+		return err
 	}
 	return s.load(ctx, today)
 }

@@ -1,9 +1,12 @@
 package base
 
 import (
+	"errors"
 	"log/slog"
 	"runtime/debug"
 	"time"
+
+	"github.com/jackc/pgx/v5"
 
 	_ "ambergate/core/kinds"
 	"ambergate/plant"
@@ -20,13 +23,15 @@ type Config struct {
 	Now      func() time.Time
 	Log      *slog.Logger
 	Cookies  Cookies
-	Proxies  []string // addresses or networks of proxies whose word is taken for where a request comes from; none: nobody's
+	Told     pgx.QueryTracer // of every statement over connections that are added; nil: nobody
+	Proxies  []string        // addresses or networks of proxies whose word is taken for where a request comes from; none: nobody's
 }
 
 // Base is what both sides stand on: the compiled projects, who asks, and what is read from where.
 type Base struct {
 	Config
 	Apps      *Apps
+	Connected *Connections
 	Sessions  *Sessions
 	Edits     *Watchers
 	Changes   *Changes
@@ -40,8 +45,12 @@ func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now
 	}
+	if c.Pictures == nil {
+		c.Pictures = func(string) ([]byte, error) { return nil, errors.New("the program has no pictures of its own") }
+	}
 	b := &Base{Config: c, Edits: newWatchers(), Changes: newChanges(), ending: make(chan struct{}), Calls: newShares(callsAtOnce), Downloads: newShares(downloadsAtOnce)}
 	b.Apps = newApps(c.Store)
+	b.Connected = newConnections(c)
 	b.Sessions = newSessions(b)
 	return b
 }

@@ -32,7 +32,7 @@ func (r router) of(t *project.Table) (*records.Reader, error) {
 
 func (r router) source(t *project.Table) (*records.Source, error) {
 	if src := r.project.Sources[t.Source]; src != nil {
-		if db := r.server.Records[src.Connection]; db != nil {
+		if db := r.server.Connected.Now().Records[src.Connection]; db != nil {
 			return db, nil
 		}
 	}
@@ -79,7 +79,7 @@ func (r router) Together(ctx context.Context, qs []ask.Question) []ask.Answer {
 // OnlyRead says whether the table's own database can only be read.
 func (r router) OnlyRead(t *project.Table) bool {
 	if src := r.project.Sources[t.Source]; src != nil {
-		if db := r.server.Records[src.Connection]; db != nil {
+		if db := r.server.Connected.Now().Records[src.Connection]; db != nil {
 			return db.OnlyRead()
 		}
 	}
@@ -107,8 +107,10 @@ func (r router) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, error
 // SourceOf gives the database of a table.
 func (s *Base) SourceOf(p *project.Project, table string) (*records.Source, error) {
 	if t := p.Tables[table]; t != nil {
-		if src := p.Sources[t.Source]; src != nil && s.Records[src.Connection] != nil {
-			return s.Records[src.Connection], nil
+		if src := p.Sources[t.Source]; src != nil {
+			if db := s.Connected.Now().Records[src.Connection]; db != nil {
+				return db, nil
+			}
 		}
 	}
 	return nil, &ask.Refusal{Code: "no-source", What: "The database of this screen is not configured on this server.", Then: "Tell the person who runs it."}
@@ -123,8 +125,10 @@ func (s *Base) Writes(app *plan.App, screen string) (*records.Source, error) {
 		}
 	}
 	for _, id := range slices.Sorted(maps.Keys(app.Project.Sources)) {
-		if src := app.Project.Sources[id]; src.Type == "postgresql" && s.Records[src.Connection] != nil {
-			return s.Records[src.Connection], nil
+		if src := app.Project.Sources[id]; src.Type == "postgresql" {
+			if db := s.Connected.Now().Records[src.Connection]; db != nil {
+				return db, nil
+			}
 		}
 	}
 	return s.SourceOf(app.Project, "")
@@ -142,7 +146,7 @@ func (t Tags) Plant(source string) *plant.Client {
 	if src == nil {
 		return nil
 	}
-	return t.Base.Plants[src.Connection]
+	return t.Base.Connected.Now().Plants[src.Connection]
 }
 
 // Read gives the newest value of a node.

@@ -5,6 +5,7 @@
 //   - outside.go: what a draft's checks compare it with
 //   - conditions.go, orders.go, offers.go: help while wiring
 //   - rights.go, walked.go: rights, and walking as somebody
+//   - list.go: the state of all applications that one builds
 //   - work.go, practise.go: a screen at work in the builder, and presses that are taken back
 //   - pictures.go, svg.go: pictures of a project
 //   - events.go: edits of others

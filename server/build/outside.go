@@ -19,7 +19,7 @@ func (s *Side) outside(ctx context.Context, p *project.Project) check.Outside {
 func (s *Side) missing(ctx context.Context, p *project.Project) []check.Gone {
 	var out []check.Gone
 	for _, id := range slices.Sorted(maps.Keys(p.Sources)) {
-		db := s.Records[p.Sources[id].Connection]
+		db := s.Connected.Now().Records[p.Sources[id].Connection]
 		if p.Sources[id].Type != "postgresql" || db == nil {
 			continue
 		}

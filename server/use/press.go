@@ -201,8 +201,9 @@ func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, place pl
 
 // doneBefore gives what a press came to that was done already, whatever became of the screen since.
 func (s *Side) doneBefore(ctx context.Context, req api.PressRequest, user string) (out press.Outcome, done bool, err error) {
-	for _, name := range slices.Sorted(maps.Keys(s.Records)) {
-		text, err := s.Records[name].Outcome(ctx, records.Stored{ID: req.Press, User: user, Content: digest(req)})
+	connected := s.Connected.Now().Records
+	for _, name := range slices.Sorted(maps.Keys(connected)) {
+		text, err := connected[name].Outcome(ctx, records.Stored{ID: req.Press, User: user, Content: digest(req)})
 		if err != nil || text != nil {
 			if err == nil {
 				err = json.Unmarshal(text, &out)

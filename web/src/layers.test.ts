@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 
 // The folders of the client from the ground up: each may use those before it.
-const floors = ['document', 'api', 'ui', 'trail', 'screen', 'use', 'builder'];
+const floors = ['document', 'api', 'ui', 'trail', 'screen', 'use', 'administer', 'builder'];
 
 const all = import.meta.glob<string>('./**/*.{ts,tsx}', { query: '?raw', import: 'default', eager: true });
 const sources = Object.entries(all).filter(([file]) => !/\.test\.ts$|\.gen\.d\.ts$/.test(file));

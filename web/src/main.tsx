@@ -11,14 +11,25 @@ import { pressOncePerKey } from './ui/heldKeys';
 import { system } from './ui/theme';
 
 const router = createBrowserRouter([
-  { path: '/', lazy: async () => ({ Component: (await import('./use/StartPage')).StartPage }) },
+  { path: '/', lazy: async () => ({ Component: (await import('./administer/StartPage')).StartPage }) },
   { path: '/me', lazy: async () => ({ Component: (await import('./use/me/MyPage')).MyPage }) },
+  { path: '/first', lazy: async () => ({ Component: (await import('./administer/FirstPage')).FirstPage }) },
+  { path: '/join', lazy: async () => ({ Component: (await import('./administer/JoinPage')).JoinPage }) },
+  {
+    path: '/connections',
+    lazy: async () => ({ Component: (await import('./administer/ConnectionsPage')).ConnectionsPage }),
+  },
+  { path: '/people', lazy: async () => ({ Component: (await import('./administer/PeoplePage')).PeoplePage }) },
+  {
+    path: '/new',
+    lazy: async () => ({ Component: (await import('./administer/making/NewApplicationPage')).NewApplicationPage }),
+  },
   { path: '/use/:project/*', lazy: async () => ({ Component: (await import('./use/UsePage')).UsePage }) },
   {
     path: '/build/:project/:view?/:item?',
     lazy: async () => ({ Component: (await import('./builder/BuildPage')).BuildPage }),
   },
-  { path: '*', lazy: async () => ({ Component: (await import('./use/StartPage')).StartPage }) },
+  { path: '*', lazy: async () => ({ Component: (await import('./administer/StartPage')).StartPage }) },
 ]);
 
 const queries = new QueryClient({

@@ -75,6 +75,19 @@ export type ThenPress = Schemas['ThenPress'];
 export type Act = Schemas['Act'];
 export type RecentPlace = Schemas['RecentPlace'];
 export type ListChoice = Schemas['ListChoice'];
+export type ConnectionInfo = Schemas['ConnectionInfo'];
+export type Tried = Schemas['Tried'];
+export type PersonInfo = Schemas['PersonInfo'];
+export type ApplicationRoles = Schemas['ApplicationRoles'];
+export type ApplicationState = Schemas['ApplicationState'];
+export type NewPerson = Schemas['NewPerson'];
+export type Wish = Schemas['Wish'];
+export type TableWish = Schemas['TableWish'];
+export type TableInfo = Schemas['TableInfo'];
+export type ProposedApplication = Schemas['ProposedApplication'];
+export type ProposedTable = Schemas['ProposedTable'];
+export type ProposedField = Schemas['ProposedField'];
+export type ProposedWay = Schemas['ProposedWay'];
 
 /** The API, typed by its document. */
 export const api = createClient<paths>({ baseUrl: '/' });

@@ -854,10 +854,523 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether nobody is there yet */
+        get: operations["getFirst"];
+        put?: never;
+        /** Come in as the first person of all */
+        post: operations["makeFirst"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Set a password by a link */
+        put: operations["useLink"];
+        /** Whom a link is for */
+        post: operations["readLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everybody who can sign in */
+        get: operations["getPeople"];
+        put?: never;
+        /** Add people, all or none, each with a link */
+        post: operations["addPeople"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a person */
+        put: operations["changePerson"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/link": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A link by which a person sets a password */
+        post: operations["makeLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/sessions": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** End all sessions of a person */
+        delete: operations["endSessions"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/people/{person}/roles/{project}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** The roles and rights of a person in an application */
+        put: operations["setRolesIn"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/connections": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All connections, without what is secret */
+        get: operations["getConnections"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/connections/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Try a connection before it is kept */
+        post: operations["tryConnection"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/connections/{connection}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Keep a connection, or change it */
+        put: operations["keepConnection"];
+        post?: never;
+        /** Forget a connection */
+        delete: operations["removeConnection"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/connections/{connection}/try": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Try a connection that is kept */
+        post: operations["tryKept"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/connections/{connection}/presses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Make the table in which presses are claimed */
+        post: operations["makePressTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/connections/{connection}/tables": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The tables of a database, as they are now */
+        get: operations["getTables"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/proposals": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** An application as it would be made */
+        post: operations["proposeApplication"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/applications": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The applications that one builds, with their state */
+        get: operations["getApplications"];
+        put?: never;
+        /** Make an application */
+        post: operations["makeApplication"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What was chosen of a database, and what is to be otherwise than proposed. */
+        Wish: {
+            title: string;
+            slug?: string;
+            zone?: string;
+            connection: string;
+            tables: components["schemas"]["TableWish"][];
+            people?: components["schemas"]["LoginColumn"];
+            leaveOut?: string[];
+            noRail?: boolean;
+            noEditors?: boolean;
+        };
+        /** @description The column that holds what users sign in by. */
+        LoginColumn: {
+            schema: string;
+            table: string;
+            column: string;
+        };
+        /** @description A table that is taken in; what is absent is as proposed. */
+        TableWish: {
+            schema: string;
+            name: string;
+            label?: string;
+            one?: string;
+            title?: string;
+            order?: string;
+            fields?: components["schemas"]["FieldWish"][];
+        };
+        /** @description What is to be otherwise of a field. */
+        FieldWish: {
+            column: string;
+            label?: string;
+            unit?: string;
+            out?: boolean;
+            inList?: boolean;
+        };
+        /** @description All that would be made. */
+        ProposedApplication: {
+            tables: components["schemas"]["ProposedTable"][];
+            screens: components["schemas"]["ProposedScreen"][];
+            ways: components["schemas"]["ProposedWay"][];
+            rail: boolean;
+        };
+        /** @description A table as it would be taken in. */
+        ProposedTable: {
+            id: string;
+            schema: string;
+            name: string;
+            label: string;
+            one: string;
+            fields: components["schemas"]["ProposedField"][];
+            title: string;
+            order?: string;
+            login?: string;
+            link?: boolean;
+            notes: string[];
+            /** Format: int64 */
+            rows: number;
+        };
+        /** @description A field as it would be taken in; without an id it is left out. */
+        ProposedField: {
+            id?: string;
+            column: string;
+            label: string;
+            what: string;
+            why: string;
+            ask?: boolean;
+            inList?: boolean;
+            unit?: string;
+        };
+        /** @description A screen that would be made, or is left out. */
+        ProposedScreen: {
+            id: string;
+            title: string;
+            type: string;
+            note: string;
+            made: boolean;
+            table?: string;
+        };
+        /** @description A way that would be made, or is left out. */
+        ProposedWay: {
+            id: string;
+            from: string;
+            to: string;
+            words: string;
+            made: boolean;
+        };
+        /** @description Whether nobody is there yet. */
+        First: {
+            needed: boolean;
+        };
+        /** @description The first person of all, who administers. */
+        FirstPerson: {
+            token: string;
+            name: string;
+            login: string;
+            password: string;
+        };
+        /** @description The secret of a link. */
+        LinkAsked: {
+            token: string;
+        };
+        /** @description A password, set by a link. */
+        LinkUsed: {
+            token: string;
+            password: string;
+        };
+        /** @description Whom a link is for. */
+        LinkFor: {
+            name: string;
+            login: string;
+        };
+        /** @description Everybody, and the applications in which roles can be given. */
+        PeoplePage: {
+            people: components["schemas"]["PersonInfo"][];
+            applications: components["schemas"]["ApplicationRoles"][];
+        };
+        /** @description Somebody who can sign in, as who administers the program sees them. */
+        PersonInfo: {
+            id: string;
+            login: string;
+            name: string;
+            disabled: boolean;
+            invited: boolean;
+            password: boolean;
+            /** Format: date-time */
+            seen?: string;
+            failed: number;
+            sessions: number;
+            builds: boolean;
+            administers: boolean;
+            roles: {
+                [key: string]: string[];
+            };
+            rights: {
+                [key: string]: components["schemas"]["RightsChange"];
+            };
+        };
+        /** @description An application and its roles. */
+        ApplicationRoles: {
+            id: string;
+            title: string;
+            roles: components["schemas"]["RoleName"][];
+        };
+        /** @description A role by its name. */
+        RoleName: {
+            id: string;
+            name: string;
+        };
+        /** @description People to be added, all or none. */
+        NewPeople: {
+            people: components["schemas"]["NewPerson"][];
+        };
+        /** @description Somebody to be added. */
+        NewPerson: {
+            login: string;
+            name: string;
+            builds?: boolean;
+            administers?: boolean;
+            roles?: {
+                [key: string]: string[];
+            };
+        };
+        /** @description The secrets of their links, in the same order; told once. */
+        PeopleAdded: {
+            tokens: string[];
+        };
+        /** @description What is to be otherwise of a person. */
+        PersonChange: {
+            name?: string;
+            disabled?: boolean;
+            builds?: boolean;
+            administers?: boolean;
+        };
+        /** @description The secret of a link; told once. */
+        MadeLink: {
+            token: string;
+        };
+        /** @description The roles and rights that a person is to have in an application. */
+        RolesIn: {
+            roles: string[];
+            builds: boolean;
+            administers: boolean;
+        };
+        /** @description Where a database is, and who signs in to it. TLS is off, required or verified. */
+        DatabaseSettings: {
+            host: string;
+            port: number;
+            database: string;
+            login: string;
+            tls: string;
+        };
+        /** @description A database as it is to be kept. Without a password, the one that is kept stays. */
+        ConnectionKept: {
+            name: string;
+            database: components["schemas"]["DatabaseSettings"];
+            password?: string;
+        };
+        /** @description A connection. Fixed ones stand in the configuration of the program. */
+        ConnectionInfo: {
+            name: string;
+            kind: string;
+            fixed: boolean;
+            sealed: boolean;
+            good: boolean;
+            onlyRead: boolean;
+            where: string;
+            database?: components["schemas"]["DatabaseSettings"];
+            uses: string[];
+        };
+        /** @description What became of trying a connection. It is a no, in words, or says what can be done there. */
+        Tried: {
+            no?: components["schemas"]["Problem"];
+            version?: string;
+            schemas: string[];
+            tables: number;
+            mayWrite: boolean;
+            claims: boolean;
+            mayClaim: boolean;
+            encrypted: boolean;
+            statement?: string;
+        };
+        /** @description The tables of a database. */
+        Structure: {
+            database: string;
+            tables: components["schemas"]["TableInfo"][];
+        };
+        /** @description A table that can be taken in. */
+        TableInfo: {
+            schema: string;
+            name: string;
+            label: string;
+            kind: string;
+            /** Format: int64 */
+            rows: number;
+            columns: string[];
+            refersTo: string[];
+            note: string;
+            usable: boolean;
+        };
+        /** @description An application as who builds it sees it in the list. */
+        ApplicationState: {
+            id: string;
+            /** @description edits since the newest release */
+            changes: number;
+            broken: number;
+            doubtful: number;
+            screens: number;
+        };
+        /** @description Where the new application is. */
+        MadeApplication: {
+            slug: string;
+        };
         /** @description A no: a code that docs/errors.md lists, what happened, what to do. */
         Problem: {
             code: string;
@@ -1646,6 +2159,10 @@ export interface components {
             projects: components["schemas"]["ProjectInfo"][];
             attempts: components["schemas"]["SignInAttempt"][];
             sessions: number;
+            /** @description may make applications */
+            makes: boolean;
+            /** @description administers the program, its people and its connections */
+            administers: boolean;
         };
         /** @description A project that one may use or build. */
         ProjectInfo: {
@@ -4005,6 +4522,635 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["OfferedScreen"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getFirst: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["First"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeFirst: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["FirstPerson"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    useLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkUsed"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkFor"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LinkAsked"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LinkFor"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeoplePage"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addPeople: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewPeople"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PeopleAdded"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changePerson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PersonChange"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeLink"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    endSessions: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    setRolesIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                person: string;
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RolesIn"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getConnections: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ConnectionInfo"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tryConnection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConnectionKept"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keepConnection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                connection: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ConnectionKept"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeConnection: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                connection: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tryKept: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                connection: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makePressTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                connection: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Tried"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getTables: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                connection: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Structure"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposeApplication: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wish"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposedApplication"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getApplications: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApplicationState"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeApplication: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Wish"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MadeApplication"];
                 };
             };
             /** @description a no */

@@ -1,0 +1,120 @@
+package main
+
+import (
+	"errors"
+	"fmt"
+	"net"
+	"os"
+	"strings"
+
+	"github.com/goccy/go-yaml"
+	"github.com/spf13/pflag"
+
+	"ambergate/database"
+)
+
+// settings is the configuration as a file (YAML) says it. What flags or the environment say goes before it.
+type settings struct {
+	Address string                   `yaml:"address"`         // where to serve
+	Dir     string                   `yaml:"dir"`             // folder of the key, and of the private cluster
+	Store   string                   `yaml:"store"`           // connection string of the program's own database
+	Records map[string]string        `yaml:"records"`         // connection strings, by name
+	Plants  map[string]plantSettings `yaml:"plants"`          // by name
+	TLS     bool                     `yaml:"behind-tls"`      // browsers reach it over TLS
+	Proxies []string                 `yaml:"trusted-proxies"` // whose word is taken for where a request comes from
+}
+
+type plantSettings struct {
+	Endpoint  string `yaml:"endpoint"`
+	Namespace string `yaml:"namespace"`
+}
+
+// readSettings reads a file strictly: what it does not know is an error, with its line.
+func readSettings(file string) (settings, error) {
+	var s settings
+	text, err := os.ReadFile(file)
+	if err != nil {
+		return s, fmt.Errorf("read the configuration: %w", err)
+	}
+	if err := yaml.UnmarshalWithOptions(text, &s, yaml.Strict()); err != nil {
+		return s, fmt.Errorf("the configuration %s cannot be read:\n%s", file, yaml.FormatError(err, false, true))
+	}
+	return s, nil
+}
+
+// variable names the variable of the environment that says the same as a flag.
+func variable(flag string) string {
+	return "AMBERGATE_" + strings.ToUpper(strings.ReplaceAll(flag, "-", "_"))
+}
+
+// fill lets what no flag says be said by the environment, else by the file, else by what is usual.
+func fill(flags *pflag.FlagSet, file settings) error {
+	from := map[string][]string{"address": one(file.Address), "dir": one(file.Dir), "store": one(file.Store), "trusted-proxies": file.Proxies}
+	if file.TLS {
+		from["behind-tls"] = []string{"true"}
+	}
+	for name, dsn := range file.Records {
+		from["records"] = append(from["records"], name+"="+dsn)
+	}
+	for name, p := range file.Plants {
+		from["plant"] = append(from["plant"], name+"="+p.Endpoint+","+p.Namespace)
+	}
+	var wrong []error
+	flags.VisitAll(func(f *pflag.Flag) {
+		if f.Changed || f.Name == "config" || f.Name == "help" {
+			return
+		}
+		values, where := from[f.Name], "in the configuration"
+		if value := os.Getenv(variable(f.Name)); value != "" {
+			values, where = []string{value}, "in "+variable(f.Name)
+			if f.Value.Type() == "stringArray" {
+				values = strings.Fields(value)
+			}
+		}
+		for _, v := range values {
+			if err := flags.Set(f.Name, v); err != nil {
+				wrong = append(wrong, fmt.Errorf("%s %s: %w", f.Name, where, err))
+			}
+		}
+	})
+	return errors.Join(wrong...)
+}
+
+func one(value string) []string {
+	if value == "" {
+		return nil
+	}
+	return []string{value}
+}
+
+// wrong says what can be seen to be wrong with settings without starting anything, a line each.
+func (o serveOptions) wrong() (out []string) {
+	say := func(format string, args ...any) { out = append(out, fmt.Sprintf(format, args...)) }
+	if _, _, err := net.SplitHostPort(o.address); err != nil {
+		say("address: “%s” is no HOST:PORT", o.address)
+	}
+	if o.store != "" {
+		if err := database.Legal(o.store); err != nil {
+			say("store: this is no connection string of PostgreSQL")
+		}
+	}
+	for _, r := range o.records {
+		if name, dsn, ok := strings.Cut(r, "="); !ok || name == "" {
+			say("records: write NAME=CONNECTION")
+		} else if err := database.Legal(dsn); err != nil {
+			say("records: the connection of “%s” is no connection string of PostgreSQL", name)
+		}
+	}
+	for _, p := range o.plants {
+		name, rest, _ := strings.Cut(p, "=")
+		if endpoint, namespace, ok := strings.Cut(rest, ","); !ok || namespace == "" || !strings.HasPrefix(endpoint, "opc.tcp://") {
+			say("plant: “%s” needs an endpoint that begins with opc.tcp:// and a namespace", name)
+		}
+	}
+	for _, p := range o.proxies {
+		if _, _, err := net.ParseCIDR(p); err != nil && net.ParseIP(p) == nil {
+			say("trusted-proxies: “%s” is neither an address nor a network", p)
+		}
+	}
+	return out
+}

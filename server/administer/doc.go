@@ -1,0 +1,9 @@
+// Package administer answers what those call who run the program: the first person, people and their links,
+// connections, and new applications.
+//
+//   - side.go: who may
+//   - first.go: the first person of all; links
+//   - people.go: people, and what they may
+//   - connections.go: databases that applications read and change
+//   - structure.go: what is in a database, and the application that is proposed of it
+package administer

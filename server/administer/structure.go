@@ -1,0 +1,197 @@
+package administer
+
+import (
+	"context"
+	"encoding/json"
+	"errors"
+	"fmt"
+	"maps"
+	"slices"
+	"strings"
+	"sync"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/catalogue"
+	"ambergate/core/patch"
+	"ambergate/core/project"
+	"ambergate/core/propose"
+	"ambergate/server/answer"
+	"ambergate/server/base"
+	"ambergate/store"
+)
+
+// structures are those that were read a moment ago: whoever chooses tables asks again with each choice.
+type structures struct {
+	mu sync.Mutex
+	of map[string]readStructure
+}
+
+type readStructure struct {
+	database *catalogue.Database
+	until    time.Time
+}
+
+// believedFor is how long a structure is not read again for the same choice.
+const believedFor = 20 * time.Second
+
+func (s *structures) forget(name string) {
+	s.mu.Lock()
+	delete(s.of, name)
+	s.mu.Unlock()
+}
+
+// structure reads what is in a database; anew, or as it was a moment ago.
+func (s *Side) structure(ctx context.Context, name string, anew bool) (*catalogue.Database, error) {
+	source := s.Connected.Now().Records[name]
+	if source == nil {
+		return nil, &ask.Refusal{Code: "no-source", What: "There is no database “" + name + "” that could be read.", Then: "Look at the connections."}
+	}
+	s.structures.mu.Lock()
+	was, known := s.structures.of[name]
+	s.structures.mu.Unlock()
+	if known && !anew && time.Now().Before(was.until) {
+		return was.database, nil
+	}
+	d, err := source.Catalogue(ctx)
+	if err != nil {
+		return nil, err
+	}
+	s.structures.mu.Lock()
+	defer s.structures.mu.Unlock()
+	if s.structures.of == nil {
+		s.structures.of = map[string]readStructure{}
+	}
+	s.structures.of[name] = readStructure{d, time.Now().Add(believedFor)}
+	return d, nil
+}
+
+// GetTables lists the tables of a database, as they are now.
+func (s *Side) GetTables(c *gin.Context, name string) {
+	call(s, c, builds, func(_ store.Account, _ answer.Nothing) (api.Structure, error) {
+		d, err := s.structure(c, name, true)
+		if err != nil {
+			return api.Structure{}, err
+		}
+		out := api.Structure{Database: d.Name, Tables: make([]api.TableInfo, len(d.Tables))}
+		for i, t := range d.Tables {
+			out.Tables[i] = tableInfo(t)
+		}
+		return out, nil
+	})
+}
+
+func tableInfo(t *catalogue.Table) api.TableInfo {
+	one := api.TableInfo{Schema: t.Schema, Name: t.Name, Label: propose.Label(t.Name), Kind: t.Kind, Rows: t.Rows, Columns: make([]string, len(t.Columns)), RefersTo: []string{}, Usable: t.Select}
+	for i, c := range t.Columns {
+		one.Columns[i] = c.Name
+	}
+	for _, f := range t.Foreign {
+		if to := f.Schema + "." + f.Table; !slices.Contains(one.RefersTo, to) {
+			one.RefersTo = append(one.RefersTo, to)
+		}
+	}
+	switch {
+	case !t.Select:
+		one.Note = "the login may not read it"
+	case len(t.Primary) == 0:
+		one.Note = "no key: read only"
+	case !t.Insert && !t.Update && !t.Delete:
+		one.Note = "the login may only read it"
+	}
+	return one
+}
+
+// ProposeApplication gives an application as it would be made.
+func (s *Side) ProposeApplication(c *gin.Context) {
+	call(s, c, builds, func(_ store.Account, req propose.Wish) (*propose.Application, error) { return s.proposed(c, req) })
+}
+
+func (s *Side) proposed(ctx context.Context, w propose.Wish) (*propose.Application, error) {
+	d, err := s.structure(ctx, w.Connection, false)
+	if err != nil {
+		return nil, err
+	}
+	if w.Title = strings.TrimSpace(w.Title); w.Title == "" {
+		w.Title = "New application"
+	}
+	a, err := propose.Propose(d, w)
+	if errors.Is(err, propose.ErrNothing) {
+		return nil, &ask.Refusal{Cause: err, Code: "nothing", What: "No table was chosen.", Then: "Choose one at least."}
+	}
+	return a, err
+}
+
+// MakeApplication makes an application: first empty, then all that was proposed in one edit.
+func (s *Side) MakeApplication(c *gin.Context) {
+	call(s, c, builds, func(by store.Account, req propose.Wish) (api.MadeApplication, error) {
+		entities := map[string]json.RawMessage{}
+		var roles []string
+		if len(req.Tables) > 0 {
+			a, err := s.proposed(c, req)
+			if err != nil {
+				return api.MadeApplication{}, err
+			}
+			entities = a.Entities
+			for id := range entities {
+				if strings.HasPrefix(id, "r_") {
+					roles = append(roles, id)
+				}
+			}
+		}
+		title := strings.TrimSpace(req.Title)
+		if title == "" {
+			return api.MadeApplication{}, &ask.FieldErrors{Fields: map[string]string{"title": "An application needs a title."}}
+		}
+		slug := req.Slug
+		if slug == "" {
+			slug = propose.Slug(title)
+		}
+		zone := req.Zone
+		if zone == "" {
+			zone = "UTC"
+		}
+		if _, err := time.LoadLocation(zone); err != nil {
+			return api.MadeApplication{}, &ask.FieldErrors{Fields: map[string]string{"zone": "There is no zone of that name."}, Cause: err}
+		}
+		return api.MadeApplication{Slug: slug}, s.make(c, by, body{"kind": "project", "title": title, "slug": slug, "zone": zone}, entities, roles)
+	})
+}
+
+type body = map[string]any
+
+func (s *Side) make(ctx context.Context, by store.Account, settings body, entities map[string]json.RawMessage, roles []string) error {
+	first, err := json.Marshal(settings)
+	if err != nil {
+		return fmt.Errorf("write the settings: %w", err)
+	}
+	var edit store.Edit
+	for _, id := range slices.Sorted(maps.Keys(entities)) {
+		op := patch.Op{Op: "add", Path: "/" + id, Value: entities[id]}
+		if id == project.SettingsID {
+			var proposed body
+			if err := json.Unmarshal(entities[id], &proposed); err != nil {
+				return fmt.Errorf("read the settings: %w", err)
+			}
+			maps.Copy(proposed, settings)
+			text, err := json.Marshal(proposed)
+			if err != nil {
+				return fmt.Errorf("write the settings: %w", err)
+			}
+			op = patch.Op{Op: "replace", Path: "/" + id, Value: text}
+		}
+		edit.Patch = append(edit.Patch, op)
+	}
+	err = s.Store.MakeProject(ctx, by.ID, "p_"+base.NewID(), first, edit, roles)
+	if errors.Is(err, store.ErrSlugTaken) {
+		return &ask.FieldErrors{Fields: map[string]string{"slug": "Another application has this address."}, Cause: err}
+	}
+	if err != nil {
+		return err
+	}
+	s.Sessions.ForgetAccount(by.ID)
+	return nil
+}

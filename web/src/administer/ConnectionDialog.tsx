@@ -1,0 +1,116 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useState } from 'react';
+import { api, ask, type ConnectionInfo } from '../api/client';
+import { Action, Select } from '../ui/controls';
+import { Frame } from '../ui/Frame';
+import { Asked } from './Asked';
+import { wordsOf, wrongFields } from './problems';
+import { Told } from './Told';
+import { TriedWords } from './TriedWords';
+
+/** Where a database is and who signs in to it; tried before it is kept. */
+export function ConnectionDialog({ was, onClose }: { was?: ConnectionInfo; onClose: () => void }) {
+  const queries = useQueryClient();
+  const [name, setName] = useState(was?.name ?? '');
+  const [database, setDatabase] = useState(
+    was?.database ?? { host: '127.0.0.1', port: 5432, database: '', login: '', tls: 'verified' },
+  );
+  const [password, setPassword] = useState('');
+  const set = (part: Partial<typeof database>) => setDatabase({ ...database, ...part });
+  const body = { name, database, password: password === '' && was ? undefined : password };
+  const attempt = useMutation({ mutationFn: () => ask(api.POST('/api/connections/try', { body })) });
+  const keep = useMutation({
+    mutationFn: () =>
+      ask(api.PUT('/api/connections/{connection}', { params: { path: { connection: name.trim() || '-' } }, body })),
+    onSuccess: (tried) => {
+      void queries.invalidateQueries({ queryKey: ['connections'] });
+      if (tried.no?.code !== 'own-store' && tried.claims) onClose();
+    },
+  });
+  const wrong = { ...wrongFields(attempt.error), ...wrongFields(keep.error) };
+  const busy = attempt.isPending || keep.isPending;
+  const kept = keep.isSuccess && keep.data.no?.code !== 'own-store';
+  const tried = keep.data ?? attempt.data;
+  return (
+    <Frame
+      title={was ? `Change ${was.name}` : 'Add a database'}
+      told
+      stays
+      width="600px"
+      onClose={onClose}
+      foot={
+        <>
+          <Action onClick={onClose}>{kept ? 'Close' : 'Cancel'}</Action>
+          <Action onClick={() => attempt.mutate()} disabled={busy}>
+            {attempt.isPending ? 'Trying …' : 'Try it'}
+          </Action>
+          {!kept && (
+            <Action tone="main" onClick={() => keep.mutate()} disabled={busy}>
+              Keep it
+            </Action>
+          )}
+        </>
+      }
+    >
+      <Asked
+        label="What it is called here"
+        value={name}
+        onChange={setName}
+        hint="Works database"
+        wrong={wrong.name}
+        first={!was}
+        readOnly={was !== undefined}
+      />
+      <Flex gap="12px">
+        <Box flex="3">
+          <Asked label="Address" value={database.host} onChange={(host) => set({ host })} wrong={wrong.host} />
+        </Box>
+        <Box flex="1">
+          <Asked
+            label="Port"
+            type="number"
+            value={String(database.port)}
+            onChange={(port) => set({ port: Number(port) || 0 })}
+            wrong={wrong.port}
+          />
+        </Box>
+      </Flex>
+      <Asked
+        label="Name of the database"
+        value={database.database}
+        onChange={(d) => set({ database: d })}
+        wrong={wrong.database}
+      />
+      <Flex gap="12px">
+        <Box flex="1">
+          <Asked label="Signs in as" value={database.login} onChange={(login) => set({ login })} wrong={wrong.login} />
+        </Box>
+        <Box flex="1">
+          <Asked
+            label={was ? 'Password (empty: as it is)' : 'Password'}
+            type="password"
+            auto="new-password"
+            value={password}
+            onChange={setPassword}
+          />
+        </Box>
+      </Flex>
+      <Box as="label" display="block" mb="6px">
+        <Box fontSize="note" color="muted" mb="3px">
+          Encrypted
+        </Box>
+        <Select value={database.tls} onChange={(e) => set({ tls: e.target.value })}>
+          <option value="verified">by TLS, and the certificate is checked</option>
+          <option value="required">by TLS, whatever the certificate</option>
+          <option value="off">not at all: on this machine, or in a network of one’s own</option>
+        </Select>
+      </Box>
+      <Told words={wordsOf(attempt.error) ?? wordsOf(keep.error)} />
+      {tried && !busy && (
+        <TriedWords tried={tried} name={kept ? name.trim() : undefined} onDone={() => keep.mutate()} />
+      )}
+      {kept && tried?.no && <Box fontSize="note">It is kept all the same, and can be changed here.</Box>}
+    </Frame>
+  );
+}

@@ -1,0 +1,125 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { type ApplicationRoles, api, ask, type PersonInfo } from '../api/client';
+import { Action } from '../ui/controls';
+import { Frame } from '../ui/Frame';
+import { Tick } from '../ui/Tick';
+import { Typed } from '../ui/Typed';
+import { LinkTold } from './LinkTold';
+import { linkOf, stateOf } from './person';
+import { wordsOf } from './problems';
+import { Told } from './Told';
+
+interface PersonDialogProps {
+  person: PersonInfo;
+  applications: ApplicationRoles[];
+  onClose: () => void;
+}
+
+/** One person: roles in each application, rights, links, sessions. What is changed holds at once. */
+export function PersonDialog({ person: p, applications, onClose }: PersonDialogProps) {
+  const queries = useQueryClient();
+  const params = { path: { person: p.id } };
+  const onSuccess = () => queries.invalidateQueries({ queryKey: ['people'] });
+  const change = useMutation({
+    mutationFn: (body: { name?: string; disabled?: boolean; builds?: boolean; administers?: boolean }) =>
+      ask(api.PUT('/api/people/{person}', { params, body })),
+    onSuccess,
+  });
+  const roles = useMutation({
+    mutationFn: ({ project, ...body }: { project: string; roles: string[]; builds: boolean; administers: boolean }) =>
+      ask(api.PUT('/api/people/{person}/roles/{project}', { params: { path: { person: p.id, project } }, body })),
+    onSuccess,
+  });
+  const link = useMutation({ mutationFn: () => ask(api.POST('/api/people/{person}/link', { params })), onSuccess });
+  const end = useMutation({
+    mutationFn: () => ask(api.DELETE('/api/people/{person}/sessions', { params })),
+    onSuccess,
+  });
+  const turn = (a: ApplicationRoles, what: string) => {
+    const had = p.roles[a.id] ?? [];
+    const rights = p.rights[a.id] ?? { builds: false, administers: false };
+    const isRight = what === 'builds' || what === 'administers';
+    const next = had.includes(what) ? had.filter((r) => r !== what) : [...had, what];
+    roles.mutate({
+      project: a.id,
+      roles: isRight ? had : next,
+      builds: what === 'builds' ? !rights.builds : rights.builds,
+      administers: what === 'administers' ? !rights.administers : rights.administers,
+    });
+  };
+  return (
+    <Frame
+      title={p.name}
+      told
+      width="620px"
+      onClose={onClose}
+      foot={
+        <Action tone="main" onClick={onClose}>
+          Close
+        </Action>
+      }
+    >
+      <Flex gap="10px" align="center" mb="14px" wrap="wrap">
+        <Typed label="Name" width="220px" value={p.name} onSave={(name) => change.mutate({ name })} />
+        <Box color="muted" flex="1">
+          signs in as {p.login}
+          {stateOf(p).words && `, ${stateOf(p).words}`}
+        </Box>
+      </Flex>
+      {applications.map((a) => (
+        <Box as="fieldset" key={a.id} mb="10px" border="none">
+          <Box as="legend" fontWeight="700" mb="3px">
+            {a.title}
+          </Box>
+          <Flex gap="4px 16px" wrap="wrap">
+            {a.roles.map((r) => (
+              <Tick
+                key={r.id}
+                words={r.name}
+                on={p.roles[a.id]?.includes(r.id) ?? false}
+                onTick={() => turn(a, r.id)}
+              />
+            ))}
+            <Tick words="builds it" on={p.rights[a.id]?.builds ?? false} onTick={() => turn(a, 'builds')} />
+            <Tick
+              words="administers it"
+              on={p.rights[a.id]?.administers ?? false}
+              onTick={() => turn(a, 'administers')}
+            />
+          </Flex>
+        </Box>
+      ))}
+      <Box as="fieldset" mb="14px" border="none">
+        <Box as="legend" fontWeight="700" mb="3px">
+          Everything
+        </Box>
+        <Flex gap="4px 16px" wrap="wrap">
+          <Tick
+            words="builds all applications, and makes new ones"
+            on={p.builds}
+            onTick={() => change.mutate({ builds: !p.builds })}
+          />
+          <Tick
+            words="administers this program: people and connections"
+            on={p.administers}
+            onTick={() => change.mutate({ administers: !p.administers })}
+          />
+        </Flex>
+      </Box>
+      <Flex gap="8px" wrap="wrap">
+        <Action onClick={() => link.mutate()} disabled={p.disabled || link.isPending}>
+          {p.password ? 'Link for a new password' : 'New link'}
+        </Action>
+        <Action onClick={() => end.mutate()} disabled={p.sessions === 0 || end.isPending}>
+          End all sessions
+        </Action>
+        <Action tone={p.disabled ? 'plain' : 'bad'} onClick={() => change.mutate({ disabled: !p.disabled })}>
+          {p.disabled ? 'Let in again' : 'Keep out'}
+        </Action>
+      </Flex>
+      <Told words={wordsOf(change.error) ?? wordsOf(roles.error) ?? wordsOf(link.error) ?? wordsOf(end.error)} />
+      {link.data && <LinkTold name={p.name} link={linkOf(link.data.token)} />}
+    </Frame>
+  );
+}
