@@ -27,6 +27,13 @@ func (s *Source) noClaims() {
 	s.claimed.missing, s.claimed.until = true, time.Now().Add(missingFor)
 }
 
+// LookAgain lets it be asked anew whether anything can be changed: somebody has just made the table.
+func (s *Source) LookAgain() {
+	s.claimed.mu.Lock()
+	defer s.claimed.mu.Unlock()
+	s.claimed.until = time.Time{}
+}
+
 // OnlyRead says whether nothing can be changed in this database: a press could not be told from its
 // repetition. Of a database that is away it is not known; then it is not said.
 func (s *Source) OnlyRead() bool {

@@ -75,8 +75,7 @@ func (f *formMaker) fields() {
 		e := body{"kind": "field", "path": one.ID, "cell": cell(f.row, col, w, 0)}
 		if form := f.forms[c.References]; c.References != "" && form != "" && !f.t.Link {
 			parent := f.table(c.References)
-			words := one.Label + " is pressed: " + english.Lower(parent.Body.One)
-			if f.way(f.screen, element, form, words) {
+			if f.way(f.screen, element, form, "“"+one.Label+"” is pressed") {
 				e["gate"] = gate(nil, to(form, input(parent), body{"rule": "parent", "path": one.ID, "none": "grey", "reason": "There is none."}))
 			}
 		}
@@ -146,7 +145,7 @@ func (f *formMaker) children() (note string) {
 
 func (f *formMaker) childList(child *Table, relation *Field, label, element string) {
 	list := body{"kind": "list", "label": label, "table": child.ID, "relation": relation.ID, "columns": child.columns(relation.ID), "rows": 10, "cell": cell(f.row, 1, 12, 5), "modes": body{"view": true}}
-	if target, bind := f.childOpens(child, relation); target != nil && f.way(f.screen, element, f.forms[target.ID], "A row of "+english.Lower(label)+" is opened: "+english.Lower(target.Body.One)) {
+	if target, bind := f.childOpens(child, relation); target != nil && f.way(f.screen, element, f.forms[target.ID], "a row of “"+label+"” is opened") {
 		list["opened"] = gate(nil, to(f.forms[target.ID], input(target), bind))
 	}
 	if child.Link && f.edits() && child.mayDelete() {
@@ -155,7 +154,7 @@ func (f *formMaker) childList(child *Table, relation *Field, label, element stri
 	f.add(element, list)
 	f.row += 5
 	form, adder := f.forms[child.ID], f.ids.free(id("e", "add_"+element[2:]), "_")
-	if form != "" && f.edits() && child.mayAdd() && f.way(f.screen, adder, form, "“Add "+english.Lower(child.Body.One)+"” opens an empty one of this "+english.Lower(f.t.Body.One)) {
+	if form != "" && f.edits() && child.mayAdd() && f.way(f.screen, adder, form, "“Add "+english.Lower(child.Body.One)+"”, for this "+english.Lower(f.t.Body.One)) {
 		move := with(with(to(form, "", nil), "mode", "add"), "set", body{relation.ID: "record"})
 		add := button("Add "+english.Lower(child.Body.One), cell(f.row, 1, 3, 0), forEditors(gate(nil, move)), "view")
 		f.add(adder, with(add, "icon", "plus"))

@@ -38,13 +38,13 @@ func (m *maker) list(t *Table) {
 	elements := body{}
 	form := m.forms[t.ID]
 	top := 1
-	if form != "" && m.edits() && t.mayAdd() && m.way(screen, "e_new", form, "“New "+english.Lower(t.Body.One)+"” opens an empty "+t.Body.One) {
+	if form != "" && m.edits() && t.mayAdd() && m.way(screen, "e_new", form, "“New "+english.Lower(t.Body.One)+"”") {
 		add := button("New "+english.Lower(t.Body.One), cell(1, 1, 3, 0), forEditors(gate(nil, with(to(form, "", nil), "mode", "add"))))
 		elements["e_new"] = with(with(with(add, "pos", 1), "tone", "main"), "icon", "plus")
 		top = 2
 	}
 	list := body{"kind": "list", "pos": 2, "table": t.ID, "columns": t.columns(""), "cell": cell(top, 1, 12, 14)}
-	if form != "" && m.way(screen, "e_list", form, "A row is opened: "+english.Lower(t.Body.One)+", on that row") {
+	if form != "" && m.way(screen, "e_list", form, "a row is opened") {
 		list["opened"] = gate(nil, to(form, input(t), body{"rule": "row"}))
 	}
 	elements["e_list"] = list

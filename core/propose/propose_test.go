@@ -160,7 +160,7 @@ func TestFieldsAreWhatTheDatabaseSays(t *testing.T) {
 		"pumps.code":            "Code|text, unique|form from a check",
 		"pumps.site_id":         "Site|one of sites|foreign key",
 		"pumps.state":           "State|running, standing, in repair|from a check: 3 values",
-		"pumps.power_kw":        "Power kw|decimal number, kW|unit from the name",
+		"pumps.power_kw":        "Power|decimal number, kW|unit from the name",
 		"pumps.built":           "Built|whole number|range from a check",
 		"pumps.geom":            "Geom|geometry|not shown: nothing shows “geometry”",
 		"repairs.fitter_id":     "Fitter|one of fitters|foreign key",

@@ -1,10 +1,6 @@
 package propose
 
-import (
-	"fmt"
-
-	"ambergate/core/english"
-)
+import "fmt"
 
 // Signs on the start screen: how many stand beside each other, of twelve columns.
 const signsBeside = 3
@@ -35,7 +31,7 @@ func (m *maker) start() {
 		}
 		for k, t := range shown {
 			element := ids.free(id("e", t.ID[2:]), "_")
-			if !m.way("s_start", element, m.lists[t.ID], "The sign “"+t.Body.Label+"” opens "+t.Body.Label) {
+			if !m.way("s_start", element, m.lists[t.ID], "the sign “"+t.Body.Label+"”") {
 				continue
 			}
 			w := 12 / signsBeside
@@ -63,15 +59,4 @@ func (m *maker) rail() {
 	}
 	m.app.Rail = true
 	m.entities["ra_lists"] = body{"kind": "rail", "name": "Lists", "pos": 1, "edge": "left", "placed": body{"kinds": body{"list": true, "form": true}}, "elements": elements}
-}
-
-// a puts the article before a name of one record.
-func a(one string) string {
-	switch one = english.Lower(one); {
-	case one == "":
-		return one
-	case one[0] == 'a', one[0] == 'e', one[0] == 'i', one[0] == 'o':
-		return "an " + one
-	}
-	return "a " + one
 }

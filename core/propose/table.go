@@ -5,6 +5,7 @@ import (
 	"strings"
 
 	"ambergate/core/catalogue"
+	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -143,6 +144,10 @@ func (t *Table) column(f *Field, k kind, pos int, aliases names) {
 	if slices.Contains([]string{"whole", "number", "decimal"}, k.of) {
 		if u, why := unitOf(c); u != "" {
 			col.Unit, f.Why, f.Ask = u, why, why == "unit from the name"
+			if words := strings.Fields(inWords(c.Name)); why == "unit from the name" && f.Label == Label(c.Name) {
+				f.Label = english.Capital(strings.Join(words[:len(words)-1], " "))
+				col.Label = f.Label
+			}
 			if trimmed := strings.TrimSpace(strings.TrimSuffix(c.Comment, "("+u+")")); why == "unit from the comment" && f.Label == c.Comment && trimmed != "" {
 				f.Label, col.Label = trimmed, trimmed
 			}

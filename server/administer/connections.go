@@ -267,6 +267,9 @@ func (s *Side) TryKept(c *gin.Context, name string) {
 		if err != nil {
 			return api.Tried{}, err
 		}
+		if source := s.Connected.Now().Records[name]; source != nil {
+			source.LookAgain()
+		}
 		return try(c, d, secret)
 	})
 }
@@ -294,6 +297,9 @@ func (s *Side) MakePressTable(c *gin.Context, name string) {
 		}
 		if err := records.MakePressTable(c, d.DSN(secret)); err != nil {
 			return api.Tried{}, err
+		}
+		if source := s.Connected.Now().Records[name]; source != nil {
+			source.LookAgain()
 		}
 		return try(c, d, secret)
 	})

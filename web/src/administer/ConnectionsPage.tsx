@@ -115,13 +115,13 @@ function OneConnection({ connection: c, onChange }: { connection: ConnectionInfo
 function State({ connection: c }: { connection: ConnectionInfo }) {
   if (c.sealed) return <Mark bad>its password is sealed with another key: write it again</Mark>;
   if (!c.good) return <Mark bad>does not answer</Mark>;
-  if (c.onlyRead) return <Mark>only read: there is no table for presses</Mark>;
+  if (c.onlyRead) return <Mark color="ink">only read: there is no table for presses</Mark>;
   return <Mark>reached</Mark>;
 }
 
-function Mark({ bad, children }: { bad?: boolean; children: React.ReactNode }) {
+function Mark({ bad, color = 'pine', children }: { bad?: boolean; color?: string; children: React.ReactNode }) {
   return (
-    <Box fontSize="note" fontWeight="700" color={bad ? 'brick' : 'pine'}>
+    <Box fontSize="note" fontWeight="700" color={bad ? 'brick' : color}>
       {children}
     </Box>
   );

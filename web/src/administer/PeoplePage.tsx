@@ -114,7 +114,7 @@ function List() {
                       : 'never'}
                   </Cell>
                   <Cell>
-                    <Flex gap="8px" justify="flex-end">
+                    <Flex gap="8px">
                       <State person={p} />
                     </Flex>
                   </Cell>

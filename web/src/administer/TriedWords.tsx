@@ -57,8 +57,19 @@ function PressTable({ tried, name, onDone }: { tried: Tried; name?: string; onDo
   });
   return (
     <Box mt="10px" maxW="640px">
-      <Box fontSize="note" color="muted" mb="4px">
-        It needs one small table of its own, made by this statement:
+      {tried.mayClaim && name && (
+        <Action mt="8px" tone="main" onClick={() => make.mutate(name)} disabled={make.isPending}>
+          Make the table
+        </Action>
+      )}
+      {tried.mayClaim && !name && <Box fontSize="note">It can be made here, once the connection is kept.</Box>}
+      {!tried.mayClaim && (
+        <Box fontSize="note" mt="4px">
+          The database lets this name make no table: give the statement to who runs it.
+        </Box>
+      )}
+      <Box fontSize="note" color="muted" mt="10px" mb="4px">
+        It is one small table, made by this statement:
       </Box>
       <Box
         as="pre"
@@ -73,17 +84,6 @@ function PressTable({ tried, name, onDone }: { tried: Tried; name?: string; onDo
       >
         {tried.statement}
       </Box>
-      {tried.mayClaim && name && (
-        <Action mt="8px" tone="main" onClick={() => make.mutate(name)} disabled={make.isPending}>
-          Make the table
-        </Action>
-      )}
-      {tried.mayClaim && !name && <Box fontSize="note">It can be made here, once the connection is kept.</Box>}
-      {!tried.mayClaim && (
-        <Box fontSize="note" mt="4px">
-          The database lets this name make no table: give the statement to who runs it.
-        </Box>
-      )}
       <Told words={wordsOf(make.error)} />
     </Box>
   );

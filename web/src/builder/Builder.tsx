@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { type Draft, Refused } from '../api/client';
-import { dataPageOf } from '../document/project';
+import { dataPageOf, rolesOf } from '../document/project';
 import { screensOf } from '../document/screens';
 import { Action } from '../ui/controls';
 import { Message, Waiting, WayOn } from '../ui/Message';
@@ -30,7 +30,9 @@ export function Builder({ project, hands, draft }: BuilderProps) {
   const navigate = useNavigate();
   const screens = screensOf(draft.entities);
   const last = useRef('');
-  const screen = screens.find((s) => s.id === (view === 'screen' ? item : last.current)) ?? screens[0];
+  const byId = (id: string | undefined) => screens.find((s) => s.id === id);
+  const screen =
+    byId(view === 'screen' ? item : last.current) ?? byId(rolesOf(draft.entities)[0]?.start) ?? screens[0];
   const id = screen?.id ?? '';
   last.current = id;
   const [finding, setFinding] = useState<'screens' | 'findings'>();

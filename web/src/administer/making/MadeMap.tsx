@@ -18,7 +18,8 @@ export function MadeMap({ proposed, wishes }: { proposed: ProposedApplication; w
   const x = (column: number) => column * (width + gap.across);
   const y = (row: number) => row * (height + gap.down);
   const ways = proposed.ways.filter((w) => w.from === screen?.id);
-  const title = (id: string) => proposed.screens.find((s) => s.id === id)?.title ?? id;
+  const title = (id: string) =>
+    id === 's_start' ? wishes.wish.title : (proposed.screens.find((s) => s.id === id)?.title ?? id);
   return (
     <Box as="section" aria-label="What will be made" borderTopWidth="1px" borderColor="rule" mt="18px" pt="12px">
       <Flex gap="20px" align="center" mb="12px" wrap="wrap">
@@ -75,7 +76,7 @@ export function MadeMap({ proposed, wishes }: { proposed: ProposedApplication; w
               onClick={() => setChosen(s.id)}
             >
               <Plate
-                title={s.title}
+                title={title(s.id)}
                 note={s.made ? s.note : 'left out'}
                 tone={s.id === chosen ? 'chosen' : s.made ? 'plain' : 'ghost'}
               />
@@ -86,7 +87,7 @@ export function MadeMap({ proposed, wishes }: { proposed: ProposedApplication; w
           <Box flex="1" minW="280px">
             <Flex align="baseline" gap="10px" mb="6px">
               <Box as="h3" fontWeight="800">
-                {screen.title}
+                {title(screen.id)}
               </Box>
               <Box fontSize="note" color="muted" flex="1">
                 {screen.note}

@@ -121,7 +121,7 @@ function Proposed({ wishes, tables, connection }: { wishes: Wishes; tables: Tabl
           <Told words={chosen ? wordsOf(proposal.error) : undefined} />
           {chosen && table && proposed && (
             <>
-              <TableProposal table={table} wishes={wishes} all={proposed.tables} />
+              <TableProposal table={table} wishes={wishes} />
               <MadeMap proposed={proposed} wishes={wishes} />
             </>
           )}

@@ -5,15 +5,7 @@ import { Typed } from '../../ui/Typed';
 import type { Wishes } from './useWishes';
 
 /** A table as it will be called and shown, with the reasons; each of it can be corrected. */
-export function TableProposal({
-  table: t,
-  wishes,
-  all,
-}: {
-  table: ProposedTable;
-  wishes: Wishes;
-  all: ProposedTable[];
-}) {
+export function TableProposal({ table: t, wishes }: { table: ProposedTable; wishes: Wishes }) {
   const set = (part: Parameters<Wishes['table']>[2]) => wishes.table(t.schema, t.name, part);
   const taken = t.fields.filter((f) => f.id);
   const login = wishes.wish.people;
@@ -33,9 +25,13 @@ export function TableProposal({
         <Typed label="What its records are called" value={t.label} width="170px" onSave={(label) => set({ label })} />
         <span>and one of them a</span>
         <Typed label="What one record is called" value={t.one} width="150px" onSave={(one) => set({ one })} />
-        <span>, told by</span>
+        <Box as="span" ml="-4px">
+          , told by
+        </Box>
         <Choice label="Told by" value={t.title} fields={taken} none="its key" onChoose={(title) => set({ title })} />
-        <span>, listed in order of</span>
+        <Box as="span" ml="-4px">
+          , listed in order of
+        </Box>
         <Choice
           label="In order of"
           value={t.order ?? ''}
@@ -74,7 +70,7 @@ export function TableProposal({
           </thead>
           <tbody>
             {t.fields.map((f) => (
-              <FieldRow key={f.column} table={t} field={f} wishes={wishes} all={all} />
+              <FieldRow key={f.column} table={t} field={f} wishes={wishes} />
             ))}
           </tbody>
         </table>
@@ -83,16 +79,7 @@ export function TableProposal({
   );
 }
 
-function FieldRow({
-  table: t,
-  field: f,
-  wishes,
-}: {
-  table: ProposedTable;
-  field: ProposedField;
-  wishes: Wishes;
-  all: ProposedTable[];
-}) {
+function FieldRow({ table: t, field: f, wishes }: { table: ProposedTable; field: ProposedField; wishes: Wishes }) {
   const set = (part: Parameters<Wishes['field']>[3]) => wishes.field(t.schema, t.name, f.column, part);
   const shut = !f.id && f.why !== 'left out';
   return (
