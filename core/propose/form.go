@@ -129,7 +129,9 @@ func (f *formMaker) children() (note string) {
 		relations := child.fieldsWhere(func(_ *Field, c *project.Column) bool { return c.References == f.t.ID })
 		for _, relation := range relations {
 			label := child.Body.Label
-			if len(relations) > 1 || child == f.t {
+			if other := f.joined(child, relation); other != nil {
+				label = other.Body.Label // what joins two tables is seen as the other one
+			} else if len(relations) > 1 || child == f.t {
 				label += ", " + english.Lower(relation.Label)
 			}
 			element := f.ids.free(id("e", child.ID[2:]+"_"+relation.ID[2:]), "_")
@@ -153,10 +155,14 @@ func (f *formMaker) childList(child *Table, relation *Field, label, element stri
 	}
 	f.add(element, list)
 	f.row += 5
+	one := child.Body.One
+	if other := f.joined(child, relation); other != nil {
+		one = other.Body.One
+	}
 	form, adder := f.forms[child.ID], f.ids.free(id("e", "add_"+element[2:]), "_")
-	if form != "" && f.edits() && child.mayAdd() && f.way(f.screen, adder, form, "“Add "+english.Lower(child.Body.One)+"”, for this "+english.Lower(f.t.Body.One)) {
+	if form != "" && f.edits() && child.mayAdd() && f.way(f.screen, adder, form, "“Add "+english.Lower(one)+"”, for this "+english.Lower(f.t.Body.One)) {
 		move := with(with(to(form, "", nil), "mode", "add"), "set", body{relation.ID: "record"})
-		add := button("Add "+english.Lower(child.Body.One), cell(f.row, 1, 3, 0), forEditors(gate(nil, move)), "view")
+		add := button("Add "+english.Lower(one), cell(f.row, 1, 3, 0), forEditors(gate(nil, move)), "view")
 		f.add(adder, with(add, "icon", "plus"))
 		f.row++
 	}
@@ -176,4 +182,17 @@ func (f *formMaker) childOpens(child *Table, relation *Field) (target *Table, bi
 		}
 	}
 	return nil, nil
+}
+
+// joined gives the table that a link joins to this one; nil for a child of its own.
+func (f *formMaker) joined(child *Table, relation *Field) *Table {
+	if !child.Link {
+		return nil
+	}
+	for _, other := range child.fieldsWhere(func(_ *Field, c *project.Column) bool { return c.Type == "record" }) {
+		if other != relation {
+			return f.table(child.Body.Fields[other.ID].References)
+		}
+	}
+	return nil
 }

@@ -40,10 +40,6 @@ func (t *Table) titleField() *Field {
 	texts := t.fieldsWhere(func(f *Field, c *project.Column) bool {
 		return c.Type == "text" && !c.Long && len(c.Choices) == 0 && f.from.Base != "uuid" && !f.from.Array
 	})
-	named := func(f *Field, word string) bool {
-		words := strings.Fields(inWords(f.Column))
-		return len(words) > 0 && (words[len(words)-1] == word || words[0] == word)
-	}
 	for _, f := range texts {
 		if t.from.IsUnique(f.Column) && !t.loginLike(f) {
 			return f
@@ -62,6 +58,12 @@ func (t *Table) titleField() *Field {
 		return texts[0]
 	}
 	return nil
+}
+
+// named says whether a column begins or ends with one of some words.
+func named(f *Field, words ...string) bool {
+	own := strings.Fields(inWords(f.Column))
+	return len(own) > 0 && (slices.Contains(words, own[len(own)-1]) || slices.Contains(words, own[0]))
 }
 
 // titleOfKey calls a record by what it joins, else by its key.
@@ -97,13 +99,16 @@ func (t *Table) orderField(title *Field) *Field {
 	served := func(f *Field) bool {
 		return t.Rows < manyRows || slices.ContainsFunc(t.from.Indexes, func(columns []string) bool { return columns[0] == f.Column })
 	}
-	if title != nil && served(title) {
+	if title != nil && served(title) && (t.from.IsUnique(title.Column) || named(title, titleWords...)) {
 		return title
 	}
 	for _, f := range t.fieldsWhere(func(_ *Field, c *project.Column) bool { return c.Type == "date" || c.Type == "moment" }) {
 		if served(f) {
 			return f
 		}
+	}
+	if title != nil && served(title) {
+		return title
 	}
 	return nil // the key
 }

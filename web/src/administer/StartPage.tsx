@@ -46,7 +46,7 @@ function Applications({ me }: { me: Me }) {
           {me.administers && (
             <Onward to="/connections" glyph="project" title="Connections" note="databases and plants" />
           )}
-          {me.administers && <Onward to="/people" glyph="user" title="People" note="who comes in, and what they may" />}
+          {me.administers && <Onward to="/people" glyph="user" title="People" note="who may come in" />}
         </Flex>
       </Box>
     </>
