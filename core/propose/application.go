@@ -183,7 +183,11 @@ func (m *maker) screen(s Screen, b body) {
 			slugs[other["slug"].(string)] = true
 		}
 	}
-	b["kind"], b["type"], b["title"], b["slug"] = "screen", s.Type, s.Title, slugs.free(Slug(s.Title), "-")
+	slug := Slug(s.Title)
+	if s.ID == "s_start" {
+		slug = "start" // an application called as one of its tables leaves the address to that
+	}
+	b["kind"], b["type"], b["title"], b["slug"] = "screen", s.Type, s.Title, slugs.free(slug, "-")
 	m.entities[s.ID] = b
 	s.Made = true
 	m.app.Screens = append(m.app.Screens, s)

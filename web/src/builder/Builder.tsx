@@ -31,8 +31,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
   const screens = screensOf(draft.entities);
   const last = useRef('');
   const byId = (id: string | undefined) => screens.find((s) => s.id === id);
-  const screen =
-    byId(view === 'screen' ? item : last.current) ?? byId(rolesOf(draft.entities)[0]?.start) ?? screens[0];
+  const screen = byId(view === 'screen' ? item : last.current) ?? byId(rolesOf(draft.entities)[0]?.start) ?? screens[0];
   const id = screen?.id ?? '';
   last.current = id;
   const [finding, setFinding] = useState<'screens' | 'findings'>();

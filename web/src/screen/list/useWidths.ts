@@ -1,5 +1,5 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 import type { ListView } from '../../api/client';
 import { useScreen } from '../context';
 
@@ -20,10 +20,15 @@ export function useWidths(element: string, list: ListView) {
     (path: string, to: number) => setDragged((d) => ({ ...(d ?? kept), [path]: Math.max(narrowest, to) })),
     [kept],
   );
-  const keep = async () => {
-    if (!work || !dragged) return;
-    await work.keepView(element, { name: '', widths: dragged });
-    await queries.invalidateQueries({ queryKey: key });
+  // One after the other: of two that are under way at once, the older might be written last.
+  const keeping = useRef(Promise.resolve());
+  const keep = () => {
+    if (!work || !dragged) return keeping.current;
+    keeping.current = keeping.current
+      .then(() => work.keepView(element, { name: '', widths: dragged }))
+      .then(() => queries.invalidateQueries({ queryKey: key }))
+      .catch(() => undefined); // as wide as they are they stay; the next one is kept again
+    return keeping.current;
   };
   return { share, total, set, keep };
 }
