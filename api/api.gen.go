@@ -285,6 +285,17 @@ type FigureElementView = use.ElementView
 // FigureView A picture with live words.
 type FigureView = element.FigureView
 
+// FileLook What is in a file, and what it needs here.
+type FileLook struct {
+	Needs    []NeededConnection `json:"needs"`
+	Pictures int                `json:"pictures"`
+	Screens  int                `json:"screens"`
+	Slug     string             `json:"slug"`
+	Tables   int                `json:"tables"`
+	Taken    bool               `json:"taken"`
+	Title    string             `json:"title"`
+}
+
 // Filter Narrows a list by one column.
 type Filter = place.Filter
 
@@ -483,6 +494,13 @@ type MyRights struct {
 
 // NameInfo A name that a condition may use.
 type NameInfo = build.NameInfo
+
+// NeededConnection A connection that an application is over, and whether one of that name is here.
+type NeededConnection struct {
+	Here bool   `json:"here"`
+	Name string `json:"name"`
+	Type string `json:"type"`
+}
 
 // NeededInput An input that the screen needs and has not got.
 type NeededInput struct {
@@ -1150,6 +1168,21 @@ type GetValuesParams struct {
 	Q  *string `form:"q,omitempty" json:"q,omitempty"`
 }
 
+// ImportFileJSONBody defines parameters for ImportFile.
+type ImportFileJSONBody = map[string]interface{}
+
+// ImportFileParams defines parameters for ImportFile.
+type ImportFileParams struct {
+	Title *string `form:"title,omitempty" json:"title,omitempty"`
+	Slug  *string `form:"slug,omitempty" json:"slug,omitempty"`
+
+	// Connect which connection here takes the place of which in the file, as “there=here”
+	Connect *[]string `form:"connect,omitempty" json:"connect,omitempty"`
+}
+
+// LookAtFileJSONBody defines parameters for LookAtFile.
+type LookAtFileJSONBody = map[string]interface{}
+
 // GetCsvParams defines parameters for GetCsv.
 type GetCsvParams struct {
 	Trail   string `form:"trail" json:"trail"`
@@ -1241,6 +1274,12 @@ type KeepConnectionJSONRequestBody = ConnectionKept
 // MakeFirstJSONRequestBody defines body for MakeFirst for application/json ContentType.
 type MakeFirstJSONRequestBody = FirstPerson
 
+// ImportFileJSONRequestBody defines body for ImportFile for application/json ContentType.
+type ImportFileJSONRequestBody = ImportFileJSONBody
+
+// LookAtFileJSONRequestBody defines body for LookAtFile for application/json ContentType.
+type LookAtFileJSONRequestBody = LookAtFileJSONBody
+
 // ReadLinkJSONRequestBody defines body for ReadLink for application/json ContentType.
 type ReadLinkJSONRequestBody = LinkAsked
 
@@ -1327,6 +1366,9 @@ type ServerInterface interface {
 	// GetBuildEvents Edits of all builders, as server-sent events
 	// (GET /api/build/{project}/events)
 	GetBuildEvents(c *gin.Context, project string)
+	// ExportApplication An application as a file
+	// (GET /api/build/{project}/export)
+	ExportApplication(c *gin.Context, project string)
 	// GetLog Who did what to rights, releases and accounts
 	// (GET /api/build/{project}/log)
 	GetLog(c *gin.Context, project string, params GetLogParams)
@@ -1408,6 +1450,12 @@ type ServerInterface interface {
 	// MakeFirst Come in as the first person of all
 	// (POST /api/first)
 	MakeFirst(c *gin.Context)
+	// ImportFile Make an application of a file
+	// (POST /api/imports)
+	ImportFile(c *gin.Context, params ImportFileParams)
+	// LookAtFile What is in a file that an application was exported to
+	// (POST /api/imports/look)
+	LookAtFile(c *gin.Context)
 	// ReadLink Whom a link is for
 	// (POST /api/link)
 	ReadLink(c *gin.Context)
@@ -1717,6 +1765,31 @@ func (siw *ServerInterfaceWrapper) GetBuildEvents(c *gin.Context) {
 	}
 
 	siw.Handler.GetBuildEvents(c, project)
+}
+
+// ExportApplication operation middleware
+func (siw *ServerInterfaceWrapper) ExportApplication(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ExportApplication(c, project)
 }
 
 // GetLog operation middleware
@@ -2562,6 +2635,62 @@ func (siw *ServerInterfaceWrapper) MakeFirst(c *gin.Context) {
 	}
 
 	siw.Handler.MakeFirst(c)
+}
+
+// ImportFile operation middleware
+func (siw *ServerInterfaceWrapper) ImportFile(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params ImportFileParams
+
+	// ------------- Optional query parameter "title" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "title", c.Request.URL.Query(), &params.Title, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter title: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "slug" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "slug", c.Request.URL.Query(), &params.Slug, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter slug: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "connect" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "connect", c.Request.URL.Query(), &params.Connect, runtime.BindQueryParameterOptions{Type: "array", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter connect: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ImportFile(c, params)
+}
+
+// LookAtFile operation middleware
+func (siw *ServerInterfaceWrapper) LookAtFile(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.LookAtFile(c)
 }
 
 // ReadLink operation middleware
@@ -3727,4 +3856,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/proposals", wrapper.ProposeApplication)
 	router.GET(options.BaseURL+"/api/applications", wrapper.GetApplications)
 	router.POST(options.BaseURL+"/api/applications", wrapper.MakeApplication)
+	router.POST(options.BaseURL+"/api/imports/look", wrapper.LookAtFile)
+	router.POST(options.BaseURL+"/api/imports", wrapper.ImportFile)
+	router.GET(options.BaseURL+"/api/build/:project/export", wrapper.ExportApplication)
 }

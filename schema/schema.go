@@ -6,9 +6,14 @@ import (
 	_ "embed"
 )
 
-//go:generate go run ./generate document.schema.json
+//go:generate go run ./generate document.schema.json file.schema.json
 
 // Document is the schema of a project: its entities by id.
 //
 //go:embed document.schema.json
 var Document []byte
+
+// File is the schema of a file that an application is exported to: its document, and its pictures.
+//
+//go:embed file.schema.json
+var File []byte

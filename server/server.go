@@ -137,6 +137,9 @@ func (s *Server) recoverPanics(c *gin.Context) {
 	if strings.HasSuffix(c.FullPath(), "/pictures") {
 		most = maxPicture
 	}
+	if strings.HasPrefix(c.FullPath(), "/api/imports") {
+		most = administer.MaxFile
+	}
 	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, most)
 	c.Next()
 }

@@ -223,3 +223,11 @@ func (s *Store) ForAll(ctx context.Context, account string) (r Rights, err error
 	}
 	return r, nil
 }
+
+// AccountID gives the id of who signs in by a name. Error: ErrNone.
+func (s *Store) AccountID(ctx context.Context, login string) (id string, err error) {
+	if err = s.pool.QueryRow(ctx, `select id from account where login = $1`, LoginForm(login)).Scan(&id); err != nil {
+		return "", fmt.Errorf("find a person: %w", none(err))
+	}
+	return id, nil
+}

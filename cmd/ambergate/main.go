@@ -1,16 +1,21 @@
-// Command ambergate is the program: the server, the demo and the simulated plant.
+// Command ambergate is the program: the server, the demo, the simulated plant, and applications as files.
 package main
 
 import (
 	"context"
+	"errors"
 	"fmt"
+	"maps"
 	"os"
 	"os/signal"
 	"runtime/debug"
+	"slices"
 	"strings"
 	"syscall"
 
 	"github.com/spf13/cobra"
+
+	"ambergate/core/ask"
 )
 
 // version tells from which state of the source the program was built.
@@ -38,9 +43,16 @@ func main() {
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}
-	root.AddCommand(demoCommand(), serveCommand(), plantCommand(), configCommand())
+	root.AddCommand(demoCommand(), serveCommand(), plantCommand(), configCommand(), exportCommand(), importCommand(), schemaCommand(), checkCommand())
 	if err := root.ExecuteContext(ctx); err != nil {
-		fmt.Fprintln(os.Stderr, "ambergate:", err)
+		var fields *ask.FieldErrors
+		if errors.As(err, &fields) {
+			for _, name := range slices.Sorted(maps.Keys(fields.Fields)) {
+				fmt.Fprintf(os.Stderr, "ambergate: %s: %s\n", name, fields.Fields[name])
+			}
+		} else if !errors.Is(err, errBroken) { // what is broken was said
+			fmt.Fprintln(os.Stderr, "ambergate:", err)
+		}
 		stop()
 		os.Exit(1)
 	}

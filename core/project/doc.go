@@ -11,5 +11,6 @@
 //   - rail.go: rails and drawers
 //   - table.go, tally.go, condition.go, grant.go: tables, figures of them, conditions, rights
 //   - equipment.go, variable.go, picture.go: tags, variables, pictures
+//   - file.go: an application as a file, taken elsewhere
 //   - schema.go: the names that expressions may use at a place
 package project

@@ -5,5 +5,6 @@
 //   - first.go: the first person of all; links
 //   - people.go: people, and what they may
 //   - connections.go: databases that applications read and change
+//   - files.go: applications as files
 //   - structure.go: what is in a database, and the application that is proposed of it
 package administer

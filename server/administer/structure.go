@@ -163,13 +163,15 @@ func (s *Side) MakeApplication(c *gin.Context) {
 
 type body = map[string]any
 
+func sortedKeys[V any](of map[string]V) []string { return slices.Sorted(maps.Keys(of)) }
+
 func (s *Side) make(ctx context.Context, by store.Account, settings body, entities map[string]json.RawMessage, roles []string) error {
 	first, err := json.Marshal(settings)
 	if err != nil {
 		return fmt.Errorf("write the settings: %w", err)
 	}
 	var edit store.Edit
-	for _, id := range slices.Sorted(maps.Keys(entities)) {
+	for _, id := range sortedKeys(entities) {
 		op := patch.Op{Op: "add", Path: "/" + id, Value: entities[id]}
 		if id == project.SettingsID {
 			var proposed body
