@@ -1111,6 +1111,12 @@ type WorkRowsRequest struct {
 	Work WorkRequest `json:"work"`
 }
 
+// MakeApplicationParams defines parameters for MakeApplication.
+type MakeApplicationParams struct {
+	// Into the address of an application that has neither tables nor screens yet, which gets them
+	Into *string `form:"into,omitempty" json:"into,omitempty"`
+}
+
 // GetDraftParams defines parameters for GetDraft.
 type GetDraftParams struct {
 	// Since the sequence number of the draft that one has; only entities of later versions are sent
@@ -1350,7 +1356,7 @@ type ServerInterface interface {
 	GetApplications(c *gin.Context)
 	// MakeApplication Make an application
 	// (POST /api/applications)
-	MakeApplication(c *gin.Context)
+	MakeApplication(c *gin.Context, params MakeApplicationParams)
 	// GetDraft The project as it is being built
 	// (GET /api/build/{project})
 	GetDraft(c *gin.Context, project string, params GetDraftParams)
@@ -1597,6 +1603,20 @@ func (siw *ServerInterfaceWrapper) GetApplications(c *gin.Context) {
 // MakeApplication operation middleware
 func (siw *ServerInterfaceWrapper) MakeApplication(c *gin.Context) {
 
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params MakeApplicationParams
+
+	// ------------- Optional query parameter "into" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "into", c.Request.URL.Query(), &params.Into, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter into: %w", err), http.StatusBadRequest)
+		return
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -1604,7 +1624,7 @@ func (siw *ServerInterfaceWrapper) MakeApplication(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.MakeApplication(c)
+	siw.Handler.MakeApplication(c, params)
 }
 
 // GetDraft operation middleware

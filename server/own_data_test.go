@@ -157,6 +157,15 @@ func TestAnApplicationIsMadeOverAConnection(t *testing.T) {
 	if len(empty.Entities) != 1 {
 		t.Errorf("%d things are left", len(empty.Entities))
 	}
+	// What is empty again can be filled again; what is not, is not.
+	p.refused("POST", "/api/applications?into=tarnhorn", wish, http.StatusConflict, "not-empty")
+	p.must("POST", "/api/applications?into="+made.Slug, wish, &made)
+	var filled api.Draft
+	p.must("GET", "/api/build/"+made.Slug, nil, &filled)
+	if len(filled.Entities) != len(draft.Entities) || filled.Title != "Cabins" {
+		t.Errorf("%d things, %d before", len(filled.Entities), len(draft.Entities))
+	}
+	p.must("POST", "/api/build/"+made.Slug+"/undo", nil, nil)
 	var states []api.ApplicationState
 	p.must("GET", "/api/applications", nil, &states)
 	if !slices.Contains(states, api.ApplicationState{Id: draft.Id, Changes: 1}) {

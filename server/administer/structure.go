@@ -126,7 +126,7 @@ func (s *Side) proposed(ctx context.Context, w propose.Wish) (*propose.Applicati
 }
 
 // MakeApplication makes an application: first empty, then all that was proposed in one edit.
-func (s *Side) MakeApplication(c *gin.Context) {
+func (s *Side) MakeApplication(c *gin.Context, params api.MakeApplicationParams) {
 	call(s, c, builds, func(by store.Account, req propose.Wish) (api.MadeApplication, error) {
 		entities := map[string]json.RawMessage{}
 		var roles []string
@@ -141,6 +141,9 @@ func (s *Side) MakeApplication(c *gin.Context) {
 					roles = append(roles, id)
 				}
 			}
+		}
+		if into := answer.Value(params.Into); into != "" {
+			return api.MadeApplication{Slug: into}, s.fill(c, into, entities)
 		}
 		title := strings.TrimSpace(req.Title)
 		if title == "" {
@@ -165,27 +168,53 @@ type body = map[string]any
 
 func sortedKeys[V any](of map[string]V) []string { return slices.Sorted(maps.Keys(of)) }
 
+// fill puts what was proposed into an application that has neither tables nor screens yet, in one edit; what it is
+// called stays.
+func (s *Side) fill(c *gin.Context, slug string, entities map[string]json.RawMessage) error {
+	id, err := s.Apps.ID(c, slug)
+	if err != nil {
+		return err
+	}
+	account, err := s.Sessions.Who(c, id)
+	if err != nil {
+		return err
+	}
+	d, err := s.Apps.Draft(c, id)
+	if err != nil {
+		return err
+	}
+	switch p := d.App.Project; {
+	case !account.Builds:
+		return &ask.Refusal{Code: "no-builder", What: "Only builders may change this application.", Then: "Ask the person who administers it for the right."}
+	case len(p.Tables)+len(p.Screens)+len(p.Roles) > 0:
+		return &ask.Refusal{Code: "not-empty", What: "This application has tables, screens or roles already.", Then: "Make another one, or undo what was made."}
+	}
+	var settings body
+	if err := json.Unmarshal(d.Entities[project.SettingsID], &settings); err != nil {
+		return fmt.Errorf("read the settings: %w", err)
+	}
+	edit, err := proposedEdit(entities, settings)
+	if err != nil {
+		return err
+	}
+	edit.Project, edit.By = id, account.ID
+	done, err := s.Store.Edit(c, edit)
+	if err != nil {
+		return err
+	}
+	s.Apps.Changed(id)
+	s.Edits.Tell(id, done.Seq)
+	return nil
+}
+
 func (s *Side) make(ctx context.Context, by store.Account, settings body, entities map[string]json.RawMessage, roles []string) error {
 	first, err := json.Marshal(settings)
 	if err != nil {
 		return fmt.Errorf("write the settings: %w", err)
 	}
-	var edit store.Edit
-	for _, id := range sortedKeys(entities) {
-		op := patch.Op{Op: "add", Path: "/" + id, Value: entities[id]}
-		if id == project.SettingsID {
-			var proposed body
-			if err := json.Unmarshal(entities[id], &proposed); err != nil {
-				return fmt.Errorf("read the settings: %w", err)
-			}
-			maps.Copy(proposed, settings)
-			text, err := json.Marshal(proposed)
-			if err != nil {
-				return fmt.Errorf("write the settings: %w", err)
-			}
-			op = patch.Op{Op: "replace", Path: "/" + id, Value: text}
-		}
-		edit.Patch = append(edit.Patch, op)
+	edit, err := proposedEdit(entities, settings)
+	if err != nil {
+		return err
 	}
 	err = s.Store.MakeProject(ctx, by.ID, "p_"+base.NewID(), first, edit, roles)
 	if errors.Is(err, store.ErrSlugTaken) {
@@ -196,4 +225,26 @@ func (s *Side) make(ctx context.Context, by store.Account, settings body, entiti
 	}
 	s.Sessions.ForgetAccount(by.ID)
 	return nil
+}
+
+// proposedEdit adds what was proposed; of the settings, those that are given stay.
+func proposedEdit(entities map[string]json.RawMessage, settings body) (store.Edit, error) {
+	var edit store.Edit
+	for _, id := range sortedKeys(entities) {
+		op := patch.Op{Op: "add", Path: "/" + id, Value: entities[id]}
+		if id == project.SettingsID {
+			var proposed body
+			if err := json.Unmarshal(entities[id], &proposed); err != nil {
+				return edit, fmt.Errorf("read the settings: %w", err)
+			}
+			maps.Copy(proposed, settings)
+			text, err := json.Marshal(proposed)
+			if err != nil {
+				return edit, fmt.Errorf("write the settings: %w", err)
+			}
+			op = patch.Op{Op: "replace", Path: "/" + id, Value: text}
+		}
+		edit.Patch = append(edit.Patch, op)
+	}
+	return edit, nil
 }

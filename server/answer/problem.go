@@ -30,7 +30,7 @@ var refusalStatus = map[string]int{
 	"no-picture": http.StatusNotFound, "no-link": http.StatusNotFound, "no-person": http.StatusNotFound, "no-file": http.StatusNotFound, "no-such-call": http.StatusMethodNotAllowed,
 	"bad-input": http.StatusBadRequest, "missing-input": http.StatusBadRequest, "bad-mode": http.StatusBadRequest, "bad-address": http.StatusBadRequest,
 	"bad-filter": http.StatusBadRequest, "bad-request": http.StatusBadRequest, "bad-cursor": http.StatusBadRequest, "bad-patch": http.StatusBadRequest, "not-accepted": http.StatusUnprocessableEntity, "bad-file": http.StatusUnprocessableEntity,
-	"stale": http.StatusConflict, "draft-taken": http.StatusConflict, "in-use": http.StatusConflict, "too-many": http.StatusConflict, "name-taken": http.StatusConflict, "sealed": http.StatusConflict, "press-reused": http.StatusConflict, "place-left": http.StatusConflict, "taken-out": http.StatusConflict, "rewired": http.StatusConflict, "pending": http.StatusConflict, "nothing": http.StatusConflict,
+	"stale": http.StatusConflict, "draft-taken": http.StatusConflict, "in-use": http.StatusConflict, "too-many": http.StatusConflict, "name-taken": http.StatusConflict, "sealed": http.StatusConflict, "not-empty": http.StatusConflict, "press-reused": http.StatusConflict, "place-left": http.StatusConflict, "taken-out": http.StatusConflict, "rewired": http.StatusConflict, "pending": http.StatusConflict, "nothing": http.StatusConflict,
 	"too-large": http.StatusRequestEntityTooLarge, "blocked": http.StatusTooManyRequests, "busy": http.StatusTooManyRequests, "too-much": http.StatusBadRequest, "sign-in": http.StatusUnauthorized, "signed-out": http.StatusUnauthorized,
 }
 

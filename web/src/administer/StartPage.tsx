@@ -1,11 +1,13 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
 import { Link, Navigate, useNavigate } from 'react-router';
 import { type ApplicationState, api, ask, type Me, Refused } from '../api/client';
 import { Message, Waiting } from '../ui/Message';
 import { Plate } from '../ui/Plate';
 import { SignIn } from '../use/SignIn';
 import { SignOut } from '../use/SignOut';
+import { ImportDialog } from './ImportDialog';
 import { Bar } from './Page';
 
 /** Sign in, then choose an application to use or to build. Who builds nothing and has one alone goes straight in. */
@@ -22,9 +24,11 @@ type Project = Me['projects'][number];
 /** For who runs the program or makes applications: all of them with their state, and what comes next. */
 function Applications({ me }: { me: Me }) {
   const states = useStates(me);
+  const [importing, setImporting] = useState(false);
   return (
     <>
       <Bar me={me} />
+      {importing && <ImportDialog onClose={() => setImporting(false)} />}
       <Box as="main" maxW="1080px" mx="auto" px="24px" py="26px">
         <Flex align="center" gap="14px" mb="18px">
           <Heading as="h1" fontSize="title" fontWeight="800" flex="1">
@@ -43,6 +47,11 @@ function Applications({ me }: { me: Me }) {
         ))}
         <Flex gap="14px" wrap="wrap" mt="18px">
           {me.makes && <Onward to="/new" glyph="plus" title="New application" note="over a database, or empty" />}
+          {me.makes && (
+            <Box as="button" w="250px" cursor="pointer" textAlign="left" onClick={() => setImporting(true)}>
+              <Plate glyph="forward" title="Import" note="an application from a file" />
+            </Box>
+          )}
           {me.administers && (
             <Onward to="/connections" glyph="project" title="Connections" note="databases and plants" />
           )}
@@ -85,6 +94,13 @@ function OneApplication({ project: p, state }: { project: Project; state: Applic
             {[p.released ? `release ${p.released}` : 'not released yet', ...stateWords(state)].join(', ')}
           </Box>
         </Box>
+        {p.builds && (
+          <Box asChild fontSize="note" fontWeight="700" textDecoration="underline">
+            <a href={`/api/build/${p.slug}/export`} download aria-label={`Export ${p.title}`}>
+              Export
+            </a>
+          </Box>
+        )}
         {p.builds && (
           <Box as="button" w="200px" cursor="pointer" onClick={() => navigate(`/build/${p.slug}`)}>
             <Plate glyph="form" title="Build it" tone="chosen" />

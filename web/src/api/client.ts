@@ -76,6 +76,7 @@ export type Act = Schemas['Act'];
 export type RecentPlace = Schemas['RecentPlace'];
 export type ListChoice = Schemas['ListChoice'];
 export type ConnectionInfo = Schemas['ConnectionInfo'];
+export type FileLook = Schemas['FileLook'];
 export type Tried = Schemas['Tried'];
 export type PersonInfo = Schemas['PersonInfo'];
 export type ApplicationRoles = Schemas['ApplicationRoles'];

@@ -5200,7 +5200,10 @@ export interface operations {
     };
     makeApplication: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description the address of an application that has neither tables nor screens yet, which gets them */
+                into?: string;
+            };
             header?: never;
             path?: never;
             cookie?: never;

@@ -10,6 +10,7 @@ import { DataPages } from './data/DataPages';
 import { Finder } from './Finder';
 import { FindingsDialog } from './FindingsDialog';
 import { Header } from './Header';
+import { NothingYet } from './NothingYet';
 import { ScreenView } from './stage/ScreenView';
 import type { DraftHands } from './useDraft';
 import { useKeys } from './useKeys';
@@ -99,6 +100,8 @@ export function Builder({ project, hands, draft }: BuilderProps) {
           onItem={openData}
           onScreen={openScreen}
         />
+      ) : !screen ? (
+        <NothingYet project={project} draft={draft} hands={hands} />
       ) : here ? (
         <ScreenView
           key={`${id}.${walk.element ?? ''}`}

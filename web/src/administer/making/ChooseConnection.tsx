@@ -12,11 +12,11 @@ import { wordsOf, wrongFields } from '../problems';
 import { Told } from '../Told';
 
 /** Over which database a new application is made; or over none yet. */
-export function ChooseConnection({ me }: { me: Me }) {
+export function ChooseConnection({ me, into }: { me: Me; into?: string }) {
   const connections = useQuery({ queryKey: ['connections'], queryFn: () => ask(api.GET('/api/connections')) });
   const databases = connections.data?.filter((c) => c.kind === 'postgresql') ?? [];
   return (
-    <Page me={me} title="New application">
+    <Page me={me} title={into ? `Tables for “${into}”` : 'New application'}>
       <Box as="h2" fontSize="head" fontWeight="800" mb="10px">
         Over which database?
       </Box>
@@ -25,7 +25,7 @@ export function ChooseConnection({ me }: { me: Me }) {
       <Flex gap="14px" wrap="wrap" mb="10px">
         {databases.map((c) => (
           <Box asChild key={c.name} w="300px">
-            <Link to={`/new?over=${encodeURIComponent(c.name)}`}>
+            <Link to={`/new?over=${encodeURIComponent(c.name)}${into ? `&into=${into}` : ''}`}>
               <Plate
                 glyph="list"
                 title={c.name}
@@ -50,7 +50,7 @@ export function ChooseConnection({ me }: { me: Me }) {
       ) : (
         databases.length === 0 && <Box color="muted">Ask who administers this program to add one.</Box>
       )}
-      <Empty />
+      {!into && <Empty />}
     </Page>
   );
 }

@@ -19,14 +19,15 @@ import { useWishes, type Wishes } from './useWishes';
 export function NewApplicationPage() {
   const [asked] = useSearchParams();
   const over = asked.get('over');
+  const into = asked.get('into') ?? undefined;
   return (
     <Signed needs="makes">
-      {(me) => (over ? <Making me={me} connection={over} /> : <ChooseConnection me={me} />)}
+      {(me) => (over ? <Making me={me} connection={over} into={into} /> : <ChooseConnection me={me} into={into} />)}
     </Signed>
   );
 }
 
-function Making({ me, connection }: { me: Me; connection: string }) {
+function Making({ me, connection, into }: { me: Me; connection: string; into?: string }) {
   const structure = useQuery({
     queryKey: ['tables', connection],
     queryFn: () => ask(api.GET('/api/connections/{connection}/tables', { params: { path: { connection } } })),
@@ -52,15 +53,22 @@ function Making({ me, connection }: { me: Me; connection: string }) {
       </>
     );
   }
-  return <Proposed wishes={wishes} tables={structure.data.tables} connection={connection} />;
+  return <Proposed wishes={wishes} tables={structure.data.tables} connection={connection} into={into} />;
 }
 
-function Proposed({ wishes, tables, connection }: { wishes: Wishes; tables: TableInfo[]; connection: string }) {
+interface ProposedProps {
+  wishes: Wishes;
+  tables: TableInfo[];
+  connection: string;
+  into: string | undefined; // an application that is empty yet
+}
+
+function Proposed({ wishes, tables, connection, into }: ProposedProps) {
   const navigate = useNavigate();
   const [open, setOpen] = useState<string>();
   const proposal = useProposal(wishes.wish);
   const make = useMutation({
-    mutationFn: () => ask(api.POST('/api/applications', { body: wishes.wish })),
+    mutationFn: () => ask(api.POST('/api/applications', { body: wishes.wish, params: { query: { into } } })),
     onSuccess: (made) => navigate(`/build/${made.slug}`),
   });
   const proposed = proposal.data;
@@ -83,9 +91,10 @@ function Proposed({ wishes, tables, connection }: { wishes: Wishes; tables: Tabl
       >
         <img src="/gate.svg" alt="" width="26" height="26" />
         <Box as="h1" fontWeight="800">
-          New application
+          {into ? `Tables for “${into}”` : 'New application'}
         </Box>
         <Line
+          hidden={into !== undefined}
           aria-label="What the application is called"
           w="230px"
           value={wishes.wish.title}
