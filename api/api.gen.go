@@ -207,6 +207,9 @@ type DatabaseSettings struct {
 	Tls      string `json:"tls"`
 }
 
+// Difference What differs, as a sentence, with a safe mend where there is one.
+type Difference = propose.Difference
+
 // Draft A project as it is being built.
 type Draft struct {
 	Administers bool                   `json:"administers"`
@@ -917,6 +920,17 @@ type Signature = compile.Signature
 // Sort One part of the order of a list.
 type Sort = ask.Sort
 
+// SourceRead A source as its database is now.
+type SourceRead struct {
+	Connection  string       `json:"connection"`
+	Differences []Difference `json:"differences"`
+	Name        string       `json:"name"`
+
+	// No A no: a code that docs/errors.md lists, what happened, what to do.
+	No     *Problem `json:"no,omitempty"`
+	Source string   `json:"source"`
+}
+
 // Status What the program can reach.
 type Status struct {
 	Sources map[string]bool `json:"sources"`
@@ -1414,6 +1428,9 @@ type ServerInterface interface {
 	// GetRights Who may do what, at one look
 	// (GET /api/build/{project}/rights)
 	GetRights(c *gin.Context, project string)
+	// ReadAgain What differs between an application and its databases as they are now
+	// (GET /api/build/{project}/structure)
+	ReadAgain(c *gin.Context, project string)
 	// Undo Take back the newest own edit
 	// (POST /api/build/{project}/undo)
 	Undo(c *gin.Context, project string, params UndoParams)
@@ -2292,6 +2309,31 @@ func (siw *ServerInterfaceWrapper) GetRights(c *gin.Context) {
 	}
 
 	siw.Handler.GetRights(c, project)
+}
+
+// ReadAgain operation middleware
+func (siw *ServerInterfaceWrapper) ReadAgain(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ReadAgain(c, project)
 }
 
 // Undo operation middleware
@@ -3879,4 +3921,5 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/imports/look", wrapper.LookAtFile)
 	router.POST(options.BaseURL+"/api/imports", wrapper.ImportFile)
 	router.GET(options.BaseURL+"/api/build/:project/export", wrapper.ExportApplication)
+	router.GET(options.BaseURL+"/api/build/:project/structure", wrapper.ReadAgain)
 }

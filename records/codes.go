@@ -14,7 +14,8 @@ var (
 	triedAgain   = []string{pgerrcode.SerializationFailure, pgerrcode.DeadlockDetected}
 	noPressTable = []string{pgerrcode.UndefinedTable, pgerrcode.InvalidSchemaName, pgerrcode.InsufficientPrivilege}
 	referredTo   = []string{pgerrcode.ForeignKeyViolation, pgerrcode.RestrictViolation}
-	goneFrom     = []string{pgerrcode.UndefinedColumn, pgerrcode.UndefinedTable}
+	goneFrom     = []string{pgerrcode.UndefinedColumn, pgerrcode.UndefinedTable, pgerrcode.InvalidSchemaName, pgerrcode.InsufficientPrivilege, pgerrcode.UndefinedFunction, pgerrcode.DatatypeMismatch, pgerrcode.CannotCoerce}
+	otherPlan    = []string{pgerrcode.FeatureNotSupported} // “cached plan must not change result type”
 )
 
 // isOneOf says whether an error is the database's, with one of some codes.

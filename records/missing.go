@@ -64,7 +64,7 @@ func (s *Source) Missing(ctx context.Context, p *project.Project, source string)
 // database have come apart. Other errors come back as they are.
 func gone(err error) error {
 	if isOneOf(err, goneFrom) {
-		return &ask.Refusal{Cause: err, Code: "broken", What: "Something that this screen reads is gone from the database.", Then: "Tell the person who builds this application: the findings say what it is."}
+		return &ask.Refusal{Cause: err, Code: "broken", What: "Something that this screen reads is gone from the database, is of another kind there, or may not be read any more.", Then: "Tell the person who builds this application: the findings say what it is."}
 	}
 	return err
 }

@@ -40,7 +40,11 @@ func (r *Reader) alone(ctx context.Context, q ask.Question) ask.Answer {
 	if err != nil {
 		return ask.Answer{Err: err}
 	}
-	return a.answer(a.all(r.db.Query(ctx, a.sql, a.args...)))
+	err = a.all(r.db.Query(ctx, a.sql, a.args...))
+	if isOneOf(err, otherPlan) && !r.within {
+		err = a.all(r.db.Query(ctx, a.sql, a.args...)) // a column is of another type by now: it is planned anew
+	}
+	return a.answer(err)
 }
 
 // all takes what came back.
@@ -125,7 +129,7 @@ func (r *Reader) send(ctx context.Context, sent [][]int, statements []asked, ans
 	defer results.Close() // each answer has told its own error
 	for k, of := range sent {
 		err := together[k].all(results.Query())
-		if together[k].loose && isOneOf(err, misfits) {
+		if together[k].loose && isOneOf(err, misfits) || isOneOf(err, otherPlan) {
 			return true
 		}
 		for _, i := range of {

@@ -25,8 +25,9 @@ type Table struct {
 // Column is one field of a table.
 type Column struct {
 	Item
-	Column     string   `json:"column"` // its name in the database
-	Alias      string   `json:"alias"`  // as expressions write it
+	Column     string   `json:"column"`           // its name in the database
+	Number     int      `json:"number,omitempty"` // the database's own for the column, which stays when it is renamed there; 0: not known
+	Alias      string   `json:"alias"`            // as expressions write it
 	Label      string   `json:"label"`
 	Type       string   `json:"type"` // yesno, whole, number, decimal, text, json (shown, not edited), picture (bytes), date, moment, record
 	Long       bool     `json:"long,omitempty"`

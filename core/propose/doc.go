@@ -12,5 +12,6 @@
 //   - elements.go: elements and gates, as a document holds them
 //   - list.go, form.go: screens of a table
 //   - start.go: the start screen, and the rail
+//   - again.go, taken.go: what differs when a database is read again, and a table that is taken in later
 //   - application.go: all of it as the entities of a project, and as a small map
 package propose

@@ -128,7 +128,7 @@ func (t *Table) field(c *catalogue.Column, pos int, fieldNames, aliases names) {
 func (t *Table) column(f *Field, k kind, pos int, aliases names) {
 	c := f.from
 	made := c.Generated || c.Identity || strings.HasPrefix(c.Default, "nextval(")
-	col := &project.Column{Column: c.Name, Alias: aliases.free(alias(c.Name), "_"), Label: f.Label, Type: k.of, Nullable: !c.NotNull, ReadOnly: k.readOnly || made || !c.Change || t.Body.View}
+	col := &project.Column{Column: c.Name, Number: c.Number, Alias: aliases.free(alias(c.Name), "_"), Label: f.Label, Type: k.of, Nullable: !c.NotNull, ReadOnly: k.readOnly || made || !c.Change || t.Body.View}
 	col.Pos = float64(pos)
 	t.Body.Fields[f.ID] = col
 	if len(c.Enum) > 0 && !c.Array {

@@ -104,6 +104,14 @@ func (r router) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, error
 	return reader.Group(ctx, q)
 }
 
+// Database gives the database behind a connection. The error is a refusal in words.
+func (s *Base) Database(connection string) (*records.Source, error) {
+	if db := s.Connected.Now().Records[connection]; db != nil {
+		return db, nil
+	}
+	return nil, &ask.Refusal{Code: "no-source", What: "The database “" + connection + "” is not connected here.", Then: "Add the connection, or lead the application to another one."}
+}
+
 // SourceOf gives the database of a table.
 func (s *Base) SourceOf(p *project.Project, table string) (*records.Source, error) {
 	if t := p.Tables[table]; t != nil {

@@ -3,6 +3,7 @@
 //   - side.go: one request of a builder
 //   - build.go: the draft, edits, releases
 //   - outside.go: what a draft's checks compare it with
+//   - again.go: databases read again
 //   - conditions.go, orders.go, offers.go: help while wiring
 //   - rights.go, walked.go: rights, and walking as somebody
 //   - list.go: the state of all applications that one builds

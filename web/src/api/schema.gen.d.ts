@@ -1165,10 +1165,43 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/structure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What differs between an application and its databases as they are now */
+        get: operations["readAgain"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A source as its database is now. */
+        SourceRead: {
+            source: string;
+            name: string;
+            connection: string;
+            no?: components["schemas"]["Problem"];
+            differences: components["schemas"]["Difference"][];
+        };
+        /** @description What differs, as a sentence, with a safe mend where there is one. */
+        Difference: {
+            kind: string;
+            table?: string;
+            words: string;
+            mend?: string;
+            patch?: components["schemas"]["Op"][];
+        };
         /** @description What is in a file, and what it needs here. */
         FileLook: {
             title: string;
@@ -5323,6 +5356,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": Record<string, never>;
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    readAgain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceRead"][];
                 };
             };
             /** @description a no */

@@ -1095,6 +1095,10 @@ export interface Column {
    */
   column: string;
   /**
+   * The database's own for the column, which stays when it is renamed there; 0: not known
+   */
+  number?: number;
+  /**
    * As expressions write it
    */
   alias: string;

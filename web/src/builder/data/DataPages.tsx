@@ -6,6 +6,7 @@ import { Message, Waiting, WayOn } from '../../ui/Message';
 import { type DraftHands, useEdit } from '../useDraft';
 import { ConditionsPage } from './ConditionsPage';
 import { RightsProvider } from './context';
+import { DatabasePage } from './DatabasePage';
 import { LogPage } from './LogPage';
 import { dataPages } from './pages';
 import { RolesPage } from './RolesPage';
@@ -85,6 +86,8 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
             <ConditionsPage />
           ) : item === 'variables' ? (
             <VariablesPage />
+          ) : item === 'database' ? (
+            <DatabasePage />
           ) : item === 'log' ? (
             <LogPage />
           ) : (

@@ -5,5 +5,6 @@ export const dataPages: [id: string, words: string][] = [
   ['roles', 'Roles and people'],
   ['conditions', 'Shared conditions'],
   ['variables', 'Variables'],
+  ['database', 'Read again'],
   ['log', 'Log'],
 ];
