@@ -58,6 +58,7 @@ bench: build
 	go run ./bench/rows
 	go run ./bench/steps
 	go run ./bench/worst
+	go run ./bench/structure
 	go run ./bench/large/measure
 	cd e2e && node ../bench/browser/measure.mjs
 

@@ -44,6 +44,9 @@ var People = []Person{
 	{ID: "a_arno", Login: "arno", Name: "Arno Vey", Builder: true, Roles: map[string][]string{ProjectID: {"r_builder"}, StoresID: {"r_builder"}}, Does: "builder: makes the applications"},
 }
 
+// Runs is who runs the program of the demo: people, connections and new applications. She has no role in any.
+var Runs = Person{ID: "a_nora", Login: "nora", Name: "Nora Lind", Does: "runs the program: people, connections, new applications"}
+
 // Project gives the ropeway's project as entities by id.
 func Project() (map[string]json.RawMessage, error) { return Entities(ProjectID) }
 

@@ -72,7 +72,6 @@ try {
     await p.waitForTimeout(500);
     await p.getByRole('button', { name: /–.*: [\d,]+ riders/ }).nth(-5).click();
   });
-  await shot('use-by-component', 'mira', '/use/tarnhorn/defects-by-component');
   await shot('build-screen', 'arno', '/build/tarnhorn/screen/s_cabin', async (p) => {
     await walkAs(p, 'Mira Holt, technician');
     await onRecord(p, '087');
@@ -109,16 +108,6 @@ try {
     await group.getByLabel('Value', { exact: true }).fill('1');
     await p.waitForTimeout(600);
   });
-  await shot('build-text', 'arno', '/build/tarnhorn/screen/s_defect', async (p) => {
-    await walkAs(p, 'Mira Holt, technician');
-    await onRecord(p, 'D-2107');
-    await choose(p, 'e_edit');
-    await p.getByRole('tabpanel', { name: 'Way' }).getByRole('button', { name: 'state is not “closed”' }).click();
-    await p.getByRole('button', { name: 'as text' }).click();
-    await p.getByLabel('Condition as text').fill('state != "closed" && record.cabin.li');
-    await p.getByLabel('Condition as text').press('End');
-    await p.waitForTimeout(900);
-  });
   await shot('build-why', 'arno', '/build/tarnhorn/screen/s_defect', async (p) => {
     await walkAs(p, 'Mira Holt, technician');
     await onRecord(p, 'D-2193');
@@ -128,6 +117,24 @@ try {
   });
   await shot('build-rights-tables', 'arno', '/build/tarnhorn/data/tables', (p) => p.getByRole('button', { name: /^Technician, Defects/ }).click());
   await shot('build-rights-screens', 'arno', '/build/tarnhorn/data/screens', (p) => p.getByRole('button', { name: /^Technician, Drive room/ }).click());
+  await shot('applications', 'nora', '/');
+  await shot('connections', 'nora', '/connections', async (p) => {
+    await p.getByRole('button', { name: 'Add a database' }).click();
+    await p.getByLabel('What it is called here').fill('Works database');
+    await p.getByLabel('Name of the database').fill('works');
+    await p.getByLabel('Signs in as').fill('works_app');
+    await p.getByLabel('Password').fill('not this one');
+    await p.getByLabel('Encrypted').selectOption('off');
+    await p.getByRole('button', { name: 'Try it' }).click();
+    await p.getByRole('alert').waitFor();
+  });
+  await shot('new-application', 'nora', '/new?over=tarnhorn', async (p) => {
+    for (const t of ['cabins', 'lifts', 'inspections', 'defects', 'components']) await p.getByRole('checkbox', { name: `Take in tarnhorn.${t}`, exact: true }).check();
+    await p.getByLabel('What the application is called').fill('Cabins');
+    await p.getByRole('button', { name: /^Lifts/ }).first().click();
+    await p.waitForTimeout(900);
+  });
+  await shot('people', 'nora', '/people');
   await shot('use-me', 'priya', '/me');
   await shot('build-finding', 'arno', '/build/tarnhorn/screen/s_cabin', async (p) => {
     await walkAs(p, 'Sela Brandt, shift lead');
@@ -137,12 +144,6 @@ try {
     await p.getByRole('button', { name: 'Put it here' }).click();
     await p.getByRole('combobox', { name: 'Where it leads' }).fill('d');
     await p.waitForTimeout(600);
-  });
-  await shot('use-list', 'sela', '/use/tarnhorn/defects?~filter.state=in:open%7Cassigned&~sort=-severity&~sort=due', async (p) => {
-    await p.getByRole('row').nth(2).getByRole('checkbox').check();
-    await p.getByRole('row').nth(4).getByRole('checkbox').check();
-    await p.getByRole('button', { name: 'Filter Due' }).click();
-    await p.getByRole('combobox', { name: 'Days' }).selectOption('the next 30 days');
   });
   const inspection = async (p) => {
     await p.goto(`${base}/use/tarnhorn/inspections?~filter.result=in:failed`);
@@ -162,14 +163,6 @@ try {
     await p.waitForTimeout(900);
     await p.locator('[data-stage]').getByText('Check 20', { exact: true }).click();
     await p.waitForTimeout(400);
-  });
-  await shot('use-draft', 'jon', '/use/tarnhorn/stops', async (p) => {
-    await p.getByRole('link', { name: 'Report a stop' }).click();
-    await p.getByLabel('Cause *').waitFor();
-    await p.getByLabel('Report').fill('Gusts over the limit at towers 7 and 8; the line was taken to creep and');
-    await p.getByLabel('Cause *').selectOption('wind');
-    await p.waitForTimeout(1200);
-    await p.reload();
   });
   await shot('use-drive-room', 'jon', '/use/tarnhorn/drive-room?lift=1', (p) => p.waitForTimeout(20_000));
 } finally {

@@ -20,14 +20,10 @@ import (
 // keyed gives the stage's store a key, and a person who administers and builds everything.
 func keyed(t *testing.T) *person {
 	t.Helper()
-	if err := up.Store.UseKey(make([]byte, store.KeySize)); err != nil {
+	if err := up.Administered(t.Context()); err != nil {
 		t.Fatal(err)
 	}
-	a := store.Account{ID: "a_nora", Login: "nora", Name: "Nora Lind"}
-	if err := up.Store.CreateAccount(t.Context(), a, a.Login); err != nil {
-		t.Fatal(err)
-	}
-	if err := up.Store.SetForAll(t.Context(), a.ID, a.ID, store.Rights{Builds: true, Administers: true}); err != nil {
+	if err := up.Store.SetForAll(t.Context(), demo.Runs.ID, demo.Runs.ID, store.Rights{Builds: true, Administers: true}); err != nil {
 		t.Fatal(err)
 	}
 	t.Cleanup(func() { // other tests count on it that nobody administers everything

@@ -5,6 +5,7 @@ import (
 	"fmt"
 	"log/slog"
 	"os"
+	"slices"
 	"time"
 
 	"github.com/spf13/cobra"
@@ -46,6 +47,9 @@ func runDemo(ctx context.Context, dir, address string, plantPort int) error {
 		return err
 	}
 	defer up.Down()
+	if err := up.Administered(ctx); err != nil {
+		return err
+	}
 	kept := make(chan struct{})
 	keeping, stopKeeping := context.WithCancel(ctx)
 	go func() {
@@ -54,7 +58,7 @@ func runDemo(ctx context.Context, dir, address string, plantPort int) error {
 	}()
 	defer func() { stopKeeping(); <-kept }() // before the database is stopped for good
 	fmt.Printf("\n  Tarnhorn Ropeway is up (%.1f s): http://%s\n\n  Sign in with a name as its own password:\n", time.Since(began).Seconds(), listener.Addr())
-	for _, p := range demo.People {
+	for _, p := range append(slices.Clone(demo.People), demo.Runs) {
 		fmt.Printf("    %-6s %-12s %s\n", p.Login, p.Name, p.Does)
 	}
 	fmt.Printf("\n  The simulated plant: %s\n  Ctrl+C stops everything; the data stays. `make demo-reset` starts afresh.\n\n", up.Sim.Endpoint())

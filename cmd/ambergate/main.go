@@ -12,6 +12,7 @@ import (
 	"slices"
 	"strings"
 	"syscall"
+	_ "time/tzdata" // zones, on machines that have none
 
 	"github.com/spf13/cobra"
 

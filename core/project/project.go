@@ -11,6 +11,7 @@ import (
 	"sort"
 	"strings"
 	"sync"
+	"time"
 )
 
 // Format is the number of the document format that this program reads and writes.
@@ -51,6 +52,9 @@ func (s *Settings) validate() error {
 	}
 	if err := LegalSlug("the address", s.Slug); err != nil {
 		return err
+	}
+	if _, err := time.LoadLocation(s.Zone); err != nil { // none: UTC
+		return fmt.Errorf("there is no zone “%s”: write one like Europe/Vienna", s.Zone)
 	}
 	for kind, look := range s.Appearance {
 		if err := OneOf("kind of screens", kind, ScreenTypes...); err != nil {

@@ -43,7 +43,7 @@ func kindOf(c *catalogue.Column) kind {
 }
 
 // units by the last word of a column's name.
-var units = map[string]string{"km": "km", "cm": "cm", "mm": "mm", "kg": "kg", "kw": "kW", "kwh": "kWh", "mw": "MW", "mwh": "MWh", "eur": "€", "euro": "€", "usd": "$", "gbp": "£", "chf": "CHF", "percent": "%", "pct": "%", "hours": "h", "minutes": "min", "seconds": "s", "litres": "l", "liters": "l", "bar": "bar", "rpm": "1/min", "kmh": "km/h", "celsius": "°C"}
+var units = map[string]string{"km": "km", "m": "m", "cm": "cm", "mm": "mm", "kg": "kg", "kw": "kW", "kwh": "kWh", "mw": "MW", "mwh": "MWh", "eur": "€", "euro": "€", "usd": "$", "gbp": "£", "chf": "CHF", "percent": "%", "pct": "%", "hours": "h", "minutes": "min", "seconds": "s", "litres": "l", "liters": "l", "bar": "bar", "rpm": "1/min", "kmh": "km/h", "celsius": "°C"}
 
 // unitOf gives the unit of a number, and from where it is known.
 func unitOf(c *catalogue.Column) (unit, why string) {

@@ -139,7 +139,7 @@ func (t *Table) column(f *Field, k kind, pos int, aliases names) {
 		col.Longest = c.Length
 	}
 	if said := conditions(t.from, c, col); said != "" {
-		f.Why = said
+		f.Why, f.Ask = said, false
 	}
 	if slices.Contains([]string{"whole", "number", "decimal"}, k.of) {
 		if u, why := unitOf(c); u != "" {

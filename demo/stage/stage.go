@@ -4,6 +4,7 @@ package stage
 
 import (
 	"context"
+	"crypto/sha256"
 	"errors"
 	"fmt"
 	"log/slog"
@@ -71,6 +72,10 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 		return nil, err
 	}
 	s.closers = append(s.closers, s.Store.Close)
+	key := sha256.Sum256([]byte(s.Cluster.Password)) // the demo has no file for it: it is thrown away with its folder
+	if err := s.Store.UseKey(key[:]); err != nil {
+		return nil, err
+	}
 	if err := s.project(ctx); err != nil {
 		return nil, err
 	}
@@ -176,6 +181,17 @@ func (s *Stage) project(ctx context.Context) error {
 		}
 	}
 	return nil
+}
+
+// Administered lets somebody run the program: people, connections, new applications.
+func (s *Stage) Administered(ctx context.Context) error {
+	if _, err := s.Store.AccountID(ctx, demo.Runs.Login); err == nil {
+		return nil
+	}
+	if err := s.Store.CreateAccount(ctx, store.Account{ID: demo.Runs.ID, Login: demo.Runs.Login, Name: demo.Runs.Name}, demo.Runs.Login); err != nil {
+		return err
+	}
+	return s.Store.SetForAll(ctx, demo.Runs.ID, demo.Runs.ID, store.Rights{Builds: true, Administers: true})
 }
 
 func (s *Stage) startPlant(o Options) error {

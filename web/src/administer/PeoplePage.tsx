@@ -110,7 +110,7 @@ function List() {
                   </Cell>
                   <Cell>
                     {p.seen
-                      ? new Date(p.seen).toLocaleString([], { dateStyle: 'medium', timeStyle: 'short' })
+                      ? new Date(p.seen).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' })
                       : 'never'}
                   </Cell>
                   <Cell>

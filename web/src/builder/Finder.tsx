@@ -3,7 +3,7 @@ import type { Draft } from '../api/client';
 import { conditionsOf } from '../document/project';
 import { screensOf } from '../document/screens';
 import { tablesOf } from '../document/tables';
-import { dataPages } from './data/pages';
+import { dataPages, wholePages } from './data/pages';
 import { type Choice, Picker } from './Picker';
 
 interface FinderProps {
@@ -29,6 +29,7 @@ export function Finder({ draft: { entities }, onOpen, onData, onClose }: FinderP
       group: s.area || 'No area',
       screen: s.id,
     })),
+    ...wholePages.map(([id, words]) => ({ id, words, group: 'The whole', page: id })),
     ...dataPages.map(([id, words]) => ({ id, words, group: 'Rights', page: id })),
     ...tablesOf(entities).map((t) => ({
       id: t.id,

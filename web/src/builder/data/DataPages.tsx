@@ -4,11 +4,12 @@ import { api, ask, type Draft, Refused } from '../../api/client';
 import { tablesOf } from '../../document/tables';
 import { Message, Waiting, WayOn } from '../../ui/Message';
 import { type DraftHands, useEdit } from '../useDraft';
+import { ApplicationPage } from './ApplicationPage';
 import { ConditionsPage } from './ConditionsPage';
 import { RightsProvider } from './context';
 import { DatabasePage } from './DatabasePage';
 import { LogPage } from './LogPage';
-import { dataPages } from './pages';
+import { dataPages, wholePages } from './pages';
 import { RolesPage } from './RolesPage';
 import { ScreensMatrix } from './ScreensMatrix';
 import { TablePage } from './TablePage';
@@ -59,6 +60,10 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
           borderColor="rule"
           overflowY="auto"
         >
+          <NavHead>The whole</NavHead>
+          {wholePages.map(([id, words]) => (
+            <NavItem key={id} words={words} here={item === id} onOpen={() => onItem(id)} />
+          ))}
           <NavHead>Rights</NavHead>
           {dataPages
             .filter(([id]) => id !== 'log' || draft.administers)
@@ -86,6 +91,8 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
             <ConditionsPage />
           ) : item === 'variables' ? (
             <VariablesPage />
+          ) : item === 'application' ? (
+            <ApplicationPage />
           ) : item === 'database' ? (
             <DatabasePage />
           ) : item === 'log' ? (

@@ -1,0 +1,116 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { Settings } from '../../document/document.gen';
+import { fieldsOf, tablesOf } from '../../document/tables';
+import { Select } from '../../ui/controls';
+import { Typed } from '../../ui/Typed';
+import { useRights } from './context';
+import { ViewHead } from './ViewHead';
+
+/** What belongs to the application as a whole: what it is called, its zone, who its users are. */
+export function ApplicationPage() {
+  const { project, entities, edit } = useRights();
+  const settings = entities.project as Settings;
+  const set = (member: 'title' | 'zone', value: string) =>
+    void edit([{ op: 'replace', path: `/project/${member}`, value }]);
+  const table = tablesOf(entities).find((t) => t.id === settings.userTable);
+  const texts = fieldsOf(table).filter((f) => f.type === 'text');
+  const users = (userTable: string, userField: string) =>
+    void edit(
+      userTable
+        ? [
+            { op: settings.userTable ? 'replace' : 'add', path: '/project/userTable', value: userTable },
+            { op: settings.userField ? 'replace' : 'add', path: '/project/userField', value: userField },
+          ]
+        : [
+            { op: 'remove', path: '/project/userTable' },
+            { op: 'remove', path: '/project/userField' },
+          ],
+    );
+  return (
+    <>
+      <ViewHead title="Application">
+        What belongs to it as a whole. Each change is one step, which undo takes back.
+      </ViewHead>
+      <Line words="It is called">
+        <Typed
+          label="What the application is called"
+          width="280px"
+          value={settings.title}
+          onSave={(v) => v && set('title', v)}
+        />
+      </Line>
+      <Line words="Its address is">
+        <Box as="span" fontFamily="mono" fontSize="note">
+          /use/{project}
+        </Box>
+      </Line>
+      <Line words="Today is told in the zone">
+        <Select aria-label="Zone" value={settings.zone} onChange={(e) => set('zone', e.target.value)}>
+          {[...new Set([settings.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((z) => (
+            <option key={z} value={z}>
+              {z.replaceAll('_', ' ')}
+            </option>
+          ))}
+        </Select>
+      </Line>
+      <Line words="Users have a record of their own in">
+        <Select
+          aria-label="Table of users"
+          value={settings.userTable ?? ''}
+          onChange={(e) => {
+            const next = tablesOf(entities).find((t) => t.id === e.target.value);
+            const texts = fieldsOf(next).filter((f) => f.type === 'text');
+            const first = texts.find((f) => /mail|login|user/.test(f.alias)) ?? texts[0];
+            if (!next || first) users(next?.id ?? '', first?.id ?? '');
+          }}
+        >
+          <option value="">no table</option>
+          {tablesOf(entities)
+            .filter((t) => t.id === settings.userTable || fieldsOf(t).some((f) => f.type === 'text'))
+            .map((t) => (
+              <option key={t.id} value={t.id}>
+                {t.label}
+              </option>
+            ))}
+        </Select>
+        {table && (
+          <>
+            <span>, known by</span>
+            <Select
+              aria-label="Field of the name to sign in by"
+              value={settings.userField ?? ''}
+              onChange={(e) => users(table.id, e.target.value)}
+            >
+              {texts.map((f) => (
+                <option key={f.id} value={f.id}>
+                  {f.label}
+                </option>
+              ))}
+            </Select>
+            <Box as="span" color="muted" fontSize="note">
+              as they sign in
+            </Box>
+          </>
+        )}
+      </Line>
+    </>
+  );
+}
+
+function Line({ words, children }: { words: string; children: React.ReactNode }) {
+  return (
+    <Flex
+      align="center"
+      gap="8px"
+      minH="44px"
+      borderTopWidth="1px"
+      borderColor="rule"
+      maxW="860px"
+      py="5px"
+      wrap="wrap"
+    >
+      <Box minW="220px">{words}</Box>
+      {children}
+    </Flex>
+  );
+}
