@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { build, heading, use } from './people';
+import { build, heading, signIn, use } from './people';
 
 /** No serious barrier, by best practices too, and every text readable by day and by night. */
 async function sound(page: Page) {
@@ -183,4 +183,42 @@ test('a link to a screen opens in a new tab with a trail of its own', async ({ p
   await expect(heading(page)).toHaveText('Defect D-2107');
   await other.getByRole('button', { name: 'Back', exact: true }).click(); // nothing behind it: up
   await expect(heading(other)).toHaveText('Cabins');
+});
+
+test('no serious barrier for who runs the program', async ({ page }) => {
+  await signIn(page, 'nora');
+  for (const [address, title] of [
+    ['/', 'Applications'],
+    ['/connections', 'Connections'],
+    ['/people', 'People'],
+    ['/new', 'New application'],
+  ] as const) {
+    await page.goto(address);
+    await expect(heading(page)).toHaveText(title);
+    await sound(page);
+  }
+  await page.goto('/people');
+  await page.getByRole('button', { name: 'Mira Holt' }).click();
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Add people' }).click();
+  await page.getByRole('button', { name: 'Many, from a list' }).click();
+  await sound(page);
+  await page.goto('/connections');
+  await page.getByRole('button', { name: 'Add a database' }).click();
+  await sound(page);
+  await page.goto('/new?over=tarnhorn');
+  await page.getByRole('checkbox', { name: 'Take in tarnhorn.lifts' }).check();
+  await expect(page.getByRole('region', { name: 'What will be made' })).toBeVisible();
+  await sound(page);
+  await page.goto('/join#nothing');
+  await expect(page.getByRole('alert')).toContainText('does not hold any more');
+  await page.goto('/first#nothing');
+  await sound(page);
+  await page.goto('/build/tarnhorn/data/application');
+  await expect(page.getByLabel('Table of users')).toBeVisible();
+  await sound(page);
+  await page.goto('/build/tarnhorn/data/database');
+  await expect(page.getByRole('list', { name: 'Not taken in' }).first()).toBeVisible();
+  await sound(page);
 });
