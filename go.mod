@@ -4,8 +4,10 @@ go 1.26.0
 
 require (
 	cel.dev/cel-go v0.33.2
+	github.com/coreos/go-oidc/v3 v3.21.0
 	github.com/getkin/kin-openapi v0.147.0
 	github.com/gin-gonic/gin v1.12.0
+	github.com/go-jose/go-jose/v4 v4.1.9
 	github.com/goccy/go-yaml v1.19.2
 	github.com/gopcua/opcua v0.8.0
 	github.com/invopop/jsonschema v0.14.0
@@ -19,6 +21,7 @@ require (
 	github.com/spf13/pflag v1.0.9
 	github.com/yosida95/uritemplate/v3 v3.0.2
 	golang.org/x/crypto v0.58.0
+	golang.org/x/oauth2 v0.38.0
 )
 
 require (

@@ -307,7 +307,9 @@ type Finding = check.Finding
 
 // First Whether nobody is there yet.
 type First struct {
-	Needed bool `json:"needed"`
+	// Issuer what the issuer is called by which people may sign in too
+	Issuer *string `json:"issuer,omitempty"`
+	Needed bool    `json:"needed"`
 }
 
 // FirstPerson The first person of all, who administers.

@@ -1,6 +1,6 @@
 import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
-import { readFileSync, rmSync } from 'node:fs';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { Browser, Page } from '@playwright/test';
 import { heading, sentence, stage } from './people';
 import { expect, type Program, test } from './program';
@@ -19,11 +19,16 @@ function ownDatabase(demo: Program): string {
   return port;
 }
 
+/** An issuer beside the program, and the configuration that names it. */
+function issuerAt(address: string, dir: string): { issuer: ChildProcess; config: string } {
+  const config = `${dir}.yaml`;
+  writeFileSync(config, `issuer:\n  url: http://${address}\n  client: ambergate\n  secret: ${secret}\n  name: Works account\n`);
+  return { issuer: spawn(`${root}bin/ambergate`, ['issuer', '--address', address, '--secret', secret, '--person', 'cy=Cy Moss'], { stdio: 'ignore' }), config };
+}
+
 /** The program as somebody starts it with nothing, and the address that it prints. */
-async function started(address: string): Promise<{ serve: ChildProcess; first: string; said: () => string }> {
-  const dir = `${root}.test/own`;
-  rmSync(dir, { recursive: true, force: true });
-  const serve = spawn(`${root}bin/ambergate`, ['serve', '--dir', dir, '--address', address], { stdio: 'pipe' });
+async function started(address: string, dir: string, config: string): Promise<{ serve: ChildProcess; first: string; said: () => string }> {
+  const serve = spawn(`${root}bin/ambergate`, ['serve', '--dir', dir, '--address', address, '--config', config], { stdio: 'pipe' });
   let said = '';
   serve.stdout?.on('data', (d) => (said += d));
   serve.stderr?.on('data', (d) => (said += d));
@@ -50,7 +55,11 @@ async function joins(browser: Browser, link: string, password: string): Promise<
 test('from an empty folder to an application that two people use, by clicking', async ({ page, browser, program }) => {
   test.setTimeout(180_000);
   const port = ownDatabase(program);
-  const { serve, first, said } = await started(`127.0.0.1:${Number(process.env.E2E_PORT ?? 8097) + 50}`);
+  const dir = `${root}.test/own`;
+  rmSync(dir, { recursive: true, force: true });
+  const at = Number(process.env.E2E_PORT ?? 8097) + 50;
+  const { issuer, config } = issuerAt(`127.0.0.1:${at + 1}`, dir);
+  const { serve, first, said } = await started(`127.0.0.1:${at}`, dir, config);
   const home = first.split('/first')[0] ?? '';
   try {
     await page.goto(first);
@@ -124,18 +133,22 @@ test('from an empty folder to an application that two people use, by clicking', 
     await bo.getByRole('link', { name: 'Pumps' }).click();
     await bo.getByText('P-003').click();
     await bo.getByRole('link', { name: 'Edit' }).click();
-    await bo.getByLabel('Built in').fill('1999');
+    await bo.getByLabel('Built in').fill('2031');
     await bo.getByRole('button', { name: 'Save' }).click();
-    await expect(bo.getByText('1999')).toBeVisible();
+    await expect(bo.getByText('2031')).toBeVisible();
     await bo.getByRole('link', { name: 'All parts' }).click();
     await expect(heading(bo)).toHaveText('Parts');
     // Who looks sees it, and can change nothing.
-    const cy = await joins(browser, forCy, 'five slow turtles');
+    const cy = await (await browser.newContext()).newPage();
+    await cy.goto(home);
+    await cy.getByRole('link', { name: 'Sign in by Works account' }).click();
+    await cy.getByRole('button', { name: 'Cy Moss' }).click();
+    await cy.waitForURL(/\/use\/pump-works/);
     await cy.goto(`${home}/use/pump-works/pumps`);
     await cy.getByText('P-003').click();
-    await expect(cy.getByText('1999')).toBeVisible();
+    await expect(cy.getByText('2031')).toBeVisible();
     await expect(cy.getByRole('link', { name: 'Edit' })).toBeHidden();
-    // A link holds once.
+    // Who came by the issuer needs no link any more.
     await cy.goto('about:blank');
     await cy.goto(forCy);
     await expect(cy.getByRole('alert')).toContainText('does not hold any more');
@@ -147,6 +160,7 @@ test('from an empty folder to an application that two people use, by clicking', 
     await expect(bo.getByRole('button', { name: 'Sign in' })).toBeVisible();
     expect(said()).not.toContain(secret);
   } finally {
+    issuer.kill('SIGINT');
     serve.kill('SIGINT');
     if (serve.exitCode === null) await once(serve, 'exit');
   }

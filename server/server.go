@@ -66,6 +66,8 @@ func New(c base.Config) (*Server, error) {
 	}})
 	engine.GET("/api/openapi.yaml", func(c *gin.Context) { c.Data(http.StatusOK, "application/yaml", api.Document) })
 	engine.GET("/api/pictures/:name", s.picture)
+	engine.GET("/api/issuer", s.BeginAtIssuer)
+	engine.GET(administer.CallbackPath, s.EndAtIssuer)
 	engine.NoRoute(s.client)
 	protection := http.NewCrossOriginProtection()
 	protection.SetDenyHandler(http.HandlerFunc(func(w http.ResponseWriter, _ *http.Request) {

@@ -109,17 +109,13 @@ func begin(ctx context.Context, tx pgx.Tx, e Entering, out Entered, hash string,
 		// The name is free again; of an address, behind which there may be many, one attempt is taken back.
 		{`delete from guess where key = $1`, []any{counted[0]}},
 		{`update guess set failures = failures - 1, blocked_until = case when failures > $2 then blocked_until end where key = any($1)`, []any{counted[1:], freeByOrigin}},
-		{`update account set password = $2, seen_at = $3 where id = $1`, []any{account, hash, e.Now}},
-		{`insert into attempt (at, login, account, origin, ok) values ($1, $2, $3, $4, true)`, []any{e.Now, e.Login, account, e.Origin}},
-		{`insert into known_browser (token_hash, account, seen_at) values ($1, $2, $3) on conflict (token_hash) do update set account = excluded.account, seen_at = excluded.seen_at`, []any{tokenHash(out.Browser), account, e.Now}},
-		{`delete from session where token_hash = $1`, []any{tokenHash(e.Session)}},
-		{`insert into session (token_hash, account, ends_at, seen_at) values ($1, $2, $3, $4)`, []any{tokenHash(out.Token), account, e.Now.Add(sessionLength), e.Now}},
+		{`update account set password = $2 where id = $1 and password <> $2`, []any{account, hash}},
 	} {
 		if _, err := tx.Exec(ctx, do.sql, do.args...); err != nil {
 			return err
 		}
 	}
-	return nil
+	return session(ctx, tx, e, out)
 }
 
 // failed notes a failed attempt, and gives ErrSignIn.

@@ -23,6 +23,7 @@ func configCommand() *cobra.Command {
 			if err := fill(serve.Flags(), file); err != nil {
 				return err
 			}
+			o.issuer = file.Issuer.issuer()
 			if wrong := o.wrong(); len(wrong) > 0 {
 				return errors.New(args[0] + ":\n  " + strings.Join(wrong, "\n  "))
 			}

@@ -38,6 +38,7 @@ func serveCommand() *cobra.Command {
 		if err := fill(cmd.Flags(), said); err != nil {
 			return err
 		}
+		o.issuer = said.Issuer.issuer()
 		if wrong := o.wrong(); len(wrong) > 0 {
 			return errors.New("it cannot be started like this:\n  " + strings.Join(wrong, "\n  "))
 		}
@@ -72,6 +73,7 @@ type serveOptions struct {
 	address, dir, store      string
 	records, plants, proxies []string
 	secure                   bool
+	issuer                   *base.Issuer
 }
 
 func runServe(ctx context.Context, o serveOptions) error {
@@ -104,7 +106,7 @@ func runServe(ctx context.Context, o serveOptions) error {
 	if err := st.UseKey(secret); err != nil {
 		return err
 	}
-	config := base.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Log: log, Cookies: base.Cookies{Secure: o.secure}, Proxies: o.proxies}
+	config := base.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Log: log, Cookies: base.Cookies{Secure: o.secure}, Proxies: o.proxies, Issuer: o.issuer}
 	for _, one := range o.records {
 		name, dsn, _ := strings.Cut(one, "=")
 		source, err := records.Open(ctx, dsn, nil)

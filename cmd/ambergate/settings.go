@@ -4,6 +4,7 @@ import (
 	"errors"
 	"fmt"
 	"net"
+	"net/url"
 	"os"
 	"strings"
 
@@ -11,6 +12,7 @@ import (
 	"github.com/spf13/pflag"
 
 	"ambergate/database"
+	"ambergate/server/base"
 )
 
 // settings is the configuration as a file (YAML) says it. What flags or the environment say goes before it.
@@ -20,8 +22,45 @@ type settings struct {
 	Store   string                   `yaml:"store"`           // connection string of the program's own database
 	Records map[string]string        `yaml:"records"`         // connection strings, by name
 	Plants  map[string]plantSettings `yaml:"plants"`          // by name
+	Issuer  issuerSettings           `yaml:"issuer"`          // by which people may sign in too
 	TLS     bool                     `yaml:"behind-tls"`      // browsers reach it over TLS
 	Proxies []string                 `yaml:"trusted-proxies"` // whose word is taken for where a request comes from
+}
+
+// issuerSettings is an issuer of OpenID Connect, and what its word is worth.
+type issuerSettings struct {
+	URL    string               `yaml:"url"`
+	Client string               `yaml:"client"`
+	Secret string               `yaml:"secret"` // or AMBERGATE_ISSUER_SECRET
+	Name   string               `yaml:"name"`
+	Login  string               `yaml:"login"`
+	Make   bool                 `yaml:"make"`
+	Claim  string               `yaml:"claim"`
+	Roles  []issuerRoleSettings `yaml:"roles"`
+}
+
+type issuerRoleSettings struct {
+	Value       string `yaml:"value"`
+	Application string `yaml:"application"`
+	Role        string `yaml:"role"`
+}
+
+// issuer gives what the server works with; nil where none is configured.
+func (i issuerSettings) issuer() *base.Issuer {
+	if i.URL == "" {
+		return nil
+	}
+	out := &base.Issuer{URL: i.URL, Client: i.Client, Secret: i.Secret, Name: i.Name, Login: i.Login, Make: i.Make, Claim: i.Claim}
+	if secret := os.Getenv("AMBERGATE_ISSUER_SECRET"); secret != "" {
+		out.Secret = secret
+	}
+	if out.Name == "" {
+		out.Name = strings.TrimPrefix(strings.TrimPrefix(i.URL, "https://"), "http://")
+	}
+	for _, r := range i.Roles {
+		out.Roles = append(out.Roles, base.IssuerRole{Value: r.Value, Application: r.Application, Role: r.Role})
+	}
+	return out
 }
 
 type plantSettings struct {
@@ -109,6 +148,14 @@ func (o serveOptions) wrong() (out []string) {
 		name, rest, _ := strings.Cut(p, "=")
 		if endpoint, namespace, ok := strings.Cut(rest, ","); !ok || namespace == "" || !strings.HasPrefix(endpoint, "opc.tcp://") {
 			say("plant: “%s” needs an endpoint that begins with opc.tcp:// and a namespace", name)
+		}
+	}
+	if i := o.issuer; i != nil {
+		if at, err := url.Parse(i.URL); err != nil || at.Host == "" || at.Scheme != "https" && at.Hostname() != "127.0.0.1" && at.Hostname() != "localhost" {
+			say("issuer: “%s” is no address that begins with https://", i.URL)
+		}
+		if i.Client == "" || i.Secret == "" {
+			say("issuer: it needs the client and its secret")
 		}
 	}
 	for _, p := range o.proxies {

@@ -3,6 +3,7 @@
 //
 //   - side.go: who may
 //   - first.go: the first person of all; links
+//   - issuer.go: signing in by an issuer of OpenID Connect
 //   - people.go: people, and what they may
 //   - connections.go: databases that applications read and change
 //   - files.go: applications as files

@@ -18,7 +18,11 @@ import (
 func (s *Side) GetFirst(c *gin.Context) {
 	answer.With(c, func() (api.First, error) {
 		needed, err := s.Store.NeedsFirst(c)
-		return api.First{Needed: needed}, err
+		out := api.First{Needed: needed}
+		if s.Issuer != nil {
+			out.Issuer = &s.Issuer.Name
+		}
+		return out, err
 	})
 }
 

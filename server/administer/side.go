@@ -13,6 +13,7 @@ import (
 type Side struct {
 	*base.Base
 	structures structures
+	provider   provider
 }
 
 // New makes their side of a server.

@@ -24,8 +24,22 @@ type Config struct {
 	Log      *slog.Logger
 	Cookies  Cookies
 	Told     pgx.QueryTracer // of every statement over connections that are added; nil: nobody
+	Issuer   *Issuer         // of OpenID Connect, by which people may sign in too; nil: none
 	Proxies  []string        // addresses or networks of proxies whose word is taken for where a request comes from; none: nobody's
 }
+
+// Issuer is one of OpenID Connect, and what its word is worth here.
+type Issuer struct {
+	URL, Client, Secret string
+	Name                string // what it is called on the page
+	Login               string // the claim that says what somebody signs in by; preferred_username when absent
+	Make                bool   // who is not known gets an account
+	Claim               string // the claim that roles are given by; its values are texts
+	Roles               []IssuerRole
+}
+
+// IssuerRole is a role that a value of the claim gives, both by name.
+type IssuerRole struct{ Value, Application, Role string }
 
 // Base is what both sides stand on: the compiled projects, who asks, and what is read from where.
 type Base struct {

@@ -1308,6 +1308,8 @@ export interface components {
         /** @description Whether nobody is there yet. */
         First: {
             needed: boolean;
+            /** @description what the issuer is called by which people may sign in too */
+            issuer?: string;
         };
         /** @description The first person of all, who administers. */
         FirstPerson: {

@@ -1,5 +1,5 @@
 import { Box, Flex, Heading, Text } from '@chakra-ui/react';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { api, ask, Refused } from '../api/client';
@@ -73,6 +73,7 @@ export function SignIn({ onDone }: { onDone?: () => void }) {
         >
           Sign in
         </Action>
+        <Otherwise />
       </Box>
     </Flex>
   );
@@ -88,3 +89,38 @@ function Field({ label, children }: { label: string; children: React.ReactNode }
     </Box>
   );
 }
+
+/** Signing in by an issuer, where there is one; and what to do while nobody is here yet. */
+function Otherwise() {
+  const first = useQuery({ queryKey: ['first'], queryFn: () => ask(api.GET('/api/first')), staleTime: 60_000 });
+  const why = new URLSearchParams(window.location.search).get('issuer');
+  return (
+    <>
+      {first.data?.needed && (
+        <Text color="muted" mt="14px">
+          Nobody is here yet. Open the address that the program printed when it was started.
+        </Text>
+      )}
+      {first.data?.issuer && (
+        <Action asChild minH="40px" fontSize="text" w="full" justifyContent="center" mt="10px">
+          <a href="/api/issuer">Sign in by {first.data.issuer}</a>
+        </Action>
+      )}
+      {why && (
+        <Text color="brick" fontWeight="600" mt="12px" role="alert">
+          {issuerWords[why] ?? issuerWords.away}
+        </Text>
+      )}
+    </>
+  );
+}
+
+const issuerWords: Record<string, string> = {
+  away: 'It does not answer, or is not the one it is said to be. Try again, or tell who runs this program.',
+  state: 'This way in was used before, or began in another browser. Begin again.',
+  refused: 'It did not let you in.',
+  untrue: 'What it said cannot be trusted. Begin again, and tell who runs this program if it goes on.',
+  nameless: 'It does not say what you are called here. Tell who runs this program.',
+  unknown: 'Nobody here is known by that. Ask who runs this program to add you.',
+  taken: 'Somebody else signs in by your name here. Ask who runs this program.',
+};
