@@ -1205,6 +1205,12 @@ type ImportFileParams struct {
 // LookAtFileJSONBody defines parameters for LookAtFile.
 type LookAtFileJSONBody = map[string]interface{}
 
+// GetProgramLogParams defines parameters for GetProgramLog.
+type GetProgramLogParams struct {
+	// Before entries older than this one
+	Before *int64 `form:"before,omitempty" json:"before,omitempty"`
+}
+
 // GetCsvParams defines parameters for GetCsv.
 type GetCsvParams struct {
 	Trail   string `form:"trail" json:"trail"`
@@ -1487,6 +1493,9 @@ type ServerInterface interface {
 	// UseLink Set a password by a link
 	// (PUT /api/link)
 	UseLink(c *gin.Context)
+	// GetProgramLog Who did what to people, connections, rights and releases anywhere
+	// (GET /api/log)
+	GetProgramLog(c *gin.Context, params GetProgramLogParams)
 	// GetMe Who is signed in
 	// (GET /api/me)
 	GetMe(c *gin.Context)
@@ -2783,6 +2792,33 @@ func (siw *ServerInterfaceWrapper) UseLink(c *gin.Context) {
 	siw.Handler.UseLink(c)
 }
 
+// GetProgramLog operation middleware
+func (siw *ServerInterfaceWrapper) GetProgramLog(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetProgramLogParams
+
+	// ------------- Optional query parameter "before" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "before", c.Request.URL.Query(), &params.Before, runtime.BindQueryParameterOptions{Type: "integer", Format: "int64"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter before: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetProgramLog(c, params)
+}
+
 // GetMe operation middleware
 func (siw *ServerInterfaceWrapper) GetMe(c *gin.Context) {
 
@@ -3924,4 +3960,5 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/imports", wrapper.ImportFile)
 	router.GET(options.BaseURL+"/api/build/:project/export", wrapper.ExportApplication)
 	router.GET(options.BaseURL+"/api/build/:project/structure", wrapper.ReadAgain)
+	router.GET(options.BaseURL+"/api/log", wrapper.GetProgramLog)
 }

@@ -192,6 +192,7 @@ test('no serious barrier for who runs the program', async ({ page }) => {
     ['/connections', 'Connections'],
     ['/people', 'People'],
     ['/new', 'New application'],
+    ['/log', 'Log'],
   ] as const) {
     await page.goto(address);
     await expect(heading(page)).toHaveText(title);

@@ -57,7 +57,7 @@ func TestOnlyWhoRunsTheProgramAddsConnectionsAndPeople(t *testing.T) {
 	keyed(t)
 	for _, login := range []string{"mira", "arno"} { // arno builds and administers one application, not the program
 		p := as(t, login)
-		for _, c := range [][2]string{{"GET", "/api/people"}, {"POST", "/api/people"}, {"PUT", "/api/people/a_mira"}, {"POST", "/api/people/a_mira/link"}, {"DELETE", "/api/people/a_mira/sessions"}, {"PUT", "/api/people/a_mira/roles/p_tarnhorn"}, {"POST", "/api/connections/try"}, {"PUT", "/api/connections/own"}, {"DELETE", "/api/connections/own"}, {"POST", "/api/connections/own/try"}, {"POST", "/api/connections/own/presses"}, {"GET", "/api/connections"}, {"GET", "/api/connections/tarnhorn/tables"}, {"POST", "/api/proposals"}, {"POST", "/api/applications"}} {
+		for _, c := range [][2]string{{"GET", "/api/people"}, {"GET", "/api/log"}, {"POST", "/api/people"}, {"PUT", "/api/people/a_mira"}, {"POST", "/api/people/a_mira/link"}, {"DELETE", "/api/people/a_mira/sessions"}, {"PUT", "/api/people/a_mira/roles/p_tarnhorn"}, {"POST", "/api/connections/try"}, {"PUT", "/api/connections/own"}, {"DELETE", "/api/connections/own"}, {"POST", "/api/connections/own/try"}, {"POST", "/api/connections/own/presses"}, {"GET", "/api/connections"}, {"GET", "/api/connections/tarnhorn/tables"}, {"POST", "/api/proposals"}, {"POST", "/api/applications"}} {
 			body := map[string]any{"roles": []string{}, "builds": true, "administers": true, "name": "own", "database": map[string]any{"host": "h", "port": 1, "database": "d", "login": "l", "tls": "off"}, "title": "x", "connection": "tarnhorn", "tables": []any{}}
 			if c[1] == "/api/people" {
 				body["people"] = []any{}
@@ -216,6 +216,11 @@ func TestPeopleComeByLinksOverHTTP(t *testing.T) {
 	p.refused("POST", "/api/people/"+id+"/link", nil, http.StatusNotFound, "no-person")
 	p.refused("PUT", "/api/people/a_gone", map[string]any{"disabled": true}, http.StatusNotFound, "no-person")
 	p.refused("PUT", "/api/people/a_nora", map[string]any{"administers": false}, http.StatusForbidden, "last-administrator")
+	var log []api.LogEntry
+	p.must("GET", "/api/log", nil, &log)
+	if len(log) < 3 || log[0].Who != "Nora Lind" || log[0].What != store.PersonDisabled || log[0].Detail != "Eve Hart-Lane" || log[0].From == "" {
+		t.Errorf("%+v", log[:min(len(log), 3)])
+	}
 	text, err := json.Marshal(page)
 	if err != nil || strings.Contains(string(text), "token") {
 		t.Error("links are told again")

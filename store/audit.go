@@ -64,11 +64,11 @@ type Audited struct {
 	Origin string
 }
 
-// Audit gives the entries of a project older than one (0: the newest), newest first, with those of its people
+// Audit gives the entries of a project ("": of all that was done anywhere) older than one (0: the newest), newest first, with those of its people
 // that belong to no project.
 func (s *Store) Audit(ctx context.Context, projectID string, before int64, limit int) ([]Audited, error) {
 	rows, err := s.pool.Query(ctx, `select u.id, u.at, coalesce(a.name, u.account), u.what, u.detail, u.origin from audit u left join account a on a.id = u.account
-		where (u.project = $1 or u.project is null and exists (select from account_role r where r.account = u.account and r.project = $1)) and ($2 = 0 or u.id < $2) order by u.id desc limit $3`, projectID, before, limit)
+		where ($1 = '' or u.project = $1 or u.project is null and exists (select from account_role r where r.account = u.account and r.project = $1)) and ($2 = 0 or u.id < $2) order by u.id desc limit $3`, projectID, before, limit)
 	if err != nil {
 		return nil, fmt.Errorf("read the audit log: %w", err)
 	}

@@ -5,6 +5,7 @@
 //   - first.go: the first person of all; links
 //   - issuer.go: signing in by an issuer of OpenID Connect
 //   - people.go: people, and what they may
+//   - log.go: who did what
 //   - connections.go: databases that applications read and change
 //   - files.go: applications as files
 //   - structure.go: what is in a database, and the application that is proposed of it

@@ -20,6 +20,7 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('./administer/ConnectionsPage')).ConnectionsPage }),
   },
   { path: '/people', lazy: async () => ({ Component: (await import('./administer/PeoplePage')).PeoplePage }) },
+  { path: '/log', lazy: async () => ({ Component: (await import('./administer/ProgramLogPage')).ProgramLogPage }) },
   {
     path: '/new',
     lazy: async () => ({ Component: (await import('./administer/making/NewApplicationPage')).NewApplicationPage }),

@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { deedWords } from './LogPage';
+import { deedWords } from './LogEntries';
 
 test('what was done is said in words', () => {
   const said = (what: string, detail = '') => deedWords({ what, detail });
@@ -11,5 +11,9 @@ test('what was done is said in words', () => {
   expect(said('release', '7')).toBe('released version 7');
   expect(said('walk', 'Sela Brandt')).toBe('walked as Sela Brandt');
   expect(said('password')).toBe('changed their own password');
+  expect(said('rights', 'Mira Holt, for all: builds')).toBe('gave Mira Holt the right to build everything');
+  expect(said('password', 'by a link')).toBe('set their password by a link');
+  expect(said('person-renamed', 'Mira Holt: Mira Lane')).toBe('renamed Mira Holt to Mira Lane');
+  expect(said('connection', 'Works')).toBe('kept the connection “Works”');
   expect(said('what comes later', 'x')).toBe('what comes later: x');
 });
