@@ -6,6 +6,7 @@ import { useRights } from './context';
 import { FieldList } from './FieldList';
 import { GrantLine } from './GrantLine';
 import { OrderList } from './OrderList';
+import { TableWords } from './TableWords';
 import { TallyList } from './TallyList';
 import { ViewHead } from './ViewHead';
 
@@ -23,6 +24,7 @@ export function TablePage({ row }: { row: TableRow }) {
         {table?.relation} in {entityOf(entities, table?.source, 'source')?.name}
       </ViewHead>
       <Box overflowY="auto" flex="1" minH={0}>
+        <TableWords table={row.table} />
         <Head>Who may do what</Head>
         {findings.map((f) => (
           <Box
