@@ -50,7 +50,7 @@ var breaks = []oneBreak{
 	// Signing in.
 	{"guesses are counted before they are made", "store/guesses.go", `where g.blocked_until is null or g.blocked_until <= $2`, `where true`, "./store", "."},
 	{"an idle session ends", "store/sessions.go", `sessionIdle   = 4 * time.Hour`, `sessionIdle   = 40 * time.Hour`, "./store", "."},
-	{"a new sign-in ends the old session of the browser", "store/sessions.go", "{`delete from session where token_hash = $1`, []any{tokenHash(e.Session)}},", "", "./store", "."},
+	{"a new sign-in ends the old session of the browser", "store/issued.go", "{`delete from session where token_hash = $1`, []any{tokenHash(e.Session)}},", "", "./store", "."},
 	// Streams.
 	{"a stream ends with its release", "server/use/events.go", `err == nil && release != v.release {`, `err == nil && release < 0 {`, "./server", "Stream"},
 	{"a stream ends when its place is shut", "server/use/events.go", `answer.IsRefusal(err) {`, `err == nil && answer.IsRefusal(err) {`, "./server", "Stream"},
