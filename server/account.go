@@ -4,7 +4,6 @@ import (
 	"errors"
 	"net/http"
 	"strings"
-	"time"
 
 	"github.com/gin-gonic/gin"
 
@@ -16,12 +15,6 @@ import (
 
 // attemptsShown is how many attempts to sign in people are told of.
 const attemptsShown = 6
-
-// How long the browser keeps the cookies: that of a session, and that by which it is known.
-const (
-	sessionKept = 12 * time.Hour
-	knownKept   = 365 * 24 * time.Hour
-)
 
 // SignIn begins a session, and ends the one that the browser had.
 func (s *Server) SignIn(c *gin.Context) {
@@ -37,9 +30,7 @@ func (s *Server) SignIn(c *gin.Context) {
 		answer.Fail(c, err)
 		return
 	}
-	s.Sessions.Forget(e.Session)
-	s.Cookies.Write(c, base.SessionCookie, in.Token, sessionKept)
-	s.Cookies.Write(c, base.BrowserCookie, in.Browser, knownKept)
+	s.Begin(c, e.Session, in)
 	s.sendMe(c, in.Account)
 }
 

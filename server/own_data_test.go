@@ -132,7 +132,13 @@ func TestAnApplicationIsMadeOverAConnection(t *testing.T) {
 	p.refused("POST", "/api/proposals", propose.Wish{Connection: "gone", Tables: wish.Tables}, http.StatusForbidden, "no-source")
 	var made api.MadeApplication
 	p.must("POST", "/api/applications", wish, &made)
-	p.refused("POST", "/api/applications", wish, http.StatusUnprocessableEntity, "fields")
+	asked := wish
+	asked.Slug = made.Slug
+	p.refused("POST", "/api/applications", asked, http.StatusUnprocessableEntity, "fields")
+	var second api.MadeApplication // without an address that is asked for it gets one of its own
+	if p.must("POST", "/api/applications", wish, &second); second.Slug != made.Slug+"-2" {
+		t.Errorf("%+v", second)
+	}
 	var draft api.Draft
 	p.must("GET", "/api/build/"+made.Slug, nil, &draft)
 	if len(draft.Findings) != 0 || draft.Changes != 1 || !draft.Undo {

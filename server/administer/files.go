@@ -15,7 +15,6 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	"ambergate/core/project"
-	"ambergate/core/propose"
 	"ambergate/server/answer"
 	"ambergate/server/base"
 	"ambergate/server/build"
@@ -157,8 +156,10 @@ func (s *Side) ImportFile(c *gin.Context, params api.ImportFileParams) {
 		}
 		title := strings.TrimSpace(answer.Value(params.Title))
 		slug := answer.Value(params.Slug)
-		if title != "" && slug == "" {
-			slug = propose.Slug(title)
+		if title != "" {
+			if slug, err = s.address(c, slug, title); err != nil {
+				return api.MadeApplication{}, err
+			}
 		}
 		slug, err := s.Import(c, by.ID, f, p, Place{Title: title, Slug: slug, Connect: connect})
 		return api.MadeApplication{Slug: slug}, err

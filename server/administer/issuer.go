@@ -27,12 +27,10 @@ const CallbackPath = "/api/issuer/back"
 // stateCookie binds an attempt to the browser that began it.
 const stateCookie = "ambergate-state"
 
-// How long the issuer may take to answer, an attempt may last, and sessions' cookies are kept.
+// How long the issuer may take to answer, and an attempt may last.
 const (
 	issuerWithin = 5 * time.Second
 	stateKept    = 10 * time.Minute
-	sessionKept  = 12 * time.Hour
-	knownKept    = 365 * 24 * time.Hour
 )
 
 // provider is what was discovered of the issuer; asked again until it was there once.
@@ -144,10 +142,7 @@ func (s *Side) endAtIssuer(c *gin.Context) (why string, err error) {
 	case err != nil:
 		return "away", err
 	}
-	s.Sessions.Forget(e.Session)
-	s.Sessions.ForgetAccount(in.Account.ID)
-	s.Cookies.Write(c, base.SessionCookie, in.Token, sessionKept)
-	s.Cookies.Write(c, base.BrowserCookie, in.Browser, knownKept)
+	s.Begin(c, e.Session, in)
 	return "", nil
 }
 

@@ -149,9 +149,9 @@ func (s *Side) MakeApplication(c *gin.Context, params api.MakeApplicationParams)
 		if title == "" {
 			return api.MadeApplication{}, &ask.FieldErrors{Fields: map[string]string{"title": "An application needs a title."}}
 		}
-		slug := req.Slug
-		if slug == "" {
-			slug = propose.Slug(title)
+		slug, err := s.address(c, req.Slug, title)
+		if err != nil {
+			return api.MadeApplication{}, err
 		}
 		zone := req.Zone
 		if zone == "" {
@@ -162,6 +162,28 @@ func (s *Side) MakeApplication(c *gin.Context, params api.MakeApplicationParams)
 		}
 		return api.MadeApplication{Slug: slug}, s.make(c, by, body{"kind": "project", "title": title, "slug": slug, "zone": zone}, entities, roles)
 	})
+}
+
+// address gives the address that was asked for, else a free one made of the title: who names an application twice
+// meets no error of an address that they never saw.
+func (s *Side) address(ctx context.Context, asked, title string) (string, error) {
+	if asked != "" {
+		return asked, nil
+	}
+	projects, err := s.Store.Projects(ctx)
+	if err != nil {
+		return "", err
+	}
+	taken := map[string]bool{}
+	for _, p := range projects {
+		taken[p.Slug] = true
+	}
+	own := propose.Slug(title)
+	slug := own
+	for i := 2; taken[slug]; i++ {
+		slug = fmt.Sprintf("%s-%d", own, i)
+	}
+	return slug, nil
 }
 
 type body = map[string]any

@@ -7,6 +7,7 @@
 //   - sources.go, titles.go: records and tags of a project, from wherever each comes
 //   - pressed.go: presses as the API writes them
 //   - stream.go, watchers.go: server-sent events
+//   - log.go: who did what
 //   - ids.go: new ids
 //   - cookies.go: the cookies
 //   - shares.go: how much one person may have under way

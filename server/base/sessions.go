@@ -145,3 +145,17 @@ func (s *Base) User(ctx context.Context, a store.Account, app *plan.App) (*ask.U
 	s.Apps.keepOwnRecord(key, u.Record)
 	return u, nil
 }
+
+// How long the browser keeps the cookies: that of a session, and that by which it is known.
+const (
+	sessionKept = 12 * time.Hour
+	knownKept   = 365 * 24 * time.Hour
+)
+
+// Begin gives the browser the session that began, in the place of the one that it had.
+func (s *Base) Begin(c *gin.Context, ended string, in store.Entered) {
+	s.Sessions.Forget(ended)
+	s.Sessions.ForgetAccount(in.Account.ID)
+	s.Cookies.Write(c, SessionCookie, in.Token, sessionKept)
+	s.Cookies.Write(c, BrowserCookie, in.Browser, knownKept)
+}

@@ -105,20 +105,12 @@ func (s *Side) SetRights(c *gin.Context, slug, person string) {
 	s.changed(c, b, person, s.Store.SetRights(c, b.account.ID, person, b.project, store.Rights{Builds: req.Builds, Administers: req.Administers}))
 }
 
-// logPage is how many entries of the audit log are told at once.
-const logPage = 100
-
 // GetLog tells who did what to rights, releases and accounts, to who administers the project.
 func (s *Side) GetLog(c *gin.Context, slug string, params api.GetLogParams) {
 	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.LogEntry, error) {
 		if err := b.administers(); err != nil {
 			return nil, err
 		}
-		entries, err := s.Store.Audit(c, b.project, answer.Value(params.Before), logPage)
-		out := make([]api.LogEntry, len(entries))
-		for i, e := range entries {
-			out[i] = api.LogEntry{Id: e.ID, At: e.At, Who: e.Who, What: e.What, Detail: e.Detail, From: e.Origin}
-		}
-		return out, err
+		return s.Deeds(c, b.project, answer.Value(params.Before))
 	})
 }

@@ -11,6 +11,7 @@ import { LinkTold } from './LinkTold';
 import { usePeople } from './PeoplePage';
 import { linkOf } from './person';
 import { wordsOf, wrongFields } from './problems';
+import { RoleTicks } from './RoleTicks';
 import { Told } from './Told';
 
 /** Adds one person, or many from a list; each gets a link, told once. */
@@ -115,23 +116,7 @@ function Roles({
   };
   return (
     <>
-      {applications.map((a) => (
-        <Box as="fieldset" key={a.id} mb="10px" border="none">
-          <Box as="legend" fontWeight="700" mb="3px">
-            {a.title}
-          </Box>
-          <Flex gap="4px 16px" wrap="wrap">
-            {a.roles.map((r) => (
-              <Tick
-                key={r.id}
-                words={r.name}
-                on={person.roles?.[a.id]?.includes(r.id) ?? false}
-                onTick={() => turn(a.id, r.id)}
-              />
-            ))}
-          </Flex>
-        </Box>
-      ))}
+      <RoleTicks applications={applications} roles={person.roles ?? {}} onTurn={(a, role) => turn(a.id, role)} />
       <Tick
         words="builds all applications"
         on={person.builds ?? false}

@@ -8,6 +8,7 @@ import { Typed } from '../ui/Typed';
 import { LinkTold } from './LinkTold';
 import { linkOf, stateOf } from './person';
 import { wordsOf } from './problems';
+import { RoleTicks, Ticks } from './RoleTicks';
 import { Told } from './Told';
 
 interface PersonDialogProps {
@@ -67,46 +68,33 @@ export function PersonDialog({ person: p, applications, onClose }: PersonDialogP
           {stateOf(p).words && `, ${stateOf(p).words}`}
         </Box>
       </Flex>
-      {applications.map((a) => (
-        <Box as="fieldset" key={a.id} mb="10px" border="none">
-          <Box as="legend" fontWeight="700" mb="3px">
-            {a.title}
-          </Box>
-          <Flex gap="4px 16px" wrap="wrap">
-            {a.roles.map((r) => (
-              <Tick
-                key={r.id}
-                words={r.name}
-                on={p.roles[a.id]?.includes(r.id) ?? false}
-                onTick={() => turn(a, r.id)}
-              />
-            ))}
+      <RoleTicks
+        applications={applications}
+        roles={p.roles}
+        onTurn={turn}
+        more={(a) => (
+          <>
             <Tick words="builds it" on={p.rights[a.id]?.builds ?? false} onTick={() => turn(a, 'builds')} />
             <Tick
               words="administers it"
               on={p.rights[a.id]?.administers ?? false}
               onTick={() => turn(a, 'administers')}
             />
-          </Flex>
-        </Box>
-      ))}
-      <Box as="fieldset" mb="14px" border="none">
-        <Box as="legend" fontWeight="700" mb="3px">
-          Everything
-        </Box>
-        <Flex gap="4px 16px" wrap="wrap">
-          <Tick
-            words="builds all applications, and makes new ones"
-            on={p.builds}
-            onTick={() => change.mutate({ builds: !p.builds })}
-          />
-          <Tick
-            words="administers this program: people and connections"
-            on={p.administers}
-            onTick={() => change.mutate({ administers: !p.administers })}
-          />
-        </Flex>
-      </Box>
+          </>
+        )}
+      />
+      <Ticks head="Everything">
+        <Tick
+          words="builds all applications, and makes new ones"
+          on={p.builds}
+          onTick={() => change.mutate({ builds: !p.builds })}
+        />
+        <Tick
+          words="administers this program: people and connections"
+          on={p.administers}
+          onTick={() => change.mutate({ administers: !p.administers })}
+        />
+      </Ticks>
       <Flex gap="8px" wrap="wrap">
         <Action onClick={() => link.mutate()} disabled={p.disabled || link.isPending}>
           {p.password ? 'Link for a new password' : 'New link'}

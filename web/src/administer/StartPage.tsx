@@ -91,7 +91,9 @@ function OneApplication({ project: p, state }: { project: Project; state: Applic
             {p.title}
           </Box>
           <Box fontSize="note" color="muted">
-            {[p.released ? `release ${p.released}` : 'not released yet', ...stateWords(state)].join(', ')}
+            {[p.released ? `release ${p.released}` : 'not released yet', ...stateWords(state, p.released > 0)].join(
+              ', ',
+            )}
           </Box>
         </Box>
         {p.builds && (
@@ -116,12 +118,12 @@ function OneApplication({ project: p, state }: { project: Project; state: Applic
   );
 }
 
-function stateWords(s: ApplicationState | undefined): string[] {
+function stateWords(s: ApplicationState | undefined, released: boolean): string[] {
   if (!s) return [];
   const one = (n: number, word: string) => `${n} ${word}${n === 1 ? '' : 's'}`;
   return [
     one(s.screens, 'screen'),
-    ...(s.changes > 0 ? [`${one(s.changes, 'change')} since`] : []),
+    ...(released && s.changes > 0 ? [`${one(s.changes, 'change')} since`] : []),
     ...(s.broken > 0 ? [`${s.broken} broken`] : []),
     ...(s.doubtful > 0 ? [`${s.doubtful} doubtful`] : []),
   ];

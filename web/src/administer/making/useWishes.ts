@@ -5,8 +5,8 @@ type FieldPart = Partial<NonNullable<TableWish['fields']>[number]>;
 
 /** What was chosen, and what is to be otherwise than proposed. */
 export function useWishes(connection: string, database: string) {
-  const [wish, setWish] = useState<Wish>({ title: '', connection, tables: [], zone: zone() });
-  const titled = { ...wish, title: wish.title || capital(database) };
+  const [wish, setWish] = useState<Omit<Wish, 'title'> & { title?: string }>({ connection, tables: [], zone: zone() });
+  const titled = { ...wish, title: wish.title ?? capital(database) };
   const set = (part: Partial<Wish>) => setWish((w) => ({ ...w, ...part }));
   const tables = (change: (had: TableWish[]) => TableWish[]) => setWish((w) => ({ ...w, tables: change(w.tables) }));
   const is = (schema: string, name: string) => (t: TableWish) => t.schema === schema && t.name === name;
