@@ -27,7 +27,7 @@ func folder(t *testing.T) string {
 
 func count(t *testing.T, c *Cluster, sql string) int {
 	t.Helper()
-	ctx, cancel := context.WithTimeout(t.Context(), 5*time.Second)
+	ctx, cancel := context.WithTimeout(t.Context(), 30*time.Second)
 	defer cancel()
 	conn, err := pgx.Connect(ctx, c.AdminDSN("postgres"))
 	if err != nil {
@@ -138,10 +138,10 @@ func TestKeptUpItComesBackByItself(t *testing.T) {
 	}
 	select {
 	case <-said:
-	case <-time.After(10 * time.Second):
+	case <-time.After(60 * time.Second):
 		t.Fatal("nobody noticed that it ended")
 	}
-	deadline := time.Now().Add(15 * time.Second)
+	deadline := time.Now().Add(60 * time.Second)
 	for !c.answers(t.Context()) {
 		if time.Now().After(deadline) {
 			t.Fatal("it did not come back")

@@ -6,9 +6,9 @@ export default defineConfig({
   outputDir: 'results',
   workers: 1,
   // Waiting is what a loaded machine needs; what does not come at all still fails.
-  timeout: 90_000,
+  timeout: 180_000,
   retries: process.env.CI ? 1 : 0,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   reporter: [['list']],
   use: {
     viewport: { width: 1280, height: 800 },

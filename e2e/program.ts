@@ -33,7 +33,7 @@ export const test = base.extend<object, { program: Program }>({
       demo.kill('SIGINT');
       if (demo.exitCode === null) await once(demo, 'exit');
     },
-    { scope: 'worker', timeout: 90_000 },
+    { scope: 'worker', timeout: 180_000 },
   ],
   baseURL: async ({ program }, use) => use(program.url),
 });

@@ -52,15 +52,14 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 	p := startSim(t, port)
 	c := Open(p.Endpoint(), sim.Namespace, "so_plant", slog.New(slog.DiscardHandler))
 	defer c.Close()
-	within(t, 5*time.Second, "connected", c.Good)
+	within(t, 40*time.Second, "connected", c.Good)
 	ctx := context.Background()
 	read := func(name string) cond.Value { return c.Read(ask.TagRef{Source: "so_plant", Node: name}).Value }
 
 	names := []string{"UT.drive.running", "UT.drive.speed", "UT.drive.stop", "UT.wind.alarm", "UT.none"}
 	c.Watch(ctx, names, 2*time.Second)
-	if v := read("UT.drive.running"); !v.True() {
-		t.Fatalf("running reads %v %s", v.Wire(), v.Why())
-	}
+	// A busy machine may take longer for the first values than a screen would wait.
+	within(t, 40*time.Second, "running", func() bool { return read("UT.drive.running").True() })
 	if v := read("UT.none"); v.Known() {
 		t.Errorf("a node that is not there reads %v", v.Wire())
 	}
@@ -70,7 +69,7 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 	if err := c.Write(ctx, "UT.drive.stop", cond.Bool(true)); err != nil {
 		t.Fatal(err)
 	}
-	within(t, 10*time.Second, "stopped after the command", func() bool { v := read("UT.drive.running"); return v.Known() && !v.True() })
+	within(t, 40*time.Second, "stopped after the command", func() bool { v := read("UT.drive.running"); return v.Known() && !v.True() })
 	select {
 	case <-listener.C:
 	case <-time.After(time.Second):
@@ -86,11 +85,11 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 	}
 
 	p.Close()
-	within(t, 10*time.Second, "values unknown after the plant went", func() bool { return !read("UT.drive.running").Known() })
+	within(t, 40*time.Second, "values unknown after the plant went", func() bool { return !read("UT.drive.running").Known() })
 	if err := c.Write(ctx, "UT.drive.start", cond.Bool(true)); !errors.Is(err, ErrAway) {
 		t.Errorf("writing to a plant that is away gave %v", err)
 	}
 	p = startSim(t, port)
 	defer p.Close()
-	within(t, 15*time.Second, "back by itself", func() bool { return read("UT.drive.running").Known() })
+	within(t, 40*time.Second, "back by itself", func() bool { return read("UT.drive.running").Known() })
 }

@@ -96,7 +96,7 @@ func TestConditionsAreReadWithTheirPlace(t *testing.T) {
 		began := time.Now()
 		var out api.ConditionRead
 		p.must("POST", "/api/build/tarnhorn/condition", map[string]any{"screen": "s_defect", "text": text}, &out)
-		if name != "endless" && out.Problem == nil || time.Since(began) > 3*time.Second {
+		if name != "endless" && out.Problem == nil || time.Since(began) > 20*time.Second {
 			t.Errorf("%s: %+v after %s", name, out.Problem, time.Since(began))
 		}
 	}

@@ -271,7 +271,7 @@ func TestLiveValuesComeAsEvents(t *testing.T) {
 		if e.N != shown.N || strings.Contains(fmt.Sprint(e), "UT.drive") {
 			t.Errorf("event %+v", e)
 		}
-	case <-time.After(5 * time.Second):
+	case <-time.After(30 * time.Second):
 		t.Error("no live value came")
 	}
 }
