@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"log/slog"
+	"slices"
 	"sync"
 	"time"
 
@@ -24,17 +25,18 @@ const (
 
 // Client is one plant. It connects by itself, again and again, until it is closed.
 type Client struct {
-	endpoint  string
-	namespace string
-	source    string // id by which nav names the plant
-	log       *slog.Logger
+	settings Settings
+	source   string // id by which nav names the plant
+	log      *slog.Logger
+
+	finding sync.Mutex // one looks for nodes at a time
 
 	mu        sync.Mutex
 	nodes     map[string]*node
 	byHandle  map[uint32]*node
-	client    *opcua.Client
+	at        *session // nil while it is not connected
 	sub       *opcua.Subscription
-	index     uint16    // of the namespace on the server
+	away      error     // why it was not connected the last time; nil when it was
 	alive     time.Time // when the watchdog last held
 	wasGood   bool
 	listeners map[*Listener]bool
@@ -43,12 +45,11 @@ type Client struct {
 	done      chan struct{}
 }
 
-// Open begins to connect to an endpoint such as opc.tcp://127.0.0.1:4840; nodes are looked up by
-// name in the namespace with the given URI. source is the name that readings are asked by.
-func Open(endpoint, namespace, source string, log *slog.Logger) *Client {
+// Open begins to connect. source is the name that readings are asked by.
+func Open(settings Settings, source string, log *slog.Logger) *Client {
 	ctx, stop := context.WithCancel(context.Background())
 	c := &Client{
-		endpoint: endpoint, namespace: namespace, source: source, log: log,
+		settings: settings, source: source, log: log,
 		nodes: map[string]*node{}, byHandle: map[uint32]*node{}, listeners: map[*Listener]bool{}, stop: stop, done: make(chan struct{}),
 	}
 	go c.run(ctx)
@@ -65,7 +66,8 @@ func (c *Client) run(ctx context.Context) {
 	defer close(c.done)
 	for ctx.Err() == nil {
 		if err := c.session(ctx); err != nil && ctx.Err() == nil {
-			c.log.Warn("the plant is away", "endpoint", c.endpoint, "error", err)
+			c.failed(err)
+			c.log.Warn("the plant is away", "endpoint", c.settings.Endpoint, "error", err)
 		}
 		c.lost()
 		select {
@@ -80,22 +82,18 @@ func (c *Client) run(ctx context.Context) {
 func (c *Client) session(ctx context.Context) error {
 	ctx, drop := context.WithCancel(ctx)
 	defer drop()
-	client, err := opcua.NewClient(c.endpoint, opcua.SecurityMode(ua.MessageSecurityModeNone), opcua.AutoReconnect(false),
-		opcua.DialTimeout(2*time.Second), opcua.RequestTimeout(2*time.Second))
+	client, err := connect(ctx, c.settings)
 	if err != nil {
-		return fmt.Errorf("prepare the connection: %w", err)
+		return err
 	}
-	if err := client.Connect(ctx); err != nil {
-		return fmt.Errorf("connect: %w", err)
-	}
-	defer func() {
-		closing, cancel := context.WithTimeout(context.WithoutCancel(ctx), time.Second)
-		defer cancel()
-		_ = client.Close(closing) // the other side may be gone
-	}()
-	index, err := client.FindNamespace(ctx, c.namespace)
+	defer closeSoon(ctx, client)
+	all, err := client.NamespaceArray(ctx)
 	if err != nil {
-		return fmt.Errorf("find the namespace %s: %w", c.namespace, err)
+		return fmt.Errorf("read the namespaces: %w", err)
+	}
+	usual := slices.Index(all, c.settings.Namespace)
+	if usual < 0 && c.settings.Namespace != "" {
+		return fmt.Errorf("%w: %s", ErrNamespace, c.settings.Namespace)
 	}
 	notifications := make(chan *opcua.PublishNotificationData, 256)
 	sub, err := client.Subscribe(ctx, &opcua.SubscriptionParameters{Interval: publishEvery}, notifications)
@@ -103,17 +101,18 @@ func (c *Client) session(ctx context.Context) error {
 		return fmt.Errorf("subscribe: %w", err)
 	}
 	c.mu.Lock()
-	c.client, c.sub, c.index, c.drop = client, sub, index, drop
+	c.at = &session{client: client, namespaces: all, usual: uint16(max(0, usual)), paths: map[string]*ua.NodeID{}}
+	c.sub, c.drop, c.away = sub, drop, nil
 	names := make([]string, 0, len(c.nodes))
 	for name, n := range c.nodes {
-		n.watched = false
+		n.watched, n.id, n.missing = false, nil, false
 		names = append(names, name)
 	}
 	c.mu.Unlock()
 	if err := c.monitor(ctx, names); err != nil {
 		return err
 	}
-	c.log.Info("the plant is connected", "endpoint", c.endpoint)
+	c.log.Info("the plant is connected", "endpoint", c.settings.Endpoint)
 	return c.serve(ctx, client, notifications)
 }
 
@@ -183,36 +182,72 @@ func (c *Client) checkGood() {
 	}
 }
 
-func (c *Client) good() bool { return c.client != nil && time.Since(c.alive) < staleAfter }
+func (c *Client) good() bool { return c.at != nil && time.Since(c.alive) < staleAfter }
+
+func (c *Client) failed(err error) {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	c.away = err
+}
+
+// Away says why it is not connected; nil when it is, or was not tried yet.
+func (c *Client) Away() error {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	return c.away
+}
 
 func (c *Client) lost() {
 	c.mu.Lock()
-	c.client, c.sub, c.drop, c.alive = nil, nil, nil, time.Time{}
+	c.at, c.sub, c.drop, c.alive = nil, nil, nil, time.Time{}
 	c.mu.Unlock()
 	c.checkGood()
 }
 
-// monitor puts nodes on the subscription. Without a connection they wait for the next one.
+// monitor puts nodes on the subscription. Without a connection they wait for the next one. A node that the plant does
+// not have is looked for again at the next connection; until then it is not read.
 func (c *Client) monitor(ctx context.Context, names []string) error {
+	c.finding.Lock()
+	defer c.finding.Unlock()
 	c.mu.Lock()
-	sub := c.sub
-	var items []*ua.MonitoredItemCreateRequest
+	at, sub := c.at, c.sub
+	var wanted []*node
 	for _, name := range names {
-		n := c.nodes[name]
-		if n == nil || n.watched {
-			continue
+		if n := c.nodes[name]; n != nil && !n.watched && at != nil {
+			n.watched = true
+			wanted = append(wanted, n)
 		}
-		n.watched = true
-		item := opcua.NewMonitoredItemCreateRequestWithDefaults(ua.NewStringNodeID(c.index, name), ua.AttributeIDValue, n.handle)
-		item.RequestedParameters.SamplingInterval = float64(publishEvery.Milliseconds())
-		items = append(items, item)
 	}
 	c.mu.Unlock()
-	if sub == nil || len(items) == 0 {
+	var items []*ua.MonitoredItemCreateRequest
+	var asked []*node
+	for _, n := range wanted {
+		nodeID, err := at.find(ctx, n.name)
+		if ctx.Err() != nil {
+			return ctx.Err()
+		}
+		c.mu.Lock()
+		n.id, n.missing = nodeID, err != nil
+		c.mu.Unlock()
+		if err != nil {
+			c.log.Warn("a value is not there", "node", n.name, "error", err)
+			continue
+		}
+		item := opcua.NewMonitoredItemCreateRequestWithDefaults(nodeID, ua.AttributeIDValue, n.handle)
+		item.RequestedParameters.SamplingInterval = float64(publishEvery.Milliseconds())
+		items, asked = append(items, item), append(asked, n)
+	}
+	if len(items) == 0 {
 		return nil
 	}
-	if _, err := sub.Monitor(ctx, ua.TimestampsToReturnBoth, items...); err != nil {
+	response, err := sub.Monitor(ctx, ua.TimestampsToReturnBoth, items...)
+	if err != nil {
 		return fmt.Errorf("watch %d values: %w", len(items), err)
+	}
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	for i, result := range response.Results {
+		asked[i].missing = result.StatusCode == ua.StatusBadNodeIDUnknown
 	}
 	return nil
 }

@@ -1,6 +1,9 @@
 // Package plant reads and writes the tags of a plant by OPC UA.
 //
+//   - settings.go: where a plant is, how the way there is kept safe, and trying it
 //   - client.go: the connection, kept up
+//   - nodes.go: how nodes are named and found
+//   - browse.go: what there is: browsed and searched
 //   - values.go: values that are watched, their quality, their history
 //   - listen.go: who is told of changes
 //   - write.go: writes, each sent once at most

@@ -71,7 +71,7 @@ func TestAListenerIsToldOfItsOwnNodesOnly(t *testing.T) {
 	port := freePort(t)
 	p := startSim(t, port)
 	defer p.Close()
-	c := Open(p.Endpoint(), sim.Namespace, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
 	defer c.Close()
 	within(t, 40*time.Second, "connected", c.Good)
 	c.Watch(context.Background(), []string{"UT.drive.gates", "UT.wind.gust"}, 2*time.Second)

@@ -50,7 +50,7 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 	}
 	port := freePort(t)
 	p := startSim(t, port)
-	c := Open(p.Endpoint(), sim.Namespace, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
 	defer c.Close()
 	within(t, 40*time.Second, "connected", c.Good)
 	ctx := context.Background()

@@ -2,6 +2,7 @@ package plant
 
 import (
 	"context"
+	"math"
 	"time"
 
 	"github.com/gopcua/opcua/ua"
@@ -14,11 +15,13 @@ import (
 type node struct {
 	name     string
 	handle   uint32
+	id       *ua.NodeID // as it was found on the current connection, or on one before
 	value    *ua.Variant
 	status   ua.StatusCode
 	known    bool
 	at       time.Time // the source's own time
 	watched  bool      // on the current subscription
+	missing  bool      // the plant has no such node
 	history  []Sample
 	lastKept time.Time
 }
@@ -51,10 +54,12 @@ func (c *Client) Read(ref ask.TagRef) ask.Reading {
 	defer c.mu.Unlock()
 	n := c.nodes[ref.Node]
 	switch {
-	case c.client == nil:
+	case c.at == nil:
 		return ask.Reading{Value: cond.UnknownBecause("the plant is not connected")}
 	case !c.good():
 		return ask.Reading{Value: cond.UnknownBecause("the plant does not answer")}
+	case n != nil && n.missing:
+		return ask.Reading{Value: cond.UnknownBecause("the plant has no such value")}
 	case n == nil || !n.known:
 		return ask.Reading{Value: cond.UnknownBecause("not read yet")}
 	case n.status != ua.StatusOK:
@@ -67,22 +72,34 @@ func valueOf(v *ua.Variant) cond.Value {
 	switch x := v.Value().(type) {
 	case bool:
 		return cond.Bool(x)
+	case int8:
+		return cond.Int(int64(x))
 	case int16:
 		return cond.Int(int64(x))
 	case int32:
 		return cond.Int(int64(x))
 	case int64:
 		return cond.Int(x)
+	case uint8:
+		return cond.Int(int64(x))
 	case uint16:
 		return cond.Int(int64(x))
 	case uint32:
 		return cond.Int(int64(x))
+	case uint64:
+		if x <= math.MaxInt64 {
+			return cond.Int(int64(x))
+		}
 	case float32:
 		return cond.Float(float64(x))
 	case float64:
 		return cond.Float(x)
 	case string:
 		return cond.String(x)
+	case *ua.LocalizedText:
+		if x != nil {
+			return cond.String(x.Text)
+		}
 	}
 	return cond.UnknownBecause("a value of a kind that is not shown")
 }
@@ -98,7 +115,7 @@ func (c *Client) Watch(ctx context.Context, names []string, wait time.Duration) 
 			fresh = true
 		}
 	}
-	connected := c.client != nil
+	connected := c.at != nil
 	c.mu.Unlock()
 	if !fresh || !connected {
 		return
@@ -122,7 +139,7 @@ func (c *Client) allKnown(names []string) bool {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	for _, name := range names {
-		if n := c.nodes[name]; n == nil || !n.known {
+		if n := c.nodes[name]; n == nil || !n.known && !n.missing {
 			return false
 		}
 	}

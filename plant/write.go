@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"math"
 
 	"github.com/gopcua/opcua/ua"
 
@@ -23,23 +24,30 @@ var ErrAway = errors.New("the plant is away; nothing was sent")
 // known whether the value arrived.
 func (c *Client) Write(ctx context.Context, name string, v cond.Value) error {
 	c.mu.Lock()
-	client, good, index, drop := c.client, c.good(), c.index, c.drop
+	at, good, drop := c.at, c.good(), c.drop
 	var like *ua.Variant
+	var nodeID *ua.NodeID
 	if n := c.nodes[name]; n != nil {
-		like = n.value
+		like, nodeID = n.value, n.id
 	}
 	c.mu.Unlock()
 	if !good {
 		return ErrAway
 	}
+	ctx, cancel := context.WithTimeout(ctx, writeLimit)
+	defer cancel()
+	if nodeID == nil || like == nil {
+		var err error
+		if nodeID, like, err = c.lookUp(ctx, at, name); err != nil {
+			return fmt.Errorf("%w: %w", ErrAway, err)
+		}
+	}
 	variant, err := variantOf(v, like)
 	if err != nil {
 		return fmt.Errorf("%w: %w", ErrAway, err)
 	}
-	ctx, cancel := context.WithTimeout(ctx, writeLimit)
-	defer cancel()
-	response, err := client.Write(ctx, &ua.WriteRequest{NodesToWrite: []*ua.WriteValue{{
-		NodeID: ua.NewStringNodeID(index, name), AttributeID: ua.AttributeIDValue,
+	response, err := at.client.Write(ctx, &ua.WriteRequest{NodesToWrite: []*ua.WriteValue{{
+		NodeID: nodeID, AttributeID: ua.AttributeIDValue,
 		Value: &ua.DataValue{EncodingMask: ua.DataValueValue, Value: variant},
 	}}})
 	if err != nil {
@@ -57,6 +65,22 @@ func (c *Client) Write(ctx context.Context, name string, v cond.Value) error {
 	return nil
 }
 
+// lookUp finds a node that is written and was not read yet, and in which type the plant keeps it; nil where it does not say.
+func (c *Client) lookUp(ctx context.Context, at *session, name string) (*ua.NodeID, *ua.Variant, error) {
+	c.finding.Lock()
+	defer c.finding.Unlock()
+	nodeID, err := at.find(ctx, name)
+	if err != nil {
+		return nil, nil, err
+	}
+	like, err := at.client.Node(nodeID).Value(ctx)
+	var status ua.StatusCode
+	if err != nil && !errors.As(err, &status) {
+		return nil, nil, fmt.Errorf("read %s before it is written: %w", name, err)
+	}
+	return nodeID, like, nil
+}
+
 // variantOf writes a value in the type that the plant uses for the node, where that is known.
 func variantOf(v cond.Value, like *ua.Variant) (*ua.Variant, error) {
 	var native any
@@ -72,17 +96,36 @@ func variantOf(v cond.Value, like *ua.Variant) (*ua.Variant, error) {
 		}
 		native = f
 		if like != nil {
-			switch like.Value().(type) {
-			case int16:
-				native = int16(f)
-			case int32:
-				native = int32(f)
-			case int64:
-				native = int64(f)
-			case float32:
-				native = float32(f)
+			if native, ok = asType(f, like.Value()); !ok {
+				return nil, fmt.Errorf("the plant keeps no value as great as %v there", f)
 			}
 		}
 	}
 	return ua.NewVariant(native)
+}
+
+// asType converts a number to the type of another value; not ok when it does not fit.
+func asType(f float64, like any) (native any, ok bool) {
+	whole := func(low, high float64) bool { return f >= low && f <= high }
+	switch like.(type) {
+	case int8:
+		return int8(f), whole(math.MinInt8, math.MaxInt8)
+	case int16:
+		return int16(f), whole(math.MinInt16, math.MaxInt16)
+	case int32:
+		return int32(f), whole(math.MinInt32, math.MaxInt32)
+	case int64:
+		return int64(f), whole(math.MinInt64, math.MaxInt64)
+	case uint8:
+		return uint8(f), whole(0, math.MaxUint8)
+	case uint16:
+		return uint16(f), whole(0, math.MaxUint16)
+	case uint32:
+		return uint32(f), whole(0, math.MaxUint32)
+	case uint64:
+		return uint64(f), whole(0, math.MaxUint64)
+	case float32:
+		return float32(f), true
+	}
+	return f, true
 }

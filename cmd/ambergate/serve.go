@@ -119,7 +119,7 @@ func runServe(ctx context.Context, o serveOptions) error {
 	for _, one := range o.plants {
 		name, rest, _ := strings.Cut(one, "=")
 		endpoint, namespace, _ := strings.Cut(rest, ",")
-		client := plant.Open(endpoint, namespace, name, log)
+		client := plant.Open(plant.Settings{Endpoint: endpoint, Namespace: namespace}, name, log)
 		defer client.Close()
 		config.Plants[name] = client
 	}

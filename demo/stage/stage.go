@@ -209,7 +209,7 @@ func (s *Stage) startPlant(o Options) error {
 		return err
 	}
 	s.closers = append(s.closers, func() { s.Sim.Close() })
-	s.Plant = plant.Open(s.Sim.Endpoint(), sim.Namespace, plantConnection, o.Log)
+	s.Plant = plant.Open(plant.Settings{Endpoint: s.Sim.Endpoint(), Namespace: sim.Namespace}, plantConnection, o.Log)
 	s.closers = append(s.closers, s.Plant.Close)
 	// Trends show what was before one looked: these are watched from the start.
 	var names []string

@@ -38,6 +38,9 @@ type namespace struct {
 func (n *namespace) Attribute(node *ua.NodeID, a ua.AttributeID) *ua.DataValue {
 	n.mu.RLock()
 	defer n.mu.RUnlock()
+	if v, ok := n.told(node.StringID(), a); ok {
+		return &ua.DataValue{EncodingMask: ua.DataValueValue | ua.DataValueServerTimestamp, ServerTimestamp: time.Now(), Value: ua.MustVariant(v)}
+	}
 	return n.MapNamespace.Attribute(node, a)
 }
 
@@ -107,6 +110,7 @@ func Start(port int, codes []string, seed uint64) (*Plant, error) {
 	if err := replace(srv, m, ns); err != nil {
 		return nil, err
 	}
+	ns.mount()
 	p := &Plant{srv: srv, ns: ns, Port: port, done: make(chan struct{})}
 	for i, code := range codes {
 		l := newLift(code, seed+uint64(i))
