@@ -178,6 +178,8 @@ type ConflictField = press.ConflictField
 
 // ConnectionInfo A connection. Fixed ones stand in the configuration of the program.
 type ConnectionInfo struct {
+	Away *string `json:"away,omitempty"`
+
 	// Database Where a database is, and who signs in to it. TLS is off, required or verified.
 	Database *DatabaseSettings `json:"database,omitempty"`
 	Fixed    bool              `json:"fixed"`
@@ -185,17 +187,23 @@ type ConnectionInfo struct {
 	Kind     string            `json:"kind"`
 	Name     string            `json:"name"`
 	OnlyRead bool              `json:"onlyRead"`
-	Sealed   bool              `json:"sealed"`
-	Uses     []string          `json:"uses"`
-	Where    string            `json:"where"`
+
+	// Plant Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate.
+	Plant  *PlantSettings `json:"plant,omitempty"`
+	Sealed bool           `json:"sealed"`
+	Uses   []string       `json:"uses"`
+	Where  string         `json:"where"`
 }
 
-// ConnectionKept A database as it is to be kept. Without a password, the one that is kept stays.
+// ConnectionKept A database or a plant as it is to be kept: one of both. Without a password, the one that is kept stays.
 type ConnectionKept struct {
 	// Database Where a database is, and who signs in to it. TLS is off, required or verified.
-	Database DatabaseSettings `json:"database"`
-	Name     string           `json:"name"`
-	Password *string          `json:"password,omitempty"`
+	Database *DatabaseSettings `json:"database,omitempty"`
+	Name     string            `json:"name"`
+	Password *string           `json:"password,omitempty"`
+
+	// Plant Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate.
+	Plant *PlantSettings `json:"plant,omitempty"`
 }
 
 // DatabaseSettings Where a database is, and who signs in to it. TLS is off, required or verified.
@@ -642,6 +650,43 @@ type PictureView = use.PictureView
 // Place A screen with its inputs, mode and view.
 type Place = place.Place
 
+// PlantNode A node of a plant. Its path names it.
+type PlantNode struct {
+	Folder   bool     `json:"folder"`
+	High     *float64 `json:"high,omitempty"`
+	Kind     string   `json:"kind"`
+	Low      *float64 `json:"low,omitempty"`
+	Name     string   `json:"name"`
+	Now      *string  `json:"now,omitempty"`
+	Path     string   `json:"path"`
+	Readable bool     `json:"readable"`
+	Unit     *string  `json:"unit,omitempty"`
+	Writable bool     `json:"writable"`
+}
+
+// PlantNodes What stands below a node of a plant, or was found; more says that not all is told.
+type PlantNodes struct {
+	More  bool        `json:"more"`
+	Nodes []PlantNode `json:"nodes"`
+}
+
+// PlantOffer A way in that a plant offers; named where it takes a name with its password.
+type PlantOffer struct {
+	Named    bool   `json:"named"`
+	Policy   string `json:"policy"`
+	Security string `json:"security"`
+}
+
+// PlantSettings Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate.
+type PlantSettings struct {
+	Endpoint  string `json:"endpoint"`
+	Login     string `json:"login"`
+	Namespace string `json:"namespace"`
+	Policy    string `json:"policy"`
+	Security  string `json:"security"`
+	Trusted   string `json:"trusted"`
+}
+
 // PointView A bar with its parts.
 type PointView = element.PointView
 
@@ -903,6 +948,14 @@ type Shown struct {
 	View View `json:"view"`
 }
 
+// ShownCertificate A certificate as people compare it; the program’s own as a file too.
+type ShownCertificate struct {
+	Fingerprint string    `json:"fingerprint"`
+	Pem         *string   `json:"pem,omitempty"`
+	Subject     string    `json:"subject"`
+	Until       time.Time `json:"until"`
+}
+
 // SignIn Name and password.
 type SignIn struct {
 	Login    string `json:"login"`
@@ -1054,11 +1107,23 @@ type Tried struct {
 	MayWrite  bool `json:"mayWrite"`
 
 	// No A no: a code that docs/errors.md lists, what happened, what to do.
-	No        *Problem `json:"no,omitempty"`
-	Schemas   []string `json:"schemas"`
-	Statement *string  `json:"statement,omitempty"`
-	Tables    int      `json:"tables"`
-	Version   *string  `json:"version,omitempty"`
+	No *Problem `json:"no,omitempty"`
+
+	// Plant What a plant offers and shows.
+	Plant     *TriedPlant `json:"plant,omitempty"`
+	Schemas   []string    `json:"schemas"`
+	Statement *string     `json:"statement,omitempty"`
+	Tables    int         `json:"tables"`
+	Version   *string     `json:"version,omitempty"`
+}
+
+// TriedPlant What a plant offers and shows.
+type TriedPlant struct {
+	// Certificate A certificate as people compare it; the program’s own as a file too.
+	Certificate *ShownCertificate `json:"certificate,omitempty"`
+	Namespaces  []string          `json:"namespaces"`
+	Offers      []PlantOffer      `json:"offers"`
+	Server      string            `json:"server"`
 }
 
 // Turn One comparison that would have to change.
@@ -1188,6 +1253,12 @@ type UndoParams struct {
 type GetValuesParams struct {
 	As string  `form:"as" json:"as"`
 	Q  *string `form:"q,omitempty" json:"q,omitempty"`
+}
+
+// GetNodesParams defines parameters for GetNodes.
+type GetNodesParams struct {
+	Below *string `form:"below,omitempty" json:"below,omitempty"`
+	Words *string `form:"words,omitempty" json:"words,omitempty"`
 }
 
 // ImportFileJSONBody defines parameters for ImportFile.
@@ -1466,6 +1537,9 @@ type ServerInterface interface {
 	// KeepConnection Keep a connection, or change it
 	// (PUT /api/connections/{connection})
 	KeepConnection(c *gin.Context, connection string)
+	// GetNodes What stands below a node of a plant, or what is called by some words
+	// (GET /api/connections/{connection}/nodes)
+	GetNodes(c *gin.Context, connection string, params GetNodesParams)
 	// MakePressTable Make the table in which presses are claimed
 	// (POST /api/connections/{connection}/presses)
 	MakePressTable(c *gin.Context, connection string)
@@ -1523,6 +1597,9 @@ type ServerInterface interface {
 	// EndSessions End all sessions of a person
 	// (DELETE /api/people/{person}/sessions)
 	EndSessions(c *gin.Context, person string)
+	// GetPlantCertificate The certificate that plants are shown
+	// (GET /api/plants/certificate)
+	GetPlantCertificate(c *gin.Context)
 	// GetPicture A picture of the project, by the digest of its bytes
 	// (GET /api/project-pictures/{project}/{digest})
 	GetPicture(c *gin.Context, project string, digest string)
@@ -2609,6 +2686,50 @@ func (siw *ServerInterfaceWrapper) KeepConnection(c *gin.Context) {
 	siw.Handler.KeepConnection(c, connection)
 }
 
+// GetNodes operation middleware
+func (siw *ServerInterfaceWrapper) GetNodes(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "connection" -------------
+	var connection string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "connection", c.Param("connection"), &connection, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter connection: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetNodesParams
+
+	// ------------- Optional query parameter "below" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "below", c.Request.URL.Query(), &params.Below, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter below: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "words" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "words", c.Request.URL.Query(), &params.Words, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter words: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetNodes(c, connection, params)
+}
+
 // MakePressTable operation middleware
 func (siw *ServerInterfaceWrapper) MakePressTable(c *gin.Context) {
 
@@ -2991,6 +3112,19 @@ func (siw *ServerInterfaceWrapper) EndSessions(c *gin.Context) {
 	}
 
 	siw.Handler.EndSessions(c, person)
+}
+
+// GetPlantCertificate operation middleware
+func (siw *ServerInterfaceWrapper) GetPlantCertificate(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPlantCertificate(c)
 }
 
 // GetPicture operation middleware
@@ -3961,4 +4095,6 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/export", wrapper.ExportApplication)
 	router.GET(options.BaseURL+"/api/build/:project/structure", wrapper.ReadAgain)
 	router.GET(options.BaseURL+"/api/log", wrapper.GetProgramLog)
+	router.GET(options.BaseURL+"/api/connections/:connection/nodes", wrapper.GetNodes)
+	router.GET(options.BaseURL+"/api/plants/certificate", wrapper.GetPlantCertificate)
 }

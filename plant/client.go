@@ -287,3 +287,10 @@ func (c *Client) Good() bool {
 	defer c.mu.Unlock()
 	return c.good()
 }
+
+// Settings gives what it was opened with, without what is secret.
+func (c *Client) Settings() Settings {
+	s := c.settings
+	s.Password = ""
+	return s
+}

@@ -5,6 +5,7 @@
 //   - nodes.go: how nodes are named and found
 //   - browse.go: what there is: browsed and searched
 //   - values.go: values that are watched, their quality, their history
+//   - words.go: what happened while connecting, in words
 //   - listen.go: who is told of changes
 //   - write.go: writes, each sent once at most
 package plant

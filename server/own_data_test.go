@@ -57,7 +57,7 @@ func TestOnlyWhoRunsTheProgramAddsConnectionsAndPeople(t *testing.T) {
 	keyed(t)
 	for _, login := range []string{"mira", "arno"} { // arno builds and administers one application, not the program
 		p := as(t, login)
-		for _, c := range [][2]string{{"GET", "/api/people"}, {"GET", "/api/log"}, {"POST", "/api/people"}, {"PUT", "/api/people/a_mira"}, {"POST", "/api/people/a_mira/link"}, {"DELETE", "/api/people/a_mira/sessions"}, {"PUT", "/api/people/a_mira/roles/p_tarnhorn"}, {"POST", "/api/connections/try"}, {"PUT", "/api/connections/own"}, {"DELETE", "/api/connections/own"}, {"POST", "/api/connections/own/try"}, {"POST", "/api/connections/own/presses"}, {"GET", "/api/connections"}, {"GET", "/api/connections/tarnhorn/tables"}, {"POST", "/api/proposals"}, {"POST", "/api/applications"}} {
+		for _, c := range [][2]string{{"GET", "/api/people"}, {"GET", "/api/log"}, {"POST", "/api/people"}, {"PUT", "/api/people/a_mira"}, {"POST", "/api/people/a_mira/link"}, {"DELETE", "/api/people/a_mira/sessions"}, {"PUT", "/api/people/a_mira/roles/p_tarnhorn"}, {"POST", "/api/connections/try"}, {"PUT", "/api/connections/own"}, {"DELETE", "/api/connections/own"}, {"POST", "/api/connections/own/try"}, {"POST", "/api/connections/own/presses"}, {"GET", "/api/connections"}, {"GET", "/api/connections/tarnhorn/tables"}, {"GET", "/api/connections/tarnhorn/nodes"}, {"GET", "/api/plants/certificate"}, {"POST", "/api/proposals"}, {"POST", "/api/applications"}} {
 			body := map[string]any{"roles": []string{}, "builds": true, "administers": true, "name": "own", "database": map[string]any{"host": "h", "port": 1, "database": "d", "login": "l", "tls": "off"}, "title": "x", "connection": "tarnhorn", "tables": []any{}}
 			if c[1] == "/api/people" {
 				body["people"] = []any{}

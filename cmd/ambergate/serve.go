@@ -17,6 +17,7 @@ import (
 
 	"ambergate/cluster"
 	"ambergate/plant"
+	"ambergate/plant/certificate"
 	"ambergate/records"
 	"ambergate/server"
 	"ambergate/server/base"
@@ -38,7 +39,7 @@ func serveCommand() *cobra.Command {
 		if err := fill(cmd.Flags(), said); err != nil {
 			return err
 		}
-		o.issuer = said.Issuer.issuer()
+		o.issuer, o.plantsAt = said.Issuer.issuer(), plantsOf(o.plants, said.Plants)
 		if wrong := o.wrong(); len(wrong) > 0 {
 			return errors.New("it cannot be started like this:\n  " + strings.Join(wrong, "\n  "))
 		}
@@ -73,6 +74,7 @@ type serveOptions struct {
 	address, dir, store      string
 	records, plants, proxies []string
 	secure                   bool
+	plantsAt                 map[string]plant.Settings // by name, wherever they were said
 	issuer                   *base.Issuer
 }
 
@@ -106,7 +108,11 @@ func runServe(ctx context.Context, o serveOptions) error {
 	if err := st.UseKey(secret); err != nil {
 		return err
 	}
-	config := base.Config{Store: st, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Log: log, Cookies: base.Cookies{Secure: o.secure}, Proxies: o.proxies, Issuer: o.issuer}
+	shown, err := certificate.Kept(o.dir)
+	if err != nil {
+		return err
+	}
+	config := base.Config{Store: st, Certificate: shown, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Log: log, Cookies: base.Cookies{Secure: o.secure}, Proxies: o.proxies, Issuer: o.issuer}
 	for _, one := range o.records {
 		name, dsn, _ := strings.Cut(one, "=")
 		source, err := records.Open(ctx, dsn, nil)
@@ -116,10 +122,9 @@ func runServe(ctx context.Context, o serveOptions) error {
 		defer source.Close()
 		config.Records[name] = source
 	}
-	for _, one := range o.plants {
-		name, rest, _ := strings.Cut(one, "=")
-		endpoint, namespace, _ := strings.Cut(rest, ",")
-		client := plant.Open(plant.Settings{Endpoint: endpoint, Namespace: namespace}, name, log)
+	for name, at := range o.plantsAt {
+		at.Own = config.Certificate
+		client := plant.Open(at, name, log)
 		defer client.Close()
 		config.Plants[name] = client
 	}

@@ -3,15 +3,18 @@ package main
 import (
 	"errors"
 	"fmt"
+	"maps"
 	"net"
 	"net/url"
 	"os"
+	"slices"
 	"strings"
 
 	"github.com/goccy/go-yaml"
 	"github.com/spf13/pflag"
 
 	"ambergate/database"
+	"ambergate/plant"
 	"ambergate/server/base"
 )
 
@@ -63,9 +66,39 @@ func (i issuerSettings) issuer() *base.Issuer {
 	return out
 }
 
+// plantSettings is where a plant is, and how the way there is kept safe.
 type plantSettings struct {
 	Endpoint  string `yaml:"endpoint"`
 	Namespace string `yaml:"namespace"`
+	Security  string `yaml:"security"` // off (when absent), signed, encrypted
+	Policy    string `yaml:"policy"`   // the best that the plant offers when absent
+	Trusted   string `yaml:"trusted"`  // fingerprint of the plant's certificate
+	Login     string `yaml:"login"`
+	Password  string `yaml:"password"`
+}
+
+func (p plantSettings) settings() plant.Settings {
+	out := plant.Settings{Endpoint: p.Endpoint, Namespace: p.Namespace, Security: p.Security, Policy: p.Policy, Trusted: p.Trusted, Login: p.Login, Password: p.Password}
+	if out.Security == "" {
+		out.Security = plant.None
+	}
+	return out
+}
+
+// plantsOf gives the plants by name: those of flags or the environment, else those of the file.
+func plantsOf(said []string, file map[string]plantSettings) map[string]plant.Settings {
+	out := map[string]plant.Settings{}
+	for _, one := range said {
+		name, rest, _ := strings.Cut(one, "=")
+		endpoint, namespace, _ := strings.Cut(rest, ",")
+		out[name] = plantSettings{Endpoint: endpoint, Namespace: namespace}.settings()
+	}
+	if len(said) == 0 {
+		for name, p := range file {
+			out[name] = p.settings()
+		}
+	}
+	return out
 }
 
 // readSettings reads a file strictly: what it does not know is an error, with its line.
@@ -94,9 +127,6 @@ func fill(flags *pflag.FlagSet, file settings) error {
 	}
 	for name, dsn := range file.Records {
 		from["records"] = append(from["records"], name+"="+dsn)
-	}
-	for name, p := range file.Plants {
-		from["plant"] = append(from["plant"], name+"="+p.Endpoint+","+p.Namespace)
 	}
 	var wrong []error
 	flags.VisitAll(func(f *pflag.Flag) {
@@ -144,10 +174,9 @@ func (o serveOptions) wrong() (out []string) {
 			say("records: the connection of “%s” is no connection string of PostgreSQL", name)
 		}
 	}
-	for _, p := range o.plants {
-		name, rest, _ := strings.Cut(p, "=")
-		if endpoint, namespace, ok := strings.Cut(rest, ","); !ok || namespace == "" || !strings.HasPrefix(endpoint, "opc.tcp://") {
-			say("plant: “%s” needs an endpoint that begins with opc.tcp:// and a namespace", name)
+	for _, name := range slices.Sorted(maps.Keys(o.plantsAt)) {
+		for _, part := range slices.Sorted(maps.Values(o.plantsAt[name].Wrong())) {
+			say("plant “%s”: %s", name, part)
 		}
 	}
 	if i := o.issuer; i != nil {

@@ -18,6 +18,7 @@ import (
 	"ambergate/cluster"
 	"ambergate/demo"
 	"ambergate/plant"
+	"ambergate/plant/certificate"
 	"ambergate/plant/sim"
 	"ambergate/records"
 	"ambergate/server"
@@ -86,8 +87,12 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 	if err := s.startPlant(o); err != nil {
 		return nil, err
 	}
+	shown, err := certificate.Kept(o.Dir)
+	if err != nil {
+		return nil, err
+	}
 	s.Server, err = server.New(base.Config{
-		Store: s.Store, Records: map[string]*records.Source{recordsConnection: s.Records},
+		Store: s.Store, Certificate: shown, Records: map[string]*records.Source{recordsConnection: s.Records},
 		Plants: map[string]*plant.Client{plantConnection: s.Plant}, Pictures: demo.Picture, Log: o.Log,
 	})
 	if err != nil {

@@ -41,10 +41,10 @@ func (s *Side) GetConnections(c *gin.Context) {
 		open := s.Connected.Now()
 		infos := map[string]*api.ConnectionInfo{}
 		for name := range open.Records {
-			infos[name] = &api.ConnectionInfo{Name: name, Kind: "postgresql", Fixed: s.Connected.Fixed(name), Where: "configuration", Uses: []string{}}
+			infos[name] = &api.ConnectionInfo{Name: name, Kind: base.KindDatabase, Fixed: s.Connected.Fixed(name), Where: "configuration", Uses: []string{}}
 		}
 		for name, p := range open.Plants {
-			infos[name] = &api.ConnectionInfo{Name: name, Kind: "plant", Fixed: true, Good: p.Good(), Where: "configuration", Uses: []string{}}
+			infos[name] = &api.ConnectionInfo{Name: name, Kind: base.KindPlant, Fixed: s.Connected.Fixed(name), Good: p.Good(), Where: "configuration", Uses: []string{}}
 		}
 		for _, k := range kept {
 			one := infos[k.Name]
@@ -52,7 +52,12 @@ func (s *Side) GetConnections(c *gin.Context) {
 				one = &api.ConnectionInfo{Name: k.Name, Kind: k.Kind, Uses: []string{}}
 				infos[k.Name] = one
 			}
-			if !one.Fixed {
+			one.Sealed = !one.Fixed && k.Sealed
+			switch {
+			case one.Fixed:
+			case k.Kind == base.KindPlant:
+				describePlant(one, k, open.Plants[k.Name], by.Administers)
+			default:
 				describe(one, k, by.Administers)
 			}
 		}
@@ -72,7 +77,6 @@ func (s *Side) GetConnections(c *gin.Context) {
 func describe(one *api.ConnectionInfo, k store.Connection, all bool) {
 	var d base.DatabaseSettings
 	_ = json.Unmarshal(k.Settings, &d) // what was written by this program can be read by it
-	one.Sealed = k.Sealed
 	one.Where = fmt.Sprintf("%s at %s:%d", d.Database, d.Host, d.Port)
 	if all {
 		one.Database = &api.DatabaseSettings{Host: d.Host, Port: d.Port, Database: d.Database, Login: d.Login, Tls: d.TLS}
@@ -107,40 +111,77 @@ func (s *Side) pingAll(ctx context.Context, open *base.Open, infos map[string]*a
 
 var nameForm = regexp.MustCompile(`^[\p{L}\p{N}][\p{L}\p{N} ._-]{0,49}$`)
 
-// settingsOf refuses what can be no connection, each field with words of its own.
-func settingsOf(req api.ConnectionKept) (base.DatabaseSettings, error) {
-	d := base.DatabaseSettings{Host: strings.TrimSpace(req.Database.Host), Port: req.Database.Port, Database: strings.TrimSpace(req.Database.Database), Login: strings.TrimSpace(req.Database.Login), TLS: req.Database.Tls}
-	wrong := map[string]string{}
+// written is a connection as somebody wrote it down: a database or a plant.
+type written interface {
+	kind() string
+	settled() any // what is kept of it, without what is secret
+	wrong(password string) map[string]string
+	try(ctx context.Context, password string) (api.Tried, error)
+}
+
+// writtenIn reads what somebody wrote down, and refuses what can be no connection, each field with words of its own.
+func (s *Side) writtenIn(ctx context.Context, req api.ConnectionKept) (w written, password string, err error) {
+	switch {
+	case req.Database != nil && req.Plant == nil:
+		w = databaseOf(*req.Database)
+	case req.Plant != nil && req.Database == nil:
+		w = s.plantOf(*req.Plant)
+	default:
+		return nil, "", &ask.Refusal{Code: "bad-request", What: "A connection is a database or a plant.", Then: "Load the page again."}
+	}
+	// A plant that is entered by nobody's name needs none.
+	if req.Plant == nil || w.(plantConnection).settings.Login != "" || req.Password != nil {
+		if password, err = s.password(ctx, req); err != nil {
+			return nil, "", err
+		}
+	}
+	wrong := w.wrong(password)
 	if !nameForm.MatchString(req.Name) {
 		wrong["name"] = "A name has 1 to 50 letters, digits, spaces, points and hyphens."
 	}
-	if d.Host == "" || strings.ContainsAny(d.Host, " /?#@") {
-		wrong["host"] = "Write the address of the machine, without more."
-	}
-	if d.Port < 1 || d.Port > 65535 {
-		wrong["port"] = "A port is between 1 and 65535; PostgreSQL’s own is 5432."
-	}
-	if d.Database == "" {
-		wrong["database"] = "Write the name of the database."
-	}
-	if d.Login == "" {
-		wrong["login"] = "Write the name by which the database lets the program in."
-	}
-	if !slices.Contains([]string{"off", "required", "verified"}, d.TLS) {
-		wrong["tls"] = "Choose how it is encrypted."
-	}
 	if len(wrong) > 0 {
-		return d, &ask.FieldErrors{Fields: wrong}
+		return nil, "", &ask.FieldErrors{Fields: wrong}
 	}
-	return d, nil
+	return w, password, nil
 }
 
-// try tries a connection, and says what came of it.
-func try(ctx context.Context, d base.DatabaseSettings, password string) (api.Tried, error) {
+// databaseConnection is a database as somebody wrote it down.
+type databaseConnection struct{ settings base.DatabaseSettings }
+
+func databaseOf(d api.DatabaseSettings) databaseConnection {
+	trim := strings.TrimSpace
+	return databaseConnection{base.DatabaseSettings{Host: trim(d.Host), Port: d.Port, Database: trim(d.Database), Login: trim(d.Login), TLS: d.Tls}}
+}
+
+func (d databaseConnection) kind() string { return base.KindDatabase }
+func (d databaseConnection) settled() any { return d.settings }
+
+func (d databaseConnection) wrong(string) map[string]string {
+	wrong := map[string]string{}
+	if d.settings.Host == "" || strings.ContainsAny(d.settings.Host, " /?#@") {
+		wrong["host"] = "Write the address of the machine, without more."
+	}
+	if d.settings.Port < 1 || d.settings.Port > 65535 {
+		wrong["port"] = "A port is between 1 and 65535; PostgreSQL’s own is 5432."
+	}
+	if d.settings.Database == "" {
+		wrong["database"] = "Write the name of the database."
+	}
+	if d.settings.Login == "" {
+		wrong["login"] = "Write the name by which the database lets the program in."
+	}
+	if !slices.Contains([]string{"off", "required", "verified"}, d.settings.TLS) {
+		wrong["tls"] = "Choose how it is encrypted."
+	}
+	return wrong
+}
+
+// try connects, and says what came of it.
+func (d databaseConnection) try(ctx context.Context, password string) (api.Tried, error) {
 	ctx, stop := context.WithTimeout(ctx, tryWithin)
 	defer stop()
 	out := api.Tried{Schemas: []string{}}
-	t, err := records.Try(ctx, d.DSN(password))
+	t, err := records.Try(ctx, d.settings.DSN(password))
 	if answer.IsRefusal(err) {
 		_, problem := answer.Describe(err)
 		out.No = &problem
@@ -186,15 +227,11 @@ func (s *Side) kept(ctx context.Context, name string) (store.Connection, error) 
 // TryConnection tries one before it is kept.
 func (s *Side) TryConnection(c *gin.Context) {
 	call(s, c, administers, func(_ store.Account, req api.ConnectionKept) (api.Tried, error) {
-		d, err := settingsOf(req)
+		w, password, err := s.writtenIn(c, req)
 		if err != nil {
 			return api.Tried{}, err
 		}
-		password, err := s.password(c, req)
-		if err != nil {
-			return api.Tried{}, err
-		}
-		return try(c, d, password)
+		return w.try(c, password)
 	})
 }
 
@@ -202,26 +239,25 @@ func (s *Side) TryConnection(c *gin.Context) {
 func (s *Side) KeepConnection(c *gin.Context, name string) {
 	call(s, c, administers, func(by store.Account, req api.ConnectionKept) (api.Tried, error) {
 		req.Name = name
-		d, err := settingsOf(req)
+		w, password, err := s.writtenIn(c, req)
 		if err != nil {
 			return api.Tried{}, err
 		}
 		if s.Connected.Fixed(name) {
 			return api.Tried{}, &ask.Refusal{Code: "name-taken", What: "“" + name + "” stands in the configuration of the program.", Then: "Choose another name, or change it there."}
 		}
-		password, err := s.password(c, req)
-		if err != nil {
-			return api.Tried{}, err
+		if was, err := s.kept(c, name); err == nil && was.Kind != w.kind() {
+			return api.Tried{}, &ask.Refusal{Code: "name-taken", What: "“" + name + "” is a connection of another kind.", Then: "Choose another name."}
 		}
-		tried, err := try(c, d, password)
+		tried, err := w.try(c, password)
 		if err != nil || tried.No != nil && tried.No.Code == records.ErrOwnStore.Code {
 			return tried, err
 		}
-		settings, err := json.Marshal(d)
+		settings, err := json.Marshal(w.settled())
 		if err != nil {
 			return tried, fmt.Errorf("write the connection: %w", err)
 		}
-		if err := s.Store.KeepConnection(c, by.ID, store.Connection{Name: name, Kind: "postgresql", Settings: settings, Secret: password}); err != nil {
+		if err := s.Store.KeepConnection(c, by.ID, store.Connection{Name: name, Kind: w.kind(), Settings: settings, Secret: password}); err != nil {
 			return tried, err
 		}
 		s.structures.forget(name)
@@ -263,44 +299,54 @@ func (s *Side) remove(ctx context.Context, by store.Account, name string) error 
 // TryKept tries one that is kept.
 func (s *Side) TryKept(c *gin.Context, name string) {
 	call(s, c, administers, func(_ store.Account, _ answer.Nothing) (api.Tried, error) {
-		d, secret, err := s.settings(c, name)
+		k, err := s.opened(c, name)
 		if err != nil {
 			return api.Tried{}, err
 		}
 		if source := s.Connected.Now().Records[name]; source != nil {
 			source.LookAgain()
 		}
-		return try(c, d, secret)
+		var w written
+		if k.Kind == base.KindPlant {
+			p := plantConnection{side: s}
+			err, w = json.Unmarshal(k.Settings, &p.settings), &p
+		} else {
+			var d databaseConnection
+			err, w = json.Unmarshal(k.Settings, &d.settings), &d
+		}
+		if err != nil {
+			return api.Tried{}, fmt.Errorf("read the connection %s: %w", name, err)
+		}
+		return w.try(c, k.Secret)
 	})
 }
 
-func (s *Side) settings(ctx context.Context, name string) (d base.DatabaseSettings, secret string, err error) {
+// opened finds one that was added in the program, with its secret.
+func (s *Side) opened(ctx context.Context, name string) (store.Connection, error) {
 	k, err := s.kept(ctx, name)
-	if err != nil {
-		return d, "", err
+	if err == nil && k.Sealed {
+		err = &ask.Refusal{Code: "sealed", What: "The password of “" + name + "” was sealed with another key.", Then: "Write it again, or start the program with the key file from before."}
 	}
-	if k.Sealed {
-		return d, "", &ask.Refusal{Code: "sealed", What: "The password of “" + name + "” was sealed with another key.", Then: "Write it again, or start the program with the key file from before."}
-	}
-	if err := json.Unmarshal(k.Settings, &d); err != nil {
-		return d, "", fmt.Errorf("read the connection %s: %w", name, err)
-	}
-	return d, k.Secret, nil
+	return k, err
 }
 
 // MakePressTable makes the table in which presses are claimed, so that records can be changed there.
 func (s *Side) MakePressTable(c *gin.Context, name string) {
 	call(s, c, administers, func(_ store.Account, _ answer.Nothing) (api.Tried, error) {
-		d, secret, err := s.settings(c, name)
+		k, err := s.opened(c, name)
 		if err != nil {
 			return api.Tried{}, err
 		}
-		if err := records.MakePressTable(c, d.DSN(secret)); err != nil {
+		var d databaseConnection
+		if err := json.Unmarshal(k.Settings, &d.settings); err != nil || k.Kind != base.KindDatabase {
+			return api.Tried{}, &ask.Refusal{Cause: err, Code: "no-source", What: "“" + name + "” is no database.", Then: "Load the page again."}
+		}
+		if err := records.MakePressTable(c, d.settings.DSN(k.Secret)); err != nil {
 			return api.Tried{}, err
 		}
 		if source := s.Connected.Now().Records[name]; source != nil {
 			source.LookAgain()
 		}
-		return try(c, d, secret)
+		return d.try(c, k.Secret)
 	})
 }

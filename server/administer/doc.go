@@ -7,6 +7,7 @@
 //   - people.go: people, and what they may
 //   - log.go: who did what
 //   - connections.go: databases that applications read and change
+//   - plants.go: plants as connections, browsed; the certificate they are shown
 //   - files.go: applications as files
 //   - structure.go: what is in a database, and the application that is proposed of it
 package administer

@@ -10,6 +10,7 @@ import (
 
 	_ "ambergate/core/kinds"
 	"ambergate/plant"
+	"ambergate/plant/certificate"
 	"ambergate/records"
 	"ambergate/store"
 )
@@ -19,7 +20,9 @@ type Config struct {
 	Store    *store.Store
 	Records  map[string]*records.Source // by name of the connection
 	Plants   map[string]*plant.Client   // by name of the connection
-	Pictures func(name string) ([]byte, error)
+	// Certificate is the program's own, which plants are shown; nil: only those are reached that ask for none.
+	Certificate *certificate.Own
+	Pictures    func(name string) ([]byte, error)
 	Now      func() time.Time
 	Log      *slog.Logger
 	Cookies  Cookies

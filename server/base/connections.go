@@ -18,6 +18,12 @@ import (
 	"ambergate/store"
 )
 
+// Kinds of connections, as sources of a project name them too.
+const (
+	KindDatabase = "postgresql"
+	KindPlant    = "plant"
+)
+
 // DatabaseSettings is where a database is, and who signs in to it: all but the password.
 type DatabaseSettings struct {
 	Host     string `json:"host"`
@@ -54,10 +60,20 @@ type Connections struct {
 	added  map[string]addedConnection
 }
 
-// addedConnection is one that was added in the program, as it was opened.
+// addedConnection is one that was added in the program, as it was opened: a database or a plant.
 type addedConnection struct {
 	kept   store.Connection
 	source *records.Source
+	plant  *plant.Client
+}
+
+func (a addedConnection) close() {
+	if a.source != nil {
+		a.source.Close()
+	}
+	if a.plant != nil {
+		a.plant.Close()
+	}
 }
 
 func newConnections(c Config) *Connections {
@@ -74,6 +90,16 @@ func (c *Connections) Fixed(name string) bool {
 	return c.config.Records[name] != nil || c.config.Plants[name] != nil
 }
 
+// Holds says whether a plant is still what a connection leads to.
+func (c *Connections) Holds(p *plant.Client) bool {
+	for _, one := range c.Now().Plants {
+		if one == p {
+			return true
+		}
+	}
+	return false
+}
+
 // closeAfter is how long what is connected no more is still there for those who use it at this moment.
 const closeAfter = time.Minute
 
@@ -86,34 +112,32 @@ func (c *Connections) Load(ctx context.Context) error {
 	if err != nil {
 		return fmt.Errorf("connect what was added: %w", err)
 	}
-	next := &Open{Records: maps.Clone(c.config.Records), Plants: c.config.Plants}
-	if next.Records == nil {
-		next.Records = map[string]*records.Source{}
-	}
+	next := &Open{Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}}
+	maps.Copy(next.Records, c.config.Records)
+	maps.Copy(next.Plants, c.config.Plants)
 	added := map[string]addedConnection{}
 	for _, k := range kept {
-		if c.Fixed(k.Name) || k.Sealed || k.Kind != "postgresql" {
+		if c.Fixed(k.Name) || k.Sealed {
 			continue
 		}
 		one := c.added[k.Name]
-		if one.source == nil || !reflect.DeepEqual(one.kept, k) {
-			var d DatabaseSettings
-			if err := json.Unmarshal(k.Settings, &d); err != nil {
-				return fmt.Errorf("read the connection %s: %w", k.Name, err)
-			}
-			// Its pools live until it is closed, not until whoever asked has the answer.
-			source, err := records.Open(context.WithoutCancel(ctx), d.DSN(k.Secret), c.config.Told)
-			if err != nil {
+		if !reflect.DeepEqual(one.kept, k) {
+			if one, err = c.opened(ctx, k); err != nil {
 				c.config.Log.Warn("a connection cannot be opened", "connection", k.Name, "error", err)
 				continue
 			}
-			one = addedConnection{kept: k, source: source}
 		}
-		added[k.Name], next.Records[k.Name] = one, one.source
+		added[k.Name] = one
+		if one.source != nil {
+			next.Records[k.Name] = one.source
+		}
+		if one.plant != nil {
+			next.Plants[k.Name] = one.plant
+		}
 	}
 	for name, one := range c.added {
-		if added[name].source != one.source {
-			time.AfterFunc(closeAfter, one.source.Close)
+		if now := added[name]; now.source != one.source || now.plant != one.plant {
+			time.AfterFunc(closeAfter, one.close)
 		}
 	}
 	c.added = added
@@ -121,12 +145,38 @@ func (c *Connections) Load(ctx context.Context) error {
 	return nil
 }
 
+// opened opens one. It lives until it is closed, not until whoever asked has the answer.
+func (c *Connections) opened(ctx context.Context, k store.Connection) (addedConnection, error) {
+	one := addedConnection{kept: k}
+	switch k.Kind {
+	case KindDatabase:
+		var d DatabaseSettings
+		if err := json.Unmarshal(k.Settings, &d); err != nil {
+			return one, fmt.Errorf("read it: %w", err)
+		}
+		source, err := records.Open(context.WithoutCancel(ctx), d.DSN(k.Secret), c.config.Told)
+		if err != nil {
+			return one, err
+		}
+		one.source = source
+	case KindPlant:
+		var p PlantSettings
+		if err := json.Unmarshal(k.Settings, &p); err != nil {
+			return one, fmt.Errorf("read it: %w", err)
+		}
+		one.plant = plant.Open(plantOf(c.config, p, k.Secret), k.Name, c.config.Log)
+	default:
+		return one, fmt.Errorf("a connection of the kind %q is not known", k.Kind)
+	}
+	return one, nil
+}
+
 // Close closes what was added.
 func (c *Connections) Close() {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	for _, one := range c.added {
-		one.source.Close()
+		one.close()
 	}
 	c.added = map[string]addedConnection{}
 }

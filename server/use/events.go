@@ -39,6 +39,7 @@ type liveFeed struct {
 	known   time.Time // when the session was last found
 	checked time.Time // when it was last asked whether the place is open
 	writes  int       // how many presses had changed records by then
+	plants  map[*plant.Client][]string
 }
 
 func (s *Side) serveLive(c *gin.Context, f liveFeed) {
@@ -46,7 +47,8 @@ func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 	// One is on its way before anybody listens: what changed between the answer and this stream.
 	signals := make(chan struct{}, 1)
 	signals <- struct{}{}
-	stop := listen(c, f.visit.tags().Watch(c, f.opening.TagRefs()), signals)
+	f.plants = f.visit.tags().Watch(c, f.opening.TagRefs())
+	stop := listen(c, f.plants, signals)
 	defer stop()
 	seen := elementsNow(f.opening.View())
 	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
@@ -102,6 +104,11 @@ func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 		return "", nil
 	}
 	f.known = time.Now()
+	for p := range f.plants {
+		if !v.server.Connected.Holds(p) { // it was led to another address since
+			return "ended", struct{}{}
+		}
+	}
 	if _, release, err := v.server.Apps.Released(asking, v.project); err == nil && release != v.release {
 		return "ended", struct{}{}
 	}

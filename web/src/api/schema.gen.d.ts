@@ -1199,10 +1199,94 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/connections/{connection}/nodes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands below a node of a plant, or what is called by some words */
+        get: operations["getNodes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/plants/certificate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The certificate that plants are shown */
+        get: operations["getPlantCertificate"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate. */
+        PlantSettings: {
+            endpoint: string;
+            namespace: string;
+            security: string;
+            policy: string;
+            login: string;
+            trusted: string;
+        };
+        /** @description What a plant offers and shows. */
+        TriedPlant: {
+            server: string;
+            offers: components["schemas"]["PlantOffer"][];
+            certificate?: components["schemas"]["ShownCertificate"];
+            namespaces: string[];
+        };
+        /** @description A way in that a plant offers; named where it takes a name with its password. */
+        PlantOffer: {
+            security: string;
+            policy: string;
+            named: boolean;
+        };
+        /** @description A certificate as people compare it; the program’s own as a file too. */
+        ShownCertificate: {
+            fingerprint: string;
+            subject: string;
+            /** Format: date-time */
+            until: string;
+            pem?: string;
+        };
+        /** @description What stands below a node of a plant, or was found; more says that not all is told. */
+        PlantNodes: {
+            nodes: components["schemas"]["PlantNode"][];
+            more: boolean;
+        };
+        /** @description A node of a plant. Its path names it. */
+        PlantNode: {
+            path: string;
+            name: string;
+            folder: boolean;
+            kind: string;
+            readable: boolean;
+            writable: boolean;
+            unit?: string;
+            /** Format: double */
+            low?: number;
+            /** Format: double */
+            high?: number;
+            now?: string;
+        };
         /** @description A source as its database is now. */
         SourceRead: {
             source: string;
@@ -1429,10 +1513,11 @@ export interface components {
             login: string;
             tls: string;
         };
-        /** @description A database as it is to be kept. Without a password, the one that is kept stays. */
+        /** @description A database or a plant as it is to be kept: one of both. Without a password, the one that is kept stays. */
         ConnectionKept: {
             name: string;
-            database: components["schemas"]["DatabaseSettings"];
+            database?: components["schemas"]["DatabaseSettings"];
+            plant?: components["schemas"]["PlantSettings"];
             password?: string;
         };
         /** @description A connection. Fixed ones stand in the configuration of the program. */
@@ -1444,7 +1529,9 @@ export interface components {
             good: boolean;
             onlyRead: boolean;
             where: string;
+            away?: string;
             database?: components["schemas"]["DatabaseSettings"];
+            plant?: components["schemas"]["PlantSettings"];
             uses: string[];
         };
         /** @description What became of trying a connection. It is a no, in words, or says what can be done there. */
@@ -1458,6 +1545,7 @@ export interface components {
             mayClaim: boolean;
             encrypted: boolean;
             statement?: string;
+            plant?: components["schemas"]["TriedPlant"];
         };
         /** @description The tables of a database. */
         Structure: {
@@ -5438,6 +5526,69 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LogEntry"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getNodes: {
+        parameters: {
+            query?: {
+                below?: string;
+                words?: string;
+            };
+            header?: never;
+            path: {
+                connection: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PlantNodes"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPlantCertificate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShownCertificate"];
                 };
             };
             /** @description a no */

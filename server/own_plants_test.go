@@ -1,0 +1,81 @@
+package server_test
+
+import (
+	"net/http"
+	"slices"
+	"strings"
+	"testing"
+	"time"
+
+	"ambergate/api"
+	"ambergate/plant/sim"
+)
+
+func atPlant(more map[string]any) map[string]any {
+	at := map[string]any{"endpoint": up.Sim.Endpoint(), "namespace": sim.Namespace, "security": "off", "policy": "", "login": "", "trusted": ""}
+	for k, v := range more {
+		at[k] = v
+	}
+	return map[string]any{"name": "Ropeway controllers", "plant": at}
+}
+
+func TestAPlantIsAddedTriedAndBrowsed(t *testing.T) {
+	p := keyed(t)
+	for what, c := range map[string]struct {
+		more map[string]any
+		code string
+	}{
+		"nobody there": {map[string]any{"endpoint": "opc.tcp://127.0.0.1:1"}, "no-plant"}, "no such namespace": {map[string]any{"namespace": "urn:none"}, "no-namespace"},
+		"a safety that it does not offer": {map[string]any{"security": "encrypted"}, "plant-offers-not"},
+	} {
+		var tried api.Tried
+		p.must("POST", "/api/connections/try", atPlant(c.more), &tried)
+		if tried.No == nil || tried.No.Code != c.code || tried.No.Then == nil {
+			t.Errorf("%s: %+v", what, tried.No)
+		}
+	}
+	for part, more := range map[string]map[string]any{"endpoint": {"endpoint": "http://127.0.0.1"}, "security": {"security": "perhaps"}, "policy": {"policy": "Basic128Rsa15"}, "login": {"login": "operator"}} {
+		status, body := p.call("POST", "/api/connections/try", atPlant(more))
+		if status != http.StatusUnprocessableEntity || !strings.Contains(string(body), `"`+part+`"`) {
+			t.Errorf("a wrong %s: %d %s", part, status, body)
+		}
+	}
+	var tried api.Tried
+	p.must("PUT", "/api/connections/Ropeway%20controllers", atPlant(nil), &tried)
+	if tried.No != nil || !slices.Contains(tried.Plant.Namespaces, sim.Namespace) {
+		t.Fatalf("%+v %+v", tried.No, tried.Plant)
+	}
+	t.Cleanup(func() { p.must("DELETE", "/api/connections/Ropeway%20controllers", nil, nil) })
+	reached := func() bool {
+		var all []api.ConnectionInfo
+		p.must("GET", "/api/connections", nil, &all)
+		i := slices.IndexFunc(all, func(c api.ConnectionInfo) bool { return c.Name == "Ropeway controllers" })
+		return i >= 0 && all[i].Good && all[i].Kind == "plant" && all[i].Where == up.Sim.Endpoint()
+	}
+	for end := time.Now().Add(30 * time.Second); !reached(); time.Sleep(50 * time.Millisecond) {
+		if time.Now().After(end) {
+			t.Fatal("a plant that was added is not reached")
+		}
+	}
+	var nodes api.PlantNodes
+	p.must("GET", "/api/connections/Ropeway%20controllers/nodes?below=/Ropeway/UT/drive", nil, &nodes)
+	i := slices.IndexFunc(nodes.Nodes, func(n api.PlantNode) bool { return n.Name == "set_speed" })
+	if i < 0 || nodes.Nodes[i].Path != "/Ropeway/UT/drive/set_speed" || !nodes.Nodes[i].Writable || *nodes.Nodes[i].Unit != "m/s" || *nodes.Nodes[i].High != 6 {
+		t.Errorf("%+v", nodes)
+	}
+	p.must("GET", "/api/connections/Ropeway%20controllers/nodes?words=gust+ut", nil, &nodes)
+	if len(nodes.Nodes) == 0 || nodes.Nodes[len(nodes.Nodes)-1].Path != "/Ropeway/UT/wind/gust" && nodes.Nodes[0].Path != "/Ropeway/UT/scenario/gust" {
+		t.Errorf("searched: %+v", nodes)
+	}
+	if status, body := p.call("GET", "/api/connections/none/nodes", nil); status != http.StatusForbidden || !strings.Contains(string(body), "no-source") {
+		t.Errorf("no such plant: %d %s", status, body)
+	}
+	var shown api.ShownCertificate
+	p.must("GET", "/api/plants/certificate", nil, &shown)
+	if shown.Pem == nil || strings.Contains(*shown.Pem, "PRIVATE") || shown.Fingerprint == "" {
+		t.Errorf("%+v", shown)
+	}
+	if status, body := p.call("PUT", "/api/connections/Ropeway%20controllers", at5432(nil)); status != http.StatusConflict {
+		t.Errorf("a database by the name of a plant: %d %s", status, body)
+	}
+}
