@@ -275,6 +275,26 @@ type ElementView = use.ElementView
 // EntryView A line of the menu of a row or point.
 type EntryView = use.EntryView
 
+// EquipmentAsked Folders of a plant that are to become equipment, and whom one walks as.
+type EquipmentAsked struct {
+	As string `json:"as"`
+
+	// Wish A folder of a plant whose folders are one piece of equipment each, and what is to be otherwise than proposed.
+	Wish EquipmentWish `json:"wish"`
+}
+
+// EquipmentFit A field by whose values folders are found: what stands before and after it in their names.
+type EquipmentFit = propose.Fit
+
+// EquipmentPair A folder and the record that it belongs to.
+type EquipmentPair = propose.Pair
+
+// EquipmentValue A value that each of them has, or most.
+type EquipmentValue = propose.EquipmentValue
+
+// EquipmentWish A folder of a plant whose folders are one piece of equipment each, and what is to be otherwise than proposed.
+type EquipmentWish = propose.EquipmentWish
+
 // Explanation Why a way is open or shut.
 type Explanation = build.Explanation
 
@@ -824,6 +844,9 @@ type ProposalRequest struct {
 // ProposedApplication All that would be made.
 type ProposedApplication = propose.Application
 
+// ProposedEquipment What would be made of the folders.
+type ProposedEquipment = propose.Equipment
+
 // ProposedField A field as it would be taken in; without an id it is left out.
 type ProposedField = propose.Field
 
@@ -1057,6 +1080,16 @@ type TabsElementView = use.ElementView
 // TabsView A block of tabs.
 type TabsView = element.TabsView
 
+// TagNow What a value of a record’s equipment is now; why where it is not known.
+type TagNow struct {
+	At    *time.Time `json:"at,omitempty"`
+	Node  string     `json:"node"`
+	Part  string     `json:"part"`
+	Tag   string     `json:"tag"`
+	Value *string    `json:"value,omitempty"`
+	Why   *string    `json:"why,omitempty"`
+}
+
 // TakeRequest A draft of another tab to go on with here, or to forget.
 type TakeRequest struct {
 	Depth *int   `json:"depth,omitempty"`
@@ -1210,6 +1243,12 @@ type EditParams struct {
 	IdempotencyKey *string `json:"Idempotency-Key,omitempty"`
 }
 
+// GetEquipmentParams defines parameters for GetEquipment.
+type GetEquipmentParams struct {
+	Record string `form:"record" json:"record"`
+	As     string `form:"as" json:"as"`
+}
+
 // GetLogParams defines parameters for GetLog.
 type GetLogParams struct {
 	// Before entries older than this one
@@ -1340,6 +1379,9 @@ type ReadConditionJSONRequestBody = ConditionRequest
 // EditJSONRequestBody defines body for Edit for application/json ContentType.
 type EditJSONRequestBody = EditRequest
 
+// ProposeEquipmentJSONRequestBody defines body for ProposeEquipment for application/json ContentType.
+type ProposeEquipmentJSONRequestBody = EquipmentAsked
+
 // SetRightsJSONRequestBody defines body for SetRights for application/json ContentType.
 type SetRightsJSONRequestBody = RightsChange
 
@@ -1462,6 +1504,12 @@ type ServerInterface interface {
 	// Edit Make an edit
 	// (POST /api/build/{project}/edits)
 	Edit(c *gin.Context, project string, params EditParams)
+	// ProposeEquipment The equipment that would be made of folders of a plant
+	// (POST /api/build/{project}/equipment)
+	ProposeEquipment(c *gin.Context, project string)
+	// GetEquipment What the values of a record’s equipment are now
+	// (GET /api/build/{project}/equipment/{table})
+	GetEquipment(c *gin.Context, project string, table string, params GetEquipmentParams)
 	// GetBuildEvents Edits of all builders, as server-sent events
 	// (GET /api/build/{project}/events)
 	GetBuildEvents(c *gin.Context, project string)
@@ -1865,6 +1913,84 @@ func (siw *ServerInterfaceWrapper) Edit(c *gin.Context) {
 	}
 
 	siw.Handler.Edit(c, project, params)
+}
+
+// ProposeEquipment operation middleware
+func (siw *ServerInterfaceWrapper) ProposeEquipment(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ProposeEquipment(c, project)
+}
+
+// GetEquipment operation middleware
+func (siw *ServerInterfaceWrapper) GetEquipment(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "table" -------------
+	var table string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "table", c.Param("table"), &table, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter table: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetEquipmentParams
+
+	// ------------- Required query parameter "record" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "record", c.Request.URL.Query(), &params.Record, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter record: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "as" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "as", c.Request.URL.Query(), &params.As, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter as: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetEquipment(c, project, table, params)
 }
 
 // GetBuildEvents operation middleware
@@ -4097,4 +4223,6 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/log", wrapper.GetProgramLog)
 	router.GET(options.BaseURL+"/api/connections/:connection/nodes", wrapper.GetNodes)
 	router.GET(options.BaseURL+"/api/plants/certificate", wrapper.GetPlantCertificate)
+	router.POST(options.BaseURL+"/api/build/:project/equipment", wrapper.ProposeEquipment)
+	router.GET(options.BaseURL+"/api/build/:project/equipment/:table", wrapper.GetEquipment)
 }

@@ -2,6 +2,7 @@ import { type ChildProcess, execFileSync, spawn } from 'node:child_process';
 import { once } from 'node:events';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { Browser, Page } from '@playwright/test';
+import { addsPlant, pumphouse, takesEquipment } from './own/pumphouse';
 import { heading, sentence, stage } from './people';
 import { expect, type Program, test } from './program';
 
@@ -59,6 +60,7 @@ test('from an empty folder to an application that two people use, by clicking', 
   rmSync(dir, { recursive: true, force: true });
   const at = Number(process.env.E2E_PORT ?? 8097) + 50;
   const { issuer, config } = issuerAt(`127.0.0.1:${at + 1}`, dir);
+  const plant = await pumphouse(at + 2, `${root}.test/pumphouse`);
   const { serve, first, said } = await started(`127.0.0.1:${at}`, dir, config);
   const home = first.split('/first')[0] ?? '';
   try {
@@ -86,6 +88,9 @@ test('from an empty folder to an application that two people use, by clicking', 
     await page.getByRole('button', { name: 'Make the table' }).click();
     await expect(page.getByRole('region', { name: 'Works database' })).toContainText('reached');
 
+    // A plant beside it: each side has to trust the other.
+    await addsPlant(page, plant);
+
     // Tables are taken in; all else is proposed, and one name corrected.
     await page.getByRole('link', { name: 'New application over it' }).click();
     await page.getByRole('checkbox', { name: 'Take in works.pumps' }).check();
@@ -100,6 +105,9 @@ test('from an empty folder to an application that two people use, by clicking', 
     await page.keyboard.press('Enter');
     await page.getByRole('button', { name: 'Make 12 screens, 28 ways' }).click();
     await expect(stage(page).getByRole('heading', { level: 1 })).toHaveText('Pump works');
+
+    // The plant's folders become the equipment of the pumps.
+    await takesEquipment(page);
 
     // One button is wired by hand.
     await page.keyboard.press('Control+k');
@@ -132,6 +140,10 @@ test('from an empty folder to an application that two people use, by clicking', 
     const bo = await joins(browser, forBo, 'seven green boats');
     await bo.getByRole('link', { name: 'Pumps' }).click();
     await bo.getByText('P-003').click();
+    // What the plant says of this pump, on a screen that was proposed.
+    await bo.getByRole('link', { name: 'Plant' }).click();
+    await expect(bo.getByText('300.0').first()).toBeVisible();
+    await bo.goBack();
     await bo.getByRole('link', { name: 'Edit' }).click();
     await bo.getByLabel('Built in').fill('2031');
     await bo.getByRole('button', { name: 'Save' }).click();
@@ -159,8 +171,10 @@ test('from an empty folder to an application that two people use, by clicking', 
     await bo.goto(`${home}/use/pump-works`);
     await expect(bo.getByRole('button', { name: 'Sign in' })).toBeVisible();
     expect(said()).not.toContain(secret);
+    expect(said()).not.toContain('pumping all day');
   } finally {
     issuer.kill('SIGINT');
+    plant.run.kill('SIGKILL');
     serve.kill('SIGINT');
     if (serve.exitCode === null) await once(serve, 'exit');
   }

@@ -45,7 +45,7 @@ func (c *Client) Browse(ctx context.Context, path string) (found []Found, more b
 	var way []string
 	at := ua.NewNumericNodeID(0, id.ObjectsFolder)
 	if path != "" {
-		way = names(path)
+		way = Names(path)
 		if at, err = s.walk(ctx, way); err != nil {
 			return nil, false, err
 		}
@@ -118,6 +118,35 @@ func (c *Client) Search(ctx context.Context, words string) (found []Found, more 
 		}
 	}
 	return found, false, nil
+}
+
+// Below tells all values below a node, each with the names from there on, at most so many steps down; in the plant's
+// order. more says that not all was looked at. Errors: as Browse.
+func (c *Client) Below(ctx context.Context, path string, steps int) (found []Found, more bool, err error) {
+	ctx, stop := context.WithTimeout(ctx, searchLimit)
+	defer stop()
+	here, more, err := c.Browse(ctx, path)
+	if err != nil {
+		return nil, false, err
+	}
+	for _, f := range here {
+		if !f.Folder {
+			found = append(found, f)
+			continue
+		}
+		if steps <= 1 {
+			continue
+		}
+		deeper, cut, err := c.Below(ctx, f.Path, steps-1)
+		if err != nil {
+			return nil, false, err
+		}
+		found, more = append(found, deeper...), more || cut
+		if len(found) > foundLimit {
+			return found[:foundLimit], true, nil
+		}
+	}
+	return found, more, nil
 }
 
 func hasAll(text string, words []string) bool {

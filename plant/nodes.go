@@ -3,6 +3,7 @@ package plant
 import (
 	"context"
 	"fmt"
+	"net/url"
 	"slices"
 	"strings"
 
@@ -19,7 +20,8 @@ import (
 //   - /Ropeway/UT/drive/speed: the names to browse by, from Objects on; for nodes whose identifiers are numbers that
 //     tell nothing
 //
-// A slash within a name is written %2F, a per cent sign %25.
+// What is reserved in a URI may be encoded by per cent signs in each (RFC 3986, 2.1), as templates do it: a slash
+// within a name of a path has to be, %2F.
 
 // Path writes the way to a node by browse names.
 func Path(names []string) string {
@@ -30,18 +32,23 @@ func Path(names []string) string {
 	return out.String()
 }
 
-var (
-	pathEscape   = strings.NewReplacer("%", "%25", "/", "%2F")
-	pathUnescape = strings.NewReplacer("%2F", "/", "%2f", "/", "%25", "%")
-)
+var pathEscape = strings.NewReplacer("%", "%25", "/", "%2F", "{", "%7B", "}", "%7D")
 
-// names splits a path into browse names.
-func names(path string) []string {
+// Names splits a path into browse names.
+func Names(path string) []string {
 	parts := strings.Split(strings.TrimPrefix(path, "/"), "/")
 	for i := range parts {
-		parts[i] = pathUnescape.Replace(parts[i])
+		parts[i] = decoded(parts[i])
 	}
 	return parts
+}
+
+// decoded is a name as the plant has it; what is not encoded rightly is meant as it stands.
+func decoded(name string) string {
+	if plain, err := url.PathUnescape(name); err == nil {
+		return plain
+	}
+	return name
 }
 
 // session is one connection, with what was looked up while it lasts.
@@ -57,15 +64,15 @@ type session struct {
 func (s *session) find(ctx context.Context, name string) (*ua.NodeID, error) {
 	switch {
 	case strings.HasPrefix(name, "/"):
-		return s.walk(ctx, names(name))
+		return s.walk(ctx, Names(name))
 	case strings.HasPrefix(name, "nsu="), strings.HasPrefix(name, "i="), strings.HasPrefix(name, "s="), strings.HasPrefix(name, "ns="):
-		at, err := ua.ParseExpandedNodeID(name, s.namespaces)
+		at, err := ua.ParseExpandedNodeID(decoded(name), s.namespaces)
 		if err != nil {
 			return nil, fmt.Errorf("find %s: %w", name, err)
 		}
 		return at.NodeID, nil
 	}
-	return ua.NewStringNodeID(s.usual, name), nil
+	return ua.NewStringNodeID(s.usual, decoded(name)), nil
 }
 
 func (s *session) walk(ctx context.Context, way []string) (*ua.NodeID, error) {

@@ -22,19 +22,19 @@ import (
 	"ambergate/plant/certificate"
 )
 
-// pressworks is a plant of another make, which runs beside the tests.
-type pressworks struct {
+// pumphouse is a plant of another make, which runs beside the tests.
+type pumphouse struct {
 	endpoint string
 	in       io.Writer
 }
 
-const pressworksNamespace = "urn:pressworks"
+const pumphouseNamespace = "urn:pumphouse"
 
-func startPressworks(t *testing.T) *pressworks {
+func startPumphouse(t *testing.T) *pumphouse {
 	t.Helper()
 	port := freePort(t)
-	p := &pressworks{endpoint: "opc.tcp://127.0.0.1:" + strconv.Itoa(port)}
-	run := exec.Command("node", "../e2e/plant/pressworks.mjs", t.TempDir(), strconv.Itoa(port))
+	p := &pumphouse{endpoint: "opc.tcp://127.0.0.1:" + strconv.Itoa(port)}
+	run := exec.Command("node", "../e2e/plant/pumphouse.mjs", t.TempDir(), strconv.Itoa(port))
 	run.Stderr = os.Stderr
 	out, err := run.StdoutPipe()
 	if err != nil {
@@ -60,7 +60,7 @@ func startPressworks(t *testing.T) *pressworks {
 }
 
 // trust lets the plant trust a certificate, as who runs it would do by hand.
-func (p *pressworks) trust(t *testing.T, c *certificate.Own) {
+func (p *pumphouse) trust(t *testing.T, c *certificate.Own) {
 	t.Helper()
 	if _, err := fmt.Fprintln(p.in, base64.StdEncoding.EncodeToString(c.DER)); err != nil {
 		t.Fatal(err)
@@ -71,7 +71,7 @@ func TestTheWayToAPlantIsKeptSafe(t *testing.T) {
 	if testing.Short() {
 		t.Skip("takes long")
 	}
-	p := startPressworks(t)
+	p := startPumphouse(t)
 	dir := t.TempDir()
 	own, err := certificate.Kept(dir)
 	if err != nil {
@@ -80,7 +80,7 @@ func TestTheWayToAPlantIsKeptSafe(t *testing.T) {
 	if again, err := certificate.Kept(dir); err != nil || !slices.Equal(again.DER, own.DER) {
 		t.Fatalf("the certificate is another at the second start: %v", err)
 	}
-	at := Settings{Endpoint: p.endpoint, Namespace: pressworksNamespace, Security: Encrypted, Own: own}
+	at := Settings{Endpoint: p.endpoint, Namespace: pumphouseNamespace, Security: Encrypted, Own: own}
 	tried, err := Try(t.Context(), at)
 	var untrusted *Untrusted
 	if !errors.As(err, &untrusted) || untrusted.Before != "" || untrusted.Shown.Subject == "" || len(tried.Offers) != 5 {
@@ -96,7 +96,7 @@ func TestTheWayToAPlantIsKeptSafe(t *testing.T) {
 	for _, s := range []Settings{{Security: Encrypted, Policy: "Basic256Sha256"}, {Security: Encrypted, Policy: "Aes128_Sha256_RsaOaep"}, {Security: Signed}, {Security: None}} {
 		at := at
 		at.Security, at.Policy = s.Security, s.Policy
-		if tried, err := Try(t.Context(), at); err != nil || !slices.Contains(tried.Namespaces, pressworksNamespace) {
+		if tried, err := Try(t.Context(), at); err != nil || !slices.Contains(tried.Namespaces, pumphouseNamespace) {
 			t.Errorf("%s by %s: %+v %v", s.Security, s.Policy, tried, err)
 		}
 	}
@@ -104,7 +104,7 @@ func TestTheWayToAPlantIsKeptSafe(t *testing.T) {
 	if _, err := Try(t.Context(), at); !errors.Is(err, ua.StatusBadUserAccessDenied) && !errors.Is(err, ua.StatusBadIdentityTokenRejected) {
 		t.Errorf("a wrong password: %v", err)
 	}
-	at.Password = "pressing all day"
+	at.Password = "pumping all day"
 	readsByPath(t, at)
 
 	other := at
@@ -129,28 +129,28 @@ func TestTheWayToAPlantIsKeptSafe(t *testing.T) {
 func readsByPath(t *testing.T, at Settings) {
 	t.Helper()
 	c := opened(t, at)
-	found, _, err := c.Browse(t.Context(), "/Hall/Press_02")
-	if err != nil || len(found) != 2 {
+	found, _, err := c.Browse(t.Context(), "/Pumphouse/Pump P-002")
+	if err != nil || len(found) != 3 {
 		t.Fatalf("%+v %v", found, err)
 	}
-	if f := found[0]; f.Name != "Force" || f.Unit != "kN" || f.High == nil || *f.High != 400 || f.Kind != cond.Number || f.Now != "200" {
+	if f := found[0]; f.Name != "Pressure" || f.Unit != "kPa" || f.High == nil || *f.High != 400 || f.Kind != cond.Number || f.Now != "200" {
 		t.Errorf("%+v", f)
 	}
-	if f := found[1]; f.Name != "Count" || f.Kind != cond.Whole || f.Now != "14" {
+	if f := found[1]; f.Name != "Starts" || f.Kind != cond.Whole || f.Now != "14" {
 		t.Errorf("%+v", f)
 	}
-	name := "/Hall/Press_03/Force"
-	c.Watch(context.Background(), []string{name, "nsu=" + pressworksNamespace + ";i=1031"}, 10*time.Second)
-	for _, n := range []string{name, "nsu=" + pressworksNamespace + ";i=1031"} {
+	name := "/Pumphouse/Pump P-003/Pressure"
+	c.Watch(context.Background(), []string{name, "nsu=" + pumphouseNamespace + ";i=1031"}, 10*time.Second)
+	for _, n := range []string{name, "nsu=" + pumphouseNamespace + ";i=1031"} {
 		within(t, 40*time.Second, n, func() bool { return c.Read(ask.TagRef{Node: n}).Value.Wire() == "300" })
 	}
-	if err := c.Write(t.Context(), "/Hall/Press_03/Count", cond.Int(9)); err != nil {
+	if err := c.Write(t.Context(), "/Pumphouse/Pump P-003/Starts", cond.Int(9)); err != nil {
 		t.Errorf("a number without a sign is written: %v", err)
 	}
-	if err := c.Write(t.Context(), "/Hall/Press_03/Count", cond.Int(-1)); !errors.Is(err, ErrAway) {
+	if err := c.Write(t.Context(), "/Pumphouse/Pump P-003/Starts", cond.Int(-1)); !errors.Is(err, ErrAway) {
 		t.Errorf("what does not fit is written: %v", err)
 	}
-	if found, _, err := c.Search(t.Context(), "press_01 force"); err != nil || len(found) != 1 || found[0].Path != "/Hall/Press_01/Force" {
+	if found, _, err := c.Search(t.Context(), "p-001 press"); err != nil || len(found) != 1 || found[0].Path != "/Pumphouse/Pump P-001/Pressure" {
 		t.Errorf("searched: %+v %v", found, err)
 	}
 }

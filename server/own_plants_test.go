@@ -8,6 +8,8 @@ import (
 	"time"
 
 	"ambergate/api"
+	"ambergate/core/propose"
+	"ambergate/demo/stage"
 	"ambergate/plant/sim"
 )
 
@@ -77,5 +79,46 @@ func TestAPlantIsAddedTriedAndBrowsed(t *testing.T) {
 	}
 	if status, body := p.call("PUT", "/api/connections/Ropeway%20controllers", at5432(nil)); status != http.StatusConflict {
 		t.Errorf("a database by the name of a plant: %d %s", status, body)
+	}
+}
+
+// The folders of the demo’s plant find its lifts by their codes, and what they are now is told.
+func TestEquipmentIsProposedAndReadNow(t *testing.T) {
+	keyed(t)
+	p := as(t, "arno")
+	var out propose.Equipment
+	p.must("POST", "/api/build/tarnhorn/equipment", map[string]any{"as": "role:r_lead", "wish": map[string]any{"connection": "ropeway", "path": "/Ropeway"}}, &out)
+	if len(out.Folders) != len(stage.Lifts) || out.Chosen == nil || out.Chosen.Table != "t_lifts" || out.Chosen.Field != "f_code" || len(out.Chosen.Pairs) != len(stage.Lifts) {
+		t.Fatalf("%v %+v", out.Folders, out.Chosen)
+	}
+	if i := slices.IndexFunc(out.Values, func(v propose.EquipmentValue) bool { return v.Way == "drive/set_speed" }); i < 0 || !out.Values[i].Writable || out.Values[i].Unit != "m/s" {
+		t.Errorf("%+v", out.Values)
+	}
+	for what, body := range map[string]map[string]any{
+		"no such plant":     {"as": "role:r_lead", "wish": map[string]any{"connection": "none", "path": "/Ropeway"}},
+		"no such folder":    {"as": "role:r_lead", "wish": map[string]any{"connection": "ropeway", "path": "/Nowhere"}},
+		"nobody to walk as": {"as": "role:r_none", "wish": map[string]any{"connection": "ropeway", "path": "/Ropeway"}},
+	} {
+		if status, answer := p.call("POST", "/api/build/tarnhorn/equipment", body); status == http.StatusOK || status >= 500 {
+			t.Errorf("%s: %d %s", what, status, answer)
+		}
+	}
+	read := func() map[string]api.TagNow {
+		var now []api.TagNow
+		p.must("GET", "/api/build/tarnhorn/equipment/t_lifts?record=1&as=role:r_lead", nil, &now)
+		byTag := map[string]api.TagNow{}
+		for _, n := range now {
+			byTag[n.Tag] = n
+		}
+		return byTag
+	}
+	for end := time.Now().Add(30 * time.Second); ; time.Sleep(100 * time.Millisecond) {
+		now := read()
+		if now["g_gates"].Value != nil && *now["g_gates"].Value == "true" && now["g_gates"].Node == "UT.drive.gates" && now["g_gates"].At != nil {
+			break
+		}
+		if time.Now().After(end) {
+			t.Fatalf("%+v", now)
+		}
 	}
 }

@@ -154,6 +154,9 @@ func (b *Planner) tableOf(p *cond.Path) string {
 	return ""
 }
 
+// NeedEquipment adds the fields that the node names of a table's own equipment are made from.
+func (b *Planner) NeedEquipment(set Paths, table string) { b.needNode(set, table, nil) }
+
 // needNode adds the fields that the node names of a record's equipment are made from.
 func (b *Planner) needNode(set Paths, table string, prefix []string) {
 	b.needNodeAt(set, "", table, prefix)

@@ -41,18 +41,73 @@ type TitleQuery struct {
 // Titles gives records of a table by title, in the table's order, for pickers: only what the
 // user may view.
 func Titles(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time, wanted TitleQuery) ([]RecordTitle, error) {
+	o, page, err := listed(ctx, a, user, records, now, wanted, nil)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]RecordTitle, len(page.Rows))
+	for i, r := range page.Rows {
+		out[i] = RecordTitle{Key: r.Key, Title: o.World.Title(r, wanted.Table, "")}
+	}
+	return out, nil
+}
+
+// RecordValues is a record by its title, and what it holds in some fields, where the user may see that.
+type RecordValues struct {
+	Title  string
+	Values map[string]string // by field; none for one that is empty
+}
+
+// Held gives what records of a table hold in some fields, as far as the user may view them.
+func Held(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time, table string, fields []string, limit int) ([]RecordValues, error) {
+	o, page, err := listed(ctx, a, user, records, now, TitleQuery{Table: table, Limit: limit}, fields)
+	if err != nil {
+		return nil, err
+	}
+	out := make([]RecordValues, len(page.Rows))
+	for i, r := range page.Rows {
+		out[i] = RecordValues{Title: o.World.Title(r, table, ""), Values: map[string]string{}}
+		for _, f := range fields {
+			if v, ok := r.Values[f]; ok && v.Known() && !v.IsNull() {
+				out[i].Values[f] = v.Wire()
+			}
+		}
+	}
+	return out, nil
+}
+
+// ForEquipment reads what tells which equipment belongs to a record, as far as the user may view it.
+func ForEquipment(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time, table, key string) (*ask.Row, error) {
+	set := plan.Paths{}
+	(&plan.Planner{App: a}).NeedEquipment(set, table)
+	_, page, err := listed(ctx, a, user, records, now, TitleQuery{Table: table, Key: key, Limit: 1}, set.Sorted())
+	if err != nil {
+		return nil, err
+	}
+	if len(page.Rows) == 0 {
+		return nil, ask.Refuse("no-record", "This record is not there any more.", "Choose another.")
+	}
+	return page.Rows[0], nil
+}
+
+// listed reads records of a table in its order, with what their titles need and some fields more; what the user may
+// not see is hidden.
+func listed(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time, wanted TitleQuery, fields []string) (*Opening, ask.Page, error) {
 	table := wanted.Table
 	t := a.Project.Tables[table]
 	rights, err := rights.Of(ctx, a, user, records, now)
 	if err != nil {
-		return nil, err
+		return nil, ask.Page{}, err
 	}
 	if t == nil || !rights.On(table).View {
-		return nil, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
+		return nil, ask.Page{}, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
 	}
 	o := &Opening{App: a, Rights: rights, World: &World{App: a, User: user, Moment: now}}
 	set := plan.Paths{}
 	(&plan.Planner{App: a}).NeedTitle(set, table, "")
+	for _, f := range fields {
+		set[f] = true
+	}
 	paths, hidden := o.Visible(table, set.Sorted())
 	q := ask.Query{Table: t, Paths: paths, Key: wanted.Key, Limit: wanted.Limit, Rights: rights}
 	for _, s := range project.Ordered(t.Order) {
@@ -65,14 +120,12 @@ func Titles(ctx context.Context, a *plan.App, user *ask.User, records ask.Record
 	}
 	page, err := records.Fetch(ctx, q)
 	if err != nil {
-		return nil, err
+		return nil, ask.Page{}, err
 	}
-	out := make([]RecordTitle, len(page.Rows))
-	for i, r := range page.Rows {
+	for _, r := range page.Rows {
 		Hide(r, hidden)
-		out[i] = RecordTitle{Key: r.Key, Title: o.World.Title(r, table, "")}
 	}
-	return out, nil
+	return o, page, nil
 }
 
 // sought is what is looked for, as far as anybody types it.

@@ -1,5 +1,3 @@
-// Package sim is the simulated plant of the demo: an OPC UA server on loopback with a small
-// physical model of each lift. It stands in for a controller; it is not one.
 package sim
 
 import (

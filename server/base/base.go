@@ -17,18 +17,18 @@ import (
 
 // Config is what a server works with. It owns none of it: who made it closes it.
 type Config struct {
-	Store    *store.Store
-	Records  map[string]*records.Source // by name of the connection
-	Plants   map[string]*plant.Client   // by name of the connection
+	Store   *store.Store
+	Records map[string]*records.Source // by name of the connection
+	Plants  map[string]*plant.Client   // by name of the connection
 	// Certificate is the program's own, which plants are shown; nil: only those are reached that ask for none.
 	Certificate *certificate.Own
 	Pictures    func(name string) ([]byte, error)
-	Now      func() time.Time
-	Log      *slog.Logger
-	Cookies  Cookies
-	Told     pgx.QueryTracer // of every statement over connections that are added; nil: nobody
-	Issuer   *Issuer         // of OpenID Connect, by which people may sign in too; nil: none
-	Proxies  []string        // addresses or networks of proxies whose word is taken for where a request comes from; none: nobody's
+	Now         func() time.Time
+	Log         *slog.Logger
+	Cookies     Cookies
+	Told        pgx.QueryTracer // of every statement over connections that are added; nil: nobody
+	Issuer      *Issuer         // of OpenID Connect, by which people may sign in too; nil: none
+	Proxies     []string        // addresses or networks of proxies whose word is taken for where a request comes from; none: nobody's
 }
 
 // Issuer is one of OpenID Connect, and what its word is worth here.

@@ -1,17 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, type ConnectionInfo } from '../api/client';
+import type { ConnectionInfo } from '../api/client';
 import { Action, Select } from '../ui/controls';
 import { Frame } from '../ui/Frame';
 import { Asked } from './Asked';
-import { wordsOf, wrongFields } from './problems';
+import { useKeeping } from './keeping';
 import { Told } from './Told';
 import { TriedWords } from './TriedWords';
 
 /** Where a database is and who signs in to it; tried before it is kept. */
 export function ConnectionDialog({ was, onClose }: { was?: ConnectionInfo; onClose: () => void }) {
-  const queries = useQueryClient();
   const [name, setName] = useState(was?.name ?? '');
   const [database, setDatabase] = useState(
     was?.database ?? { host: '127.0.0.1', port: 5432, database: '', login: '', tls: 'verified' },
@@ -19,19 +17,9 @@ export function ConnectionDialog({ was, onClose }: { was?: ConnectionInfo; onClo
   const [password, setPassword] = useState('');
   const set = (part: Partial<typeof database>) => setDatabase({ ...database, ...part });
   const body = { name, database, password: password === '' && was ? undefined : password };
-  const attempt = useMutation({ mutationFn: () => ask(api.POST('/api/connections/try', { body })) });
-  const keep = useMutation({
-    mutationFn: () =>
-      ask(api.PUT('/api/connections/{connection}', { params: { path: { connection: name.trim() || '-' } }, body })),
-    onSuccess: (tried) => {
-      void queries.invalidateQueries({ queryKey: ['connections'] });
-      if (tried.no?.code !== 'own-store' && tried.claims) onClose();
-    },
+  const { attempt, keep, busy, trying, kept, tried, wrong, words } = useKeeping(body, (tried) => {
+    if (tried.no?.code !== 'own-store' && tried.claims) onClose();
   });
-  const wrong = { ...wrongFields(attempt.error), ...wrongFields(keep.error) };
-  const busy = attempt.isPending || keep.isPending;
-  const kept = keep.isSuccess && keep.data.no?.code !== 'own-store';
-  const tried = keep.data ?? attempt.data;
   return (
     <Frame
       title={was ? `Change ${was.name}` : 'Add a database'}
@@ -42,11 +30,11 @@ export function ConnectionDialog({ was, onClose }: { was?: ConnectionInfo; onClo
       foot={
         <>
           <Action onClick={onClose}>{kept ? 'Close' : 'Cancel'}</Action>
-          <Action onClick={() => attempt.mutate()} disabled={busy}>
-            {attempt.isPending ? 'Trying …' : 'Try it'}
+          <Action onClick={() => attempt()} disabled={busy}>
+            {trying ? 'Trying …' : 'Try it'}
           </Action>
           {!kept && (
-            <Action tone="main" onClick={() => keep.mutate()} disabled={busy}>
+            <Action tone="main" onClick={() => keep()} disabled={busy}>
               Keep it
             </Action>
           )}
@@ -106,10 +94,8 @@ export function ConnectionDialog({ was, onClose }: { was?: ConnectionInfo; onClo
           <option value="off">not at all: on this machine, or in a network of one’s own</option>
         </Select>
       </Box>
-      <Told words={wordsOf(attempt.error) ?? wordsOf(keep.error)} />
-      {tried && !busy && (
-        <TriedWords tried={tried} name={kept ? name.trim() : undefined} onDone={() => keep.mutate()} />
-      )}
+      <Told words={words} />
+      {tried && <TriedWords tried={tried} name={kept ? name.trim() : undefined} onDone={() => keep()} />}
       {kept && tried?.no && <Box fontSize="note">It is kept all the same, and can be changed here.</Box>}
     </Frame>
   );

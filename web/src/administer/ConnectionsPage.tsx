@@ -6,7 +6,10 @@ import { api, ask, type ConnectionInfo } from '../api/client';
 import { Action } from '../ui/controls';
 import { Waiting } from '../ui/Message';
 import { ConnectionDialog } from './ConnectionDialog';
+import { OwnCertificate } from './OwnCertificate';
 import { Page, Signed } from './Page';
+import { PlantDialog } from './PlantDialog';
+import { PlantTree } from './PlantTree';
 import { wordsOf } from './problems';
 import { Told } from './Told';
 import { TriedWords } from './TriedWords';
@@ -22,9 +25,14 @@ export function ConnectionsPage() {
               me={me}
               title="Connections"
               action={
-                <Action tone="main" onClick={add}>
-                  Add a database
-                </Action>
+                <Flex gap="8px">
+                  <Action tone="main" onClick={() => add('database')}>
+                    Add a database
+                  </Action>
+                  <Action tone="main" onClick={() => add('plant')}>
+                    Add a plant
+                  </Action>
+                </Flex>
               }
             >
               {list}
@@ -36,10 +44,18 @@ export function ConnectionsPage() {
   );
 }
 
-function Connections({ children }: { children: (list: React.ReactNode, add: () => void) => React.ReactNode }) {
-  const [open, setOpen] = useState<ConnectionInfo | 'new'>();
-  const connections = useQuery({ queryKey: ['connections'], queryFn: () => ask(api.GET('/api/connections')) });
-  const add = () => setOpen('new');
+function Connections({
+  children,
+}: {
+  children: (list: React.ReactNode, add: (kind: Kind) => void) => React.ReactNode;
+}) {
+  const [open, setOpen] = useState<ConnectionInfo | Kind>();
+  const connections = useQuery({
+    queryKey: ['connections'],
+    queryFn: () => ask(api.GET('/api/connections')),
+    // What does not answer may do so in a moment: a plant that was just added, a database that starts.
+    refetchInterval: (q) => (q.state.data?.some((c) => !c.good && !c.sealed) ? 3000 : false),
+  });
   const list = (
     <>
       {connections.isPending && <Waiting what="Asking the databases …" />}
@@ -47,20 +63,34 @@ function Connections({ children }: { children: (list: React.ReactNode, add: () =
       {connections.data?.length === 0 && (
         <Box color="muted" maxW="560px">
           No connection yet. An application reads and changes the records of a PostgreSQL database: add yours, and it
-          can be built over. The password is sealed here, and shown to nobody.
+          can be built over. A plant that speaks OPC UA is added beside it. Passwords are sealed here, and shown to
+          nobody.
         </Box>
       )}
       {connections.data?.map((c) => (
         <OneConnection key={c.name} connection={c} onChange={() => setOpen(c)} />
       ))}
-      {open && <ConnectionDialog was={open === 'new' ? undefined : open} onClose={() => setOpen(undefined)} />}
+      {connections.data?.some((c) => c.kind === 'plant') && <OwnCertificate />}
+      {open && <Dialog of={open} onClose={() => setOpen(undefined)} />}
     </>
   );
-  return <>{children(list, add)}</>;
+  return <>{children(list, setOpen)}</>;
+}
+
+type Kind = 'database' | 'plant';
+
+function Dialog({ of, onClose }: { of: ConnectionInfo | Kind; onClose: () => void }) {
+  const was = typeof of === 'string' ? undefined : of;
+  return of === 'plant' || was?.kind === 'plant' ? (
+    <PlantDialog was={was} onClose={onClose} />
+  ) : (
+    <ConnectionDialog was={was} onClose={onClose} />
+  );
 }
 
 function OneConnection({ connection: c, onChange }: { connection: ConnectionInfo; onChange: () => void }) {
   const queries = useQueryClient();
+  const [looks, setLooks] = useState(false);
   const params = { path: { connection: c.name } };
   const attempt = useMutation({ mutationFn: () => ask(api.POST('/api/connections/{connection}/try', { params })) });
   const remove = useMutation({
@@ -87,6 +117,11 @@ function OneConnection({ connection: c, onChange }: { connection: ConnectionInfo
             <Link to={`/new?over=${encodeURIComponent(c.name)}`}>New application over it</Link>
           </Action>
         )}
+        {c.kind === 'plant' && (
+          <Action aria-label={`${looks ? 'Close' : 'Browse'} ${c.name}`} onClick={() => setLooks(!looks)}>
+            {looks ? 'Close' : 'Browse'}
+          </Action>
+        )}
         {!c.fixed && (
           <>
             <Action aria-label={`Try ${c.name}`} onClick={() => attempt.mutate()} disabled={attempt.isPending}>
@@ -108,13 +143,18 @@ function OneConnection({ connection: c, onChange }: { connection: ConnectionInfo
       </Flex>
       <Told words={wordsOf(attempt.error) ?? wordsOf(remove.error)} />
       {attempt.data && <TriedWords tried={attempt.data} name={c.name} onDone={attempt.mutate} />}
+      {looks && (
+        <Box mt="10px" maxW="760px">
+          <PlantTree connection={c.name} />
+        </Box>
+      )}
     </Box>
   );
 }
 
 function State({ connection: c }: { connection: ConnectionInfo }) {
   if (c.sealed) return <Mark bad>its password is sealed with another key: write it again</Mark>;
-  if (!c.good) return <Mark bad>does not answer</Mark>;
+  if (!c.good) return <Mark bad>{c.away ?? 'does not answer'}</Mark>;
   if (c.onlyRead) return <Mark color="ink">only read: there is no table for presses</Mark>;
   return <Mark>reached</Mark>;
 }

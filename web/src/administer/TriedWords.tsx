@@ -1,13 +1,16 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import { useMutation, useQueryClient } from '@tanstack/react-query';
 import { api, ask, type Tried } from '../api/client';
 import { wordsOfProblem } from '../trail/Press';
 import { Action } from '../ui/controls';
 import { wordsOf } from './problems';
 import { Told } from './Told';
+import { Line } from './TriedLine';
+import { TriedPlant } from './TriedPlant';
 
 /** What became of trying a connection, and what is missing, made on a press. Without a name it is not kept yet. */
 export function TriedWords({ tried, name, onDone }: { tried: Tried; name?: string; onDone?: () => void }) {
+  if (tried.plant) return <TriedPlant tried={tried} />;
   if (tried.no) return <Told words={wordsOfProblem(tried.no)} />;
   const schemas =
     tried.schemas.length === 1 ? `the schema ${tried.schemas[0]}` : `the schemas ${tried.schemas.join(', ')}`;
@@ -31,17 +34,6 @@ export function TriedWords({ tried, name, onDone }: { tried: Tried; name?: strin
       </Box>
       {!tried.claims && tried.statement && <PressTable tried={tried} name={name} onDone={onDone} />}
     </Box>
-  );
-}
-
-function Line({ ok, children }: { ok: boolean; children: React.ReactNode }) {
-  return (
-    <Flex as="li" gap="8px">
-      <Box as="span" aria-hidden color={ok ? 'pine' : 'muted'} fontWeight="800" w="14px">
-        {ok ? '✓' : '–'}
-      </Box>
-      <span>{children}</span>
-    </Flex>
   );
 }
 

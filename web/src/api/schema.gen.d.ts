@@ -1233,10 +1233,107 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/equipment": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The equipment that would be made of folders of a plant */
+        post: operations["proposeEquipment"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/equipment/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the values of a record’s equipment are now */
+        get: operations["getEquipment"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description Folders of a plant that are to become equipment, and whom one walks as. */
+        EquipmentAsked: {
+            wish: components["schemas"]["EquipmentWish"];
+            as: string;
+        };
+        /** @description A folder of a plant whose folders are one piece of equipment each, and what is to be otherwise than proposed. */
+        EquipmentWish: {
+            connection: string;
+            path: string;
+            table?: string;
+            field?: string;
+            leaveOut?: string[];
+            screen?: boolean;
+        };
+        /** @description What would be made of the folders. */
+        ProposedEquipment: {
+            folders: string[];
+            values: components["schemas"]["EquipmentValue"][];
+            fits: components["schemas"]["EquipmentFit"][];
+            chosen?: components["schemas"]["EquipmentFit"];
+            notes: string[];
+            patch: components["schemas"]["Op"][];
+            screen?: string;
+        };
+        /** @description A value that each of them has, or most. */
+        EquipmentValue: {
+            way: string;
+            part: string;
+            label: string;
+            type: string;
+            unit?: string;
+            low?: number;
+            high?: number;
+            writable?: boolean;
+            missing?: string[];
+            out?: boolean;
+        };
+        /** @description A field by whose values folders are found: what stands before and after it in their names. */
+        EquipmentFit: {
+            table: string;
+            field: string;
+            before?: string;
+            after?: string;
+            pairs: components["schemas"]["EquipmentPair"][];
+            lonely: string[];
+            without: string[];
+            records: number;
+        };
+        /** @description A folder and the record that it belongs to. */
+        EquipmentPair: {
+            folder: string;
+            record: string;
+        };
+        /** @description What a value of a record’s equipment is now; why where it is not known. */
+        TagNow: {
+            part: string;
+            tag: string;
+            node: string;
+            value?: string;
+            why?: string;
+            /** Format: date-time */
+            at?: string;
+        };
         /** @description Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate. */
         PlantSettings: {
             endpoint: string;
@@ -5589,6 +5686,76 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ShownCertificate"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposeEquipment: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["EquipmentAsked"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposedEquipment"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getEquipment: {
+        parameters: {
+            query: {
+                record: string;
+                as: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+                table: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TagNow"][];
                 };
             };
             /** @description a no */

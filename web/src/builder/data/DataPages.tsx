@@ -10,6 +10,7 @@ import { RightsProvider } from './context';
 import { DatabasePage } from './DatabasePage';
 import { LogPage } from './LogPage';
 import { dataPages, wholePages } from './pages';
+import { PlantPage } from './plant/PlantPage';
 import { RolesPage } from './RolesPage';
 import { ScreensMatrix } from './ScreensMatrix';
 import { TablePage } from './TablePage';
@@ -95,6 +96,8 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
             <ApplicationPage />
           ) : item === 'database' ? (
             <DatabasePage />
+          ) : item === 'plant' ? (
+            <PlantPage />
           ) : item === 'log' ? (
             <LogPage />
           ) : (

@@ -2,6 +2,7 @@
 export const wholePages: [id: string, words: string][] = [
   ['application', 'Application'],
   ['database', 'Read again'],
+  ['plant', 'Equipment'],
 ];
 
 /** The pages of the Data view about rights. */

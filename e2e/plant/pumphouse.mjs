@@ -2,7 +2,7 @@
  * A plant of another make, for tests: a real OPC UA server with certificates, a list of whom it trusts, and people
  * who sign in by a password. Its nodes are numbered, as those of many controllers are.
  *
- *   node pressworks.mjs FOLDER PORT
+ *   node pumphouse.mjs FOLDER PORT
  *
  * It trusts the certificates that are written to it, a line each (base64), as who runs it would say by hand.
  */
@@ -24,37 +24,31 @@ const server = new OPCUAServer({
   serverCertificateManager: certificates,
   allowAnonymous: true,
   securityPolicies: policies.map((p) => `http://opcfoundation.org/UA/SecurityPolicy#${p}`),
-  userManager: { isValidUser: (name, password) => name === 'operator' && password === 'pressing all day' },
+  userManager: { isValidUser: (name, password) => name === 'operator' && password === 'pumping all day' },
+  serverInfo: { applicationName: { text: 'Pumphouse', locale: 'en' } },
 });
 await server.initialize();
 
 const space = server.engine.addressSpace;
-const works = space.registerNamespace('urn:pressworks');
-const hall = works.addFolder(space.rootFolder.objects, { browseName: 'Hall', nodeId: 'i=1000' });
+const works = space.registerNamespace('urn:pumphouse');
+const house = works.addFolder(space.rootFolder.objects, { browseName: 'Pumphouse', nodeId: 'i=1000' });
 const units = 'http://www.opcfoundation.org/UA/units/un/cefact';
 for (let n = 1; n <= 3; n++) {
-  const press = works.addObject({ organizedBy: hall, browseName: `Press_0${n}`, nodeId: `i=${1000 + n * 10}` });
+  const at = 1000 + n * 10;
+  const pump = works.addObject({ organizedBy: house, browseName: `Pump P-00${n}`, nodeId: `i=${at}` });
   works.addAnalogDataItem({
-    componentOf: press,
-    browseName: 'Force',
-    nodeId: `i=${1001 + n * 10}`,
+    componentOf: pump,
+    browseName: 'Pressure',
+    nodeId: `i=${at + 1}`,
     dataType: 'Double',
     engineeringUnitsRange: { low: 0, high: 400 },
-    engineeringUnits: {
-      namespaceUri: units,
-      unitId: 4274247,
-      displayName: { text: 'kN' },
-      description: { text: 'kilonewton' },
-    },
+    engineeringUnits: { namespaceUri: units, unitId: 4937793, displayName: { text: 'kPa' }, description: { text: 'kilopascal' } },
     value: { dataType: 'Double', value: 100 * n },
   });
-  works.addVariable({
-    componentOf: press,
-    browseName: 'Count',
-    nodeId: `i=${1002 + n * 10}`,
-    dataType: 'UInt16',
-    value: { dataType: 'UInt16', value: 7 * n },
-  });
+  const value = (browseName, id, dataType, first) =>
+    works.addVariable({ componentOf: pump, browseName, nodeId: `i=${at + id}`, dataType, value: { dataType, value: first } });
+  value('Starts', 2, 'UInt16', 7 * n);
+  value('Running', 3, 'Boolean', n < 3);
 }
 await server.start();
 console.log('up');

@@ -1,0 +1,194 @@
+package build
+
+import (
+	"context"
+	"errors"
+	"maps"
+	"slices"
+	"strings"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/project"
+	"ambergate/core/propose"
+	"ambergate/core/use"
+	"ambergate/plant"
+	"ambergate/server/answer"
+	"ambergate/server/base"
+)
+
+// What a proposal of equipment looks at.
+const (
+	foldersLooked = 100 // pieces of equipment
+	stepsLooked   = 4   // folders within one
+	recordsLooked = 500
+	fieldsLooked  = 8 // of a table
+)
+
+// ProposeEquipment tells what would be made of the folders of a plant; nothing is changed by it.
+func (s *Side) ProposeEquipment(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.EquipmentAsked) (propose.Equipment, error) {
+		client := s.Connected.Now().Plants[req.Wish.Connection]
+		if client == nil {
+			return propose.Equipment{}, &ask.Refusal{Code: "no-source", What: "There is no plant “" + req.Wish.Connection + "”.", Then: "Look at the connections."}
+		}
+		branches, cut, err := branchesOf(c, client, req.Wish.Path)
+		if errors.Is(err, plant.ErrAway) {
+			return propose.Equipment{}, &ask.Refusal{Cause: err, Code: "no-plant", What: "The plant is not connected now.", Then: "Try again in a moment."}
+		}
+		if err != nil {
+			return propose.Equipment{}, plant.InWords(err, client.Settings())
+		}
+		keyed, err := s.keyed(c, b, req.As)
+		if err != nil {
+			return propose.Equipment{}, err
+		}
+		out := propose.ProposeEquipment(b.Draft.App.Project, req.Wish, branches, keyed)
+		if cut {
+			out.Notes = append(out.Notes, "There is more in these folders than was looked at.")
+		}
+		if len(branches) == 0 {
+			out.Notes = append(out.Notes, "There are no folders in it: choose the one that holds a folder for each piece of equipment.")
+		}
+		return out, nil
+	})
+}
+
+// branchesOf reads the folders in a folder, each with all values below it.
+func branchesOf(ctx context.Context, client *plant.Client, path string) (out []propose.Branch, cut bool, err error) {
+	here, cut, err := client.Browse(ctx, path)
+	if err != nil {
+		return nil, false, err
+	}
+	from := len(plant.Names(path))
+	for _, f := range here {
+		if !f.Folder {
+			continue
+		}
+		if len(out) == foldersLooked {
+			return out, true, nil
+		}
+		values, more, err := client.Below(ctx, f.Path, stepsLooked)
+		if err != nil {
+			return nil, false, err
+		}
+		cut = cut || more
+		way := plant.Names(f.Path)
+		b := propose.Branch{Name: way[len(way)-1]}
+		for _, v := range values {
+			if v.Readable {
+				b.Values = append(b.Values, propose.PlantValue{Way: plant.Names(v.Path)[from+1:], Type: v.Kind.String(), Unit: v.Unit, Low: v.Low, High: v.High, Writable: v.Writable})
+			}
+		}
+		out = append(out, b)
+	}
+	return out, cut, nil
+}
+
+// keyed reads what could name equipment: short texts and whole numbers of tables with few records, as far as the
+// walked user may view them.
+func (s *Side) keyed(ctx context.Context, b *Building, as string) ([]propose.Keyed, error) {
+	user, err := s.walked(ctx, b, as)
+	if err != nil {
+		return nil, err
+	}
+	app := b.Draft.App
+	out := []propose.Keyed{}
+	for _, id := range slices.Sorted(maps.Keys(app.Project.Tables)) {
+		fields := naming(app.Project.Tables[id])
+		records, err := use.Held(ctx, app, user, s.Reader(app), s.LocalNow(app), id, fields, recordsLooked)
+		if answer.IsRefusal(err) || len(fields) == 0 {
+			continue
+		}
+		if err != nil {
+			return nil, err
+		}
+		for _, f := range fields {
+			k := propose.Keyed{Table: id, Field: f}
+			for _, r := range records {
+				if v := r.Values[f]; v != "" {
+					k.Records = append(k.Records, propose.KeyedRecord{Title: r.Title, Value: v})
+				}
+			}
+			out = append(out, k)
+		}
+	}
+	return out, nil
+}
+
+func naming(t *project.Table) (fields []string) {
+	byPos := slices.SortedFunc(maps.Keys(t.Fields), func(a, b string) int {
+		if d := t.Fields[a].Pos - t.Fields[b].Pos; d < 0 {
+			return -1
+		} else if d > 0 {
+			return 1
+		}
+		return strings.Compare(a, b)
+	})
+	for _, id := range byPos {
+		if f := t.Fields[id]; (f.Type == "text" && !f.Long && len(f.Choices) == 0 || f.Type == "whole" && f.References == "") && len(fields) < fieldsLooked {
+			fields = append(fields, id)
+		}
+	}
+	return fields
+}
+
+// GetEquipment gives what the values of a record's equipment are now, each with its quality.
+func (s *Side) GetEquipment(c *gin.Context, slug, table string, params api.GetEquipmentParams) {
+	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.TagNow, error) {
+		user, err := s.walked(c, b, params.As)
+		if err != nil {
+			return nil, err
+		}
+		app := b.Draft.App
+		row, err := use.ForEquipment(c, app, user, s.Reader(app), s.LocalNow(app), table, params.Record)
+		if err != nil {
+			return nil, err
+		}
+		tags := base.Tags{Base: s.Base, Project: app.Project}
+		return tagsNow(c, app.Project.EquipmentOf(table), tags, func(names []string) (ask.TagRef, bool) {
+			ref, tag, _ := use.TagOf(app, row, nil, names)
+			return ref, tag != nil
+		}), nil
+	})
+}
+
+func tagsNow(ctx context.Context, e *project.Equipment, tags base.Tags, refOf func(names []string) (ask.TagRef, bool)) []api.TagNow {
+	out := []api.TagNow{}
+	if e == nil {
+		return out
+	}
+	var refs []ask.TagRef
+	for _, part := range slices.Sorted(maps.Keys(e.Parts)) {
+		for _, tag := range slices.Sorted(maps.Keys(e.Parts[part].Tags)) {
+			one := api.TagNow{Part: part, Tag: tag}
+			ref, ok := refOf([]string{part, tag})
+			if ok {
+				one.Node = ref.Node
+			} else {
+				one.Why = answer.Ptr("the record does not say which equipment it is")
+			}
+			refs = append(refs, ref)
+			out = append(out, one)
+		}
+	}
+	tags.Watch(ctx, slices.DeleteFunc(slices.Clone(refs), func(r ask.TagRef) bool { return r.Node == "" }))
+	for i, ref := range refs {
+		if ref.Node == "" {
+			continue
+		}
+		reading := tags.Read(ref)
+		if reading.Value.Known() {
+			out[i].Value = answer.Ptr(reading.Value.Wire())
+		} else {
+			out[i].Why = answer.Ptr(reading.Value.Why())
+		}
+		if reading.At != 0 {
+			out[i].At = answer.Ptr(time.UnixMilli(reading.At))
+		}
+	}
+	return out
+}

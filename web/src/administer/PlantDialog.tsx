@@ -1,0 +1,146 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { ConnectionInfo, ConnectionKept } from '../api/client';
+import { Action, Select } from '../ui/controls';
+import { Frame } from '../ui/Frame';
+import { Asked } from './Asked';
+import { Fingerprint } from './Fingerprint';
+import { useKeeping } from './keeping';
+import { Told } from './Told';
+import { TriedPlant } from './TriedPlant';
+
+const anew = { endpoint: 'opc.tcp://', namespace: '', security: 'encrypted', policy: '', login: '', trusted: '' };
+
+/** Where a plant is, how the way there is kept safe, and who signs in to it; tried before it is kept. */
+export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: () => void }) {
+  const [name, setName] = useState(was?.name ?? '');
+  const [plant, setPlant] = useState(was?.plant ?? anew);
+  const [password, setPassword] = useState('');
+  const set = (part: Partial<typeof plant>) => setPlant({ ...plant, ...part });
+  const body: ConnectionKept = { name, plant, password: password === '' ? undefined : password };
+  const { attempt, keep, busy, trying, kept, tried, wrong, words } = useKeeping(body, (done) => {
+    if (!done.no) onClose();
+  });
+  const trust = (trusted: string) => {
+    set({ trusted });
+    attempt({ ...body, plant: { ...plant, trusted } });
+  };
+  const safe = plant.security !== 'off';
+  const policies = (tried?.plant?.offers ?? []).filter((o) => o.security === plant.security && o.policy);
+  return (
+    <Frame
+      title={was ? `Change ${was.name}` : 'Add a plant'}
+      told
+      stays
+      width="640px"
+      onClose={onClose}
+      foot={
+        <>
+          <Action onClick={onClose}>{kept ? 'Close' : 'Cancel'}</Action>
+          <Action onClick={() => attempt()} disabled={busy}>
+            {trying ? 'Trying …' : 'Try it'}
+          </Action>
+          <Action tone="main" onClick={() => keep()} disabled={busy}>
+            Keep it
+          </Action>
+        </>
+      }
+    >
+      <Asked
+        label="What it is called here"
+        value={name}
+        onChange={setName}
+        hint="Drives of the lifts"
+        wrong={wrong.name}
+        first={!was}
+        readOnly={was !== undefined}
+      />
+      <Asked
+        label="Address (OPC UA)"
+        value={plant.endpoint}
+        hint="opc.tcp://10.0.0.12:4840"
+        onChange={(endpoint) => set({ endpoint, trusted: '' })}
+        wrong={wrong.endpoint}
+      />
+      <Flex gap="12px">
+        <Box as="label" display="block" mb="12px" flex="1">
+          <Box fontSize="note" color="muted" mb="3px">
+            Safety on the way
+          </Box>
+          <Select value={plant.security} onChange={(e) => set({ security: e.target.value, policy: '' })}>
+            <option value="encrypted">signed and encrypted</option>
+            <option value="signed">signed, readable by others</option>
+            <option value="off">none: in a network of one’s own</option>
+          </Select>
+        </Box>
+        {safe && (
+          <Box as="label" display="block" mb="12px" flex="1">
+            <Box fontSize="note" color="muted" mb="3px">
+              By
+            </Box>
+            <Select value={plant.policy} onChange={(e) => set({ policy: e.target.value })}>
+              <option value="">the best that it offers</option>
+              {plant.policy && !policies.some((o) => o.policy === plant.policy) && <option>{plant.policy}</option>}
+              {policies.map((o) => (
+                <option key={o.policy}>{o.policy}</option>
+              ))}
+            </Select>
+          </Box>
+        )}
+      </Flex>
+      {safe && (
+        <Flex gap="12px">
+          <Box flex="1">
+            <Asked
+              label="Signs in as (empty: without a name)"
+              value={plant.login}
+              onChange={(login) => set({ login })}
+              wrong={wrong.login}
+            />
+          </Box>
+          <Box flex="1">
+            <Asked
+              label={was ? 'Password (empty: as it is)' : 'Password'}
+              type="password"
+              auto="new-password"
+              value={password}
+              onChange={setPassword}
+            />
+          </Box>
+        </Flex>
+      )}
+      {tried?.plant && tried.plant.namespaces.length > 0 ? (
+        <Box as="label" display="block" mb="12px">
+          <Box fontSize="note" color="muted" mb="3px">
+            Names without a path are looked up in
+          </Box>
+          <Select value={plant.namespace} onChange={(e) => set({ namespace: e.target.value })}>
+            <option value="">none: everything is named by its path</option>
+            {[...new Set([plant.namespace, ...tried.plant.namespaces])].filter(Boolean).map((uri) => (
+              <option key={uri}>{uri}</option>
+            ))}
+          </Select>
+        </Box>
+      ) : (
+        plant.namespace && (
+          <Box fontSize="note" color="muted" mb="12px">
+            Names without a path are looked up in {plant.namespace}.
+          </Box>
+        )
+      )}
+      {plant.trusted && (
+        <Flex fontSize="note" gap="8px" align="center" mb="8px">
+          <Box flex="1" minW="0">
+            Trusted: <Fingerprint>{plant.trusted}</Fingerprint>
+          </Box>
+          <Action onClick={() => set({ trusted: '' })}>Trust it no more</Action>
+        </Flex>
+      )}
+      <Told words={words} />
+      {tried && <TriedPlant tried={tried} onTrust={trust} />}
+      {kept && tried?.no && (
+        <Box fontSize="note">It is kept all the same; it is reached as soon as this is put right.</Box>
+      )}
+    </Frame>
+  );
+}

@@ -1,0 +1,124 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useDeferredValue, useState } from 'react';
+import { api, ask, type PlantNode } from '../api/client';
+import { Line } from '../ui/controls';
+import { Waiting } from '../ui/Message';
+import { wordsOf } from './problems';
+import { Told } from './Told';
+
+interface TreeProps {
+  connection: string;
+  /** What can be done with a node, beside it. */
+  action?: (node: PlantNode) => React.ReactNode;
+}
+
+/** What a plant has: folders that open as one looks into them, values as they are now, and a search over all. */
+export function PlantTree({ connection, action }: TreeProps) {
+  const [words, setWords] = useState('');
+  const wanted = useDeferredValue(words.trim());
+  return (
+    <Box>
+      <Line
+        type="search"
+        aria-label="Look for a folder or a value"
+        placeholder="Look for a folder or a value"
+        value={words}
+        onChange={(e) => setWords(e.target.value)}
+        mb="8px"
+      />
+      {wanted.length > 1 ? (
+        <Nodes connection={connection} words={wanted} action={action} />
+      ) : (
+        <Nodes connection={connection} below="" action={action} />
+      )}
+    </Box>
+  );
+}
+
+function Nodes({ connection, below, words, action }: TreeProps & { below?: string; words?: string }) {
+  const nodes = useQuery({
+    queryKey: ['plant-nodes', connection, below, words],
+    queryFn: () =>
+      ask(
+        api.GET('/api/connections/{connection}/nodes', {
+          params: { path: { connection }, query: words ? { words } : { below } },
+        }),
+      ),
+    staleTime: 10_000,
+    retry: false,
+  });
+  if (nodes.isPending) return <Waiting what={words ? 'Looking through the plant …' : 'Asking the plant …'} />;
+  if (!nodes.data) return <Told words={wordsOf(nodes.error)} />;
+  if (nodes.data.nodes.length === 0)
+    return (
+      <Box color="muted" fontSize="note" py="4px">
+        {words ? 'Nothing in the plant is called that.' : 'There is nothing in it.'}
+      </Box>
+    );
+  return (
+    <Box as="ul" listStyleType="none">
+      {nodes.data.nodes.map((n) => (
+        <OneNode key={n.path} node={n} connection={connection} whole={words !== undefined} action={action} />
+      ))}
+      {nodes.data.more && (
+        <Box as="li" color="muted" fontSize="note" py="4px">
+          There is more than is shown: look for it by its name.
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+function OneNode({ node, connection, whole, action }: TreeProps & { node: PlantNode; whole: boolean }) {
+  const [open, setOpen] = useState(false);
+  const name = whole ? node.path.slice(1).replaceAll('/', ' › ') : node.name;
+  return (
+    <Box as="li">
+      <Flex gap="8px" align="center" minH="32px" borderBottomWidth="1px" borderColor="rule">
+        {node.folder ? (
+          <Box
+            as="button"
+            textAlign="left"
+            fontWeight="700"
+            cursor="pointer"
+            minH="30px"
+            aria-expanded={open}
+            onClick={() => setOpen(!open)}
+          >
+            <Box as="span" aria-hidden display="inline-block" w="18px" color="muted">
+              {open ? '−' : '+'}
+            </Box>
+            {name}
+          </Box>
+        ) : (
+          <Box pl="18px">{name}</Box>
+        )}
+        <Box flex="1" fontSize="note" color="muted" minW="0">
+          {!node.folder && valueWords(node)}
+        </Box>
+        {action?.(node)}
+      </Flex>
+      {open && (
+        <Box pl="18px">
+          <Nodes connection={connection} below={node.path} action={action} />
+        </Box>
+      )}
+    </Box>
+  );
+}
+
+const kinds: Record<string, string> = {
+  yesno: 'yes or no',
+  whole: 'a whole number',
+  number: 'a number',
+  text: 'a text',
+};
+
+/** A value as it is now, with what the plant tells of it. */
+export function valueWords(n: PlantNode): string {
+  if (!n.readable) return 'of a kind that is not shown';
+  const range = n.low !== undefined && n.high !== undefined ? `, ${n.low} to ${n.high}` : '';
+  const now = n.now === undefined ? '' : `${n.now}${n.unit ? ` ${n.unit}` : ''} now; `;
+  return `${now}${kinds[n.kind] ?? n.kind}${range}${n.writable ? ', can be written' : ''}`;
+}

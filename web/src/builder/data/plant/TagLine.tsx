@@ -1,0 +1,95 @@
+import { Box } from '@chakra-ui/react';
+import type { Op, TagNow } from '../../../api/client';
+import type { Tag } from '../../../document/document.gen';
+import type { Kept } from '../../../document/parts';
+import { Action } from '../../../ui/controls';
+import { Typed } from '../../../ui/Typed';
+import { useRights } from '../context';
+
+const typeWords: Record<string, string> = { yesno: 'yes or no', whole: 'whole number', number: 'number', text: 'text' };
+
+/** One value of an equipment: its names, its unit, between what it may be written, and what it is now. */
+export function TagLine({ tag: t, now, path }: { tag: Kept<Tag>; now: TagNow | undefined; path: string }) {
+  const { edit } = useRights();
+  const set = (member: 'label' | 'unit' | 'min' | 'max', was: unknown, value: string | number | undefined) => {
+    const one: Op =
+      value === undefined || value === ''
+        ? { op: 'remove', path: `${path}/${member}` }
+        : { op: was === undefined ? 'add' : 'replace', path: `${path}/${member}`, value };
+    if (one.op !== 'remove' || was !== undefined) void edit([one]);
+  };
+  const limit = (member: 'min' | 'max', typed: string) => {
+    const value = typed === '' ? undefined : Number(typed);
+    if (value === undefined || Number.isFinite(value)) set(member, t[member], value);
+  };
+  const numeric = t.type === 'whole' || t.type === 'number';
+  return (
+    <Box as="tr" borderBottomWidth="1px" borderColor="rule">
+      <Box as="td" py="3px" pr="10px">
+        <Typed
+          label={`Name of ${t.alias}`}
+          width="200px"
+          value={t.label}
+          onSave={(v) => v && set('label', t.label, v)}
+        />
+      </Box>
+      <Box as="td" pr="10px" w="220px" title={now?.node ?? t.node}>
+        <Box fontFamily="mono" fontSize="12px" color="muted" wordBreak="break-all">
+          {t.node}
+        </Box>
+      </Box>
+      <Box as="td" pr="10px" color="muted" whiteSpace="nowrap">
+        {typeWords[t.type] ?? t.type}
+        {t.writable ? ', can be written' : ''}
+      </Box>
+      <Box as="td" pr="10px" whiteSpace="nowrap">
+        {numeric && (
+          <Typed
+            label={`Unit of ${t.alias}`}
+            hint="unit"
+            width="66px"
+            value={t.unit ?? ''}
+            onSave={(v) => set('unit', t.unit, v)}
+          />
+        )}
+        {numeric && t.writable && (
+          <>
+            {' '}
+            from{' '}
+            <Typed
+              label={`Least of ${t.alias}`}
+              hint="any"
+              width="60px"
+              value={t.min?.toString() ?? ''}
+              onSave={(v) => limit('min', v)}
+            />{' '}
+            to{' '}
+            <Typed
+              label={`Most of ${t.alias}`}
+              hint="any"
+              width="60px"
+              value={t.max?.toString() ?? ''}
+              onSave={(v) => limit('max', v)}
+            />
+          </>
+        )}
+      </Box>
+      <Box as="td" pr="10px" minW="120px" fontWeight="700" color={now?.value === undefined ? 'brick' : 'ink'}>
+        {nowWords(t, now)}
+      </Box>
+      <Box as="td" textAlign="right">
+        <Action tone="quiet" aria-label={`Remove ${t.label}`} onClick={() => void edit([{ op: 'remove', path }])}>
+          Remove
+        </Action>
+      </Box>
+    </Box>
+  );
+}
+
+/** A value with its unit, or why there is none. */
+function nowWords(t: Tag, now: TagNow | undefined): string {
+  if (!now) return '';
+  if (now.value === undefined) return now.why ?? 'not known';
+  if (t.type === 'yesno') return now.value === 'true' ? 'yes' : 'no';
+  return `${now.value}${t.unit ? ` ${t.unit}` : ''}`;
+}
