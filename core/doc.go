@@ -3,7 +3,7 @@
 //
 // Its packages stand on floors, each importing only from those before it; layers_test.go keeps it so:
 //
-//   - english: how words are put together
+//   - english: how words are put together; local: numbers and dates as languages write them
 //   - cond: the tree of a condition, its evaluation and its words; cond/prove what can be proven of
 //     one, cond/compile how one is read from CEL
 //   - project: the document; patch: changes to it

@@ -2,15 +2,21 @@ package cond
 
 import (
 	"fmt"
-	"strings"
 	"time"
 
 	"ambergate/core/english"
+	"ambergate/core/local"
 )
 
 // Say writes a value for people: the project's own words are the choices; dates as in 12 Nov 2026,
 // moments in a zone.
-func (v Value) Say(zone *time.Location) string {
+func (v Value) Say(zone *time.Location) string { return v.SayIn(local.English, zone) }
+
+// SayIn writes a value for people; numbers and dates as a language does.
+func (v Value) SayIn(l *local.Language, zone *time.Location) string {
+	if l == nil {
+		l = local.English
+	}
 	switch v.Kind() {
 	case YesNo:
 		if v.True() {
@@ -19,12 +25,14 @@ func (v Value) Say(zone *time.Location) string {
 		return "no"
 	case Date:
 		d, _ := v.Time()
-		return d.Format("2 Jan 2006")
+		return l.Date(d)
 	case Moment:
 		m, _ := v.Time()
-		return m.In(zone).Format("2 Jan 2006 15:04")
+		return l.Moment(m.In(zone))
 	case Whole:
-		return grouped(v.Wire())
+		return l.Whole(v.Wire())
+	case Number, Decimal:
+		return l.Decimal(v.Wire())
 	case Duration:
 		return spanWords(v.i)
 	}
@@ -57,21 +65,4 @@ func spanWords(micros int64) string {
 		parts = append(parts, fmt.Sprintf("%d microseconds", micros))
 	}
 	return english.List(parts, "and")
-}
-
-// grouped writes a whole number of five digits or more with a comma at each thousand.
-func grouped(digits string) string {
-	sign := ""
-	if strings.HasPrefix(digits, "-") {
-		sign, digits = "-", digits[1:]
-	}
-	if len(digits) < 5 {
-		return sign + digits
-	}
-	var parts []string
-	for len(digits) > 3 {
-		parts = append([]string{digits[len(digits)-3:]}, parts...)
-		digits = digits[:len(digits)-3]
-	}
-	return sign + strings.Join(append([]string{digits}, parts...), ",")
 }

@@ -7,6 +7,7 @@ import (
 
 	"ambergate/core/cond"
 	"ambergate/core/english"
+	"ambergate/core/local"
 	"ambergate/core/project"
 )
 
@@ -29,11 +30,11 @@ func SplitValues(text string) []string {
 	return parts
 }
 
-// Words says what the filter lets through, days and moments in a zone.
-func (f Filter) Words(c *project.Column, zone *time.Location) string {
+// Words says what the filter lets through, as a language writes it; days and moments in a zone.
+func (f Filter) Words(c *project.Column, l *local.Language, zone *time.Location) string {
 	say := func(wire string) string {
 		if v, err := cond.Parse(cond.Type{Kind: c.TypeOf().Kind}, wire); err == nil {
-			return v.Say(zone)
+			return v.SayIn(l, zone)
 		}
 		return wire
 	}
@@ -102,7 +103,7 @@ func NarrowedWords(of *project.Project, p Place) []string {
 	var words []string
 	for _, f := range p.Filters {
 		if c, _ := of.FieldAt(s.ListTable(), f.Path); c != nil && c.References == "" {
-			words = append(words, english.Lower(c.Label)+" "+f.Words(c, time.UTC))
+			words = append(words, english.Lower(c.Label)+" "+f.Words(c, local.English, time.UTC))
 		}
 	}
 	if p.Find != "" {

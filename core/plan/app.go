@@ -7,6 +7,7 @@ import (
 
 	"ambergate/core/cond"
 	"ambergate/core/cond/compile"
+	"ambergate/core/local"
 	"ambergate/core/project"
 )
 
@@ -21,6 +22,7 @@ type App struct {
 	Rules    map[string]rowRule // by grant
 	Tallies  map[string]rowRule // by table and figure
 	Uses     map[string][]Use   // of shared conditions
+	Language *local.Language    // in which numbers and dates are written for users
 	RuleUser Paths              // what rules ask of the user's own record
 }
 
@@ -39,7 +41,7 @@ func Compile(p *project.Project) (*App, error) {
 	if err != nil {
 		return nil, fmt.Errorf("compile the project's names: %w", err)
 	}
-	a := &App{Project: p, Compiler: compiler, Screens: map[string]*Screen{}, Titles: map[string]*cond.Template{}, Uses: map[string][]Use{}}
+	a := &App{Project: p, Language: local.Of(p.Settings.Language), Compiler: compiler, Screens: map[string]*Screen{}, Titles: map[string]*cond.Template{}, Uses: map[string][]Use{}}
 	for id, t := range p.Tables {
 		scope := cond.Scope{"record": id}
 		title, problem := compiler.Template(scope, t.Title)

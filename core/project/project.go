@@ -12,6 +12,8 @@ import (
 	"strings"
 	"sync"
 	"time"
+
+	"ambergate/core/local"
 )
 
 // Format is the number of the document format that this program reads and writes.
@@ -42,6 +44,7 @@ type Settings struct {
 	UserTable  string `json:"userTable,omitempty"`  // the table that users have a record in
 	UserField  string `json:"userField,omitempty"`  // its field that holds the sign-in name
 	NextFormat int    `json:"nextFormat,omitempty"` // refused: a newer program wrote this
+	Language   string `json:"language,omitempty"`   // how numbers and dates are written for users (BCP 47); English when absent
 	// Appearance says how screens of a kind look, light or dark, whatever users have chosen for themselves.
 	Appearance map[string]string `json:"appearance,omitempty"`
 }
@@ -55,6 +58,9 @@ func (s *Settings) validate() error {
 	}
 	if _, err := time.LoadLocation(s.Zone); err != nil { // none: UTC
 		return fmt.Errorf("there is no zone “%s”: write one like Europe/Vienna", s.Zone)
+	}
+	if !local.Known(s.Language) {
+		return fmt.Errorf("numbers and dates cannot be written as in “%s”", s.Language)
 	}
 	for kind, look := range s.Appearance {
 		if err := OneOf("kind of screens", kind, ScreenTypes...); err != nil {

@@ -7,6 +7,7 @@ import (
 	"time"
 
 	"ambergate/core/cond"
+	"ambergate/core/local"
 	"ambergate/core/place"
 	"ambergate/core/stand"
 	"ambergate/core/use"
@@ -58,7 +59,7 @@ func TestFiltersByType(t *testing.T) {
 			t.Errorf("%s %s %s: %s, %v; want %s", tc.path, tc.compare, tc.value, got, err, tc.want)
 		}
 		c, _ := s.App.Project.FieldAt("t_defects", tc.path)
-		if words := f.Words(c, time.UTC); tc.words != "" && words != tc.words {
+		if words := f.Words(c, local.English, time.UTC); tc.words != "" && words != tc.words {
 			t.Errorf("%s %s %s is said as %q, want %q", tc.path, tc.compare, tc.value, words, tc.words)
 		}
 	}

@@ -89,7 +89,7 @@ func (o *Opening) narrowedBy(ctx context.Context, src Sources, q ask.Query) stri
 	}
 	for _, f := range from.Filters {
 		if c, _ := o.App.Project.FieldAt(q.Table.ID, f.Path); c != nil && o.MaySee(q.Table.ID, f.Path) {
-			words = append(words, f.Words(c, o.zone()))
+			words = append(words, f.Words(c, o.App.Language, o.zone()))
 		}
 	}
 	if from.Find != "" {

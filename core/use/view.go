@@ -32,6 +32,8 @@ type View struct {
 	Tells    bool         `json:"tells,omitempty"` // its position in the list come from can be asked for
 	// Appearance is light or dark where the project says how screens of this kind look; "" as the user likes.
 	Appearance string `json:"appearance,omitempty"`
+	// Language is how numbers and dates are written (BCP 47); "" for English.
+	Language string `json:"language,omitempty"`
 }
 
 // RecordInfo names the screen's own record.
@@ -133,7 +135,7 @@ func (ev *ElementView) UnmarshalJSON(data []byte) error {
 func (o *Opening) View() *View {
 	s := o.Plan.Screen
 	v := &View{
-		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.At.Mode, Bare: s.Bare, Appearance: o.App.Project.Settings.Appearance[s.Type],
+		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.At.Mode, Bare: s.Bare, Appearance: o.App.Project.Settings.Appearance[s.Type], Language: o.App.Project.Settings.Language,
 		Place: o.At, Find: o.At.Find, Address: o.At.Address(o.App.Project), Elements: make([]ElementView, 0, len(o.Plan.Elements)), Context: o.chips(),
 	}
 	if o.At.Mode == "add" {
@@ -242,7 +244,7 @@ func (o *Opening) chips() []Chip {
 		if c == nil {
 			continue
 		}
-		out = append(out, Chip{Path: f.Path, Label: c.Label, Words: f.Words(c, o.zone()), Clear: true})
+		out = append(out, Chip{Path: f.Path, Label: c.Label, Words: f.Words(c, o.App.Language, o.zone()), Clear: true})
 	}
 	return out
 }

@@ -225,6 +225,8 @@ func (w *World) Title(row *ask.Row, table, path string) string {
 }
 
 // Say writes a value for people.
-func (w *World) Say(v cond.Value, _ cond.Type) string { return v.Say(w.Moment.Location()) }
+func (w *World) Say(v cond.Value, _ cond.Type) string {
+	return v.SayIn(w.App.Language, w.Moment.Location())
+}
 
 func (o *Opening) zone() *time.Location { return o.World.Moment.Location() }

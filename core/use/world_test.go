@@ -8,14 +8,16 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/kinds/element"
+	"ambergate/core/local"
 	"ambergate/core/place"
+	"ambergate/core/plan"
 	"ambergate/core/press"
 	"ambergate/core/stand"
 	"ambergate/core/use"
 )
 
 func TestValuesInWordsForPeople(t *testing.T) {
-	w := &use.World{Moment: time.Date(2026, 11, 24, 10, 0, 0, 0, time.FixedZone("east", 2*3600))}
+	w := &use.World{App: &plan.App{}, Moment: time.Date(2026, 11, 24, 10, 0, 0, 0, time.FixedZone("east", 2*3600))}
 	day := time.Date(2026, 3, 5, 23, 30, 0, 0, time.UTC)
 	for _, tc := range []struct {
 		v    cond.Value
@@ -28,6 +30,12 @@ func TestValuesInWordsForPeople(t *testing.T) {
 	} {
 		if got := w.Say(tc.v, cond.Type{}); got != tc.want {
 			t.Errorf("%s %s is said as %q, want %q", tc.v.Kind(), tc.v.Wire(), got, tc.want)
+		}
+	}
+	w.App.Language = local.Of("de")
+	for want, v := range map[string]cond.Value{"05.03.2026": cond.DateOf(day), "06.03.2026 01:30": cond.MomentOf(day), "41.280": cond.Int(41280), "2,5": cond.Exact(big.NewRat(5, 2)), "1.2 as it is": cond.String("1.2 as it is")} {
+		if got := w.Say(v, cond.Type{}); got != want {
+			t.Errorf("in German %s is said as %q, want %q", v.Wire(), got, want)
 		}
 	}
 }

@@ -5,6 +5,7 @@ import (
 	"time"
 
 	"ambergate/core/english"
+	"ambergate/core/local"
 	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -53,10 +54,10 @@ func (w *Writer) arriveWords(f *project.ArriveFilter, col *project.Column) strin
 		return label + verb + title
 	}
 	if !plain {
-		return label + " " + place.Filter{Path: f.Path, Compare: f.Compare, Value: f.Value}.Words(col, time.UTC)
+		return label + " " + place.Filter{Path: f.Path, Compare: f.Compare, Value: f.Value}.Words(col, local.English, time.UTC)
 	}
 	if col.Type == "date" || col.Type == "yesno" {
-		return label + verb + place.Filter{Path: f.Path, Compare: "is", Value: f.Value}.Words(col, time.UTC)
+		return label + verb + place.Filter{Path: f.Path, Compare: "is", Value: f.Value}.Words(col, local.English, time.UTC)
 	}
 	return label + verb + f.Value
 }

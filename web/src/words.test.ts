@@ -36,7 +36,9 @@ test('one word for one thing', () => {
   // Giving up is always “Cancel”, taking away “Remove”; nobody leaves or forgets it.
   expect(like(/^(Leave it|Forget it|Stay here|Abort|Never mind|Delete it)$/)).toEqual([]);
   expect(like(/\b(sign|log)[- ]?(on|in to)\b|\blogin\b|\blog ?out\b/i)).toEqual([]);
-  expect(like(/\bfolder|\bcolour scheme|\btheme\b/i)).toEqual([]);
+  expect(like(/\bcolour scheme|\btheme\b/i)).toEqual([]);
+  // Screens stand in areas; a folder is one of a plant (OPC UA).
+  expect(like(/\bfolder/i).filter((found) => !/^\S*plant/i.test(found))).toEqual([]);
   expect(like(/\bprojects?\b/i)).toEqual([]); // users and builders speak of an application
   // One presses, a way brings, a mark of a chart is a point; a view is a mode, a list under a name is kept.
   expect(like(/\bclick|\bcarr(y|ies|ied)\b|\bbars?\b|\bviews\b|\bdecimal|\btake (it|this|that) (out|away)\b/i)).toEqual(

@@ -7,6 +7,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	"ambergate/core/local"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/use"
@@ -145,7 +146,7 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 			p.Label = o.World.Title(g.Row, f.References, spec.By)
 		}
 		if spec.Span != "" {
-			p.Label = spanWords(g.Value, spec.Span)
+			p.Label = spanWords(o.App.Language, g.Value, spec.Span)
 		}
 		switch {
 		case !g.Value.Known():
@@ -211,18 +212,16 @@ func withoutOwn(o *use.Opening, e *plan.Element, spec *Chart, match []ask.Match)
 }
 
 // spanWords says a span of time by its first day.
-func spanWords(v cond.Value, span string) string {
+func spanWords(l *local.Language, v cond.Value, span string) string {
 	day, ok := v.Time()
 	if !ok {
 		return v.Wire()
 	}
 	switch end := use.SpanEnd(day, span); {
 	case span == "month":
-		return day.Format("January 2006")
-	case span == "week" && end.Month() == day.Month():
-		return day.Format("2") + " – " + end.Format("2 Jan 2006")
+		return l.Month(day)
 	case span == "week":
-		return day.Format("2 Jan") + " – " + end.Format("2 Jan 2006")
+		return l.Days(day, end)
 	}
-	return day.Format("2 Jan 2006")
+	return l.Date(day)
 }

@@ -70,7 +70,7 @@ func (spec *Gauge) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	gv := &GaugeView{Words: spec.Words, State: "unknown", Shown: "–", Unit: spec.Unit, Min: spec.Min, Max: spec.Max, Low: spec.Low, High: spec.High}
 	into.View = gv
 	if v := o.Number(e, "value"); v != nil {
-		gv.State, gv.Value, gv.Shown = "known", v, strconv.FormatFloat(*v, 'f', spec.Digit, 64)
+		gv.State, gv.Value, gv.Shown = "known", v, o.App.Language.Decimal(strconv.FormatFloat(*v, 'f', spec.Digit, 64))
 		gv.Out = spec.High > spec.Low && (*v < spec.Low || *v > spec.High)
 	} else {
 		into.Reason = o.Why(e, "value")

@@ -1774,6 +1774,8 @@ export interface components {
             mode: string;
             /** @description light or dark, where the project says how screens of this kind look */
             appearance?: string;
+            /** @description how numbers and dates are written (BCP 47); English when absent */
+            language?: string;
             bare?: boolean;
             place: components["schemas"]["Place"];
             address: string;

@@ -1689,6 +1689,10 @@ export interface Settings {
    */
   nextFormat?: number;
   /**
+   * How numbers and dates are written for users (BCP 47); English when absent
+   */
+  language?: string;
+  /**
    * Appearance says how screens of a kind look, light or dark, whatever users have chosen for themselves.
    */
   appearance?: {

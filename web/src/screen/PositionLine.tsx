@@ -2,11 +2,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { Position } from '../api/client';
 import { Glyph } from '../ui/Glyph';
-import { useScreen } from './context';
+import { useLanguage, useScreen } from './context';
 
 /** Where the record stands in the list that one came from, between its neighbours. */
 export function PositionLine() {
   const { view, work } = useScreen();
+  const { count } = useLanguage();
   const { from } = view.place;
   const position = useQuery({
     queryKey: ['position', view.screen, view.record?.key, view.record?.version, from],
@@ -29,7 +30,7 @@ export function PositionLine() {
       <Neighbour title={view.steps?.previous} by={view.steps?.previousBy} glyph="back" />
       {work && (
         <Box color="plum" fontWeight="700" aria-live="polite">
-          {position.data ? wordsOf(position.data) : '…'}
+          {position.data ? wordsOf(position.data, count) : '…'}
         </Box>
       )}
       <Neighbour title={view.steps?.next} by={view.steps?.nextBy} glyph="forward" />
@@ -37,8 +38,7 @@ export function PositionLine() {
   );
 }
 
-function wordsOf(p: Position): string {
-  const count = (n: number) => n.toLocaleString('en');
+function wordsOf(p: Position, count: (n: number) => string): string {
   if (p.slow) return `in ${p.list}; its place there takes too long to count`;
   if (p.gone) return `no longer in ${p.list}`;
   const of = p.more ? `more than ${count(p.of)}` : count(p.of);

@@ -1,6 +1,7 @@
 import { createContext, type ReactNode, useContext } from 'react';
 import type { ListChoice, ListView, Look, Position, Samples, Title, View } from '../api/client';
 import type { Arrangement, PressAim, Pressed } from '../trail/asking';
+import { written } from '../ui/language';
 import type { DrawerHands } from './rails/useDrawers';
 
 /** How a builder chooses elements; absent for users. */
@@ -101,3 +102,8 @@ export const useBusy = () => useContext(BusyContext);
 
 /** What stands out on the builder's stage. */
 export const useMarks = () => useContext(MarksContext);
+
+/** Writes numbers and dates as the application says. */
+export function useLanguage() {
+  return written(useScreen().view.language ?? 'en');
+}

@@ -2,10 +2,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import { Bar, BarChart, Cell, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { PointView } from '../../api/client';
 import { colour } from '../../ui/colours';
-import { amount, faded, type PointsProps, shadeOf } from './points';
+import { useLanguage } from '../context';
+import { faded, type PointsProps, shadeOf } from './points';
 
 /** Lying bars, largest first. Each bar's label is a button as well. */
 export function Bars({ chart, onChoose, onMore }: PointsProps) {
+  const { amount } = useLanguage();
   const parts = chart.splits?.length ? chart.splits : ['n'];
   const rows = chart.points.map((p) => ({ ...p, ...(chart.splits?.length ? p.parts : { n: p.n }) }));
   return (

@@ -1,10 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { amount, faded, type PointsProps, shadeOf } from './points';
+import { useLanguage } from '../context';
+import { faded, type PointsProps, shadeOf } from './points';
 
 const ground = 190; // px of height for the highest column
 
 /** Columns along time. Each is a button: the day, week or month that it stands for. */
 export function Columns({ chart, onChoose, onMore }: PointsProps) {
+  const { amount, day } = useLanguage();
   const most = Math.max(1e-9, ...chart.points.map((p) => p.n));
   const step = Math.ceil(chart.points.length / 8);
   return (
@@ -80,7 +82,7 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
                 {...(i > chart.points.length - step ? { right: 0 } : { left: 0 })}
                 whiteSpace="nowrap"
               >
-                {shortly(p.value, chart.span)}
+                {shortly(p.value, chart.span, day)}
               </Box>
             )}
           </Box>
@@ -90,8 +92,12 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
   );
 }
 
-function shortly(day: string, span: string | undefined) {
+function shortly(
+  first: string,
+  span: string | undefined,
+  written: (at: Date, how: Intl.DateTimeFormatOptions) => string,
+) {
   const long: Intl.DateTimeFormatOptions =
     span === 'month' ? { month: 'short', year: '2-digit' } : { day: 'numeric', month: 'short' };
-  return new Date(`${day}T00:00:00Z`).toLocaleDateString('en-GB', { ...long, timeZone: 'UTC' });
+  return written(new Date(`${first}T00:00:00Z`), { ...long, timeZone: 'UTC' });
 }

@@ -3,7 +3,7 @@ import { useEffect, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Samples, TrendView } from '../../api/client';
 import { colour } from '../../ui/colours';
-import { useScreen } from '../context';
+import { useLanguage, useScreen } from '../context';
 import type { OfKind } from '../kinds/kind';
 
 const strokes = ['plant.ink', 'plant.alarm', 'plant.set', 'plant.soft'].map(colour);
@@ -13,6 +13,7 @@ const dashes = [undefined, '7 4', '2 3', '10 3 2 3'];
 export function Trend({ element }: { element: OfKind<'trend'> }) {
   const { trend } = element;
   const samples = useSamples(element.id, trend);
+  const { fixed, clock } = useLanguage();
   const now = Date.now();
   const from = now - trend.minutes * 60_000;
   const ticks = [from, from + (now - from) / 2, now];
@@ -26,7 +27,7 @@ export function Trend({ element }: { element: OfKind<'trend'> }) {
               <svg width="26" height="6" aria-hidden="true">
                 <line x1="0" y1="3" x2="26" y2="3" stroke={strokes[i]} strokeWidth="2" strokeDasharray={dashes[i]} />
               </svg>
-              {l.words} <b>{l.value === undefined ? '–' : l.value.toFixed(1)}</b> {l.unit}
+              {l.words} <b>{l.value === undefined ? '–' : fixed(l.value, 1)}</b> {l.unit}
               {l.limit !== undefined && `, limit ${l.limit}`}
             </Flex>
           ))}
@@ -74,10 +75,6 @@ export function Trend({ element }: { element: OfKind<'trend'> }) {
       </Box>
     </Flex>
   );
-}
-
-function clock(at: number) {
-  return new Date(at).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
 
 /** The server's samples, then one of each second as live values come. */

@@ -14,8 +14,3 @@ export interface PointsProps {
 
 /** How a point stands back while another is chosen. */
 export const faded = (chart: ChartView, p: PointView) => (chart.points.some((x) => x.chosen) && !p.chosen ? 0.6 : 1);
-
-/** A number of a point, short: 1,240 or 12.5. */
-export function amount(n: number) {
-  return n.toLocaleString('en', { maximumFractionDigits: n < 100 ? 1 : 0 });
-}

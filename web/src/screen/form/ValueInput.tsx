@@ -1,4 +1,5 @@
 import type { FieldView, Title } from '../../api/client';
+import { useLanguage } from '../context';
 import { ParentPicker } from './ParentPicker';
 import { PictureInput } from './PictureInput';
 
@@ -18,6 +19,7 @@ const inputs: Record<string, string> = { date: 'date', moment: 'datetime-local' 
 
 /** The editor that fits a field's type. */
 export function ValueInput({ id, label, field, value, invalid, autoFocus, given, onType, onAdd }: InputProps) {
+  const { point } = useLanguage();
   const common = {
     id,
     'aria-label': label,
@@ -66,6 +68,7 @@ export function ValueInput({ id, label, field, value, invalid, autoFocus, given,
     );
   }
   const numeric = field.type === 'whole' || field.type === 'decimal' || field.type === 'number';
+  const comma = numeric && field.type !== 'whole' && point() === ',';
   const seconds = field.type === 'moment' && value.length > 16;
   return (
     <div style={{ position: 'relative', display: 'flex', alignItems: 'center' }}>
@@ -77,8 +80,8 @@ export function ValueInput({ id, label, field, value, invalid, autoFocus, given,
         inputMode={numeric ? 'decimal' : undefined}
         placeholder={field.example}
         style={field.unit ? { paddingRight: 18 + field.unit.length * 9 } : undefined}
-        value={value}
-        onChange={(e) => onType(e.target.value)}
+        value={comma ? value.replace('.', ',') : value}
+        onChange={(e) => onType(comma ? e.target.value.replace(',', '.') : e.target.value)}
       />
       {field.unit && (
         <span className="entry-unit" aria-hidden>

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { ListView } from '../../api/client';
 import { Action } from '../../ui/controls';
-import { useScreen } from '../context';
+import { useLanguage, useScreen } from '../context';
 import type { Stretch } from './useStretch';
 
 interface FootProps {
@@ -12,7 +12,8 @@ interface FootProps {
 
 /** Below a list: how many rows there are, and the ways to its ends. */
 export function ListFoot({ list, stretch, onJump }: FootProps) {
-  const known = list.more ? `more than ${list.count.toLocaleString('en')}` : list.count.toLocaleString('en');
+  const { count } = useLanguage();
+  const known = list.more ? `more than ${count(list.count)}` : count(list.count);
   if (stretch.rows.length === 0) return null;
   return (
     <div className="rows-foot">
