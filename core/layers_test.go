@@ -21,7 +21,7 @@ var floors = [][]string{
 }
 
 // libraries are those that packages of the core use; the others use Go's own alone.
-var libraries = map[string]string{"cond/compile": "cel.dev/cel-go/", "kinds/move": "github.com/yosida95/uritemplate/"}
+var libraries = map[string]string{"cond/compile": "cel.dev/cel-go/", "kinds/move": "github.com/yosida95/uritemplate/", "local": "github.com/go-playground/locales"}
 
 func floorOf(name string) int {
 	return slices.IndexFunc(floors, func(rooms []string) bool { return slices.Contains(rooms, name) })
