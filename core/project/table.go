@@ -43,6 +43,7 @@ type Column struct {
 	Default    string   `json:"default,omitempty"`    // what the database fills in when nothing is given, in words
 	Secret     bool     `json:"secret,omitempty"`     // never kept in drafts
 	References string   `json:"references,omitempty"` // of a record: the table
+	Back       string   `json:"back,omitempty"`       // of a record: what these records are to that one, in the plural: its open defects
 	ReadOnly   bool     `json:"readOnly,omitempty"`   // made by the database
 	Tally      *Tally   `json:"-"`                    // of a declared figure
 }

@@ -53,6 +53,18 @@ func TestANewRecordIsFilledIn(t *testing.T) {
 	}
 }
 
+// A relation has a name from each side: what is listed below a record is called as seen from there, where nothing else is said.
+func TestAListOfChildrenIsCalledAsSeenFromTheirParent(t *testing.T) {
+	list := `{"op":"add","path":"/s_cabin/elements/e_below","value":{"kind":"list","pos":9,"cell":{"row":8,"col":1,"w":12,"h":3},"table":"t_defects","relation":"f_cabin","columns":{"c_1":{"pos":1,"path":"f_code"}}`
+	back := `{"op":"add","path":"/t_defects/fields/f_cabin/back","value":"open defects"}`
+	for want, changes := range map[string]string{"Defects": `[` + list + `}}]`, "Open defects": `[` + back + `,` + list + `}}]`, "All of them": `[` + back + `,` + list + `,"label":"All of them"}}]`} {
+		s := stand.New(t, changes)
+		if l := stand.Element(t, s.MustOpen(t, s.Mira, "cabin?cabin=7").View(), "e_below").View.(*element.ListView); l.Label != want {
+			t.Errorf("it is called %q, want %q", l.Label, want)
+		}
+	}
+}
+
 func TestAFieldCanBeAWay(t *testing.T) {
 	s := stand.New(t, `[{"op":"add","path":"/s_defect/elements/e_cab","value":{"kind":"field","pos":9,"cell":{"row":3,"col":1,"w":4},"path":"f_cabin","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_cabin","bind":{"i_c":{"rule":"parent","path":"f_cabin","none":"grey"}}}}}}}}]`)
 	f := stand.Element(t, s.MustOpen(t, s.Mira, "defect?defect=1").View(), "e_cab").View.(*element.FieldView)

@@ -158,6 +158,9 @@ func (spec *List) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 	}
 	if lv.Label == "" {
 		lv.Label = t.Label
+		if f := t.Fields[spec.Relation]; f != nil && f.Back != "" {
+			lv.Label = english.Capital(f.Back)
+		}
 	}
 	if !o.Rights.On(spec.Table).View {
 		lv.Refused = o.MayNot("view", t)

@@ -1151,6 +1151,10 @@ export interface Column {
    */
   references?: string;
   /**
+   * Of a record: what these records are to that one, in the plural: its open defects
+   */
+  back?: string;
+  /**
    * Made by the database
    */
   readOnly?: boolean;

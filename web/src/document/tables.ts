@@ -24,7 +24,11 @@ export function childrenOf(d: Document, table: string): { table: string; field: 
   return tablesOf(d).flatMap((t) =>
     fieldsOf(t)
       .filter((f) => f.references === table)
-      .map((f) => ({ table: t.id, field: f.id, words: `${t.label.toLowerCase()}, by ${f.label.toLowerCase()}` })),
+      .map((f) => ({
+        table: t.id,
+        field: f.id,
+        words: f.back ?? `${t.label.toLowerCase()}, by ${f.label.toLowerCase()}`,
+      })),
   );
 }
 

@@ -1,9 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Settings } from '../../document/document.gen';
+import { put } from '../../document/edit';
+import { rolesOf } from '../../document/project';
+import { inputsOf, screensOf } from '../../document/screens';
 import { fieldsOf, tablesOf } from '../../document/tables';
 import { Select } from '../../ui/controls';
+import { written } from '../../ui/language';
 import { Typed } from '../../ui/Typed';
 import { useRights } from './context';
+import { languages } from './languages';
+import { Offers } from './Offers';
 import { ViewHead } from './ViewHead';
 
 /** What belongs to the application as a whole: what it is called, its zone, who its users are. */
@@ -53,6 +59,24 @@ export function ApplicationPage() {
           ))}
         </Select>
       </Line>
+      <Line words="Numbers and dates are written in">
+        <Select
+          aria-label="Language of numbers and dates"
+          value={settings.language ?? 'en'}
+          onChange={(e) =>
+            void edit(put(entities, ['project', 'language'], e.target.value === 'en' ? undefined : e.target.value))
+          }
+        >
+          {languages.map(([tag, name]) => (
+            <option key={tag} value={tag}>
+              {name}
+            </option>
+          ))}
+        </Select>
+        <Box as="span" color="muted" fontSize="note">
+          {sample(settings.language ?? 'en')}
+        </Box>
+      </Line>
       <Line words="Users have a record of their own in">
         <Select
           aria-label="Table of users"
@@ -93,8 +117,42 @@ export function ApplicationPage() {
           </>
         )}
       </Line>
+      <Line words="Who comes in begins at">
+        <Box as="ul" listStyleType="none" display="grid" gap="6px" aria-label="Where each role begins">
+          {rolesOf(entities).map((r) => (
+            <Flex as="li" key={r.id} align="center" gap="8px">
+              <Box minW="110px" fontWeight="700">
+                {r.name}
+              </Box>
+              <Select
+                aria-label={`Where ${r.name} begin`}
+                value={r.start}
+                onChange={(e) => void edit(put(entities, [r.id, 'start'], e.target.value))}
+              >
+                {screensOf(entities)
+                  .filter((s) => s.id === r.start || inputsOf(s).every((i) => !i.required))
+                  .map((s) => (
+                    <option key={s.id} value={s.id}>
+                      {s.title}
+                    </option>
+                  ))}
+              </Select>
+            </Flex>
+          ))}
+          <Box as="li" color="muted" fontSize="note">
+            The first of these roles that somebody has decides.
+          </Box>
+        </Box>
+      </Line>
+      <Offers />
     </>
   );
+}
+
+/** A number and a day as users will see them. */
+function sample(language: string) {
+  const { count, day } = written(language);
+  return `${count(14200)} on ${day(new Date(2026, 10, 3), { dateStyle: 'medium' })}`;
 }
 
 function Line({ words, children }: { words: string; children: React.ReactNode }) {
@@ -109,7 +167,7 @@ function Line({ words, children }: { words: string; children: React.ReactNode })
       py="5px"
       wrap="wrap"
     >
-      <Box minW="220px">{words}</Box>
+      <Box minW="250px">{words}</Box>
       {children}
     </Flex>
   );

@@ -1,73 +1,69 @@
 import { Box } from '@chakra-ui/react';
-import type { Op } from '../../api/client';
+import { useState } from 'react';
+import { put } from '../../document/edit';
 import { entityOf } from '../../document/parts';
-import { fieldsOf } from '../../document/tables';
+import { type FieldDoc, fieldsOf } from '../../document/tables';
+import { Action } from '../../ui/controls';
 import { Typed } from '../../ui/Typed';
 import { useRights } from './context';
+import { FieldParts } from './FieldParts';
+import { fieldWords } from './fieldWords';
 
-/** The fields of a table, and what they refer to. */
+/** The fields of a table: what each is called and what it is, and what it refers to. */
 export function FieldList({ table }: { table: string }) {
-  const { entities, edit, openData } = useRights();
+  const { entities } = useRights();
   const own = entityOf(entities, table, 'table');
   return (
-    <Box as="table" w="full" fontSize="note" css={{ borderCollapse: 'collapse' }}>
-      <tbody>
-        {fieldsOf(own).map((f) => {
-          const parent = f.references;
-          return (
-            <Box as="tr" key={f.id} borderBottomWidth="1px" borderColor="rule">
-              <Box as="td" py="4px" pr="12px">
-                <Typed
-                  label={`Name of ${f.alias}`}
-                  width="160px"
-                  value={f.label}
-                  onSave={(v) => v && void edit([{ op: 'replace', path: `/${table}/fields/${f.id}/label`, value: v }])}
-                />
-              </Box>
-              <Box as="td" pr="12px" fontFamily="mono" color="muted">
-                {f.alias}
-              </Box>
-              <Box as="td" pr="12px" color="muted">
-                {parent ? (
-                  <Box as="button" color="plum" fontWeight="700" cursor="pointer" onClick={() => openData(parent)}>
-                    one of {entityOf(entities, parent, 'table')?.label.toLowerCase()}
-                  </Box>
-                ) : (
-                  (f.choices?.join(', ') ?? typeWords[f.type] ?? f.type)
-                )}
-                {own?.key.includes(f.id) && ', key'}
-              </Box>
-              <Box as="td">
-                {['whole', 'decimal', 'number'].includes(f.type) && !own?.key.includes(f.id) && (
-                  <Typed
-                    label={`Unit of ${f.alias}`}
-                    hint="unit"
-                    width="70px"
-                    value={f.unit ?? ''}
-                    onSave={(v) => void edit(unitPatch(`/${table}/fields/${f.id}/unit`, f.unit, v))}
-                  />
-                )}
-              </Box>
-            </Box>
-          );
-        })}
-      </tbody>
+    <Box as="ul" listStyleType="none" aria-label="Fields" fontSize="note">
+      {fieldsOf(own).map((f) => (
+        <OneField key={f.id} table={table} field={f} isKey={own?.key.includes(f.id) ?? false} />
+      ))}
     </Box>
   );
 }
 
-/** A unit given, changed or removed. */
-function unitPatch(path: string, was: string | undefined, now: string): Op[] {
-  if (!now) return was ? [{ op: 'remove', path }] : [];
-  return [{ op: was ? 'replace' : 'add', path, value: now }];
+function OneField({ table, field: f, isKey }: { table: string; field: FieldDoc; isKey: boolean }) {
+  const { entities, edit, openData } = useRights();
+  const [open, setOpen] = useState(false);
+  const parent = f.references;
+  return (
+    <Box as="li" borderBottomWidth="1px" borderColor="rule" py="4px">
+      <Box
+        display="grid"
+        gridTemplateColumns="170px minmax(90px, 1fr) minmax(140px, 2fr) auto"
+        gap="10px"
+        alignItems="center"
+      >
+        <Typed
+          label={`Name of ${f.alias}`}
+          width="100%"
+          value={f.label}
+          onSave={(v) => v && void edit(put(entities, [table, 'fields', f.id, 'label'], v))}
+        />
+        <Box fontFamily="mono" color="muted" overflow="hidden" textOverflow="ellipsis" title={f.column}>
+          {f.alias}
+        </Box>
+        <Box color="muted">
+          {parent ? (
+            <Box as="button" color="plum" fontWeight="700" cursor="pointer" onClick={() => openData(parent)}>
+              one of {entityOf(entities, parent, 'table')?.label.toLowerCase()}
+            </Box>
+          ) : (
+            fieldWords(f)
+          )}
+          {isKey && ', key'}
+        </Box>
+        <Action
+          tone="quiet"
+          minH="26px"
+          aria-expanded={open}
+          aria-label={`What ${f.label} is`}
+          onClick={() => setOpen(!open)}
+        >
+          {open ? 'less' : 'change'}
+        </Action>
+      </Box>
+      {open && <FieldParts table={table} field={f} isKey={isKey} />}
+    </Box>
+  );
 }
-
-const typeWords: Record<string, string> = {
-  text: 'text',
-  whole: 'whole number',
-  decimal: 'number',
-  number: 'number',
-  yesno: 'yes or no',
-  date: 'date',
-  moment: 'moment',
-};

@@ -6,6 +6,8 @@ import { useRights } from './context';
 import { FieldList } from './FieldList';
 import { GrantLine } from './GrantLine';
 import { OrderList } from './OrderList';
+import { TableLists } from './TableLists';
+import { TableTelling } from './TableTelling';
 import { TableWords } from './TableWords';
 import { TallyList } from './TallyList';
 import { ViewHead } from './ViewHead';
@@ -25,6 +27,7 @@ export function TablePage({ row }: { row: TableRow }) {
       </ViewHead>
       <Box overflowY="auto" flex="1" minH={0}>
         <TableWords table={row.table} />
+        <TableTelling table={row.table} />
         <Head>Who may do what</Head>
         {findings.map((f) => (
           <Box
@@ -58,6 +61,9 @@ export function TablePage({ row }: { row: TableRow }) {
           <Box flex="1.4" minW="420px">
             <Head>Fields</Head>
             <FieldList table={row.table} />
+            <Box h="20px" />
+            <Head>What its lists show</Head>
+            <TableLists table={row.table} />
           </Box>
           <Box flex="1" minW="340px">
             <Head>Counted over other records</Head>

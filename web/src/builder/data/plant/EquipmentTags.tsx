@@ -88,6 +88,7 @@ export function EquipmentTags({ equipment: e }: { equipment: Kept<EntityOf<'equi
                 <TagLine
                   key={t.id}
                   tag={t}
+                  table={e.table}
                   now={values.get(`${p.id}.${t.id}`)}
                   path={`/${e.id}/parts/${p.id}/tags/${t.id}`}
                 />

@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import type { Op, TagNow } from '../../../api/client';
 import type { Tag } from '../../../document/document.gen';
-import type { Kept } from '../../../document/parts';
+import { entityOf, type Kept } from '../../../document/parts';
+import { fieldsOf } from '../../../document/tables';
 import { Action } from '../../../ui/controls';
 import { Typed } from '../../../ui/Typed';
 import { useRights } from '../context';
@@ -9,8 +10,22 @@ import { useRights } from '../context';
 const typeWords: Record<string, string> = { yesno: 'yes or no', whole: 'whole number', number: 'number', text: 'text' };
 
 /** One value of an equipment: its names, its unit, between what it may be written, and what it is now. */
-export function TagLine({ tag: t, now, path }: { tag: Kept<Tag>; now: TagNow | undefined; path: string }) {
-  const { edit } = useRights();
+export function TagLine({
+  tag: t,
+  now,
+  path,
+  table,
+}: {
+  tag: Kept<Tag>;
+  now: TagNow | undefined;
+  path: string;
+  table: string;
+}) {
+  const { entities, edit } = useRights();
+  const nodeWords = fieldsOf(entityOf(entities, table, 'table')).reduce(
+    (node, f) => node.replaceAll(`{${f.id}}`, `‹${f.label}›`),
+    t.node,
+  );
   const set = (member: 'label' | 'unit' | 'min' | 'max', was: unknown, value: string | number | undefined) => {
     const one: Op =
       value === undefined || value === ''
@@ -35,7 +50,7 @@ export function TagLine({ tag: t, now, path }: { tag: Kept<Tag>; now: TagNow | u
       </Box>
       <Box as="td" pr="10px" w="220px" title={now?.node ?? t.node}>
         <Box fontFamily="mono" fontSize="12px" color="muted" wordBreak="break-all">
-          {t.node}
+          {nodeWords}
         </Box>
       </Box>
       <Box as="td" pr="10px" color="muted" whiteSpace="nowrap">

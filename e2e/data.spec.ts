@@ -1,0 +1,47 @@
+import { build, stage, undoAll } from './people';
+import { expect, test } from './program';
+
+test('what a table is: called, ordered, of which kinds, seen from both sides; and how numbers are written', async ({ page }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  await page.getByRole('navigation', { name: 'Parts of the builder' }).getByRole('button', { name: 'Data' }).click();
+  const nav = page.getByRole('navigation', { name: 'Data' });
+  await nav.getByRole('button', { name: 'Parts', exact: true }).click();
+  // Each change is one step, and undo takes it back.
+  await page.getByLabel('What tells a record').selectOption({ label: 'Code' });
+  await page.getByLabel(/^(Order by|Then by)$/).selectOption({ label: 'In stock' });
+  await page.getByRole('button', { name: /least first: turn$/ }).last().click();
+  await expect(page.getByRole('button', { name: /greatest first: turn$/ })).toBeVisible();
+  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByRole('button', { name: 'Order 2 least first: turn' })).toBeVisible();
+
+  await nav.getByRole('button', { name: 'Defects', exact: true }).click();
+  await page.getByRole('button', { name: 'What Hours is' }).click();
+  await page.getByLabel('Most of Hours').fill('80');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('number in h, 0 to 80')).toBeVisible();
+  await page.getByRole('button', { name: 'What Cabin is' }).click();
+  await page.getByLabel('What records are called from the other side of Cabin').fill('defects found on it');
+  await page.keyboard.press('Enter');
+  await nav.getByRole('button', { name: 'Cabins', exact: true }).click();
+  await expect(page.getByRole('option', { name: 'defects found on it' })).toHaveCount(1);
+  await nav.getByRole('button', { name: 'Defects', exact: true }).click();
+  const board = page.getByRole('listitem').filter({ has: page.getByRole('button', { name: 'Workshop board', exact: true }) });
+  await board.getByRole('combobox', { name: 'Add a column' }).selectOption({ label: 'Hours' });
+  await expect(board.getByRole('button', { name: 'Remove the column Hours' })).toBeVisible();
+
+  await nav.getByRole('button', { name: 'Application' }).click();
+  await page.getByLabel('Language of numbers and dates').selectOption({ label: 'Deutsch' });
+  await expect(page.getByText('14.200 on 03.11.2026')).toBeVisible();
+  await page.getByLabel('Offer a screen').selectOption({ label: 'Workshop board' });
+  await expect(page.getByRole('button', { name: 'Offer Workshop board no more' })).toBeVisible();
+
+  await nav.getByRole('button', { name: 'Equipment' }).click();
+  const lifts = page.getByRole('region', { name: 'Lifts' });
+  await expect(lifts.getByRole('row').filter({ has: page.getByLabel('Name of gates') })).toContainText('yes');
+
+  // The screen at work has it at once: the column, and dates as they are written there.
+  await page.getByRole('navigation', { name: 'Parts of the builder' }).getByRole('button', { name: 'Screen' }).click();
+  await expect(stage(page).getByRole('columnheader', { name: 'Hours' })).toBeVisible();
+  await expect(stage(page).getByText(/^\d{2}\.\d{2}\.20\d{2}$/).first()).toBeVisible();
+  await undoAll(page);
+});

@@ -1,0 +1,20 @@
+/** The languages in which numbers and dates can be written for users, by what they call themselves. */
+export const languages: [tag: string, name: string][] = [
+  ['en', 'English'],
+  ['en-US', 'English, US'],
+  ['cs', 'Čeština'],
+  ['da', 'Dansk'],
+  ['de', 'Deutsch'],
+  ['es', 'Español'],
+  ['fr', 'Français'],
+  ['hr', 'Hrvatski'],
+  ['it', 'Italiano'],
+  ['hu', 'Magyar'],
+  ['nl', 'Nederlands'],
+  ['nb', 'Norsk bokmål'],
+  ['pl', 'Polski'],
+  ['pt', 'Português'],
+  ['sl', 'Slovenščina'],
+  ['fi', 'Suomi'],
+  ['sv', 'Svenska'],
+];
