@@ -402,6 +402,11 @@ type LampElementView = use.ElementView
 // LampView A live yes or no.
 type LampView = element.LampView
 
+// LaterAsked What is to be made for a table: screens, dashboard, operator.
+type LaterAsked struct {
+	What string `json:"what"`
+}
+
 // Leads Where a way leads.
 type Leads = build.Leads
 
@@ -849,6 +854,9 @@ type ProposedEquipment = propose.Equipment
 
 // ProposedField A field as it would be taken in; without an id it is left out.
 type ProposedField = propose.Field
+
+// ProposedLater What would be made for a table that the application has.
+type ProposedLater = propose.Later
 
 // ProposedScreen A screen that would be made, or is left out.
 type ProposedScreen = propose.Screen
@@ -1397,6 +1405,9 @@ type PractiseJSONRequestBody = PractiseRequest
 // ProposeJSONRequestBody defines body for Propose for application/json ContentType.
 type ProposeJSONRequestBody = ProposalRequest
 
+// ProposeLaterJSONRequestBody defines body for ProposeLater for application/json ContentType.
+type ProposeLaterJSONRequestBody = LaterAsked
+
 // ExplainWayJSONRequestBody defines body for ExplainWay for application/json ContentType.
 type ExplainWayJSONRequestBody = WhyRequest
 
@@ -1543,6 +1554,9 @@ type ServerInterface interface {
 	// Propose How an input can get its value
 	// (POST /api/build/{project}/proposals)
 	Propose(c *gin.Context, project string)
+	// ProposeLater What would be made for a table of the application
+	// (POST /api/build/{project}/proposals/{table})
+	ProposeLater(c *gin.Context, project string, table string)
 	// GetRecords Records to walk on
 	// (GET /api/build/{project}/records/{table})
 	GetRecords(c *gin.Context, project string, table string, params GetRecordsParams)
@@ -2339,6 +2353,40 @@ func (siw *ServerInterfaceWrapper) Propose(c *gin.Context) {
 	}
 
 	siw.Handler.Propose(c, project)
+}
+
+// ProposeLater operation middleware
+func (siw *ServerInterfaceWrapper) ProposeLater(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "table" -------------
+	var table string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "table", c.Param("table"), &table, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter table: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ProposeLater(c, project, table)
 }
 
 // GetRecords operation middleware
@@ -4225,4 +4273,5 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/plants/certificate", wrapper.GetPlantCertificate)
 	router.POST(options.BaseURL+"/api/build/:project/equipment", wrapper.ProposeEquipment)
 	router.GET(options.BaseURL+"/api/build/:project/equipment/:table", wrapper.GetEquipment)
+	router.POST(options.BaseURL+"/api/build/:project/proposals/:table", wrapper.ProposeLater)
 }

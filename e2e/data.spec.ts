@@ -39,8 +39,18 @@ test('what a table is: called, ordered, of which kinds, seen from both sides; an
   const lifts = page.getByRole('region', { name: 'Lifts' });
   await expect(lifts.getByRole('row').filter({ has: page.getByLabel('Name of gates') })).toContainText('yes');
 
+  // A dashboard of a table: told first, made in one step, each chart narrowing the rest.
+  await nav.getByRole('button', { name: 'Defects', exact: true }).click();
+  await page.getByRole('button', { name: 'a dashboard' }).click();
+  const proposal = page.getByRole('region', { name: 'What would be made' });
+  await expect(proposal).toContainText('A chart of defects by severity.');
+  await proposal.getByRole('button', { name: 'Make it' }).click();
+  await expect(stage(page).getByRole('heading', { level: 1 })).toHaveText('Defects in figures');
+  await expect(stage(page).getByText('Defects by state')).toBeVisible();
+  await page.getByRole('banner').getByRole('button', { name: 'Undo' }).click();
+
   // The screen at work has it at once: the column, and dates as they are written there.
-  await page.getByRole('navigation', { name: 'Parts of the builder' }).getByRole('button', { name: 'Screen' }).click();
+  await page.goto('/build/tarnhorn/screen/s_wboard');
   await expect(stage(page).getByRole('columnheader', { name: 'Hours' })).toBeVisible();
   await expect(stage(page).getByText(/^\d{2}\.\d{2}\.20\d{2}$/).first()).toBeVisible();
   await undoAll(page);

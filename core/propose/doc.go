@@ -14,5 +14,6 @@
 //   - start.go: the start screen, and the rail
 //   - again.go, taken.go: what differs when a database is read again, and a table that is taken in later
 //   - equipment.go, operator.go: folders of a plant as equipment of records, with a screen
+//   - later.go: screens and a dashboard for a table that a project has already
 //   - application.go: all of it as the entities of a project, and as a small map
 package propose

@@ -34,7 +34,7 @@ func (m *equipmentMaker) screen(eq *project.Equipment) {
 	b := body{"kind": "screen", "type": "operator", "title": title, "slug": m.slug(Slug(title)), "heading": english.Capital(t.One) + " " + headingOf(t), "record": own, "elements": s.elements,
 		"inputs": body{own: body{"pos": 1, "alias": alias(t.One), "label": english.Capital(t.One), "type": "record", "table": t.ID, "required": true}}}
 	m.out.Screen = id
-	if form := m.formOf(); form != nil {
+	if form := formOf(m.p, m.table.ID); form != nil {
 		b["up"] = form.ID
 		element := "e_plant"
 		for form.Elements[element] != nil {
@@ -50,17 +50,6 @@ func (m *equipmentMaker) screen(eq *project.Equipment) {
 	}
 	m.add("/"+id, b)
 	m.out.Notes = append(m.out.Notes, "No screen of one "+english.Lower(t.One)+" leads to it yet: let a button do so.")
-}
-
-// formOf is the screen of one record of the table; nil for none.
-func (m *equipmentMaker) formOf() *project.Screen {
-	for _, id := range slices.Sorted(maps.Keys(m.p.Screens)) {
-		s := m.p.Screens[id]
-		if in := s.Inputs[s.Record]; s.Type == "form" && in != nil && in.Table == m.table.ID {
-			return s
-		}
-	}
-	return nil
 }
 
 func (m *equipmentMaker) slug(wanted string) string {

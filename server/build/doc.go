@@ -7,6 +7,7 @@
 //   - conditions.go, orders.go, offers.go: help while wiring
 //   - rights.go, walked.go: rights, and walking as somebody
 //   - list.go: the state of all applications that one builds
+//   - later.go: screens proposed for a table
 //   - equipment.go: equipment proposed of a plant, and its values now
 //   - work.go, practise.go: a screen at work in the builder, and presses that are taken back
 //   - pictures.go, svg.go: pictures of a project

@@ -1267,10 +1267,37 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/proposals/{table}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What would be made for a table of the application */
+        post: operations["proposeLater"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What is to be made for a table: screens, dashboard, operator. */
+        LaterAsked: {
+            what: string;
+        };
+        /** @description What would be made for a table that the application has. */
+        ProposedLater: {
+            words: string[];
+            patch: components["schemas"]["Op"][];
+            screen?: string;
+        };
         /** @description Folders of a plant that are to become equipment, and whom one walks as. */
         EquipmentAsked: {
             wish: components["schemas"]["EquipmentWish"];
@@ -5758,6 +5785,42 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TagNow"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposeLater: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                table: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LaterAsked"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposedLater"];
                 };
             };
             /** @description a no */

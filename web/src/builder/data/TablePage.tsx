@@ -7,6 +7,7 @@ import { FieldList } from './FieldList';
 import { GrantLine } from './GrantLine';
 import { OrderList } from './OrderList';
 import { TableLists } from './TableLists';
+import { TableMaking } from './TableMaking';
 import { TableTelling } from './TableTelling';
 import { TableWords } from './TableWords';
 import { TallyList } from './TallyList';
@@ -28,6 +29,7 @@ export function TablePage({ row }: { row: TableRow }) {
       <Box overflowY="auto" flex="1" minH={0}>
         <TableWords table={row.table} />
         <TableTelling table={row.table} />
+        <TableMaking table={row.table} />
         <Head>Who may do what</Head>
         {findings.map((f) => (
           <Box
