@@ -76,7 +76,7 @@ func Decoded() (*project.Project, error) {
 }
 
 // OwnPictures are the pictures that the demo's projects themselves show, by file.
-var OwnPictures = []string{"grip-gauge.svg"}
+var OwnPictures = []string{"grip-gauge.svg", "line.svg"}
 
 // Picture gives a picture of the demo's projects by name.
 func Picture(name string) ([]byte, error) { return files.ReadFile("pictures/" + name) }

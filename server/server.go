@@ -65,7 +65,6 @@ func New(c base.Config) (*Server, error) {
 		answer.Fail(c, &ask.Refusal{Code: "bad-request", What: "This call cannot be read: " + err.Error() + ".", Then: "See the API document."})
 	}})
 	engine.GET("/api/openapi.yaml", func(c *gin.Context) { c.Data(http.StatusOK, "application/yaml", api.Document) })
-	engine.GET("/api/pictures/:name", s.picture)
 	engine.GET("/api/issuer", s.BeginAtIssuer)
 	engine.GET(administer.CallbackPath, s.EndAtIssuer)
 	engine.NoRoute(s.client)
@@ -185,21 +184,6 @@ func (s *Server) setHeaders(h http.Header) {
 	if s.Cookies.Secure { // RFC 6797
 		h.Set("Strict-Transport-Security", "max-age=31536000")
 	}
-}
-
-func (s *Server) picture(c *gin.Context) {
-	if _, err := s.Sessions.Who(c, ""); err != nil {
-		answer.Fail(c, err)
-		return
-	}
-	data, err := s.Pictures(c.Param("name"))
-	if err != nil {
-		answer.Fail(c, &ask.Refusal{Code: "no-picture", What: "There is no such picture.", Then: "Tell the person who builds this application."})
-		return
-	}
-	c.Header("Content-Security-Policy", "sandbox; default-src 'none'; style-src 'unsafe-inline'")
-	c.Header("Cache-Control", "private, max-age=3600")
-	c.Data(http.StatusOK, "image/svg+xml", data)
 }
 
 // GetStatus tells what the program can reach; by name only to who is signed in.

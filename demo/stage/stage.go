@@ -93,7 +93,7 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 	}
 	s.Server, err = server.New(base.Config{
 		Store: s.Store, Certificate: shown, Records: map[string]*records.Source{recordsConnection: s.Records},
-		Plants: map[string]*plant.Client{plantConnection: s.Plant}, Pictures: demo.Picture, Log: o.Log,
+		Plants: map[string]*plant.Client{plantConnection: s.Plant}, Log: o.Log,
 	})
 	if err != nil {
 		return nil, err

@@ -1,7 +1,6 @@
 package base
 
 import (
-	"errors"
 	"log/slog"
 	"runtime/debug"
 	"time"
@@ -22,7 +21,6 @@ type Config struct {
 	Plants  map[string]*plant.Client   // by name of the connection
 	// Certificate is the program's own, which plants are shown; nil: only those are reached that ask for none.
 	Certificate *certificate.Own
-	Pictures    func(name string) ([]byte, error)
 	Now         func() time.Time
 	Log         *slog.Logger
 	Cookies     Cookies
@@ -61,9 +59,6 @@ type Base struct {
 func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now
-	}
-	if c.Pictures == nil {
-		c.Pictures = func(string) ([]byte, error) { return nil, errors.New("the program has no pictures of its own") }
 	}
 	b := &Base{Config: c, Edits: newWatchers(), Changes: newChanges(), ending: make(chan struct{}), Calls: newShares(callsAtOnce), Downloads: newShares(downloadsAtOnce)}
 	b.Apps = newApps(c.Store)

@@ -83,7 +83,8 @@ func TestAFieldCanBeAWay(t *testing.T) {
 func TestGaugesLampsTrendsAndFigures(t *testing.T) {
 	s := stand.New(t, `[
 	 {"op":"add","path":"/s_drive/elements/e_trend","value":{"kind":"trend","pos":5,"cell":{"row":5,"col":1,"w":12},"words":"Lately","minutes":5,"lines":{"l_1":{"pos":1,"words":"speed","value":"record.equip.q_drive.g_speed","max":8},"l_2":{"pos":2,"words":"sum","value":"record.equip.q_drive.g_speed + 1","max":8}}}},
-	 {"op":"add","path":"/s_drive/elements/e_fig","value":{"kind":"figure","pos":6,"cell":{"row":6,"col":1,"w":6},"picture":"line.svg","marks":{"m_1":{"pos":1,"x":10,"y":10,"words":"{record.equip.q_drive.g_speed} m/s","abnormal":"record.equip.q_drive.g_speed > 4"}}}},
+	 {"op":"add","path":"/im_line","value":{"kind":"picture","name":"The line","digest":"0bbe7a219527c754f212076b1879c014d24ee18dcb85b0ee69e7783fdc793bd1"}},
+	 {"op":"add","path":"/s_drive/elements/e_fig","value":{"kind":"figure","pos":6,"cell":{"row":6,"col":1,"w":6},"picture":"im_line","marks":{"m_1":{"pos":1,"x":10,"y":10,"words":"{record.equip.q_drive.g_speed} m/s","abnormal":"record.equip.q_drive.g_speed > 4"}}}},
 	 {"op":"replace","path":"/s_drive/elements/e_gauge/value","value":"record.equip.q_drive.g_speed"},
 	 {"op":"add","path":"/s_drive/elements/e_gauge/low","value":1},{"op":"add","path":"/s_drive/elements/e_gauge/high","value":4},{"op":"add","path":"/s_drive/elements/e_gauge/digits","value":1}]`)
 	o := s.MustOpen(t, s.Mira, "drive?lift=1")

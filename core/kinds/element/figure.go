@@ -10,9 +10,9 @@ import (
 
 // FigureView is a picture with live words on it.
 type FigureView struct {
-	Words   string     `json:"words,omitempty"`
-	Picture string     `json:"picture"`
-	Marks   []MarkView `json:"marks"`
+	Words  string     `json:"words"`
+	Digest string     `json:"digest,omitempty"` // of the picture; "" where it is gone
+	Marks  []MarkView `json:"marks"`
 }
 
 // MarkView is one text on a figure.
@@ -37,7 +37,7 @@ type Figure struct {
 	project.ElementHead
 	use.NothingToFetch
 	Words   string           `json:"words,omitempty"`
-	Picture string           `json:"picture"` // name of a picture that the project brings
+	Picture string           `json:"picture"` // id of a picture of the project
 	Marks   map[string]*Mark `json:"marks,omitempty"`
 }
 
@@ -59,6 +59,7 @@ func (spec *Figure) Gates() map[string]*project.Gate { return nil }
 func (*Figure) Called(plan.Scene, *plan.Element) string { return "figure" }
 
 func (spec *Figure) Plan(b *plan.Planner) {
+	b.Picture(spec.Picture)
 	for id, m := range spec.Marks {
 		b.Element.Texts[id] = b.Template("mark", m.Words)
 		if m.Abnormal != "" {
@@ -71,7 +72,13 @@ func (spec *Figure) Plan(b *plan.Planner) {
 func (*Figure) NewView() any { return &FigureView{} }
 
 func (spec *Figure) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
-	fv := &FigureView{Words: spec.Words, Picture: spec.Picture, Marks: []MarkView{}}
+	fv := &FigureView{Words: "the picture is gone", Marks: []MarkView{}}
+	if p := o.PictureView(spec.Picture); p != nil {
+		fv.Digest, fv.Words = p.Digest, p.Words
+	}
+	if spec.Words != "" {
+		fv.Words = spec.Words
+	}
 	into.View = fv
 	for _, m := range project.Ordered(spec.Marks) {
 		mv := MarkView{X: m.X, Y: m.Y, Words: o.Text(e, m.ID)}

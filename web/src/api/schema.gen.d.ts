@@ -2153,8 +2153,8 @@ export interface components {
         };
         /** @description A picture with live words. */
         FigureView: {
-            words?: string;
-            picture: string;
+            words: string;
+            digest?: string;
             marks: components["schemas"]["MarkView"][];
         };
         /** @description A text on a figure. */

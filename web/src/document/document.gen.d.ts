@@ -1236,7 +1236,7 @@ export interface FigureElement {
   tab?: string;
   words?: string;
   /**
-   * Name of a picture that the project brings
+   * Id of a picture of the project
    */
   picture: string;
   marks?: {

@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useScreen } from '../context';
 import type { ElementKind, OfKind } from './kind';
 
 /** A picture with live words at places on it. */
@@ -6,12 +7,14 @@ export const figure: ElementKind<'figure'> = { Draw: Figure, grows: true };
 
 function Figure({ element }: { element: OfKind<'figure'> }) {
   const { figure } = element;
+  const { pictures } = useScreen();
+  if (!figure.digest) return <div className="field-error">{figure.words}</div>;
   return (
     <Flex align="center" justify="center" h="full" minH={0}>
       {/* Pictures are drawn for light ground. */}
       <Box className="light" position="relative" w="full" maxW="640px" bg="plant.panel" borderRadius="4px">
         <Box asChild w="full" display="block">
-          <img src={`/api/pictures/${figure.picture}`} alt={figure.words ?? ''} />
+          <img src={pictures + figure.digest} alt={figure.words} />
         </Box>
         {figure.marks.map((m) => (
           <Box
