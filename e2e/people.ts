@@ -36,6 +36,17 @@ export const stage = (page: Page) => page.locator('[data-stage]');
 export const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
 export const chosen = (page: Page) => page.getByRole('region', { name: 'The chosen way' });
 
+/**
+ * Starts the line in a drive room. A busy machine may have the values too late for a moment: then the press is refused,
+ * says so, and is pressed again.
+ */
+export async function startLine(page: Page) {
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Start', exact: true }).click({ timeout: 5000 });
+    await expect(page.getByText('Start command: accepted by the plant.')).toBeVisible({ timeout: 5000 });
+  }).toPass();
+}
+
 /** Takes back every edit since the release: how a test leaves the project, not what it is about. */
 export async function undoAll(page: Page) {
   const api = page.context().request;

@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { build, chosen, heading, sentence, stage, undoAll, use } from './people';
+import { build, chosen, heading, sentence, stage, startLine, undoAll, use } from './people';
 
 // What gates can do: in use, by the demo's own wiring, and in build, without writing an expression.
 
@@ -288,7 +288,7 @@ test('a stop is logged by one press while the line stands', async ({ page }) => 
   await expect(page).toHaveURL(/\/stop\?/); // the browser's history has the new place
   await page.goBack();
   await expect(log).toBeVisible(); // until then “Start” is a button of the rail
-  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  await startLine(page);
   await expect(log).toHaveAttribute('aria-disabled', 'true', { timeout: 30_000 });
 });
 
