@@ -342,10 +342,11 @@ type First struct {
 
 // FirstPerson The first person of all, who administers.
 type FirstPerson struct {
-	Login    string `json:"login"`
-	Name     string `json:"name"`
-	Password string `json:"password"`
-	Token    string `json:"token"`
+	Id       *string `json:"id,omitempty"`
+	Login    string  `json:"login"`
+	Name     string  `json:"name"`
+	Password string  `json:"password"`
+	Token    string  `json:"token"`
 }
 
 // From The list that a record was opened from, as it was then.
@@ -552,10 +553,11 @@ type NewPeople struct {
 	People []NewPerson `json:"people"`
 }
 
-// NewPerson Somebody to be added.
+// NewPerson Somebody to be added. An id may be given; else one is made.
 type NewPerson struct {
 	Administers *bool                `json:"administers,omitempty"`
 	Builds      *bool                `json:"builds,omitempty"`
+	Id          *string              `json:"id,omitempty"`
 	Login       string               `json:"login"`
 	Name        string               `json:"name"`
 	Roles       *map[string][]string `json:"roles,omitempty"`
@@ -635,12 +637,13 @@ type Person struct {
 	Roles       []string `json:"roles"`
 }
 
-// PersonChange What is to be otherwise of a person.
+// PersonChange What is to be otherwise of a person. Who walks may walk as real people where they build.
 type PersonChange struct {
 	Administers *bool   `json:"administers,omitempty"`
 	Builds      *bool   `json:"builds,omitempty"`
 	Disabled    *bool   `json:"disabled,omitempty"`
 	Name        *string `json:"name,omitempty"`
+	Walks       *bool   `json:"walks,omitempty"`
 }
 
 // PersonInfo Somebody who can sign in, as who administers the program sees them.
@@ -658,6 +661,7 @@ type PersonInfo struct {
 	Roles       map[string][]string     `json:"roles"`
 	Seen        *time.Time              `json:"seen,omitempty"`
 	Sessions    int                     `json:"sessions"`
+	Walks       bool                    `json:"walks"`
 }
 
 // Pick A record that the user is to choose first.
@@ -1313,6 +1317,8 @@ type ImportFileJSONBody = map[string]interface{}
 
 // ImportFileParams defines parameters for ImportFile.
 type ImportFileParams struct {
+	// Id what the application is to be known by; one is made when absent
+	Id    *string `form:"id,omitempty" json:"id,omitempty"`
 	Title *string `form:"title,omitempty" json:"title,omitempty"`
 	Slug  *string `form:"slug,omitempty" json:"slug,omitempty"`
 
@@ -3013,6 +3019,14 @@ func (siw *ServerInterfaceWrapper) ImportFile(c *gin.Context) {
 
 	// Parameter object where we will unmarshal all parameters from the context
 	var params ImportFileParams
+
+	// ------------- Optional query parameter "id" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "id", c.Request.URL.Query(), &params.Id, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter id: %w", err), http.StatusBadRequest)
+		return
+	}
 
 	// ------------- Optional query parameter "title" -------------
 

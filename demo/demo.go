@@ -3,7 +3,9 @@ package demo
 
 import (
 	"context"
+	"crypto/sha256"
 	"embed"
+	"encoding/hex"
 	"encoding/json"
 	"fmt"
 	"time"
@@ -75,11 +77,25 @@ func Decoded() (*project.Project, error) {
 	return project.Decode(entities)
 }
 
-// OwnPictures are the pictures that the demo's projects themselves show, by file.
-var OwnPictures = []string{"grip-gauge.svg", "line.svg"}
+// Pictures are those that the demo's projects show, by file.
+var Pictures = []string{"grip-gauge.svg", "line.svg"}
 
-// Picture gives a picture of the demo's projects by name.
+// Picture gives a picture of the demo's projects by its file.
 func Picture(name string) ([]byte, error) { return files.ReadFile("pictures/" + name) }
+
+// PictureOf gives the one with a digest (SHA-256, in hexadecimal).
+func PictureOf(digest string) ([]byte, error) {
+	for _, name := range Pictures {
+		data, err := Picture(name)
+		if err != nil {
+			return nil, fmt.Errorf("read a picture of the demo: %w", err)
+		}
+		if sum := sha256.Sum256(data); hex.EncodeToString(sum[:]) == digest {
+			return data, nil
+		}
+	}
+	return nil, fmt.Errorf("the demo has no picture with the digest %s", digest)
+}
 
 // Role and database of the record source. The role may change data, not structure, and
 // knows nothing of the program's own database.

@@ -232,3 +232,23 @@ func TestPeopleComeByLinksOverHTTP(t *testing.T) {
 		t.Error("links are told again")
 	}
 }
+
+// Ids may be made by who calls: they have a form, and two things never have the same.
+func TestIdsMayBeMadeByWhoCalls(t *testing.T) {
+	p := keyed(t)
+	one := func(id, login string) map[string]any {
+		return map[string]any{"people": []map[string]any{{"id": id, "name": "Ida Made", "login": login}}}
+	}
+	for _, id := range []string{"ida", "a_", "a_Ida", "a_" + strings.Repeat("x", 31), "a_i'd"} {
+		p.refused("POST", "/api/people", one(id, "ida"), http.StatusUnprocessableEntity, "fields")
+	}
+	p.must("POST", "/api/people", one("a_ida", "ida"), nil)
+	p.refused("POST", "/api/people", one("a_ida", "other"), http.StatusConflict, "name-taken")
+	p.must("PUT", "/api/people/a_ida", map[string]any{"walks": true}, nil)
+	var page api.PeoplePage
+	p.must("GET", "/api/people", nil, &page)
+	if i := slices.IndexFunc(page.People, func(x api.PersonInfo) bool { return x.Id == "a_ida" }); i < 0 || !page.People[i].Walks {
+		t.Error("the right to walk as real people is not given")
+	}
+	p.must("PUT", "/api/people/a_ida", map[string]any{"disabled": true}, nil)
+}

@@ -21,6 +21,7 @@ const (
 	PersonRenamed     = "person-renamed"
 	PersonDisabled    = "person-disabled"
 	PersonEnabled     = "person-enabled"
+	WalksSet          = "may-walk"
 	LinkMade          = "link"
 	SessionsEnded     = "sessions-ended"
 	ConnectionKept    = "connection"

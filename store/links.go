@@ -140,6 +140,22 @@ func (s *Store) UseLink(ctx context.Context, token, password string, now time.Ti
 	})
 }
 
+// GivePassword sets a person's password whatever it is, and lets no link hold any more: for accounts whose passwords
+// everybody knows.
+func (s *Store) GivePassword(ctx context.Context, account, password string) error {
+	hash, err := s.hasher.hash(password)
+	if err != nil {
+		return err
+	}
+	return s.inTx(ctx, "give a password", func(tx pgx.Tx) error {
+		if _, err := tx.Exec(ctx, `update account set password = $2 where id = $1`, account, hash); err != nil {
+			return err
+		}
+		_, err := tx.Exec(ctx, `delete from link where account = $1`, account)
+		return err
+	})
+}
+
 // endAll ends every session of a person, and lets no browser be known by which somebody else may have signed in.
 func endAll(ctx context.Context, tx pgx.Tx, account string) error {
 	if _, err := tx.Exec(ctx, `delete from session where account = $1`, account); err != nil {

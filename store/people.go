@@ -25,6 +25,7 @@ type Person struct {
 	ForAll          Rights
 	Roles           map[string][]string // by project
 	Rights          map[string]Rights   // by project
+	Walks           bool                // as real people, where they build
 }
 
 // People lists everybody, by name.
@@ -34,13 +35,13 @@ func (s *Store) People(ctx context.Context, now time.Time) ([]*Person, error) {
 	err := s.inTx(ctx, "list the people", func(tx pgx.Tx) error {
 		rows, err := tx.Query(ctx, `select a.id, a.login, a.name, a.disabled_at is not null, exists (select from link l where l.account = a.id and l.ends_at > $1), a.password <> '', a.seen_at,
 			(select count(*) from attempt t where t.account = a.id and not t.ok and t.at > coalesce(a.seen_at, '-infinity')), (select count(*) from session x where x.account = a.id and x.ends_at > $1 and x.seen_at > $2),
-			exists (select from right_for_all r where r.account = a.id and r.can = 'builds'), exists (select from right_for_all r where r.account = a.id and r.can = 'administers')
+			exists (select from right_for_all r where r.account = a.id and r.can = 'builds'), exists (select from right_for_all r where r.account = a.id and r.can = 'administers'), a.walks
 			from account a order by a.name, a.id`, now, now.Add(-sessionIdle))
 		if err != nil {
 			return err
 		}
 		var p Person
-		_, err = pgx.ForEachRow(rows, []any{&p.ID, &p.Login, &p.Name, &p.Disabled, &p.Invited, &p.Password, &p.Seen, &p.Failed, &p.Sessions, &p.ForAll.Builds, &p.ForAll.Administers}, func() error {
+		_, err = pgx.ForEachRow(rows, []any{&p.ID, &p.Login, &p.Name, &p.Disabled, &p.Invited, &p.Password, &p.Seen, &p.Failed, &p.Sessions, &p.ForAll.Builds, &p.ForAll.Administers, &p.Walks}, func() error {
 			one := p
 			one.Roles, one.Rights = map[string][]string{}, map[string]Rights{}
 			out, of[one.ID] = append(out, &one), &one
@@ -207,6 +208,17 @@ func (s *Store) Rename(ctx context.Context, by, account, name string) error {
 	return s.change(ctx, by, account, PersonRenamed, func(tx pgx.Tx, was string) (string, error) {
 		_, err := tx.Exec(ctx, `update account set name = $2 where id = $1`, account, name)
 		return was + ": " + name, err
+	})
+}
+
+// SetWalks lets a person walk as real people where they build, or no more. Error: ErrNone.
+func (s *Store) SetWalks(ctx context.Context, by, account string, may bool) error {
+	return s.change(ctx, by, account, WalksSet, func(tx pgx.Tx, name string) (string, error) {
+		_, err := tx.Exec(ctx, `update account set walks = $2 where id = $1`, account, may)
+		if !may {
+			name += ", no more"
+		}
+		return name, err
 	})
 }
 

@@ -61,7 +61,7 @@ func (p *program) start(armed string) {
 	p.mu.Lock()
 	defer p.mu.Unlock()
 	c := up.Cluster
-	p.run = exec.Command(p.binary, "serve", "--address", p.address, "--store", c.DSN("ambergate", c.Password, "ambergate"),
+	p.run = exec.Command(p.binary, "serve", "--dir", filepath.Dir(p.binary), "--address", p.address, "--store", c.DSN("ambergate", c.Password, "ambergate"),
 		"--records", "tarnhorn="+c.DSN(demo.AppRole, c.Password, demo.Database), "--plant", "ropeway="+up.Sim.Endpoint()+",urn:ambergate:ropeway")
 	p.run.Env = append(os.Environ(), fault.Variable+"="+armed)
 	if err := p.run.Start(); err != nil {

@@ -5,12 +5,9 @@ package stage
 import (
 	"context"
 	"crypto/sha256"
-	"errors"
 	"fmt"
 	"log/slog"
-	"maps"
 	"net"
-	"slices"
 	"time"
 
 	"github.com/jackc/pgx/v5"
@@ -23,7 +20,6 @@ import (
 	"ambergate/records"
 	"ambergate/server"
 	"ambergate/server/base"
-	"ambergate/server/build"
 	"ambergate/store"
 )
 
@@ -77,9 +73,6 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 	if err := s.Store.UseKey(key[:]); err != nil {
 		return nil, err
 	}
-	if err := s.project(ctx); err != nil {
-		return nil, err
-	}
 	if s.Records, err = records.Open(ctx, s.Cluster.DSN(demo.AppRole, s.Cluster.Password, demo.Database), o.Told); err != nil {
 		return nil, err
 	}
@@ -97,6 +90,9 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 	})
 	if err != nil {
 		return nil, err
+	}
+	if err := s.make(ctx); err != nil {
+		return nil, fmt.Errorf("make the demo: %w", err)
 	}
 	return s, s.Server.Prepare(ctx)
 }
@@ -138,65 +134,22 @@ func (s *Stage) load(ctx context.Context, today time.Time) error {
 	return demo.Load(ctx, dsn, s.Cluster.Password, today)
 }
 
-// project keeps the demo's people and project, and releases it, unless they are there already.
-func (s *Stage) project(ctx context.Context) error {
-	if _, _, err := s.Store.ProjectState(ctx, demo.ProjectID); err == nil {
-		return nil
-	} else if !errors.Is(err, store.ErrNone) {
-		return err
-	}
-	for _, name := range demo.OwnPictures {
-		data, err := demo.Picture(name)
-		if err != nil {
-			return fmt.Errorf("read a picture of the demo: %w", err)
-		}
-		if _, err := s.Store.AddPicture(ctx, build.MediaOfPicture(data), data); err != nil {
-			return err
-		}
-	}
-	for _, id := range slices.Sorted(maps.Keys(demo.Projects)) {
-		entities, err := demo.Entities(id)
-		if err != nil {
-			return err
-		}
-		if err := s.Store.CreateProject(ctx, id, entities); err != nil {
-			return fmt.Errorf("keep the demo's project: %w", err)
-		}
-	}
-	for _, p := range demo.People {
-		if err := s.Store.CreateAccount(ctx, store.Account{ID: p.ID, Login: p.Login, Name: p.Name, Walks: p.Builder}, p.Login); err != nil {
-			return err
-		}
-		for project, roles := range p.Roles {
-			for _, role := range roles {
-				if err := s.Store.GiveRole(ctx, p.ID, project, role); err != nil {
-					return err
-				}
-			}
-			if p.Builder {
-				if err := s.Store.SetRights(ctx, p.ID, p.ID, project, store.Rights{Builds: true, Administers: true}); err != nil {
-					return err
-				}
-			}
-		}
-	}
-	for id := range demo.Projects {
-		if _, err := s.Store.PutIntoUse(ctx, id, "a_arno", ""); err != nil {
-			return err
-		}
-	}
-	return nil
-}
-
 // Administered lets somebody run the program: people, connections, new applications.
 func (s *Stage) Administered(ctx context.Context) error {
-	if _, err := s.Store.AccountID(ctx, demo.Runs.Login); err == nil {
-		return nil
-	}
-	if err := s.Store.CreateAccount(ctx, store.Account{ID: demo.Runs.ID, Login: demo.Runs.Login, Name: demo.Runs.Name}, demo.Runs.Login); err != nil {
-		return err
-	}
 	return s.Store.SetForAll(ctx, demo.Runs.ID, demo.Runs.ID, store.Rights{Builds: true, Administers: true})
+}
+
+// nobodyRuns lets nobody administer the program, which no call would do: for tests that count on it.
+func (s *Stage) nobodyRuns(ctx context.Context) error {
+	conn, err := pgx.Connect(ctx, s.Cluster.AdminDSN("ambergate"))
+	if err != nil {
+		return fmt.Errorf("connect to the store: %w", err)
+	}
+	defer conn.Close(ctx)
+	if _, err := conn.Exec(ctx, `delete from right_for_all`); err != nil {
+		return fmt.Errorf("take the rights for all: %w", err)
+	}
+	return nil
 }
 
 func (s *Stage) startPlant(o Options) error {

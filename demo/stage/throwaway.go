@@ -25,7 +25,13 @@ func Throwaway(ctx context.Context, today time.Time, told pgx.QueryTracer) (*Sta
 	quiet := slog.New(slog.DiscardHandler)
 	slog.SetDefault(quiet)
 	s, err := Up(ctx, Options{Dir: dir, Today: today, Log: quiet, Told: told})
+	if err == nil {
+		err = s.nobodyRuns(ctx)
+	}
 	if err != nil {
+		if s != nil {
+			s.Down()
+		}
 		remove()
 		return nil, nil, err
 	}

@@ -161,13 +161,18 @@ func (s *Side) ImportFile(c *gin.Context, params api.ImportFileParams) {
 				return api.MadeApplication{}, err
 			}
 		}
-		slug, err := s.Import(c, by.ID, f, p, Place{Title: title, Slug: slug, Connect: connect})
+		id, err := idFor("p_", params.Id)
+		if err != nil {
+			return api.MadeApplication{}, err
+		}
+		slug, err = s.Import(c, by.ID, f, p, Place{ID: id, Title: title, Slug: slug, Connect: connect})
 		return api.MadeApplication{Slug: slug}, err
 	})
 }
 
 // Place is what a file is to be called here, and which connection takes the place of which.
 type Place struct {
+	ID          string // "": a new one
 	Title, Slug string // "": as in the file
 	Connect     map[string]string
 }
@@ -207,7 +212,7 @@ func (s *Side) Import(ctx context.Context, by string, f *project.File, p *projec
 		}
 	}
 	slug, _ = first["slug"].(string)
-	return slug, s.make(ctx, store.Account{ID: by}, first, f.Entities, nil)
+	return slug, s.make(ctx, store.Account{ID: by}, at.ID, first, f.Entities, nil)
 }
 
 // NewFiles gives what writes and reads files without a server: for the command line.

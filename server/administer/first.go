@@ -10,7 +10,6 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	"ambergate/server/answer"
-	"ambergate/server/base"
 	"ambergate/store"
 )
 
@@ -33,8 +32,9 @@ func (s *Side) MakeFirst(c *gin.Context) {
 		return
 	}
 	name, login, err := legalPerson(req.Name, req.Login)
-	if err == nil {
-		err = s.Store.First(c, req.Token, store.Account{ID: "a_" + base.NewID(), Login: login, Name: name}, req.Password, s.Now())
+	id, idErr := idFor("a_", req.Id)
+	if err = errors.Join(err, idErr); err == nil {
+		err = s.Store.First(c, req.Token, store.Account{ID: id, Login: login, Name: name}, req.Password, s.Now())
 	}
 	if errors.Is(err, store.ErrLink) {
 		err = &ask.Refusal{Cause: err, Code: "no-link", What: "This address does not hold any more, or somebody is there already.", Then: "Start the program again: as long as nobody is there it prints a new one."}

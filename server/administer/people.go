@@ -11,7 +11,6 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/project"
 	"ambergate/server/answer"
-	"ambergate/server/base"
 	"ambergate/store"
 )
 
@@ -24,7 +23,7 @@ func (s *Side) GetPeople(c *gin.Context) {
 			return out, err
 		}
 		for _, p := range people {
-			one := api.PersonInfo{Id: p.ID, Login: p.Login, Name: p.Name, Disabled: p.Disabled, Invited: p.Invited, Password: p.Password, Seen: p.Seen, Failed: p.Failed, Sessions: p.Sessions, Builds: p.ForAll.Builds, Administers: p.ForAll.Administers, Roles: p.Roles, Rights: map[string]api.RightsChange{}}
+			one := api.PersonInfo{Id: p.ID, Login: p.Login, Name: p.Name, Disabled: p.Disabled, Invited: p.Invited, Password: p.Password, Seen: p.Seen, Failed: p.Failed, Sessions: p.Sessions, Builds: p.ForAll.Builds, Administers: p.ForAll.Administers, Walks: p.Walks, Roles: p.Roles, Rights: map[string]api.RightsChange{}}
 			for id, r := range p.Rights {
 				one.Rights[id] = api.RightsChange{Builds: r.Builds, Administers: r.Administers}
 			}
@@ -86,8 +85,9 @@ func (s *Side) AddPeople(c *gin.Context) {
 
 func newPerson(p api.NewPerson, known []api.ApplicationRoles) (store.NewPerson, error) {
 	name, login, err := legalPerson(p.Name, p.Login)
-	out := store.NewPerson{ID: "a_" + base.NewID(), Login: login, Name: name, ForAll: store.Rights{Builds: answer.Value(p.Builds), Administers: answer.Value(p.Administers)}, Roles: map[string][]string{}}
-	if err != nil {
+	id, idErr := idFor("a_", p.Id)
+	out := store.NewPerson{ID: id, Login: login, Name: name, ForAll: store.Rights{Builds: answer.Value(p.Builds), Administers: answer.Value(p.Administers)}, Roles: map[string][]string{}}
+	if err = errors.Join(err, idErr); err != nil {
 		return out, err
 	}
 	for id, roles := range answer.Value(p.Roles) {
@@ -143,6 +143,11 @@ func (s *Side) changePerson(c *gin.Context, by store.Account, person string, req
 	}
 	if req.Disabled != nil {
 		if err := s.Store.Disable(c, by.ID, person, *req.Disabled); err != nil {
+			return err
+		}
+	}
+	if req.Walks != nil {
+		if err := s.Store.SetWalks(c, by.ID, person, *req.Walks); err != nil {
 			return err
 		}
 	}

@@ -1,6 +1,9 @@
 package administer
 
 import (
+	"regexp"
+	"strings"
+
 	"github.com/gin-gonic/gin"
 
 	"ambergate/core/ask"
@@ -40,6 +43,20 @@ func (s *Side) who(c *gin.Context, needs right) (store.Account, error) {
 		return account, &ask.Refusal{Code: "no-builder", What: "Only who builds applications may do that.", Then: "Ask who administers this program for the right."}
 	}
 	return account, nil
+}
+
+var ownID = regexp.MustCompile(`^[a-z0-9]{1,30}$`)
+
+// idFor takes an id that who calls has made, with its mark before it; without one it makes one. That nothing else has it
+// is for the store to say.
+func idFor(mark string, given *string) (string, error) {
+	if given == nil {
+		return mark + base.NewID(), nil
+	}
+	if rest, ok := strings.CutPrefix(*given, mark); !ok || !ownID.MatchString(rest) {
+		return "", &ask.FieldErrors{Fields: map[string]string{"id": "An id here is " + mark + " with up to 30 small letters and digits."}}
+	}
+	return *given, nil
 }
 
 // call answers one: who asks must have a right, and their share of what is under way.

@@ -160,7 +160,7 @@ func (s *Side) MakeApplication(c *gin.Context, params api.MakeApplicationParams)
 		if _, err := time.LoadLocation(zone); err != nil {
 			return api.MadeApplication{}, &ask.FieldErrors{Fields: map[string]string{"zone": "There is no zone of that name."}, Cause: err}
 		}
-		return api.MadeApplication{Slug: slug}, s.make(c, by, body{"kind": "project", "title": title, "slug": slug, "zone": zone}, entities, roles)
+		return api.MadeApplication{Slug: slug}, s.make(c, by, "", body{"kind": "project", "title": title, "slug": slug, "zone": zone}, entities, roles)
 	})
 }
 
@@ -229,7 +229,10 @@ func (s *Side) fill(c *gin.Context, slug string, entities map[string]json.RawMes
 	return nil
 }
 
-func (s *Side) make(ctx context.Context, by store.Account, settings body, entities map[string]json.RawMessage, roles []string) error {
+func (s *Side) make(ctx context.Context, by store.Account, id string, settings body, entities map[string]json.RawMessage, roles []string) error {
+	if id == "" {
+		id = "p_" + base.NewID()
+	}
 	first, err := json.Marshal(settings)
 	if err != nil {
 		return fmt.Errorf("write the settings: %w", err)
@@ -238,7 +241,7 @@ func (s *Side) make(ctx context.Context, by store.Account, settings body, entiti
 	if err != nil {
 		return err
 	}
-	err = s.Store.MakeProject(ctx, by.ID, "p_"+base.NewID(), first, edit, roles)
+	err = s.Store.MakeProject(ctx, by.ID, id, first, edit, roles)
 	if errors.Is(err, store.ErrSlugTaken) {
 		return &ask.FieldErrors{Fields: map[string]string{"slug": "Another application has this address."}, Cause: err}
 	}

@@ -31,7 +31,7 @@ func TestOnlyDrawingsThatShowAreKept(t *testing.T) {
 			t.Errorf("kept %v: %s", got, body)
 		}
 	}
-	for _, name := range demo.OwnPictures {
+	for _, name := range demo.Pictures {
 		data, err := demo.Picture(name)
 		if err != nil {
 			t.Fatal(err)

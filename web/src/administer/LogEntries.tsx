@@ -77,6 +77,10 @@ export function deedWords(e: Pick<LogEntry, 'what' | 'detail'>): string {
       return `kept ${e.detail} out`;
     case 'person-enabled':
       return `let ${e.detail} in again`;
+    case 'may-walk':
+      return e.detail.endsWith(', no more')
+        ? `lets ${e.detail.replace(', no more', '')} walk as real people no more`
+        : `lets ${e.detail} walk as real people`;
     case 'link':
       return `made a link for ${e.detail}`;
     case 'sessions-ended':

@@ -23,8 +23,13 @@ export function PersonDialog({ person: p, applications, onClose }: PersonDialogP
   const params = { path: { person: p.id } };
   const onSuccess = () => queries.invalidateQueries({ queryKey: ['people'] });
   const change = useMutation({
-    mutationFn: (body: { name?: string; disabled?: boolean; builds?: boolean; administers?: boolean }) =>
-      ask(api.PUT('/api/people/{person}', { params, body })),
+    mutationFn: (body: {
+      name?: string;
+      disabled?: boolean;
+      builds?: boolean;
+      administers?: boolean;
+      walks?: boolean;
+    }) => ask(api.PUT('/api/people/{person}', { params, body })),
     onSuccess,
   });
   const roles = useMutation({
@@ -88,6 +93,11 @@ export function PersonDialog({ person: p, applications, onClose }: PersonDialogP
           words="builds all applications, and makes new ones"
           on={p.builds}
           onTick={() => change.mutate({ builds: !p.builds })}
+        />
+        <Tick
+          words="may walk as real people while building"
+          on={p.walks}
+          onTick={() => change.mutate({ walks: !p.walks })}
         />
         <Tick
           words="administers this program: people and connections"

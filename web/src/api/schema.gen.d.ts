@@ -1538,6 +1538,7 @@ export interface components {
         };
         /** @description The first person of all, who administers. */
         FirstPerson: {
+            id?: string;
             token: string;
             name: string;
             login: string;
@@ -1582,6 +1583,7 @@ export interface components {
             rights: {
                 [key: string]: components["schemas"]["RightsChange"];
             };
+            walks: boolean;
         };
         /** @description An application and its roles. */
         ApplicationRoles: {
@@ -1598,8 +1600,9 @@ export interface components {
         NewPeople: {
             people: components["schemas"]["NewPerson"][];
         };
-        /** @description Somebody to be added. */
+        /** @description Somebody to be added. An id may be given; else one is made. */
         NewPerson: {
+            id?: string;
             login: string;
             name: string;
             builds?: boolean;
@@ -1612,8 +1615,9 @@ export interface components {
         PeopleAdded: {
             tokens: string[];
         };
-        /** @description What is to be otherwise of a person. */
+        /** @description What is to be otherwise of a person. Who walks may walk as real people where they build. */
         PersonChange: {
+            walks?: boolean;
             name?: string;
             disabled?: boolean;
             builds?: boolean;
@@ -5536,6 +5540,8 @@ export interface operations {
     importFile: {
         parameters: {
             query?: {
+                /** @description what the application is to be known by; one is made when absent */
+                id?: string;
                 title?: string;
                 slug?: string;
                 /** @description which connection here takes the place of which in the file, as “there=here” */
