@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"context"
 	"encoding/json"
+	"fmt"
 	"io"
 	"net/http"
 	"net/http/cookiejar"
@@ -95,6 +96,10 @@ func (p *person) call(method, path string, body any) (int, []byte) {
 	answer, err := io.ReadAll(resp.Body)
 	if err != nil {
 		p.t.Fatal(err)
+	}
+	// No secret is in any answer, whatever was asked.
+	if head := fmt.Sprint(resp.Header); strings.Contains(string(answer), up.Cluster.Password) || strings.Contains(head, up.Cluster.Password) {
+		p.t.Errorf("%s %s: the password of the database is in the answer", method, path)
 	}
 	p.holdAgainstDocument(req, resp, answer)
 	return resp.StatusCode, answer

@@ -42,7 +42,7 @@ func run() error {
 	ctx := context.Background()
 	server.Tune(ctx) // as the program does
 	began := time.Now()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
+	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
 	if err != nil {
 		return err
 	}

@@ -6,6 +6,7 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"io"
 	"os"
 	"slices"
 	"time"
@@ -62,7 +63,7 @@ func (rule) Counted(string, string) *cond.Pred { return nil }
 
 func run() error {
 	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
+	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
 	if err != nil {
 		return err
 	}

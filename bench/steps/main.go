@@ -7,6 +7,7 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"io"
 	"os"
 	"slices"
 	"strings"
@@ -50,7 +51,7 @@ func main() {
 
 func run() error {
 	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
+	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
 	if err != nil {
 		return err
 	}

@@ -5,6 +5,7 @@ package main
 import (
 	"context"
 	"fmt"
+	"io"
 	"os"
 	"strings"
 	"time"
@@ -35,7 +36,7 @@ func main() {
 
 func run() error {
 	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
+	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
 	if err != nil {
 		return err
 	}

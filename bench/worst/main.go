@@ -41,7 +41,7 @@ func main() {
 
 func run() error {
 	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil)
+	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
 	if err != nil {
 		return err
 	}

@@ -3,6 +3,7 @@ package stage
 import (
 	"context"
 	"fmt"
+	"io"
 	"log/slog"
 	"os"
 	"time"
@@ -11,8 +12,9 @@ import (
 )
 
 // Throwaway puts the demo up in a folder of its own, quietly, for tests and measurements. What it
-// gives back ends it and deletes the folder. Whoever is told hears of every statement; nil: nobody.
-func Throwaway(ctx context.Context, today time.Time, told pgx.QueryTracer) (*Stage, func(), error) {
+// gives back ends it and deletes the folder. Whoever is told hears of every statement; nil: nobody. What it logs is
+// written to log.
+func Throwaway(ctx context.Context, today time.Time, told pgx.QueryTracer, log io.Writer) (*Stage, func(), error) {
 	dir, err := os.MkdirTemp("", "ambergate")
 	if err != nil {
 		return nil, nil, fmt.Errorf("make a folder for a throwaway cluster: %w", err)
@@ -22,7 +24,7 @@ func Throwaway(ctx context.Context, today time.Time, told pgx.QueryTracer) (*Sta
 		remove()
 		return nil, nil, fmt.Errorf("open the folder of a throwaway cluster: %w", err)
 	}
-	quiet := slog.New(slog.DiscardHandler)
+	quiet := slog.New(slog.NewTextHandler(log, nil))
 	slog.SetDefault(quiet)
 	s, err := Up(ctx, Options{Dir: dir, Today: today, Log: quiet, Told: told})
 	if err == nil {

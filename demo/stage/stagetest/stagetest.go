@@ -20,12 +20,23 @@ func Main(m *testing.M, up **stage.Stage) {
 }
 
 func run(m *testing.M, up **stage.Stage) int {
-	s, end, err := stage.Throwaway(context.Background(), Today, &Statements)
+	log := &logged{}
+	s, end, err := stage.Throwaway(context.Background(), Today, &Statements, log)
 	if err != nil {
 		fmt.Fprintln(os.Stderr, "put the demo up for the tests:", err)
 		return 1
 	}
 	defer end()
 	*up = s
-	return m.Run()
+	code := m.Run()
+	found, err := leaks(context.Background(), s, log)
+	if err != nil {
+		fmt.Fprintln(os.Stderr, "look for secrets in plain words:", err)
+		return 1
+	}
+	for _, where := range found {
+		fmt.Fprintln(os.Stderr, "a password stands in plain words in", where)
+		code = 1
+	}
+	return code
 }
