@@ -13,22 +13,24 @@ export function Offers() {
   return (
     <Flex align="flex-start" gap="8px" borderTopWidth="1px" borderColor="rule" maxW="860px" py="9px" wrap="wrap">
       <Box minW="250px">Other applications may lead to</Box>
-      <Box as="ul" listStyleType="none" aria-label="Screens that other applications may lead to" flex="1" minW="280px">
-        {offered.length === 0 && (
-          <Box as="li" color="muted">
-            no screen of this one
-          </Box>
-        )}
-        {offered.map((s) => (
-          <Flex as="li" key={s.id} gap="8px" align="center">
-            <Action tone="quiet" onClick={() => openScreen(s.id)}>
-              {s.title}
-            </Action>
-            <Action tone="quiet" aria-label={`Offer ${s.title} no more`} onClick={() => offer(s.id, false)}>
-              Remove
-            </Action>
-          </Flex>
-        ))}
+      <Box flex="1" minW="280px">
+        <Box as="ul" listStyleType="none" aria-label="Screens that other applications may lead to">
+          {offered.length === 0 && (
+            <Box as="li" color="muted">
+              no screen of this one
+            </Box>
+          )}
+          {offered.map((s) => (
+            <Flex as="li" key={s.id} gap="8px" align="center">
+              <Action tone="quiet" onClick={() => openScreen(s.id)}>
+                {s.title}
+              </Action>
+              <Action tone="quiet" aria-label={`Offer ${s.title} no more`} onClick={() => offer(s.id, false)}>
+                Remove
+              </Action>
+            </Flex>
+          ))}
+        </Box>
         <Select
           aria-label="Offer a screen"
           value=""

@@ -108,6 +108,7 @@ function Edge({ column, widths }: { column: ColumnView; widths: Widths }) {
       aria-orientation="vertical"
       aria-label={`Width of ${column.label}`}
       aria-valuenow={Math.round((share / widths.total) * 100)}
+      aria-busy={widths.keeping || undefined}
       tabIndex={-1}
       onPointerDown={(e: React.PointerEvent<HTMLElement>) => {
         const table = e.currentTarget.closest('table');

@@ -20,17 +20,28 @@ export function useWidths(element: string, list: ListView) {
     (path: string, to: number) => setDragged((d) => ({ ...(d ?? kept), [path]: Math.max(narrowest, to) })),
     [kept],
   );
-  // One after the other: of two that are under way at once, the older might be written last.
-  const keeping = useRef(Promise.resolve());
-  const keep = () => {
-    if (!work || !dragged) return keeping.current;
-    keeping.current = keeping.current
-      .then(() => work.keepView(element, { name: '', widths: dragged }))
-      .then(() => queries.invalidateQueries({ queryKey: key }))
-      .catch(() => undefined); // as wide as they are they stay; the next one is kept again
-    return keeping.current;
+  // One after the other: of two that are under way at once, the older might be written last. Of those that wait only
+  // the newest is kept.
+  const waits = useRef<Record<string, number>>(undefined);
+  const under = useRef(false);
+  const [keeping, setKeeping] = useState(false);
+  const keep = async () => {
+    if (!work || !dragged) return;
+    waits.current = dragged;
+    if (under.current) return;
+    under.current = true;
+    setKeeping(true);
+    while (waits.current) {
+      const widths = waits.current;
+      waits.current = undefined;
+      // As wide as they are they stay; the next one is kept again.
+      await work.keepView(element, { name: '', widths }).catch(() => undefined);
+    }
+    under.current = false;
+    setKeeping(false);
+    await queries.invalidateQueries({ queryKey: key });
   };
-  return { share, total, set, keep };
+  return { share, total, set, keep, keeping };
 }
 
 export type Widths = ReturnType<typeof useWidths>;
