@@ -2,7 +2,6 @@
 import { spawn } from 'node:child_process';
 import { rmSync } from 'node:fs';
 import { chromium } from '@playwright/test';
-import { crowd } from './crowded.mjs';
 
 const base = 'http://127.0.0.1:8098';
 const dir = new URL('../.test/pictures', import.meta.url).pathname;
@@ -145,24 +144,15 @@ try {
     await p.getByRole('combobox', { name: 'Where it leads' }).fill('d');
     await p.waitForTimeout(600);
   });
-  const inspection = async (p) => {
-    await p.goto(`${base}/use/tarnhorn/inspections?~filter.result=in:failed`);
-    await p.getByRole('row').nth(3).getByRole('link').click();
-    await p.getByRole('heading', { level: 1, name: /^Inspection of/ }).waitFor();
-  };
-  await shot('use-inspection', 'sela', '/use/tarnhorn', async (p) => {
-    await inspection(p);
-    await p.getByRole('row', { name: /Door closing/ }).click();
-    await p.getByRole('button', { name: 'Change Jaw wear, mm' }).click();
-    await p.getByRole('textbox', { name: 'Measured' }).fill('3.25');
+  await shot('build-table', 'arno', '/build/tarnhorn/data/t_defects', async (p) => {
+    await p.getByRole('button', { name: 'What Severity is' }).click();
+    await p.getByRole('button', { name: 'a dashboard' }).click();
+    await p.getByText('A chart of defects by severity.').waitFor();
   });
-  await shot('build-crowded', 'arno', '/build/tarnhorn/screen/s_day', async (p) => {
-    await crowd(p);
-    await p.goto(`${base}/build/tarnhorn/screen/s_crowdhub`);
-    await p.getByText('Check 60').waitFor();
-    await p.waitForTimeout(900);
-    await p.locator('[data-stage]').getByText('Check 20', { exact: true }).click();
-    await p.waitForTimeout(400);
+  await shot('build-equipment', 'nora', '/build/tarnhorn/data/plant', async (p) => {
+    await p.getByRole('button', { name: 'Take in equipment' }).click();
+    await p.getByRole('button', { name: 'The folders in Ropeway' }).click();
+    await p.getByText('3 of 3 folders belong to a record').waitFor();
   });
   await shot('use-drive-room', 'jon', '/use/tarnhorn/drive-room?lift=1', (p) => p.waitForTimeout(20_000));
 } finally {

@@ -305,9 +305,9 @@ func (m *dashboardMaker) months(field string) {
 	m.input("i_to", body{"alias": "to", "label": "To", "type": "date", "filter": field, "compare": "atMost"})
 	move := to(m.screen, "i_from", body{"rule": "point"})
 	move["bind"].(body)["i_to"] = body{"rule": "point", "value": "end"}
-	m.element("e_months", body{"kind": "chart", "label": m.t.Label + " by month, " + english.Lower(c.Label), "table": m.t.ID, "by": field, "span": "month", "points": monthsCharted, "chosen": gate(nil, move), "cell": cell(m.row, 1, 12, 6)})
+	m.element("e_months", body{"kind": "chart", "label": m.t.Label + " by month: " + english.Lower(c.Label), "table": m.t.ID, "by": field, "span": "month", "points": monthsCharted, "chosen": gate(nil, move), "cell": cell(m.row, 1, 12, 6)})
 	m.row += 6
-	m.say("A chart of %s by month, by %s.", english.Lower(m.t.Label), english.Lower(c.Label))
+	m.say("A chart of %s by month, as “%s” says.", english.Lower(m.t.Label), c.Label)
 }
 
 func (m *dashboardMaker) list() {

@@ -59,7 +59,7 @@ function Order({ table, own }: { table: string; own: Table }) {
       <span>They come in order of</span>
       {parts.map((o, i) => (
         <Flex key={o.id} align="center" gap="4px">
-          {i > 0 && <span>, then</span>}
+          {i > 0 && <span>then</span>}
           <Select aria-label={`Order ${i + 1}`} value={o.path} onChange={(e) => change([o.id, 'path'], e.target.value)}>
             {!fields.some((f) => f.id === o.path) && <option value={o.path}>as it was made</option>}
             {fields.map((f) => (
