@@ -59,6 +59,7 @@ bench: build
 	go run ./bench/steps
 	go run ./bench/worst
 	go run ./bench/structure
+	go run ./bench/deep
 	go run ./bench/large/measure
 	cd e2e && node ../bench/browser/measure.mjs
 
