@@ -54,7 +54,7 @@ async function joins(browser: Browser, link: string, password: string): Promise<
 }
 
 test('from an empty folder to an application that two people use, by clicking', async ({ page, browser, program }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(400_000);
   const port = ownDatabase(program);
   const dir = `${root}.test/own`;
   rmSync(dir, { recursive: true, force: true });

@@ -223,3 +223,27 @@ test('no serious barrier for who runs the program', async ({ page }) => {
   await expect(page.getByRole('list', { name: 'Not taken in' }).first()).toBeVisible();
   await sound(page);
 });
+
+test('no serious barrier where plants, equipment and tables are', async ({ page }) => {
+  await signIn(page, 'nora');
+  await page.goto('/connections');
+  await page.getByRole('button', { name: 'Browse ropeway' }).click();
+  await page.getByRole('button', { name: 'Ropeway', exact: true }).click();
+  await page.getByRole('button', { name: 'UT', exact: true }).click();
+  await page.getByRole('button', { name: 'wind', exact: true }).click();
+  await expect(page.getByText(/m\/s now; a number, 0 to 60/)).toBeVisible();
+  await page.getByRole('button', { name: 'Add a plant' }).click();
+  await page.getByRole('button', { name: 'Try it' }).click();
+  await expect(page.getByText('An address of OPC UA begins with opc.tcp://')).toBeVisible();
+  await sound(page);
+  await page.goto('/build/tarnhorn/data/plant');
+  await page.getByRole('button', { name: 'Take in equipment' }).click();
+  await page.getByRole('button', { name: 'The folders in Ropeway' }).click();
+  await expect(page.getByText('3 of 3 folders belong to a record')).toBeVisible();
+  await sound(page);
+  await page.goto('/build/tarnhorn/data/t_defects');
+  await page.getByRole('button', { name: 'What Severity is' }).click();
+  await page.getByRole('button', { name: 'a dashboard' }).click();
+  await expect(page.getByText('A chart of defects by severity.')).toBeVisible();
+  await sound(page);
+});
