@@ -120,6 +120,9 @@ type Choice = use.Choice
 // Chunk A piece of a sentence; a chip when it has a part.
 type Chunk = words.Chunk
 
+// Colour A colour by day and by night, as #rrggbb.
+type Colour = project.Colour
+
 // ColumnView A column.
 type ColumnView = element.ColumnView
 

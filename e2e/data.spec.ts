@@ -35,6 +35,12 @@ test('what a table is: called, ordered, of which kinds, seen from both sides; an
   await page.getByLabel('Offer a screen').selectOption({ label: 'Workshop board' });
   await expect(page.getByRole('button', { name: 'Offer Workshop board no more' })).toBeVisible();
 
+  await page.getByLabel('ground by day', { exact: true }).fill('#203040');
+  await expect(page.getByText('by day, ink on ground reads badly', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'ground by day: the usual one' }).click();
+  await page.getByLabel('ground by day', { exact: true }).fill('#fff0d0');
+  await expect(page.getByText('reads badly')).toHaveCount(0);
+
   await nav.getByRole('button', { name: 'Equipment' }).click();
   const lifts = page.getByRole('region', { name: 'Lifts' });
   await expect(lifts.getByRole('row').filter({ has: page.getByLabel('Name of gates') })).toContainText('yes');
@@ -53,5 +59,6 @@ test('what a table is: called, ordered, of which kinds, seen from both sides; an
   await page.goto('/build/tarnhorn/screen/s_wboard');
   await expect(stage(page).getByRole('columnheader', { name: 'Hours' })).toBeVisible();
   await expect(stage(page).getByText(/^\d{2}\.\d{2}\.20\d{2}$/).first()).toBeVisible();
+  await expect(stage(page)).toHaveCSS('background-color', 'rgb(255, 240, 208)');
   await undoAll(page);
 });

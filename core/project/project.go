@@ -46,7 +46,8 @@ type Settings struct {
 	NextFormat int    `json:"nextFormat,omitempty"` // refused: a newer program wrote this
 	Language   string `json:"language,omitempty"`   // how numbers and dates are written for users (BCP 47); English when absent
 	// Appearance says how screens of a kind look, light or dark, whatever users have chosen for themselves.
-	Appearance map[string]string `json:"appearance,omitempty"`
+	Appearance map[string]string  `json:"appearance,omitempty"`
+	Palette    map[string]*Colour `json:"palette,omitempty"` // by name; those that are absent are the usual ones
 }
 
 func (s *Settings) validate() error {
@@ -61,6 +62,9 @@ func (s *Settings) validate() error {
 	}
 	if !local.Known(s.Language) {
 		return fmt.Errorf("numbers and dates cannot be written as in “%s”", s.Language)
+	}
+	if err := validPalette(s.Palette); err != nil {
+		return err
 	}
 	for kind, look := range s.Appearance {
 		if err := OneOf("kind of screens", kind, ScreenTypes...); err != nil {

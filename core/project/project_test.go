@@ -80,3 +80,17 @@ func TestOldSlugsStillLead(t *testing.T) {
 		t.Error("an unknown slug leads somewhere")
 	}
 }
+
+func TestAPaletteHasItsNamesAndColours(t *testing.T) {
+	settings := func(palette string) map[string]json.RawMessage {
+		return map[string]json.RawMessage{"project": json.RawMessage(`{"kind":"project","title":"T","slug":"t","zone":"UTC","palette":` + palette + `}`)}
+	}
+	for palette, right := range map[string]bool{
+		`{"ground":{"light":"#ffffff","dark":"#101010"},"bad":{"dark":"#ff8877"}}`: true, `{}`: true, `{"ground":{}}`: true,
+		`{"other":{"light":"#ffffff"}}`: false, `{"ink":{"light":"red"}}`: false, `{"ink":{"light":"#FFF"}}`: false, `{"ink":{"light":"#ffffff;}"}}`: false, `{"ink":{"bright":"#ffffff"}}`: false,
+	} {
+		if _, err := project.Decode(settings(palette)); (err == nil) != right {
+			t.Errorf("%s: %v", palette, err)
+		}
+	}
+}

@@ -1288,6 +1288,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description A colour by day and by night, as #rrggbb. */
+        Colour: {
+            light?: string;
+            dark?: string;
+        };
         /** @description What is to be made for a table: screens, dashboard, operator. */
         LaterAsked: {
             what: string;
@@ -1807,6 +1812,10 @@ export interface components {
             appearance?: string;
             /** @description how numbers and dates are written (BCP 47); English when absent */
             language?: string;
+            /** @description the colours of the application that are not the usual ones, by name */
+            palette?: {
+                [key: string]: components["schemas"]["Colour"];
+            };
             bare?: boolean;
             place: components["schemas"]["Place"];
             address: string;

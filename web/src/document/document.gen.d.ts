@@ -1086,6 +1086,13 @@ export interface Entry {
   gate: Gate;
 }
 /**
+ * Colour is one of a project's palette, by day and by night, as #rrggbb; "" for the usual one.
+ */
+export interface Colour {
+  light?: string;
+  dark?: string;
+}
+/**
  * Column is one field of a table.
  */
 export interface Column {
@@ -1701,6 +1708,12 @@ export interface Settings {
    */
   appearance?: {
     [k: string]: string;
+  };
+  /**
+   * By name; those that are absent are the usual ones
+   */
+  palette?: {
+    [k: string]: Colour;
   };
 }
 /**

@@ -10,6 +10,7 @@ import { Typed } from '../../ui/Typed';
 import { useRights } from './context';
 import { languages } from './languages';
 import { Offers } from './Offers';
+import { PaletteLines } from './PaletteLines';
 import { ViewHead } from './ViewHead';
 
 /** What belongs to the application as a whole: what it is called, its zone, who its users are. */
@@ -37,114 +38,119 @@ export function ApplicationPage() {
       <ViewHead title="Application">
         What belongs to it as a whole. Each change is one step, which undo takes back.
       </ViewHead>
-      <Line words="It is called">
-        <Typed
-          label="What the application is called"
-          width="280px"
-          value={settings.title}
-          onSave={(v) => v && set('title', v)}
-        />
-      </Line>
-      <Line words="Its address is">
-        <Box as="span" fontFamily="mono" fontSize="note">
-          /use/{project}
-        </Box>
-      </Line>
-      <Line words="Today is told in the zone">
-        <Select aria-label="Zone" value={settings.zone} onChange={(e) => set('zone', e.target.value)}>
-          {[...new Set([settings.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((z) => (
-            <option key={z} value={z}>
-              {z.replaceAll('_', ' ')}
-            </option>
-          ))}
-        </Select>
-      </Line>
-      <Line words="Numbers and dates are written in">
-        <Select
-          aria-label="Language of numbers and dates"
-          value={settings.language ?? 'en'}
-          onChange={(e) =>
-            void edit(put(entities, ['project', 'language'], e.target.value === 'en' ? undefined : e.target.value))
-          }
-        >
-          {languages.map(([tag, name]) => (
-            <option key={tag} value={tag}>
-              {name}
-            </option>
-          ))}
-        </Select>
-        <Box as="span" color="muted" fontSize="note">
-          {sample(settings.language ?? 'en')}
-        </Box>
-      </Line>
-      <Line words="Users have a record of their own in">
-        <Select
-          aria-label="Table of users"
-          value={settings.userTable ?? ''}
-          onChange={(e) => {
-            const next = tablesOf(entities).find((t) => t.id === e.target.value);
-            const texts = fieldsOf(next).filter((f) => f.type === 'text');
-            const first = texts.find((f) => /mail|login|user/.test(f.alias)) ?? texts[0];
-            if (!next || first) users(next?.id ?? '', first?.id ?? '');
-          }}
-        >
-          <option value="">no table</option>
-          {tablesOf(entities)
-            .filter((t) => t.id === settings.userTable || fieldsOf(t).some((f) => f.type === 'text'))
-            .map((t) => (
-              <option key={t.id} value={t.id}>
-                {t.label}
+      <Box overflowY="auto" flex="1" minH={0}>
+        <Line words="It is called">
+          <Typed
+            label="What the application is called"
+            width="280px"
+            value={settings.title}
+            onSave={(v) => v && set('title', v)}
+          />
+        </Line>
+        <Line words="Its address is">
+          <Box as="span" fontFamily="mono" fontSize="note">
+            /use/{project}
+          </Box>
+        </Line>
+        <Line words="Today is told in the zone">
+          <Select aria-label="Zone" value={settings.zone} onChange={(e) => set('zone', e.target.value)}>
+            {[...new Set([settings.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((z) => (
+              <option key={z} value={z}>
+                {z.replaceAll('_', ' ')}
               </option>
             ))}
-        </Select>
-        {table && (
-          <>
-            <span>, known by</span>
-            <Select
-              aria-label="Field of the name to sign in by"
-              value={settings.userField ?? ''}
-              onChange={(e) => users(table.id, e.target.value)}
-            >
-              {texts.map((f) => (
-                <option key={f.id} value={f.id}>
-                  {f.label}
+          </Select>
+        </Line>
+        <Line words="Numbers and dates are written in">
+          <Select
+            aria-label="Language of numbers and dates"
+            value={settings.language ?? 'en'}
+            onChange={(e) =>
+              void edit(put(entities, ['project', 'language'], e.target.value === 'en' ? undefined : e.target.value))
+            }
+          >
+            {languages.map(([tag, name]) => (
+              <option key={tag} value={tag}>
+                {name}
+              </option>
+            ))}
+          </Select>
+          <Box as="span" color="muted" fontSize="note">
+            {sample(settings.language ?? 'en')}
+          </Box>
+        </Line>
+        <Line words="Users have a record of their own in">
+          <Select
+            aria-label="Table of users"
+            value={settings.userTable ?? ''}
+            onChange={(e) => {
+              const next = tablesOf(entities).find((t) => t.id === e.target.value);
+              const texts = fieldsOf(next).filter((f) => f.type === 'text');
+              const first = texts.find((f) => /mail|login|user/.test(f.alias)) ?? texts[0];
+              if (!next || first) users(next?.id ?? '', first?.id ?? '');
+            }}
+          >
+            <option value="">no table</option>
+            {tablesOf(entities)
+              .filter((t) => t.id === settings.userTable || fieldsOf(t).some((f) => f.type === 'text'))
+              .map((t) => (
+                <option key={t.id} value={t.id}>
+                  {t.label}
                 </option>
               ))}
-            </Select>
-            <Box as="span" color="muted" fontSize="note">
-              as they sign in
-            </Box>
-          </>
-        )}
-      </Line>
-      <Line words="Who comes in begins at">
-        <Box as="ul" listStyleType="none" display="grid" gap="6px" aria-label="Where each role begins">
-          {rolesOf(entities).map((r) => (
-            <Flex as="li" key={r.id} align="center" gap="8px">
-              <Box minW="110px" fontWeight="700">
-                {r.name}
-              </Box>
+          </Select>
+          {table && (
+            <>
+              <span>, known by</span>
               <Select
-                aria-label={`Where ${r.name} begin`}
-                value={r.start}
-                onChange={(e) => void edit(put(entities, [r.id, 'start'], e.target.value))}
+                aria-label="Field of the name to sign in by"
+                value={settings.userField ?? ''}
+                onChange={(e) => users(table.id, e.target.value)}
               >
-                {screensOf(entities)
-                  .filter((s) => s.id === r.start || inputsOf(s).every((i) => !i.required))
-                  .map((s) => (
-                    <option key={s.id} value={s.id}>
-                      {s.title}
-                    </option>
-                  ))}
+                {texts.map((f) => (
+                  <option key={f.id} value={f.id}>
+                    {f.label}
+                  </option>
+                ))}
               </Select>
-            </Flex>
-          ))}
-          <Box as="li" color="muted" fontSize="note">
-            The first of these roles that somebody has decides.
+              <Box as="span" color="muted" fontSize="note">
+                as they sign in
+              </Box>
+            </>
+          )}
+        </Line>
+        <Line words="Who comes in begins at" tall>
+          <Box as="ul" listStyleType="none" display="grid" gap="6px" aria-label="Where each role begins">
+            {rolesOf(entities).map((r) => (
+              <Flex as="li" key={r.id} align="center" gap="8px">
+                <Box minW="110px" fontWeight="700">
+                  {r.name}
+                </Box>
+                <Select
+                  aria-label={`Where ${r.name} begin`}
+                  value={r.start}
+                  onChange={(e) => void edit(put(entities, [r.id, 'start'], e.target.value))}
+                >
+                  {screensOf(entities)
+                    .filter((s) => s.id === r.start || inputsOf(s).every((i) => !i.required))
+                    .map((s) => (
+                      <option key={s.id} value={s.id}>
+                        {s.title}
+                      </option>
+                    ))}
+                </Select>
+              </Flex>
+            ))}
+            <Box as="li" color="muted" fontSize="note">
+              The first of these roles that somebody has decides.
+            </Box>
           </Box>
-        </Box>
-      </Line>
-      <Offers />
+        </Line>
+        <Offers />
+        <Line words="Its colours are" tall>
+          <PaletteLines settings={settings} />
+        </Line>
+      </Box>
     </>
   );
 }
@@ -155,10 +161,10 @@ function sample(language: string) {
   return `${count(14200)} on ${day(new Date(2026, 10, 3), { dateStyle: 'medium' })}`;
 }
 
-function Line({ words, children }: { words: string; children: React.ReactNode }) {
+function Line({ words, tall, children }: { words: string; tall?: boolean; children: React.ReactNode }) {
   return (
     <Flex
-      align="center"
+      align={tall ? 'flex-start' : 'center'}
       gap="8px"
       minH="44px"
       borderTopWidth="1px"
@@ -167,7 +173,9 @@ function Line({ words, children }: { words: string; children: React.ReactNode })
       py="5px"
       wrap="wrap"
     >
-      <Box minW="250px">{words}</Box>
+      <Box minW="250px" pt={tall ? '6px' : undefined}>
+        {words}
+      </Box>
       {children}
     </Flex>
   );

@@ -5,6 +5,7 @@ import { type ScreenHands, ScreenProvider } from '../../screen/context';
 import { RailedSheet } from '../../screen/RailedSheet';
 import type { DrawerHands } from '../../screen/rails/useDrawers';
 import type { Arrangement, Pressed } from '../../trail/asking';
+import { paletteSheet } from '../../ui/palette';
 import { useSteady } from '../../ui/useSteady';
 import { QuestionDialog } from '../../use/question/QuestionDialog';
 import { useBuild } from '../context';
@@ -81,6 +82,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
   if (!hands) return <NotEntered work={work} />;
   return (
     <ScreenProvider hands={hands} typed={typed} busy={practice.busy} marks={marks}>
+      <style>{paletteSheet(view?.palette, '[data-stage]')}</style>
       <Box
         ref={box}
         data-stage
