@@ -37,8 +37,11 @@ test('what a table is: called, ordered, of which kinds, seen from both sides; an
 
   await page.getByLabel('ground by day', { exact: true }).fill('#203040');
   await expect(page.getByText('by day, ink on ground reads badly', { exact: false })).toBeVisible();
-  await page.getByRole('button', { name: 'ground by day: the usual one' }).click();
+  const usual = page.getByRole('button', { name: 'ground by day: the usual one' });
+  await usual.click();
+  await expect(usual).toHaveCount(0); // each change is an edit: the next is made on what it left
   await page.getByLabel('ground by day', { exact: true }).fill('#fff0d0');
+  await expect(usual).toBeVisible();
   await expect(page.getByText('reads badly')).toHaveCount(0);
 
   await nav.getByRole('button', { name: 'Equipment' }).click();
