@@ -68,9 +68,6 @@ func (p *pumphouse) trust(t *testing.T, c *certificate.Own) {
 }
 
 func TestTheWayToAPlantIsKeptSafe(t *testing.T) {
-	if testing.Short() {
-		t.Skip("takes long")
-	}
 	p := startPumphouse(t)
 	dir := t.TempDir()
 	own, err := certificate.Kept(dir)

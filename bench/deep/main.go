@@ -5,13 +5,12 @@ package main
 import (
 	"context"
 	"fmt"
-	"io"
-	"os"
 	"slices"
 	"time"
 
 	"github.com/jackc/pgx/v5"
 
+	"ambergate/bench/alone"
 	"ambergate/core/ask"
 	"ambergate/core/check"
 	"ambergate/core/cond"
@@ -34,20 +33,9 @@ insert into deep.readings select i, 1 + i % 2000, timestamptz '2020-01-01' + i *
 create index on deep.readings (taken_at desc, id); create index on deep.readings (meter_id, taken_at desc, id);
 grant select, insert, update, delete on all tables in schema deep to ` + demo.AppRole + `; analyze;`
 
-func main() {
-	if err := run(); err != nil {
-		fmt.Fprintln(os.Stderr, "bench:", err)
-		os.Exit(1)
-	}
-}
+func main() { alone.Run(run) }
 
-func run() error {
-	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
-	if err != nil {
-		return err
-	}
-	defer end()
+func run(ctx context.Context, up *stage.Stage) error {
 	began := time.Now()
 	conn, err := pgx.Connect(ctx, up.Cluster.AdminDSN(demo.Database))
 	if err != nil {

@@ -6,11 +6,10 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
-	"io"
-	"os"
 	"slices"
 	"time"
 
+	"ambergate/bench/alone"
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/plan"
@@ -40,12 +39,7 @@ insert into bench.rows select i, 1 + (i %% 1000 * 7919) %% 1000, 1 + (i %% 1000 
 create index on bench.rows (owner_id, id);
 grant select on all tables in schema bench to tarnhorn_app; analyze;`
 
-func main() {
-	if err := run(); err != nil {
-		fmt.Fprintln(os.Stderr, "bench:", err)
-		os.Exit(1)
-	}
-}
+func main() { alone.Run(run) }
 
 // rule is one row rule on the big table.
 type rule struct{ pred *cond.Pred }
@@ -61,13 +55,7 @@ func (r rule) Visible(table string) *cond.Pred {
 // Counted is not used here.
 func (rule) Counted(string, string) *cond.Pred { return nil }
 
-func run() error {
-	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
-	if err != nil {
-		return err
-	}
-	defer end()
+func run(ctx context.Context, up *stage.Stage) error {
 	if err := up.Exec(fmt.Sprintf(load)); err != nil {
 		return err
 	}

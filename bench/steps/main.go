@@ -7,12 +7,11 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
-	"io"
-	"os"
 	"slices"
 	"strings"
 	"time"
 
+	"ambergate/bench/alone"
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -42,20 +41,9 @@ insert into bench.steps select i, date '2000-01-01' + (i::bigint * 7919 % 9000):
 create index on bench.steps (day, id); create index on bench.steps (due, id); create index on bench.steps (rank, day desc, id); create index on bench.steps (rank, due, id); create index on bench.steps (seen desc, day desc, id);
 grant select on all tables in schema bench to tarnhorn_app; analyze;`
 
-func main() {
-	if err := run(); err != nil {
-		fmt.Fprintln(os.Stderr, "bench:", err)
-		os.Exit(1)
-	}
-}
+func main() { alone.Run(run) }
 
-func run() error {
-	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
-	if err != nil {
-		return err
-	}
-	defer end()
+func run(ctx context.Context, up *stage.Stage) error {
 	if err := up.Exec(load); err != nil {
 		return err
 	}

@@ -5,13 +5,12 @@ package main
 import (
 	"context"
 	"fmt"
-	"io"
-	"os"
 	"strings"
 	"time"
 
 	"github.com/jackc/pgx/v5"
 
+	"ambergate/bench/alone"
 	"ambergate/core/check"
 	_ "ambergate/core/kinds"
 	"ambergate/core/plan"
@@ -27,20 +26,9 @@ const (
 	chosen  = 40
 )
 
-func main() {
-	if err := run(); err != nil {
-		fmt.Fprintln(os.Stderr, "bench:", err)
-		os.Exit(1)
-	}
-}
+func main() { alone.Run(run) }
 
-func run() error {
-	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
-	if err != nil {
-		return err
-	}
-	defer end()
+func run(ctx context.Context, up *stage.Stage) error {
 	conn, err := pgx.Connect(ctx, up.Cluster.AdminDSN(demo.Database))
 	if err != nil {
 		return err

@@ -21,6 +21,7 @@ import (
 	"sync"
 	"time"
 
+	"ambergate/bench/alone"
 	"ambergate/demo"
 	"ambergate/demo/stage"
 	"ambergate/store"
@@ -32,20 +33,9 @@ const (
 	think    = 100 * time.Millisecond
 )
 
-func main() {
-	if err := run(); err != nil {
-		fmt.Fprintln(os.Stderr, "bench:", err)
-		os.Exit(1)
-	}
-}
+func main() { alone.Run(run) }
 
-func run() error {
-	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
-	if err != nil {
-		return err
-	}
-	defer end()
+func run(ctx context.Context, up *stage.Stage) error {
 	for i := range people {
 		a := store.Account{ID: fmt.Sprintf("a_worker%d", i), Login: fmt.Sprintf("worker%d", i), Name: "Worker"}
 		if err := up.Store.CreateAccount(ctx, a, a.Login); err != nil {

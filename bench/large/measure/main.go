@@ -12,29 +12,18 @@ import (
 	"net/http"
 	"net/http/cookiejar"
 	"net/http/httptest"
-	"os"
 	"slices"
 	"strings"
 	"time"
 
+	"ambergate/bench/alone"
 	"ambergate/bench/large"
 	"ambergate/demo/stage"
 )
 
-func main() {
-	if err := run(); err != nil {
-		fmt.Fprintln(os.Stderr, "bench:", err)
-		os.Exit(1)
-	}
-}
+func main() { alone.Run(run) }
 
-func run() error {
-	ctx := context.Background()
-	up, end, err := stage.Throwaway(ctx, time.Now(), nil, io.Discard)
-	if err != nil {
-		return err
-	}
-	defer end()
+func run(ctx context.Context, up *stage.Stage) error {
 	if err := up.Exec(tables()); err != nil {
 		return err
 	}
