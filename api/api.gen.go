@@ -1278,6 +1278,12 @@ type GetNamesParams struct {
 	Under   *string `form:"under,omitempty" json:"under,omitempty"`
 }
 
+// GetPlantNodesParams defines parameters for GetPlantNodes.
+type GetPlantNodesParams struct {
+	Below *string `form:"below,omitempty" json:"below,omitempty"`
+	Words *string `form:"words,omitempty" json:"words,omitempty"`
+}
+
 // GetRecordsParams defines parameters for GetRecords.
 type GetRecordsParams struct {
 	As  string  `form:"as" json:"as"`
@@ -1557,6 +1563,12 @@ type ServerInterface interface {
 	// AddPicture Keeps a picture for the project
 	// (POST /api/build/{project}/pictures)
 	AddPicture(c *gin.Context, project string)
+	// GetPlants The plants that equipment may be taken from
+	// (GET /api/build/{project}/plants)
+	GetPlants(c *gin.Context, project string)
+	// GetPlantNodes What stands below a node of such a plant, or is called by some words
+	// (GET /api/build/{project}/plants/{connection}/nodes)
+	GetPlantNodes(c *gin.Context, project string, connection string, params GetPlantNodesParams)
 	// Practise Press without keeping anything
 	// (POST /api/build/{project}/practise)
 	Practise(c *gin.Context, project string)
@@ -2312,6 +2324,84 @@ func (siw *ServerInterfaceWrapper) AddPicture(c *gin.Context) {
 	}
 
 	siw.Handler.AddPicture(c, project)
+}
+
+// GetPlants operation middleware
+func (siw *ServerInterfaceWrapper) GetPlants(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPlants(c, project)
+}
+
+// GetPlantNodes operation middleware
+func (siw *ServerInterfaceWrapper) GetPlantNodes(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "connection" -------------
+	var connection string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "connection", c.Param("connection"), &connection, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter connection: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetPlantNodesParams
+
+	// ------------- Optional query parameter "below" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "below", c.Request.URL.Query(), &params.Below, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter below: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "words" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "words", c.Request.URL.Query(), &params.Words, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter words: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPlantNodes(c, project, connection, params)
 }
 
 // Practise operation middleware
@@ -4291,4 +4381,6 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/build/:project/equipment", wrapper.ProposeEquipment)
 	router.GET(options.BaseURL+"/api/build/:project/equipment/:table", wrapper.GetEquipment)
 	router.POST(options.BaseURL+"/api/build/:project/proposals/:table", wrapper.ProposeLater)
+	router.GET(options.BaseURL+"/api/build/:project/plants", wrapper.GetPlants)
+	router.GET(options.BaseURL+"/api/build/:project/plants/:connection/nodes", wrapper.GetPlantNodes)
 }

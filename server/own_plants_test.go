@@ -122,3 +122,28 @@ func TestEquipmentIsProposedAndReadNow(t *testing.T) {
 		}
 	}
 }
+
+// Who builds one application browses the plants that it is over, and no other; who builds everywhere browses all.
+func TestABuilderBrowsesThePlantsOfTheApplication(t *testing.T) {
+	nora := keyed(t)
+	nora.must("PUT", "/api/connections/Ropeway%20controllers", atPlant(nil), nil)
+	t.Cleanup(func() { nora.must("DELETE", "/api/connections/Ropeway%20controllers", nil, nil) })
+	arno := as(t, "arno")
+	var names []string
+	arno.must("GET", "/api/build/tarnhorn/plants", nil, &names)
+	if !slices.Equal(names, []string{"ropeway"}) {
+		t.Errorf("of the application: %q", names)
+	}
+	var nodes api.PlantNodes
+	arno.must("GET", "/api/build/tarnhorn/plants/ropeway/nodes?below=/Ropeway", nil, &nodes)
+	if len(nodes.Nodes) != len(stage.Lifts) {
+		t.Errorf("%+v", nodes)
+	}
+	other := map[string]any{"as": "role:r_lead", "wish": map[string]any{"connection": "Ropeway controllers", "path": "/Ropeway"}}
+	arno.refused("GET", "/api/build/tarnhorn/plants/Ropeway%20controllers/nodes", nil, http.StatusForbidden, "no-source")
+	arno.refused("POST", "/api/build/tarnhorn/equipment", other, http.StatusForbidden, "no-source")
+	nora.must("GET", "/api/build/tarnhorn/plants", nil, &names)
+	if !slices.Equal(names, []string{"Ropeway controllers", "ropeway"}) {
+		t.Errorf("of who builds everywhere: %q", names)
+	}
+}

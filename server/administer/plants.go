@@ -4,7 +4,6 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
-	"fmt"
 	"strings"
 
 	"github.com/gin-gonic/gin"
@@ -99,40 +98,6 @@ func (s *Side) GetPlantCertificate(c *gin.Context) {
 // GetNodes browses a plant, or searches it. Who builds may.
 func (s *Side) GetNodes(c *gin.Context, name string, params api.GetNodesParams) {
 	call(s, c, builds, func(_ store.Account, _ answer.Nothing) (api.PlantNodes, error) {
-		client := s.Connected.Now().Plants[name]
-		if client == nil {
-			return api.PlantNodes{}, &ask.Refusal{Code: "no-source", What: "There is no plant “" + name + "” that could be browsed.", Then: "Look at the connections."}
-		}
-		below, words := answer.Value(params.Below), strings.TrimSpace(answer.Value(params.Words))
-		if len(below)+len(words) > 2000 {
-			return api.PlantNodes{}, &ask.Refusal{Code: "too-much", What: "Nothing in a plant is called by so many words.", Then: "Look for fewer."}
-		}
-		var found []plant.Found
-		var more bool
-		var err error
-		if words != "" {
-			found, more, err = client.Search(c, words)
-		} else {
-			found, more, err = client.Browse(c, below)
-		}
-		if err != nil {
-			return api.PlantNodes{}, s.browsing(client, err)
-		}
-		out := api.PlantNodes{More: more, Nodes: make([]api.PlantNode, len(found))}
-		for i, f := range found {
-			out.Nodes[i] = api.PlantNode{Path: f.Path, Name: f.Name, Folder: f.Folder, Kind: f.Kind.String(), Readable: f.Readable, Writable: f.Writable, Unit: answer.OrNil(f.Unit), Low: f.Low, High: f.High, Now: answer.OrNil(f.Now)}
-		}
-		return out, nil
+		return s.Nodes(c, name, answer.Value(params.Below), answer.Value(params.Words))
 	})
-}
-
-// browsing says why a plant cannot be browsed now.
-func (s *Side) browsing(client *plant.Client, err error) error {
-	if why := client.Away(); errors.Is(err, plant.ErrAway) && why != nil {
-		return plant.InWords(why, client.Settings())
-	}
-	if errors.Is(err, plant.ErrAway) {
-		return &ask.Refusal{Cause: err, Code: "no-plant", What: "The plant is not connected yet.", Then: "Try again in a moment."}
-	}
-	return fmt.Errorf("browse a plant: %w", plant.InWords(err, client.Settings()))
 }

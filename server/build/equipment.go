@@ -2,7 +2,6 @@ package build
 
 import (
 	"context"
-	"errors"
 	"maps"
 	"slices"
 	"strings"
@@ -31,16 +30,16 @@ const (
 // ProposeEquipment tells what would be made of the folders of a plant; nothing is changed by it.
 func (s *Side) ProposeEquipment(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *Building, req api.EquipmentAsked) (propose.Equipment, error) {
-		client := s.Connected.Now().Plants[req.Wish.Connection]
-		if client == nil {
-			return propose.Equipment{}, &ask.Refusal{Code: "no-source", What: "There is no plant “" + req.Wish.Connection + "”.", Then: "Look at the connections."}
+		if err := s.mayTakeFrom(c, b, req.Wish.Connection); err != nil {
+			return propose.Equipment{}, err
+		}
+		client, err := s.Plant(req.Wish.Connection)
+		if err != nil {
+			return propose.Equipment{}, err
 		}
 		branches, cut, err := branchesOf(c, client, req.Wish.Path)
-		if errors.Is(err, plant.ErrAway) {
-			return propose.Equipment{}, &ask.Refusal{Cause: err, Code: "no-plant", What: "The plant is not connected now.", Then: "Try again in a moment."}
-		}
 		if err != nil {
-			return propose.Equipment{}, plant.InWords(err, client.Settings())
+			return propose.Equipment{}, base.Browsing(client, err)
 		}
 		keyed, err := s.keyed(c, b, req.As)
 		if err != nil {
@@ -54,6 +53,51 @@ func (s *Side) ProposeEquipment(c *gin.Context, slug string) {
 			out.Notes = append(out.Notes, "There are no folders in it: choose the one that holds a folder for each piece of equipment.")
 		}
 		return out, nil
+	})
+}
+
+// plantsOf lists the plants that equipment may be taken from: those that the application is over, and all for who
+// builds everywhere.
+func (s *Side) plantsOf(c *gin.Context, b *Building) ([]string, error) {
+	account, err := s.Sessions.Who(c, "")
+	if err != nil {
+		return nil, err
+	}
+	open := s.Connected.Now().Plants
+	own := map[string]bool{}
+	for _, source := range b.Draft.App.Project.Sources {
+		if source.Type == base.KindPlant && open[source.Connection] != nil {
+			own[source.Connection] = true
+		}
+	}
+	if account.Builds {
+		for name := range open {
+			own[name] = true
+		}
+	}
+	return append([]string{}, slices.Sorted(maps.Keys(own))...), nil
+}
+
+func (s *Side) mayTakeFrom(c *gin.Context, b *Building, connection string) error {
+	names, err := s.plantsOf(c, b)
+	if err == nil && !slices.Contains(names, connection) {
+		err = &ask.Refusal{Code: "no-source", What: "This application is over no plant “" + connection + "”.", Then: "Ask who builds applications everywhere to take equipment of it in."}
+	}
+	return err
+}
+
+// GetPlants lists the plants that equipment may be taken from.
+func (s *Side) GetPlants(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]string, error) { return s.plantsOf(c, b) })
+}
+
+// GetPlantNodes browses one of them, or searches it.
+func (s *Side) GetPlantNodes(c *gin.Context, slug, name string, params api.GetPlantNodesParams) {
+	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.PlantNodes, error) {
+		if err := s.mayTakeFrom(c, b, name); err != nil {
+			return api.PlantNodes{}, err
+		}
+		return s.Nodes(c, name, answer.Value(params.Below), answer.Value(params.Words))
 	})
 }
 

@@ -1,11 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { ConnectionInfo } from '../api/client';
-import { Action, Select } from '../ui/controls';
-import { Frame } from '../ui/Frame';
+import { Select } from '../ui/controls';
 import { Asked } from './Asked';
+import { ConnectionFrame } from './ConnectionFrame';
 import { useKeeping } from './keeping';
-import { Told } from './Told';
 import { TriedWords } from './TriedWords';
 
 /** Where a database is and who signs in to it; tried before it is kept. */
@@ -17,39 +16,20 @@ export function ConnectionDialog({ was, onClose }: { was?: ConnectionInfo; onClo
   const [password, setPassword] = useState('');
   const set = (part: Partial<typeof database>) => setDatabase({ ...database, ...part });
   const body = { name, database, password: password === '' && was ? undefined : password };
-  const { attempt, keep, busy, trying, kept, tried, wrong, words } = useKeeping(body, (tried) => {
+  const keeping = useKeeping(body, (tried) => {
     if (tried.no?.code !== 'own-store' && tried.claims) onClose();
   });
+  const { keep, kept, tried, wrong } = keeping;
   return (
-    <Frame
-      title={was ? `Change ${was.name}` : 'Add a database'}
-      told
-      stays
-      width="600px"
+    <ConnectionFrame
+      kind="database"
+      was={was}
+      name={name}
+      hint="Works database"
+      onName={setName}
+      keeping={keeping}
       onClose={onClose}
-      foot={
-        <>
-          <Action onClick={onClose}>{kept ? 'Close' : 'Cancel'}</Action>
-          <Action onClick={() => attempt()} disabled={busy}>
-            {trying ? 'Trying …' : 'Try it'}
-          </Action>
-          {!kept && (
-            <Action tone="main" onClick={() => keep()} disabled={busy}>
-              Keep it
-            </Action>
-          )}
-        </>
-      }
     >
-      <Asked
-        label="What it is called here"
-        value={name}
-        onChange={setName}
-        hint="Works database"
-        wrong={wrong.name}
-        first={!was}
-        readOnly={was !== undefined}
-      />
       <Flex gap="12px">
         <Box flex="3">
           <Asked label="Address" value={database.host} onChange={(host) => set({ host })} wrong={wrong.host} />
@@ -94,9 +74,8 @@ export function ConnectionDialog({ was, onClose }: { was?: ConnectionInfo; onClo
           <option value="off">not at all: on this machine, or in a network of one’s own</option>
         </Select>
       </Box>
-      <Told words={words} />
       {tried && <TriedWords tried={tried} name={kept ? name.trim() : undefined} onDone={() => keep()} />}
       {kept && tried?.no && <Box fontSize="note">It is kept all the same, and can be changed here.</Box>}
-    </Frame>
+    </ConnectionFrame>
   );
 }

@@ -145,7 +145,10 @@ function OneConnection({ connection: c, onChange }: { connection: ConnectionInfo
       {attempt.data && <TriedWords tried={attempt.data} name={c.name} onDone={attempt.mutate} />}
       {looks && (
         <Box mt="10px" maxW="760px">
-          <PlantTree connection={c.name} />
+          <PlantTree
+            connection={c.name}
+            ask={(query) => ask(api.GET('/api/connections/{connection}/nodes', { params: { ...params, query } }))}
+          />
         </Box>
       )}
     </Box>

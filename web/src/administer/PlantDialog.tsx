@@ -2,11 +2,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { ConnectionInfo, ConnectionKept } from '../api/client';
 import { Action, Select } from '../ui/controls';
-import { Frame } from '../ui/Frame';
 import { Asked } from './Asked';
+import { ConnectionFrame } from './ConnectionFrame';
 import { Fingerprint } from './Fingerprint';
 import { useKeeping } from './keeping';
-import { Told } from './Told';
 import { TriedPlant } from './TriedPlant';
 
 const anew = { endpoint: 'opc.tcp://', namespace: '', security: 'encrypted', policy: '', login: '', trusted: '' };
@@ -18,9 +17,10 @@ export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: (
   const [password, setPassword] = useState('');
   const set = (part: Partial<typeof plant>) => setPlant({ ...plant, ...part });
   const body: ConnectionKept = { name, plant, password: password === '' ? undefined : password };
-  const { attempt, keep, busy, trying, kept, tried, wrong, words } = useKeeping(body, (done) => {
+  const keeping = useKeeping(body, (done) => {
     if (!done.no) onClose();
   });
+  const { attempt, kept, tried, wrong } = keeping;
   const trust = (trusted: string) => {
     set({ trusted });
     attempt({ ...body, plant: { ...plant, trusted } });
@@ -28,33 +28,15 @@ export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: (
   const safe = plant.security !== 'off';
   const policies = (tried?.plant?.offers ?? []).filter((o) => o.security === plant.security && o.policy);
   return (
-    <Frame
-      title={was ? `Change ${was.name}` : 'Add a plant'}
-      told
-      stays
-      width="640px"
+    <ConnectionFrame
+      kind="plant"
+      was={was}
+      name={name}
+      hint="Drives of the lifts"
+      onName={setName}
+      keeping={keeping}
       onClose={onClose}
-      foot={
-        <>
-          <Action onClick={onClose}>{kept ? 'Close' : 'Cancel'}</Action>
-          <Action onClick={() => attempt()} disabled={busy}>
-            {trying ? 'Trying …' : 'Try it'}
-          </Action>
-          <Action tone="main" onClick={() => keep()} disabled={busy}>
-            Keep it
-          </Action>
-        </>
-      }
     >
-      <Asked
-        label="What it is called here"
-        value={name}
-        onChange={setName}
-        hint="Drives of the lifts"
-        wrong={wrong.name}
-        first={!was}
-        readOnly={was !== undefined}
-      />
       <Asked
         label="Address (OPC UA)"
         value={plant.endpoint}
@@ -136,11 +118,10 @@ export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: (
           <Action onClick={() => set({ trusted: '' })}>Trust it no more</Action>
         </Flex>
       )}
-      <Told words={words} />
       {tried && <TriedPlant tried={tried} onTrust={trust} />}
       {kept && tried?.no && (
         <Box fontSize="note">It is kept all the same; it is reached as soon as this is put right.</Box>
       )}
-    </Frame>
+    </ConnectionFrame>
   );
 }

@@ -1,20 +1,24 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useState } from 'react';
-import { api, ask, type PlantNode } from '../api/client';
+import type { PlantNode, PlantNodes } from '../api/client';
 import { Line } from '../ui/controls';
 import { Waiting } from '../ui/Message';
 import { wordsOf } from './problems';
 import { Told } from './Told';
 
+/** Asks for what stands below a path, or is called by some words. */
+export type AskNodes = (query: { below?: string; words?: string }) => Promise<PlantNodes>;
+
 interface TreeProps {
   connection: string;
+  ask: AskNodes;
   /** What can be done with a node, beside it. */
   action?: (node: PlantNode) => React.ReactNode;
 }
 
 /** What a plant has: folders that open as one looks into them, values as they are now, and a search over all. */
-export function PlantTree({ connection, action }: TreeProps) {
+export function PlantTree({ connection, ask, action }: TreeProps) {
   const [words, setWords] = useState('');
   const wanted = useDeferredValue(words.trim());
   return (
@@ -28,23 +32,18 @@ export function PlantTree({ connection, action }: TreeProps) {
         mb="8px"
       />
       {wanted.length > 1 ? (
-        <Nodes connection={connection} words={wanted} action={action} />
+        <Nodes connection={connection} ask={ask} words={wanted} action={action} />
       ) : (
-        <Nodes connection={connection} below="" action={action} />
+        <Nodes connection={connection} ask={ask} below="" action={action} />
       )}
     </Box>
   );
 }
 
-function Nodes({ connection, below, words, action }: TreeProps & { below?: string; words?: string }) {
+function Nodes({ connection, ask, below, words, action }: TreeProps & { below?: string; words?: string }) {
   const nodes = useQuery({
     queryKey: ['plant-nodes', connection, below, words],
-    queryFn: () =>
-      ask(
-        api.GET('/api/connections/{connection}/nodes', {
-          params: { path: { connection }, query: words ? { words } : { below } },
-        }),
-      ),
+    queryFn: () => ask(words ? { words } : { below }),
     staleTime: 10_000,
     retry: false,
   });
@@ -59,7 +58,7 @@ function Nodes({ connection, below, words, action }: TreeProps & { below?: strin
   return (
     <Box as="ul" listStyleType="none">
       {nodes.data.nodes.map((n) => (
-        <OneNode key={n.path} node={n} connection={connection} whole={words !== undefined} action={action} />
+        <OneNode key={n.path} node={n} connection={connection} ask={ask} whole={words !== undefined} action={action} />
       ))}
       {nodes.data.more && (
         <Box as="li" color="muted" fontSize="note" py="4px">
@@ -70,7 +69,7 @@ function Nodes({ connection, below, words, action }: TreeProps & { below?: strin
   );
 }
 
-function OneNode({ node, connection, whole, action }: TreeProps & { node: PlantNode; whole: boolean }) {
+function OneNode({ node, connection, ask, whole, action }: TreeProps & { node: PlantNode; whole: boolean }) {
   const [open, setOpen] = useState(false);
   const name = whole ? node.path.slice(1).replaceAll('/', ' › ') : node.name;
   return (
@@ -101,7 +100,7 @@ function OneNode({ node, connection, whole, action }: TreeProps & { node: PlantN
       </Flex>
       {open && (
         <Box pl="18px">
-          <Nodes connection={connection} below={node.path} action={action} />
+          <Nodes connection={connection} ask={ask} below={node.path} action={action} />
         </Box>
       )}
     </Box>

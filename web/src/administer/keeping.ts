@@ -32,3 +32,5 @@ export function useKeeping(body: ConnectionKept, done: (tried: Tried) => void) {
     words: wordsOf(attempt.error) ?? wordsOf(keep.error),
   };
 }
+
+export type Keeping = ReturnType<typeof useKeeping>;

@@ -80,6 +80,7 @@ export type ConnectionKept = Schemas['ConnectionKept'];
 export type EquipmentFit = Schemas['EquipmentFit'];
 export type EquipmentValue = Schemas['EquipmentValue'];
 export type TagNow = Schemas['TagNow'];
+export type PlantNodes = Schemas['PlantNodes'];
 export type PlantNode = Schemas['PlantNode'];
 export type FileLook = Schemas['FileLook'];
 export type SourceRead = Schemas['SourceRead'];

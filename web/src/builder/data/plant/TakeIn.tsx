@@ -7,15 +7,20 @@ import { Told } from '../../../administer/Told';
 import { api, ask } from '../../../api/client';
 import { Action, Select } from '../../../ui/controls';
 import { Waiting } from '../../../ui/Message';
+import { useRights } from '../context';
 import { EquipmentProposal } from './EquipmentProposal';
 
 /** Finding the folders of a plant that are one piece of equipment each. */
 export function TakeIn({ onClose }: { onClose: () => void }) {
-  const connections = useQuery({ queryKey: ['connections'], queryFn: () => ask(api.GET('/api/connections')) });
-  const plants = (connections.data ?? []).filter((c) => c.kind === 'plant');
+  const { project } = useRights();
+  const names = useQuery({
+    queryKey: ['plants', project],
+    queryFn: () => ask(api.GET('/api/build/{project}/plants', { params: { path: { project } } })),
+  });
+  const plants = names.data ?? [];
   const [plant, setPlant] = useState('');
   const [path, setPath] = useState<string>();
-  const over = plants.find((p) => p.name === plant)?.name ?? plants[0]?.name;
+  const over = plants.find((p) => p === plant) ?? plants[0];
   return (
     <Box borderWidth="1px" borderColor="rule" borderRadius="4px" bg="plate" p="14px 16px" mb="22px" maxW="900px">
       <Flex align="center" gap="10px" mb="10px">
@@ -25,8 +30,8 @@ export function TakeIn({ onClose }: { onClose: () => void }) {
         {over && (
           <Select aria-label="Plant" value={over} onChange={(e) => [setPlant(e.target.value), setPath(undefined)]}>
             {plants.map((p) => (
-              <option key={p.name} value={p.name}>
-                {p.name}
+              <option key={p} value={p}>
+                {p}
               </option>
             ))}
           </Select>
@@ -34,11 +39,12 @@ export function TakeIn({ onClose }: { onClose: () => void }) {
         <Box flex="1" />
         <Action onClick={onClose}>Close</Action>
       </Flex>
-      {connections.isPending && <Waiting what="Asking the plants …" />}
-      <Told words={wordsOf(connections.error)} />
-      {connections.data && !over && (
+      {names.isPending && <Waiting what="Asking the plants …" />}
+      <Told words={wordsOf(names.error)} />
+      {names.data && !over && (
         <Box color="muted">
-          No plant is connected. Who administers this program adds one under <b>Connections</b>.
+          There is no plant to take from: who administers this program adds one under <b>Connections</b>, and who builds
+          applications everywhere takes in the first equipment of it.
         </Box>
       )}
       {over && path === undefined && (
@@ -48,6 +54,13 @@ export function TakeIn({ onClose }: { onClose: () => void }) {
           </Box>
           <PlantTree
             connection={over}
+            ask={(query) =>
+              ask(
+                api.GET('/api/build/{project}/plants/{connection}/nodes', {
+                  params: { path: { project, connection: over }, query },
+                }),
+              )
+            }
             action={(n) =>
               n.folder && (
                 <Action aria-label={`The folders in ${n.name}`} onClick={() => setPath(n.path)}>
