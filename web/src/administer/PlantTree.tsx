@@ -6,6 +6,7 @@ import { Line } from '../ui/controls';
 import { Waiting } from '../ui/Message';
 import { wordsOf } from './problems';
 import { Told } from './Told';
+import { valueWords } from './valueWords';
 
 /** Asks for what stands below a path, or is called by some words. */
 export type AskNodes = (query: { below?: string; words?: string }) => Promise<PlantNodes>;
@@ -105,19 +106,4 @@ function OneNode({ node, connection, ask, whole, action }: TreeProps & { node: P
       )}
     </Box>
   );
-}
-
-const kinds: Record<string, string> = {
-  yesno: 'yes or no',
-  whole: 'a whole number',
-  number: 'a number',
-  text: 'a text',
-};
-
-/** A value as it is now, with what the plant tells of it. */
-export function valueWords(n: PlantNode): string {
-  if (!n.readable) return 'of a kind that is not shown';
-  const range = n.low !== undefined && n.high !== undefined ? `, ${n.low} to ${n.high}` : '';
-  const now = n.now === undefined ? '' : `${n.now}${n.unit ? ` ${n.unit}` : ''} now; `;
-  return `${now}${kinds[n.kind] ?? n.kind}${range}${n.writable ? ', can be written' : ''}`;
 }
