@@ -191,7 +191,7 @@ type ConnectionInfo struct {
 	Name     string            `json:"name"`
 	OnlyRead bool              `json:"onlyRead"`
 
-	// Plant Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate.
+	// Plant Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate; certified where the program signs in by its own certificate.
 	Plant  *PlantSettings `json:"plant,omitempty"`
 	Sealed bool           `json:"sealed"`
 	Uses   []string       `json:"uses"`
@@ -205,7 +205,7 @@ type ConnectionKept struct {
 	Name     string            `json:"name"`
 	Password *string           `json:"password,omitempty"`
 
-	// Plant Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate.
+	// Plant Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate; certified where the program signs in by its own certificate.
 	Plant *PlantSettings `json:"plant,omitempty"`
 }
 
@@ -709,8 +709,9 @@ type PlantOffer struct {
 	Security string `json:"security"`
 }
 
-// PlantSettings Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate.
+// PlantSettings Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate; certified where the program signs in by its own certificate.
 type PlantSettings struct {
+	Certified *bool  `json:"certified,omitempty"`
 	Endpoint  string `json:"endpoint"`
 	Login     string `json:"login"`
 	Namespace string `json:"namespace"`
@@ -870,6 +871,9 @@ type ProposedScreen = propose.Screen
 
 // ProposedTable A table as it would be taken in.
 type ProposedTable = propose.Table
+
+// ProposedTag A value as it would be taken in; without a patch where it is there already.
+type ProposedTag = propose.PlantTag
 
 // ProposedWay A way that would be made, or is left out.
 type ProposedWay = propose.Way
@@ -1095,11 +1099,17 @@ type TabsElementView = use.ElementView
 // TabsView A block of tabs.
 type TabsView = element.TabsView
 
-// TagNow What a value of a record’s equipment is now; why where it is not known.
+// TagAsked A value of a plant, by the names one browses by.
+type TagAsked struct {
+	Connection string `json:"connection"`
+	Path       string `json:"path"`
+}
+
+// TagNow What a value of a record’s equipment, or of the plant as a whole (without a part), is now; why where it is not known.
 type TagNow struct {
 	At    *time.Time `json:"at,omitempty"`
 	Node  string     `json:"node"`
-	Part  string     `json:"part"`
+	Part  *string    `json:"part,omitempty"`
 	Tag   string     `json:"tag"`
 	Value *string    `json:"value,omitempty"`
 	Why   *string    `json:"why,omitempty"`
@@ -1423,6 +1433,9 @@ type ProposeJSONRequestBody = ProposalRequest
 // ProposeLaterJSONRequestBody defines body for ProposeLater for application/json ContentType.
 type ProposeLaterJSONRequestBody = LaterAsked
 
+// ProposeTagJSONRequestBody defines body for ProposeTag for application/json ContentType.
+type ProposeTagJSONRequestBody = TagAsked
+
 // ExplainWayJSONRequestBody defines body for ExplainWay for application/json ContentType.
 type ExplainWayJSONRequestBody = WhyRequest
 
@@ -1593,6 +1606,12 @@ type ServerInterface interface {
 	// ReadAgain What differs between an application and its databases as they are now
 	// (GET /api/build/{project}/structure)
 	ReadAgain(c *gin.Context, project string)
+	// GetTags What the values of the plant as a whole are now
+	// (GET /api/build/{project}/tags)
+	GetTags(c *gin.Context, project string)
+	// ProposeTag A value of a plant as it would be taken in on its own
+	// (POST /api/build/{project}/tags)
+	ProposeTag(c *gin.Context, project string)
 	// Undo Take back the newest own edit
 	// (POST /api/build/{project}/undo)
 	Undo(c *gin.Context, project string, params UndoParams)
@@ -2695,6 +2714,56 @@ func (siw *ServerInterfaceWrapper) ReadAgain(c *gin.Context) {
 	}
 
 	siw.Handler.ReadAgain(c, project)
+}
+
+// GetTags operation middleware
+func (siw *ServerInterfaceWrapper) GetTags(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetTags(c, project)
+}
+
+// ProposeTag operation middleware
+func (siw *ServerInterfaceWrapper) ProposeTag(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ProposeTag(c, project)
 }
 
 // Undo operation middleware
@@ -4380,6 +4449,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/plants/certificate", wrapper.GetPlantCertificate)
 	router.POST(options.BaseURL+"/api/build/:project/equipment", wrapper.ProposeEquipment)
 	router.GET(options.BaseURL+"/api/build/:project/equipment/:table", wrapper.GetEquipment)
+	router.GET(options.BaseURL+"/api/build/:project/tags", wrapper.GetTags)
+	router.POST(options.BaseURL+"/api/build/:project/tags", wrapper.ProposeTag)
 	router.POST(options.BaseURL+"/api/build/:project/proposals/:table", wrapper.ProposeLater)
 	router.GET(options.BaseURL+"/api/build/:project/plants", wrapper.GetPlants)
 	router.GET(options.BaseURL+"/api/build/:project/plants/:connection/nodes", wrapper.GetPlantNodes)

@@ -44,9 +44,17 @@ test('what a table is: called, ordered, of which kinds, seen from both sides; an
   await expect(usual).toBeVisible();
   await expect(page.getByText('reads badly')).toHaveCount(0);
 
-  await nav.getByRole('button', { name: 'Equipment' }).click();
+  await nav.getByRole('button', { name: 'Plant', exact: true }).click();
   const lifts = page.getByRole('region', { name: 'Lifts' });
   await expect(lifts.getByRole('row').filter({ has: page.getByLabel('Name of gates') })).toContainText('yes');
+
+  await page.getByRole('button', { name: 'Take in single values' }).click();
+  await page.getByRole('searchbox').fill('gust ut');
+  await page.getByRole('button', { name: 'Take in Ropeway › UT › wind › gust' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'Taken in: “Gust”' })).toBeVisible();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  const single = page.getByRole('region', { name: 'Single values' });
+  await expect(single.getByRole('row').filter({ has: page.getByLabel('Name of gust') })).toContainText(/\d m\/s/);
 
   // A dashboard of a table: told first, made in one step, each chart narrowing the rest.
   await nav.getByRole('button', { name: 'Defects', exact: true }).click();

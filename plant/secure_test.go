@@ -97,6 +97,15 @@ func TestTheWayToAPlantIsKeptSafe(t *testing.T) {
 			t.Errorf("%s by %s: %+v %v", s.Security, s.Policy, tried, err)
 		}
 	}
+	user := at
+	user.Certified = true
+	if _, err := Try(t.Context(), user); InWords(err, user).Code != "no-login" {
+		t.Errorf("a user's certificate that it does not know: %v", err)
+	}
+	if _, err := fmt.Fprintln(p.in, "user "+base64.StdEncoding.EncodeToString(own.DER)); err != nil {
+		t.Fatal(err)
+	}
+	within(t, 40*time.Second, "signed in by a certificate", func() bool { _, err := Try(t.Context(), user); return err == nil })
 	at.Login, at.Password = "operator", "wrong"
 	if _, err := Try(t.Context(), at); !errors.Is(err, ua.StatusBadUserAccessDenied) && !errors.Is(err, ua.StatusBadIdentityTokenRejected) {
 		t.Errorf("a wrong password: %v", err)

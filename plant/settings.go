@@ -24,6 +24,7 @@ type Settings struct {
 	Trusted   string // fingerprint of the plant's certificate; any that is safe enough to send nothing secret when None
 	Login     string // "" for nobody's name
 	Password  string
+	Certified bool             // signs in by the program's certificate instead of a name
 	Own       *certificate.Own // the program's; not needed for None
 }
 
@@ -122,7 +123,10 @@ func secured(ctx context.Context, s Settings) ([]opcua.Option, error) {
 		return nil, &Untrusted{Shown: shown, Before: s.Trusted}
 	}
 	options := []opcua.Option{opcua.Certificate(s.Own.DER), opcua.PrivateKey(s.Own.Key)}
-	if s.Login == "" {
+	switch {
+	case s.Certified:
+		return append(options, opcua.AuthCertificate(s.Own.DER), opcua.AuthPrivateKey(s.Own.Key), opcua.SecurityFromEndpoint(at, ua.UserTokenTypeCertificate)), nil
+	case s.Login == "":
 		return append(options, opcua.AuthAnonymous(), opcua.SecurityFromEndpoint(at, ua.UserTokenTypeAnonymous)), nil
 	}
 	return append(options, opcua.AuthUsername(s.Login, s.Password), opcua.SecurityFromEndpoint(at, ua.UserTokenTypeUserName)), nil

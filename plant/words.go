@@ -32,10 +32,14 @@ func InWords(err error, s Settings) *ask.Refusal {
 		return no("no-plant", "Nothing at “"+s.Endpoint+"” answers as a plant does.", "Check the address and the port, and whether OPC UA is switched on there.")
 	case errors.Is(err, ua.StatusBadUserAccessDenied), errors.Is(err, ua.StatusBadIdentityTokenRejected), errors.Is(err, ua.StatusBadIdentityTokenInvalid):
 		what := "The plant does not let “" + s.Login + "” in with this password."
-		if s.Login == "" {
+		then := "Check the name and the password."
+		switch {
+		case s.Certified:
+			what, then = "The plant lets nobody sign in by the certificate of this program.", "Let the plant take it as that of a user: most keep those in a list of their own."
+		case s.Login == "":
 			what = "The plant lets nobody in without a name."
 		}
-		return no("no-login", what, "Check the name and the password.")
+		return no("no-login", what, then)
 	case errors.As(err, &status):
 		return no("plant-refused", "The plant says no: "+status.Error()+".", "Show this to who runs the plant.")
 	}
@@ -56,6 +60,9 @@ func (s Settings) Wrong() map[string]string {
 	}
 	if s.Login != "" && s.Security == None {
 		wrong["login"] = "A password is sent to a plant only on a way that is signed or encrypted."
+	}
+	if s.Certified && (s.Login != "" || s.Security == None) {
+		wrong["login"] = "Signing in by a certificate takes no name, and a way that is signed or encrypted."
 	}
 	if s.Login == "" && s.Password != "" {
 		wrong["login"] = "Write the name that the password belongs to."

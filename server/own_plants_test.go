@@ -8,6 +8,7 @@ import (
 	"time"
 
 	"ambergate/api"
+	"ambergate/core/patch"
 	"ambergate/core/propose"
 	"ambergate/demo/stage"
 	"ambergate/plant/sim"
@@ -145,5 +146,38 @@ func TestABuilderBrowsesThePlantsOfTheApplication(t *testing.T) {
 	nora.must("GET", "/api/build/tarnhorn/plants", nil, &names)
 	if !slices.Equal(names, []string{"Ropeway controllers", "ropeway"}) {
 		t.Errorf("of who builds everywhere: %q", names)
+	}
+}
+
+// A single value is taken in by the edit that is proposed, and read on its own; who builds one application takes
+// none of a plant that it is not over.
+func TestASingleValueIsTakenInAndReadNow(t *testing.T) {
+	keyed(t)
+	p := as(t, "arno")
+	at := map[string]any{"connection": "ropeway", "path": "/Ropeway/UT/wind/gust"}
+	var out propose.PlantTag
+	p.must("POST", "/api/build/tarnhorn/tags", at, &out)
+	if out.ID == "" || len(out.Patch) != 1 || !strings.Contains(out.Words, "Gust") {
+		t.Fatalf("%+v", out)
+	}
+	p.refused("POST", "/api/build/tarnhorn/tags", map[string]any{"connection": "none", "path": "/Ropeway/UT/wind/gust"}, http.StatusForbidden, "no-source")
+	for _, path := range []string{"/Ropeway/UT/wind", "/Ropeway/UT/wind/none", "/nowhere/at/all", "", "/"} {
+		if status, answer := p.call("POST", "/api/build/tarnhorn/tags", map[string]any{"connection": "ropeway", "path": path}); status == http.StatusOK || status >= 500 {
+			t.Errorf("%q: %d %s", path, status, answer)
+		}
+	}
+	p.must("POST", "/api/build/tarnhorn/edits", map[string]any{"patch": out.Patch}, nil)
+	t.Cleanup(func() {
+		p.must("POST", "/api/build/tarnhorn/edits", map[string]any{"patch": []patch.Op{{Op: "remove", Path: "/" + out.ID}}}, nil)
+	})
+	for end := time.Now().Add(30 * time.Second); ; time.Sleep(100 * time.Millisecond) {
+		var now []api.TagNow
+		p.must("GET", "/api/build/tarnhorn/tags", nil, &now)
+		if len(now) == 1 && now[0].Tag == out.ID && now[0].Value != nil && now[0].Node == "/Ropeway/UT/wind/gust" {
+			break
+		}
+		if time.Now().After(end) {
+			t.Fatalf("%+v", now)
+		}
 	}
 }

@@ -75,10 +75,11 @@ type plantSettings struct {
 	Trusted   string `yaml:"trusted"`  // fingerprint of the plant's certificate
 	Login     string `yaml:"login"`
 	Password  string `yaml:"password"`
+	Certified bool   `yaml:"certified"` // signs in by the program's certificate instead of a name
 }
 
 func (p plantSettings) settings() plant.Settings {
-	out := plant.Settings{Endpoint: p.Endpoint, Namespace: p.Namespace, Security: p.Security, Policy: p.Policy, Trusted: p.Trusted, Login: p.Login, Password: p.Password}
+	out := plant.Settings{Endpoint: p.Endpoint, Namespace: p.Namespace, Security: p.Security, Policy: p.Policy, Trusted: p.Trusted, Login: p.Login, Password: p.Password, Certified: p.Certified}
 	if out.Security == "" {
 		out.Security = plant.None
 	}

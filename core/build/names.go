@@ -46,6 +46,9 @@ func Names(a *plan.App, scope cond.Scope, under string) []NameInfo {
 	}
 	l.inputs(scope["inputs"])
 	l.vars(scope["vars"])
+	if scope[project.TagRoot] != "" {
+		l.plant()
+	}
 	l.user()
 	return l.out
 }
@@ -124,6 +127,13 @@ func (l *nameList) vars(group string) {
 		if v.Table != "" {
 			l.table("vars."+v.Alias, english.Lower(v.Label)+", kept by the tab", v.Table)
 		}
+	}
+}
+
+// plant lists the values of the plant as a whole.
+func (l *nameList) plant() {
+	for _, t := range project.Ordered(l.app.Project.Tags) {
+		l.add(NameInfo{Path: project.TagRoot + "." + t.Alias, Words: english.Lower(t.Label), Type: t.Type, Unit: t.Unit, Of: "the plant", Kind: "live", Writable: t.Writable})
 	}
 }
 

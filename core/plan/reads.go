@@ -100,6 +100,9 @@ func (b *Planner) reads(paths []*cond.Path) {
 				continue
 			}
 			segs = p.Rest()
+		case project.TagRoot:
+			b.Plan.Tags = append(b.Plan.Tags, p)
+			continue
 		case "user":
 			if p.First() != "record" {
 				continue

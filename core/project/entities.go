@@ -20,6 +20,7 @@ var shelves = map[string]shelf{
 	"rail":      shelfOf(func(p *Project) *map[string]*Rail { return &p.Rails }),
 	"picture":   shelfOf(func(p *Project) *map[string]*Picture { return &p.Pictures }),
 	"variable":  shelfOf(func(p *Project) *map[string]*Variable { return &p.Variables }),
+	TagRoot:     shelfOf(func(p *Project) *map[string]*PlantTag { return &p.Tags }),
 }
 
 // EntityKinds gives the kinds of entities that a document holds, the settings among them, sorted.

@@ -33,6 +33,7 @@ type Project struct {
 	Rails      map[string]*Rail
 	Pictures   map[string]*Picture
 	Variables  map[string]*Variable
+	Tags       map[string]*PlantTag
 }
 
 // Settings is what belongs to the project as a whole. Its entity has the fixed id "project".

@@ -6,7 +6,7 @@ import "ambergate/core/cond"
 func InputsGroup(screen string) string { return "inputs." + screen }
 
 // Schema gives the names that the project's expressions may use: tables with their
-// relations and equipment, the inputs of each screen, the user.
+// relations and equipment, the inputs of each screen, the user, values of the plant.
 func (p *Project) Schema() *cond.Schema {
 	var groups []*cond.Group
 	for id, t := range p.Tables {
@@ -36,7 +36,7 @@ func (p *Project) Schema() *cond.Schema {
 		}
 		groups = append(groups, g)
 	}
-	groups = append(groups, p.varsGroups()...)
+	groups = append(append(groups, p.varsGroups()...), p.tagGroup())
 	user := &cond.Group{ID: "user", Label: "user", Fields: []cond.Field{
 		{ID: "name", Alias: "name", Label: "name", Type: cond.Type{Kind: cond.Text}},
 		{ID: "login", Alias: "login", Label: "sign-in name", Type: cond.Type{Kind: cond.Text}},
@@ -80,13 +80,14 @@ func (p *Project) RowScope(table string) cond.Scope {
 }
 
 // GateScope gives the names an expression of a shared gate may start with: its inputs, the user,
-// and the variables of the project.
+// the variables of the project and the values of the plant.
 func (p *Project) GateScope(g *SharedGate) cond.Scope {
 	scope := cond.Scope{"user": "user"}
 	if len(g.Inputs) > 0 {
 		scope["inputs"] = InputsGroup(g.ID)
 	}
 	p.scopeVars(scope, "")
+	p.scopeTags(scope)
 	return scope
 }
 
@@ -98,6 +99,7 @@ func (p *Project) Scope(s *Screen, rowTable string) cond.Scope {
 		scope["inputs"] = InputsGroup(s.ID)
 	}
 	p.scopeVars(scope, s.ID)
+	p.scopeTags(scope)
 	if t := s.RecordTable(); p.Tables[t] != nil {
 		scope["record"] = t
 	}

@@ -269,14 +269,21 @@ func (m *equipmentMaker) add(path string, v any) {
 
 // source gives the plant's source, or adds one.
 func (m *equipmentMaker) source() string {
-	for _, id := range slices.Sorted(maps.Keys(m.p.Sources)) {
-		if s := m.p.Sources[id]; s.Type == "plant" && s.Connection == m.w.Connection {
-			return id
+	source, made := sourceOf(m.p, m.w.Connection)
+	if made != nil {
+		m.add("/"+source, made)
+	}
+	return source
+}
+
+// sourceOf gives a plant's source; what is to be added under this id where the application is not over it yet.
+func sourceOf(p *project.Project, connection string) (source string, made body) {
+	for _, id := range slices.Sorted(maps.Keys(p.Sources)) {
+		if s := p.Sources[id]; s.Type == "plant" && s.Connection == connection {
+			return id, nil
 		}
 	}
-	source := free(m.p.Sources, id("so", m.w.Connection))
-	m.add("/"+source, body{"kind": "source", "name": m.w.Connection, "type": "plant", "connection": m.w.Connection})
-	return source
+	return free(p.Sources, id("so", connection)), body{"kind": "source", "name": connection, "type": "plant", "connection": connection}
 }
 
 // free gives an id that nothing of its kind has.

@@ -12,19 +12,24 @@ import (
 	"ambergate/core/project"
 )
 
-// RefOf gives the node of the plant that a path of equipment names; false where there is none.
+// RefOf gives the node of the plant that a path names, of equipment or of the plant as a whole; false where there
+// is none.
 func (o *Opening) RefOf(p *cond.Path) (ask.TagRef, bool) {
 	ref, _, ok := o.refAndTag(p)
 	return ref, ok
 }
 
-// refAndTag finds the node that a path of equipment names for what is open.
+// refAndTag finds the node that a path names for what is open.
 func (o *Opening) refAndTag(p *cond.Path) (ask.TagRef, *project.Tag, bool) {
 	return o.World.RefAndTag(p)
 }
 
-// RefAndTag gives the node that a path of equipment names, with its tag; false where there is none.
+// RefAndTag gives the node that a path names, with its tag; false where there is none.
 func (w *World) RefAndTag(p *cond.Path) (ask.TagRef, *project.Tag, bool) {
+	if p.Root == project.TagRoot {
+		ref, tag := PlantTagOf(w.App, p.First())
+		return ref, tag, tag != nil
+	}
 	row, segs := w.source(p)
 	i := slices.Index(segs, project.EquipField)
 	if row == nil || i < 0 {
@@ -82,6 +87,9 @@ func (w *World) Value(p *cond.Path) cond.Value {
 			return v
 		}
 		return w.From(w.varRows[p.Segs[0]], p.Segs[1:], strings.Join(p.Segs[1:], "."))
+	case project.TagRoot:
+		ref, tag := PlantTagOf(w.App, p.First())
+		return w.read(ref, tag, "this value is gone from the plant")
 	case "user":
 		return w.User.Value(p, func(segs []string) cond.Value { return w.From(w.UserRow, segs, strings.Join(segs, ".")) })
 	}
@@ -107,6 +115,11 @@ func (w *World) From(row *ask.Row, segs []string, key string) cond.Value {
 
 func (w *World) tag(row *ask.Row, prefix, names []string) cond.Value {
 	ref, tag, why := TagOf(w.App, row, prefix, names)
+	return w.read(ref, tag, why)
+}
+
+// read gives what a tag is now; why says what is wrong where there is none.
+func (w *World) read(ref ask.TagRef, tag *project.Tag, why string) cond.Value {
 	if tag == nil {
 		return cond.UnknownBecause(why)
 	}
@@ -114,6 +127,15 @@ func (w *World) tag(row *ask.Row, prefix, names []string) cond.Value {
 		return cond.UnknownBecause("no plant is connected")
 	}
 	return w.tags.Read(ref).Value
+}
+
+// PlantTagOf gives the node behind a value of the plant as a whole; no tag where it is gone.
+func PlantTagOf(a *plan.App, id string) (ask.TagRef, *project.Tag) {
+	t := a.Project.Tags[id]
+	if t == nil {
+		return ask.TagRef{}, nil
+	}
+	return ask.TagRef{Source: t.Source, Node: t.Node}, &t.Tag
 }
 
 // TagOf works out which node of which source a path of equipment names, for one record.
@@ -156,12 +178,7 @@ func (o *Opening) TagRefs() []ask.TagRef {
 	seen := map[ask.TagRef]bool{}
 	var out []ask.TagRef
 	for _, p := range o.Plan.Tags {
-		row, segs := o.World.source(p)
-		i := slices.Index(segs, project.EquipField)
-		if row == nil || i < 0 {
-			continue
-		}
-		if ref, tag, _ := TagOf(o.App, row, segs[:i], segs[i+1:]); tag != nil && !seen[ref] {
+		if ref, ok := o.RefOf(p); ok && !seen[ref] {
 			seen[ref] = true
 			out = append(out, ref)
 		}

@@ -48,6 +48,7 @@ export async function addsPlant(page: Page, plant: Pumphouse) {
   await page.getByRole('button', { name: 'Add a plant' }).click();
   await page.getByLabel('What it is called here').fill('Pumphouse');
   await page.getByLabel('Address (OPC UA)').fill(`opc.tcp://127.0.0.1:${plant.port}`);
+  await page.getByLabel('Signing in').selectOption({ label: 'by a name and a password' });
   await page.getByLabel('Signs in as').fill('operator');
   await page.getByLabel('Password').fill('pumping all day');
   await page.getByRole('button', { name: 'Try it' }).click();
@@ -68,7 +69,7 @@ export async function addsPlant(page: Page, plant: Pumphouse) {
 /** The pumps' folders become their equipment, with an operator screen. */
 export async function takesEquipment(page: Page) {
   await page.getByRole('navigation', { name: 'Parts of the builder' }).getByRole('button', { name: 'Data' }).click();
-  await page.getByRole('navigation', { name: 'Data' }).getByRole('button', { name: 'Equipment' }).click();
+  await page.getByRole('navigation', { name: 'Data' }).getByRole('button', { name: 'Plant', exact: true }).click();
   await page.getByRole('button', { name: 'Take in equipment' }).click();
   await page.getByRole('button', { name: 'The folders in Pumphouse' }).click();
   await expect(page.getByLabel('Field that names the folder').locator('option:checked')).toHaveText('Pumps: Code (3 match)');

@@ -4,7 +4,8 @@
  *
  *   node pumphouse.mjs FOLDER PORT
  *
- * It trusts the certificates that are written to it, a line each (base64), as who runs it would say by hand.
+ * It trusts the certificates that are written to it, a line each (base64), as who runs it would say by hand; those of
+ * users after the word “user”.
  */
 import path from 'node:path';
 import { createInterface } from 'node:readline';
@@ -17,11 +18,17 @@ const certificates = new OPCUACertificateManager({
   automaticallyAcceptUnknownCertificate: false,
 });
 await certificates.initialize();
+const users = new OPCUACertificateManager({
+  rootFolder: path.join(folder, 'users'),
+  automaticallyAcceptUnknownCertificate: false,
+});
+await users.initialize();
 const policies = ['None', 'Basic256Sha256', 'Aes128_Sha256_RsaOaep'];
 const server = new OPCUAServer({
   port: Number(port),
   hostname: '127.0.0.1',
   serverCertificateManager: certificates,
+  userCertificateManager: users,
   allowAnonymous: true,
   securityPolicies: policies.map((p) => `http://opcfoundation.org/UA/SecurityPolicy#${p}`),
   userManager: { isValidUser: (name, password) => name === 'operator' && password === 'pumping all day' },
@@ -53,7 +60,8 @@ for (let n = 1; n <= 3; n++) {
 await server.start();
 console.log('up');
 createInterface({ input: process.stdin }).on('line', async (line) => {
-  await certificates.trustCertificate(Buffer.from(line, 'base64'));
+  const [manager, certificate] = line.startsWith('user ') ? [users, line.slice(5)] : [certificates, line];
+  await manager.trustCertificate(Buffer.from(certificate, 'base64'));
   console.log('trusted');
 });
 process.on('SIGTERM', async () => {

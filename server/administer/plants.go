@@ -25,7 +25,7 @@ type plantConnection struct {
 
 func (s *Side) plantOf(p api.PlantSettings) plantConnection {
 	trim := strings.TrimSpace
-	return plantConnection{s, base.PlantSettings{Endpoint: trim(p.Endpoint), Namespace: trim(p.Namespace), Security: p.Security, Policy: p.Policy, Login: trim(p.Login), Trusted: trim(p.Trusted)}}
+	return plantConnection{s, base.PlantSettings{Endpoint: trim(p.Endpoint), Namespace: trim(p.Namespace), Security: p.Security, Policy: p.Policy, Login: trim(p.Login), Trusted: trim(p.Trusted), Certified: answer.Value(p.Certified)}}
 }
 
 func (p plantConnection) kind() string  { return base.KindPlant }
@@ -73,13 +73,13 @@ func describePlant(one *api.ConnectionInfo, k store.Connection, client *plant.Cl
 	_ = json.Unmarshal(k.Settings, &p) // what was written by this program can be read by it
 	one.Where = p.Endpoint
 	if all {
-		one.Plant = &api.PlantSettings{Endpoint: p.Endpoint, Namespace: p.Namespace, Security: p.Security, Policy: p.Policy, Login: p.Login, Trusted: p.Trusted}
+		one.Plant = &api.PlantSettings{Endpoint: p.Endpoint, Namespace: p.Namespace, Security: p.Security, Policy: p.Policy, Login: p.Login, Trusted: p.Trusted, Certified: &p.Certified}
 	}
 	if client == nil || client.Good() {
 		return
 	}
 	if err := client.Away(); err != nil {
-		one.Away = answer.Ptr(plant.InWords(err, plant.Settings{Endpoint: p.Endpoint, Namespace: p.Namespace, Login: p.Login}).What)
+		one.Away = answer.Ptr(plant.InWords(err, plant.Settings{Endpoint: p.Endpoint, Namespace: p.Namespace, Login: p.Login, Certified: p.Certified}).What)
 	}
 }
 

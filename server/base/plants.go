@@ -19,6 +19,7 @@ type PlantSettings struct {
 	Policy    string `json:"policy"`
 	Login     string `json:"login"`
 	Trusted   string `json:"trusted"` // fingerprint of its certificate
+	Certified bool   `json:"certified,omitempty"`
 }
 
 // PlantOf gives what a client is opened with.
@@ -27,7 +28,7 @@ func (b *Base) PlantOf(s PlantSettings, password string) plant.Settings {
 }
 
 func plantOf(c Config, s PlantSettings, password string) plant.Settings {
-	return plant.Settings{Endpoint: s.Endpoint, Namespace: s.Namespace, Security: s.Security, Policy: s.Policy, Login: s.Login, Password: password, Trusted: s.Trusted, Own: c.Certificate}
+	return plant.Settings{Endpoint: s.Endpoint, Namespace: s.Namespace, Security: s.Security, Policy: s.Policy, Login: s.Login, Password: password, Trusted: s.Trusted, Certified: s.Certified, Own: c.Certificate}
 }
 
 // longestAsked bounds what a plant is asked for, in characters.

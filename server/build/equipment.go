@@ -5,7 +5,6 @@ import (
 	"maps"
 	"slices"
 	"strings"
-	"time"
 
 	"github.com/gin-gonic/gin"
 
@@ -124,12 +123,17 @@ func branchesOf(ctx context.Context, client *plant.Client, path string) (out []p
 		b := propose.Branch{Name: way[len(way)-1]}
 		for _, v := range values {
 			if v.Readable {
-				b.Values = append(b.Values, propose.PlantValue{Way: plant.Names(v.Path)[from+1:], Type: v.Kind.String(), Unit: v.Unit, Low: v.Low, High: v.High, Writable: v.Writable})
+				b.Values = append(b.Values, valueOf(v, from+1))
 			}
 		}
 		out = append(out, b)
 	}
 	return out, cut, nil
+}
+
+// valueOf gives a value as it was browsed, with its names from some step on.
+func valueOf(f plant.Found, from int) propose.PlantValue {
+	return propose.PlantValue{Way: plant.Names(f.Path)[from:], Type: f.Kind.String(), Unit: f.Unit, Low: f.Low, High: f.High, Writable: f.Writable}
 }
 
 // keyed reads what could name equipment: short texts and whole numbers of tables with few records, as far as the
@@ -200,39 +204,22 @@ func (s *Side) GetEquipment(c *gin.Context, slug, table string, params api.GetEq
 	})
 }
 
+// tagsNow tells what each value of an equipment is now.
 func tagsNow(ctx context.Context, e *project.Equipment, tags base.Tags, refOf func(names []string) (ask.TagRef, bool)) []api.TagNow {
-	out := []api.TagNow{}
 	if e == nil {
-		return out
+		return []api.TagNow{}
 	}
-	var refs []ask.TagRef
+	var asked []askedTag
 	for _, part := range slices.Sorted(maps.Keys(e.Parts)) {
 		for _, tag := range slices.Sorted(maps.Keys(e.Parts[part].Tags)) {
-			one := api.TagNow{Part: part, Tag: tag}
-			ref, ok := refOf([]string{part, tag})
-			if ok {
-				one.Node = ref.Node
+			one := askedTag{now: api.TagNow{Part: &part, Tag: tag}}
+			if ref, ok := refOf([]string{part, tag}); ok {
+				one.ref = ref
 			} else {
-				one.Why = answer.Ptr("the record does not say which equipment it is")
+				one.now.Why = answer.Ptr("the record does not say which equipment it is")
 			}
-			refs = append(refs, ref)
-			out = append(out, one)
+			asked = append(asked, one)
 		}
 	}
-	tags.Watch(ctx, slices.DeleteFunc(slices.Clone(refs), func(r ask.TagRef) bool { return r.Node == "" }))
-	for i, ref := range refs {
-		if ref.Node == "" {
-			continue
-		}
-		reading := tags.Read(ref)
-		if reading.Value.Known() {
-			out[i].Value = answer.Ptr(reading.Value.Wire())
-		} else {
-			out[i].Why = answer.Ptr(reading.Value.Why())
-		}
-		if reading.At != 0 {
-			out[i].At = answer.Ptr(time.UnixMilli(reading.At))
-		}
-	}
-	return out
+	return readNow(ctx, tags, asked)
 }

@@ -151,7 +151,7 @@ func (c *Compiler) offerTexts(out *Completion, scope cond.Scope, before []rune, 
 }
 
 func (c *Compiler) offerNames(out *Completion, scope cond.Scope, typed string) {
-	words := map[string]string{"record": "this record", "row": "the chosen row", "typed": "what is typed on the form", "saved": "the saved record", "point": "the chosen point", "inputs": "what the screen was opened with", "user": "who is signed in", "vars": "what the tab keeps"}
+	words := map[string]string{"record": "this record", "row": "the chosen row", "typed": "what is typed on the form", "saved": "the saved record", "point": "the chosen point", "inputs": "what the screen was opened with", "user": "who is signed in", "vars": "what the tab keeps", "tag": "the plant"}
 	roots := make([]string, 0, len(scope))
 	for root := range scope {
 		roots = append(roots, root)

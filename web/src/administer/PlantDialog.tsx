@@ -13,13 +13,19 @@ const anew = { endpoint: 'opc.tcp://', namespace: '', security: 'encrypted', pol
 /** Where a plant is, how the way there is kept safe, and who signs in to it; tried before it is kept. */
 export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: () => void }) {
   const [name, setName] = useState(was?.name ?? '');
-  const [plant, setPlant] = useState(was?.plant ?? anew);
+  const [plant, setPlant] = useState<NonNullable<ConnectionKept['plant']>>(was?.plant ?? anew);
   const [password, setPassword] = useState('');
+  const [by, setBy] = useState(plant.certified ? 'certificate' : plant.login ? 'name' : 'nobody');
   const set = (part: Partial<typeof plant>) => setPlant({ ...plant, ...part });
   const body: ConnectionKept = { name, plant, password: password === '' ? undefined : password };
   const keeping = useKeeping(body, (done) => {
     if (!done.no) onClose();
   });
+  const signIn = (way: string) => {
+    setBy(way);
+    setPassword('');
+    set({ login: '', certified: way === 'certificate' });
+  };
   const { attempt, kept, tried, wrong } = keeping;
   const trust = (trusted: string) => {
     set({ trusted });
@@ -71,14 +77,21 @@ export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: (
         )}
       </Flex>
       {safe && (
+        <Box as="label" display="block" mb="12px">
+          <Box fontSize="note" color="muted" mb="3px">
+            Signing in
+          </Box>
+          <Select value={by} onChange={(e) => signIn(e.target.value)}>
+            <option value="nobody">without a name</option>
+            <option value="name">by a name and a password</option>
+            <option value="certificate">by this program’s certificate</option>
+          </Select>
+        </Box>
+      )}
+      {safe && by === 'name' && (
         <Flex gap="12px">
           <Box flex="1">
-            <Asked
-              label="Signs in as (empty: without a name)"
-              value={plant.login}
-              onChange={(login) => set({ login })}
-              wrong={wrong.login}
-            />
+            <Asked label="Signs in as" value={plant.login} onChange={(login) => set({ login })} wrong={wrong.login} />
           </Box>
           <Box flex="1">
             <Asked

@@ -75,7 +75,7 @@ function OneNode({ node, connection, ask, whole, action }: TreeProps & { node: P
   const name = whole ? node.path.slice(1).replaceAll('/', ' › ') : node.name;
   return (
     <Box as="li">
-      <Flex gap="8px" align="center" minH="32px" borderBottomWidth="1px" borderColor="rule">
+      <Flex gap="8px" align="center" minH="32px" py="2px" borderBottomWidth="1px" borderColor="rule">
         {node.folder ? (
           <Box
             as="button"

@@ -1267,6 +1267,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/tags": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the values of the plant as a whole are now */
+        get: operations["getTags"];
+        put?: never;
+        /** A value of a plant as it would be taken in on its own */
+        post: operations["proposeTag"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/proposals/{table}": {
         parameters: {
             query?: never;
@@ -1337,6 +1355,17 @@ export interface components {
             patch: components["schemas"]["Op"][];
             screen?: string;
         };
+        /** @description A value of a plant, by the names one browses by. */
+        TagAsked: {
+            connection: string;
+            path: string;
+        };
+        /** @description A value as it would be taken in; without a patch where it is there already. */
+        ProposedTag: {
+            id: string;
+            words: string;
+            patch: components["schemas"]["Op"][];
+        };
         /** @description Folders of a plant that are to become equipment, and whom one walks as. */
         EquipmentAsked: {
             wish: components["schemas"]["EquipmentWish"];
@@ -1390,9 +1419,9 @@ export interface components {
             folder: string;
             record: string;
         };
-        /** @description What a value of a record’s equipment is now; why where it is not known. */
+        /** @description What a value of a record’s equipment, or of the plant as a whole (without a part), is now; why where it is not known. */
         TagNow: {
-            part: string;
+            part?: string;
             tag: string;
             node: string;
             value?: string;
@@ -1400,7 +1429,7 @@ export interface components {
             /** Format: date-time */
             at?: string;
         };
-        /** @description Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate. */
+        /** @description Where a plant is, how the way there is kept safe (off, signed, encrypted; by a policy, or the best there is), and who signs in to it. Trusted is the fingerprint of its certificate; certified where the program signs in by its own certificate. */
         PlantSettings: {
             endpoint: string;
             namespace: string;
@@ -1408,6 +1437,7 @@ export interface components {
             policy: string;
             login: string;
             trusted: string;
+            certified?: boolean;
         };
         /** @description What a plant offers and shows. */
         TriedPlant: {
@@ -5834,6 +5864,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TagNow"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getTags: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TagNow"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    proposeTag: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TagAsked"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ProposedTag"];
                 };
             };
             /** @description a no */

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { type ReactNode, useId, useRef, useState } from 'react';
 import { Line } from '../ui/controls';
 import { Panel } from '../ui/Panel';
+import { useBeside } from '../ui/useBeside';
 import { useOutside } from '../ui/useOutside';
 import { type Choice, found } from './choices';
 import { PickerLine } from './PickerLine';
@@ -22,6 +23,9 @@ interface PickerProps<C extends Choice> {
   foot?: ReactNode;
 }
 
+const width = 310; // px
+const besideList = 70; // px: the search field and what stands at the foot
+
 /** A list with a search field: type any word, arrows, Enter; Escape closes. */
 export function Picker<C extends Choice>(p: PickerProps<C>) {
   const { label, choices, onChoose, onClose, onType, filtered, make, empty, align = 'left', up, foot } = p;
@@ -29,6 +33,7 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
   const [at, setAt] = useState(0);
   const box = useRef<HTMLDivElement>(null);
   const id = useId();
+  const place = useBeside(box, { width, up, align });
   useOutside(box, onClose);
   const made = find.trim() ? make?.(find.trim()) : undefined;
   const shown = [...(filtered ? choices : found(choices, find)), ...(made ? [made] : [])];
@@ -47,10 +52,9 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
       ref={box}
       role="dialog"
       aria-label={label}
-      position="absolute"
-      w="310px"
-      {...{ [align]: 0 }}
-      {...(up ? { bottom: 'calc(100% + 6px)' } : { top: 'calc(100% + 6px)' })}
+      position="fixed"
+      w={`${width}px`}
+      style={{ left: place?.left, top: place?.top, bottom: place?.bottom }}
       onKeyDown={onKey}
     >
       <Box p="8px">
@@ -73,7 +77,7 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
         id={id}
         role={shown.length > 0 ? 'listbox' : undefined}
         aria-label={shown.length > 0 ? label : undefined}
-        maxH="260px"
+        style={{ maxHeight: Math.max(100, Math.min(260, (place?.room ?? 0) - besideList)) }}
         overflowY="auto"
         pb="6px"
       >

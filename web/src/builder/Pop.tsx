@@ -12,9 +12,9 @@ export function Pop({ label, onClose, children }: { label: string; onClose: () =
       role="dialog"
       aria-label={label}
       position="fixed"
-      left="50%"
-      transform="translateX(-50%)"
-      bottom="150px"
+      inset="auto 0 150px" // centred without a transform: what opens in it is placed by the window
+      mx="auto"
+      w="fit-content"
       onKeyDown={(e: React.KeyboardEvent) => e.key === 'Escape' && onClose()}
     >
       {children}

@@ -61,7 +61,19 @@ export type Element =
  * One entity of a project.
  */
 export type Entity =
-  Condition | Equipment | SharedGate | Grant | Picture | Settings | Rail | Role | Screen | Source | Table | Variable;
+  | Condition
+  | Equipment
+  | SharedGate
+  | Grant
+  | Picture
+  | Settings
+  | Rail
+  | Role
+  | Screen
+  | Source
+  | Table
+  | PlantTag
+  | Variable;
 /**
  * One way, of any kind.
  */
@@ -1993,6 +2005,28 @@ export interface Tally {
    * Condition on the records counted
    */
   while?: string;
+}
+/**
+ * PlantTag is a live value of the plant as a whole, which belongs to no record: the wind at the top, the power that the works draw.
+ */
+export interface PlantTag {
+  kind: 'tag';
+  pos: number;
+  alias: string;
+  label: string;
+  /**
+   * Yesno, whole, number, text
+   */
+  type: string;
+  unit?: string;
+  /**
+   * What may be written
+   */
+  min?: number;
+  max?: number;
+  writable?: boolean;
+  node: string;
+  source: string;
 }
 /**
  * Variable is a typed value that a browser tab keeps: for the whole project, or for one screen.

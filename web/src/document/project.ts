@@ -47,6 +47,9 @@ export function placeOf(d: Document, entity: string | undefined): string {
       return e.label;
     case 'rail':
       return `the rail “${e.name}”`;
+    case 'equipment':
+    case 'tag':
+      return 'the plant';
   }
   return 'the application';
 }
@@ -61,6 +64,9 @@ export function dataPageOf(d: Document, entity: string | undefined): string {
       return 'variables';
     case 'condition':
       return 'conditions';
+    case 'equipment':
+    case 'tag':
+      return 'plant';
     case 'table':
       return entity ?? 'tables';
   }

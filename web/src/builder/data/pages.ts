@@ -2,7 +2,7 @@
 export const wholePages: [id: string, words: string][] = [
   ['application', 'Application'],
   ['database', 'Read again'],
-  ['plant', 'Equipment'],
+  ['plant', 'Plant'],
 ];
 
 /** The pages of the Data view about rights. */

@@ -8,9 +8,8 @@ import { Typed } from '../../../ui/Typed';
 import { RecordChip } from '../../RecordChip';
 import { useRecords } from '../../useRecords';
 import { useRights } from '../context';
+import { readEvery } from './readEvery';
 import { TagLine } from './TagLine';
-
-const readEvery = 1500; // ms
 
 /** The equipment of a table: what each value is called, and what it is now at one record. */
 export function EquipmentTags({ equipment: e }: { equipment: Kept<EntityOf<'equipment'>> }) {
@@ -82,7 +81,7 @@ export function EquipmentTags({ equipment: e }: { equipment: Kept<EntityOf<'equi
               {p.alias}
             </Box>
           </Flex>
-          <Box as="table" w="full" fontSize="note" css={{ borderCollapse: 'collapse' }}>
+          <Box as="table" w="full" fontSize="note" css={{ borderCollapse: 'collapse', tableLayout: 'fixed' }}>
             <tbody>
               {inOrder(p.tags).map((t) => (
                 <TagLine

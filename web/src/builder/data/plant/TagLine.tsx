@@ -9,17 +9,20 @@ import { useRights } from '../context';
 
 const typeWords: Record<string, string> = { yesno: 'yes or no', whole: 'whole number', number: 'number', text: 'text' };
 
-/** One value of an equipment: its names, its unit, between what it may be written, and what it is now. */
+/** One value of a plant: its names, its unit, between what it may be written, and what it is now. */
 export function TagLine({
   tag: t,
   now,
   path,
   table,
+  inUse = false,
 }: {
   tag: Kept<Tag>;
   now: TagNow | undefined;
   path: string;
-  table: string;
+  /** Whose records it belongs to, by their fields; absent where it belongs to none. */
+  table?: string;
+  inUse?: boolean;
 }) {
   const { entities, edit } = useRights();
   const nodeWords = fieldsOf(entityOf(entities, table, 'table')).reduce(
@@ -40,24 +43,19 @@ export function TagLine({
   const numeric = t.type === 'whole' || t.type === 'number';
   return (
     <Box as="tr" borderBottomWidth="1px" borderColor="rule">
-      <Box as="td" py="3px" pr="10px">
-        <Typed
-          label={`Name of ${t.alias}`}
-          width="200px"
-          value={t.label}
-          onSave={(v) => v && set('label', t.label, v)}
-        />
+      <Box as="td" py="3px" w="21%">
+        <Typed label={`Name of ${t.alias}`} width="95%" value={t.label} onSave={(v) => v && set('label', t.label, v)} />
       </Box>
-      <Box as="td" pr="10px" w="220px" title={now?.node ?? t.node}>
+      <Box as="td" pr="10px" w="21%" title={now?.node ?? t.node}>
         <Box fontFamily="mono" fontSize="12px" color="muted" wordBreak="break-all">
           {nodeWords}
         </Box>
       </Box>
-      <Box as="td" pr="10px" color="muted" whiteSpace="nowrap">
+      <Box as="td" pr="10px" w="16%" color="muted">
         {typeWords[t.type] ?? t.type}
         {t.writable ? ', can be written' : ''}
       </Box>
-      <Box as="td" pr="10px" whiteSpace="nowrap">
+      <Box as="td" pr="10px" w="24%" whiteSpace="nowrap">
         {numeric && (
           <Typed
             label={`Unit of ${t.alias}`}
@@ -89,11 +87,17 @@ export function TagLine({
           </>
         )}
       </Box>
-      <Box as="td" pr="10px" minW="120px" fontWeight="700" color={now?.value === undefined ? 'brick' : 'ink'}>
+      <Box as="td" pr="10px" w="11%" fontWeight="700" color={now?.value === undefined ? 'brick' : 'ink'}>
         {nowWords(t, now)}
       </Box>
       <Box as="td" textAlign="right">
-        <Action tone="quiet" aria-label={`Remove ${t.label}`} onClick={() => void edit([{ op: 'remove', path }])}>
+        <Action
+          tone="quiet"
+          aria-label={`Remove ${t.label}`}
+          disabled={inUse}
+          title={inUse ? 'It is in use' : undefined}
+          onClick={() => void edit([{ op: 'remove', path }])}
+        >
           Remove
         </Action>
       </Box>

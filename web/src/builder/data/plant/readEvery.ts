@@ -1,0 +1,2 @@
+/** How often values of a plant are read again on pages that show them, in milliseconds. */
+export const readEvery = 1500;
