@@ -1,6 +1,8 @@
 package server_test
 
 import (
+	"bytes"
+	"log/slog"
 	"strings"
 	"testing"
 
@@ -81,5 +83,11 @@ func TestADatabaseThatChangesUnderARelease(t *testing.T) {
 				t.Errorf("after %s was mended the list answers %d %.300s", c.sql, status, answer)
 			}
 		}
+	}
+	// At the next start it is logged; what is only not taken in is not.
+	var log bytes.Buffer
+	up.Server.TellDifferences(t.Context(), slog.New(slog.NewTextHandler(&log, nil)))
+	if !strings.Contains(log.String(), "application=moving") || !strings.Contains(log.String(), "“crates” is gone") || strings.Contains(log.String(), "not taken in") {
+		t.Errorf("logged: %s", log.String())
 	}
 }

@@ -97,8 +97,9 @@ func (s *Server) Close() { s.Connected.Close() }
 // forgetEvery is how often what is old is forgotten.
 const forgetEvery = time.Hour
 
-// Keep forgets what is old, again and again, until the context ends.
+// Keep reads the databases again once, and forgets what is old again and again, until the context ends.
 func (s *Server) Keep(ctx context.Context) {
+	s.TellDifferences(ctx, s.Log)
 	tick := time.NewTicker(forgetEvery)
 	defer tick.Stop()
 	for {

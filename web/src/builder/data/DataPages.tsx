@@ -15,6 +15,7 @@ import { RolesPage } from './RolesPage';
 import { ScreensMatrix } from './ScreensMatrix';
 import { TablePage } from './TablePage';
 import { TablesMatrix } from './TablesMatrix';
+import { useDifferences } from './useDifferences';
 import { VariablesPage } from './VariablesPage';
 
 interface DataPagesProps {
@@ -36,6 +37,7 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
     placeholderData: (old) => old,
   });
   const edit = useEdit(hands);
+  const differ = useDifferences(project);
   if (rights.error instanceof Refused) {
     return (
       <Message problem={rights.error.problem}>
@@ -63,7 +65,12 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
         >
           <NavHead>The whole</NavHead>
           {wholePages.map(([id, words]) => (
-            <NavItem key={id} words={words} here={item === id} onOpen={() => onItem(id)} />
+            <NavItem
+              key={id}
+              words={id === 'database' && differ ? `${words}: ${differ} differ` : words}
+              here={item === id}
+              onOpen={() => onItem(id)}
+            />
           ))}
           <NavHead>Rights</NavHead>
           {dataPages

@@ -1,21 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
-import { api, ask, type Difference, Refused, type SourceRead } from '../../api/client';
+import { type Difference, Refused, type SourceRead } from '../../api/client';
 import { wordsOfProblem } from '../../trail/Press';
 import { Action } from '../../ui/controls';
 import { Message, Waiting, WayOn } from '../../ui/Message';
 import { useRights } from './context';
+import { useStructure } from './useDifferences';
 import { ViewHead } from './ViewHead';
 
 /** The databases as they are now: what differs from the application, and what would mend it. */
 export function DatabasePage() {
   const { project, draft } = useRights();
-  const read = useQuery({
-    queryKey: ['structure', project, draft.seq],
-    queryFn: () => ask(api.GET('/api/build/{project}/structure', { params: { path: { project } } })),
-    placeholderData: (old) => old,
-    staleTime: 0,
-  });
+  const read = useStructure(project, draft.seq);
   if (read.error instanceof Refused) {
     return (
       <Message problem={read.error.problem}>
