@@ -37,15 +37,19 @@ export const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way'
 export const chosen = (page: Page) => page.getByRole('region', { name: 'The chosen way' });
 
 /**
- * Starts the line in a drive room. A busy machine may have the values too late for a moment: then the press is refused,
- * says so, and is pressed again.
+ * Presses a command in a drive room. A busy machine may have the values too late for a moment: then the press is
+ * refused, says so, and is pressed again.
  */
-export async function startLine(page: Page) {
+async function command(page: Page, button: string, said: string) {
   await expect(async () => {
-    await page.getByRole('button', { name: 'Start', exact: true }).click({ timeout: 5000 });
-    await expect(page.getByText('Start command: accepted by the plant.')).toBeVisible({ timeout: 5000 });
+    const accepted = page.getByText(`${said}: accepted by the plant.`);
+    if (!(await accepted.isVisible())) await page.getByRole('button', { name: button, exact: true }).click({ timeout: 5000 });
+    await expect(accepted).toBeVisible({ timeout: 5000 });
   }).toPass();
 }
+
+export const startLine = (page: Page) => command(page, 'Start', 'Start command');
+export const stopLine = (page: Page) => command(page, 'Stop the line', 'Stop command');
 
 /** Takes back every edit since the release: how a test leaves the project, not what it is about. */
 export async function undoAll(page: Page) {

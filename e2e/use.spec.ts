@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { heading, signIn, startLine, use } from './people';
+import { heading, signIn, startLine, stopLine, use } from './people';
 
 test('the worst open defect, its cabin, and back with the filter kept', async ({ page }) => {
   await use(page, 'mira');
@@ -132,8 +132,7 @@ test('the drive room stops and starts the line on the answer that comes back', a
   await expect(page.getByText('values good')).toBeVisible();
   const stop = page.getByRole('button', { name: 'Stop the line' });
   await expect(page.getByRole('button', { name: 'Start', exact: true })).toHaveAttribute('aria-disabled', 'true');
-  await stop.click();
-  await expect(page.getByText('Stop command: accepted by the plant.')).toBeVisible();
+  await stopLine(page);
   await expect(page.getByText('standing')).toBeVisible({ timeout: 15_000 });
   await expect(stop).toHaveAttribute('aria-disabled', 'true');
   await startLine(page);

@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { build, chosen, heading, sentence, stage, startLine, undoAll, use } from './people';
+import { build, chosen, heading, sentence, stage, startLine, stopLine, undoAll, use } from './people';
 
 // What gates can do: in use, by the demo's own wiring, and in build, without writing an expression.
 
@@ -283,7 +283,7 @@ test('a stop is logged by one press while the line stands', async ({ page }) => 
   await use(page, 'jon', '/drive-room?lift=2');
   const log = page.getByRole('button', { name: 'Log this stop' });
   await expect(log).toHaveAttribute('aria-disabled', 'true');
-  await page.getByRole('button', { name: 'Stop the line' }).click();
+  await stopLine(page);
   await expect(log).not.toHaveAttribute('aria-disabled', 'true', { timeout: 30_000 });
   await log.click();
   await expect(heading(page)).toHaveText(/^Stop/);
