@@ -102,8 +102,14 @@ type ButtonView = element.ButtonView
 // Cell A place on the grid of twelve columns.
 type Cell = project.Cell
 
+// CellOffer An element that could be put into a cell, with the patch that puts it there and makes room.
+type CellOffer = propose.CellOffer
+
 // CellView A value in a row.
 type CellView = element.CellView
+
+// CellWish An empty cell of a screen, what was typed into it, and the id that the new element gets.
+type CellWish = propose.CellWish
 
 // ChartElementView A chart, where it stands.
 type ChartElementView = use.ElementView
@@ -1403,6 +1409,9 @@ type DropListViewParams struct {
 // MakeApplicationJSONRequestBody defines body for MakeApplication for application/json ContentType.
 type MakeApplicationJSONRequestBody = Wish
 
+// OfferForCellJSONRequestBody defines body for OfferForCell for application/json ContentType.
+type OfferForCellJSONRequestBody = CellWish
+
 // CompleteTextJSONRequestBody defines body for CompleteText for application/json ContentType.
 type CompleteTextJSONRequestBody = CompletionRequest
 
@@ -1534,6 +1543,9 @@ type ServerInterface interface {
 	// GetDraft The project as it is being built
 	// (GET /api/build/{project})
 	GetDraft(c *gin.Context, project string, params GetDraftParams)
+	// OfferForCell What could be put into an empty cell of a screen
+	// (POST /api/build/{project}/cells)
+	OfferForCell(c *gin.Context, project string)
 	// CompleteText What could stand at a place of a text
 	// (POST /api/build/{project}/complete)
 	CompleteText(c *gin.Context, project string)
@@ -1868,6 +1880,31 @@ func (siw *ServerInterfaceWrapper) GetDraft(c *gin.Context) {
 	}
 
 	siw.Handler.GetDraft(c, project, params)
+}
+
+// OfferForCell operation middleware
+func (siw *ServerInterfaceWrapper) OfferForCell(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.OfferForCell(c, project)
 }
 
 // CompleteText operation middleware
@@ -4451,6 +4488,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/equipment/:table", wrapper.GetEquipment)
 	router.GET(options.BaseURL+"/api/build/:project/tags", wrapper.GetTags)
 	router.POST(options.BaseURL+"/api/build/:project/tags", wrapper.ProposeTag)
+	router.POST(options.BaseURL+"/api/build/:project/cells", wrapper.OfferForCell)
 	router.POST(options.BaseURL+"/api/build/:project/proposals/:table", wrapper.ProposeLater)
 	router.GET(options.BaseURL+"/api/build/:project/plants", wrapper.GetPlants)
 	router.GET(options.BaseURL+"/api/build/:project/plants/:connection/nodes", wrapper.GetPlantNodes)

@@ -1,15 +1,13 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { build, heading, stage, undoAll, use } from './people';
+import { build, heading, putButton, stage, undoAll, use } from './people';
 
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
 
 test('a builder wires a button with a role and a condition, releases it, a shift lead uses it, it is undone', async ({ page, browser }) => {
   await build(page, 's_cabin', 'Mira Holt, technician', '087');
   await expect(page.locator('[data-stage]').getByRole('heading', { name: 'Cabin 087' })).toBeVisible();
-  await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
-  await page.getByLabel('Words').fill('Its defects');
-  await page.getByRole('button', { name: 'Put it here' }).click();
+  await putButton(page, 'Add something in row 4, column 8', 'Its defects');
   // A button without a way is found at once, and its target is asked for.
   await page.getByRole('combobox', { name: 'Where it leads' }).fill('defects');
   await page.getByRole('option', { name: 'Defects list', exact: true }).click();
@@ -72,9 +70,7 @@ test('a builder wires a button with a role and a condition, releases it, a shift
 
 test('a gate to a screen that does not exist makes it, with a way back', async ({ page }) => {
   await build(page, 's_cabin', 'Sela Brandt, shift lead', '087');
-  await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
-  await page.getByLabel('Words').fill('Hand over');
-  await page.getByRole('button', { name: 'Put it here' }).click();
+  await putButton(page, 'Add something in row 4, column 8', 'Hand over');
   await page.getByRole('combobox', { name: 'Where it leads' }).fill('Hand-over sheet');
   await page.getByRole('option', { name: /make Hand-over sheet/ }).click();
   await page.getByRole('button', { name: 'Make it' }).click();
@@ -145,9 +141,8 @@ test('Ctrl+K finds a screen by any word', async ({ page }) => {
 test('a text is put somewhere, and the page acts on at once', async ({ page }) => {
   await build(page, 's_cabin', 'Sela Brandt, shift lead', '087');
   await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
-  await page.getByLabel('Kind').selectOption('text');
-  await page.getByLabel('Words').fill('Look twice');
-  await page.getByRole('button', { name: 'Put it here' }).click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('Look twice');
+  await page.getByRole('option', { name: 'a text “Look twice”' }).click();
   await expect(stage(page).getByText('Look twice')).toBeVisible();
   await stage(page).getByRole('button', { name: 'Edit' }).click(); // nothing lies over it
   await expect(sentence(page)).toContainText('to edit');

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { build, heading, signIn, stage } from './people';
+import { build, heading, putButton, signIn, stage } from './people';
 
 // Every test leaves the project as it found it: what it edits, it takes back.
 
@@ -73,9 +73,7 @@ test('another record rule is proposed from the relations, best first', async ({ 
 
 test('a button that sets a field, then stays: made without an expression', async ({ page }) => {
   await build(page, 's_cabin', 'Sela Brandt, shift lead', '087');
-  await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
-  await page.getByLabel('Words').fill('Put in store');
-  await page.getByRole('button', { name: 'Put it here' }).click();
+  await putButton(page, 'Add something in row 4, column 8', 'Put in store');
   await expect(page.getByRole('combobox', { name: 'Where it leads' })).toBeVisible();
   await page.keyboard.press('Escape');
   await stage(page).locator('[data-element]', { hasText: 'Put in store' }).click({ force: true });

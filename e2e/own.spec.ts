@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { Browser, Page } from '@playwright/test';
 import { addsPlant, pumphouse, takesEquipment } from './own/pumphouse';
-import { heading, sentence, stage } from './people';
+import { heading, putButton, sentence, stage } from './people';
 import { expect, type Program, test } from './program';
 
 const root = new URL('..', import.meta.url).pathname;
@@ -114,9 +114,7 @@ test('from an empty folder to an application that two people use, by clicking', 
     await page.getByRole('combobox').last().fill('pump form');
     await page.keyboard.press('Enter');
     await expect(stage(page).getByText('Built in')).toBeVisible();
-    await page.getByRole('button', { name: /^Add something in row .*, column 1$/ }).first().click();
-    await page.getByLabel('Words').fill('All parts');
-    await page.getByRole('button', { name: 'Put it here' }).click();
+    await putButton(page, /^Add something in row .*, column 1$/, 'All parts');
     await page.getByRole('combobox', { name: 'Where it leads' }).fill('parts');
     await page.getByRole('option', { name: 'Parts list', exact: true }).click();
     await expect(sentence(page)).toContainText('open Parts');

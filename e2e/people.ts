@@ -51,6 +51,13 @@ async function command(page: Page, button: string, said: string) {
 export const startLine = (page: Page) => command(page, 'Start', 'Start command');
 export const stopLine = (page: Page) => command(page, 'Stop the line', 'Stop command');
 
+/** Puts a button with words of its own into an empty cell of the builder's stage. */
+export async function putButton(page: Page, cell: string | RegExp, words: string) {
+  await page.getByRole('button', { name: cell }).first().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill(words);
+  await page.getByRole('option', { name: `a button “${words}”` }).click();
+}
+
 /** Takes back every edit since the release: how a test leaves the project, not what it is about. */
 export async function undoAll(page: Page) {
   const api = page.context().request;

@@ -139,8 +139,8 @@ try {
     await walkAs(p, 'Sela Brandt, shift lead');
     await onRecord(p, '087');
     await p.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
-    await p.getByLabel('Words').fill('Its defects');
-    await p.getByRole('button', { name: 'Put it here' }).click();
+    await p.getByRole('combobox', { name: 'What goes here' }).fill('Its defects');
+    await p.getByRole('option', { name: 'a button “Its defects”' }).click();
     await p.getByRole('combobox', { name: 'Where it leads' }).fill('d');
     await p.waitForTimeout(600);
   });

@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { build, chosen, heading, sentence, stage, startLine, stopLine, undoAll, use } from './people';
+import { build, chosen, heading, putButton, sentence, stage, startLine, stopLine, undoAll, use } from './people';
 
 // What gates can do: in use, by the demo's own wiring, and in build, without writing an expression.
 
@@ -233,9 +233,7 @@ test('a wire is pulled from its notch to a plate; its wiring is copied; all ways
 
 test('a record is added without a form, and led to: wired without an expression, practised, undone', async ({ page }) => {
   await build(page, 's_cabin', 'Mira Holt, technician', '087');
-  await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
-  await page.getByLabel('Words').fill('Log an inspection');
-  await page.getByRole('button', { name: 'Put it here' }).click();
+  await putButton(page, 'Add something in row 4, column 8', 'Log an inspection');
   await expect(page.getByRole('combobox', { name: 'Where it leads' })).toBeVisible();
   await page.keyboard.press('Escape');
   await stage(page).locator('[data-element]', { hasText: 'Log an inspection' }).click({ force: true });

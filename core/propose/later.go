@@ -311,18 +311,26 @@ func (m *dashboardMaker) months(field string) {
 }
 
 func (m *dashboardMaker) list() {
+	list := listOf(m.p, m.t.ID, "", m.t.Label)
+	m.element("e_list", with(with(list, "rows", 20), "cell", cell(m.row, 1, 12, 8)))
+}
+
+// listOf is a list of a table's records with the columns that tell most, each row opened by the form of one, if there
+// is one. The field that every row has in common is left out.
+func listOf(p *project.Project, table, but, label string) body {
+	t := p.Tables[table]
 	columns, n := body{}, 0
-	for _, id := range byPos(m.t.Fields, func(c *project.Column) float64 { return c.Pos }) {
-		if c := m.t.Fields[id]; n < inLists && !c.Long && c.Type != "json" && c.Type != "picture" && !(m.t.IsKey(id) && c.ReadOnly) {
+	for _, id := range byPos(t.Fields, func(c *project.Column) float64 { return c.Pos }) {
+		if c := t.Fields[id]; n < inLists && id != but && !c.Long && c.Type != "json" && c.Type != "picture" && !(t.IsKey(id) && c.ReadOnly) {
 			n++
 			columns[fmt.Sprintf("k_%d", n)] = body{"pos": n, "path": id}
 		}
 	}
-	list := body{"kind": "list", "label": m.t.Label, "table": m.t.ID, "columns": columns, "rows": 20, "cell": cell(m.row, 1, 12, 8)}
-	if form := formOf(m.p, m.t.ID); form != nil {
+	list := body{"kind": "list", "label": label, "table": table, "columns": columns}
+	if form := formOf(p, table); form != nil {
 		list["opened"] = gate(nil, to(form.ID, form.Record, body{"rule": "row"}))
 	}
-	m.element("e_list", list)
+	return list
 }
 
 // OperatorFor makes an operator screen that shows the equipment of one record of a table.

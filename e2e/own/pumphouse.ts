@@ -50,7 +50,7 @@ export async function addsPlant(page: Page, plant: Pumphouse) {
   await page.getByLabel('Address (OPC UA)').fill(`opc.tcp://127.0.0.1:${plant.port}`);
   await page.getByLabel('Signing in').selectOption({ label: 'by a name and a password' });
   await page.getByLabel('Signs in as').fill('operator');
-  await page.getByLabel('Password').fill('pumping all day');
+  await page.getByRole('textbox', { name: 'Password' }).fill('pumping all day');
   await page.getByRole('button', { name: 'Try it' }).click();
   await expect(page.getByRole('alert')).toContainText('nobody said to trust yet');
   await page.getByRole('button', { name: 'It is the same: trust it' }).click();

@@ -9,6 +9,7 @@
 //   - list.go: the state of all applications that one builds
 //   - later.go: screens proposed for a table
 //   - equipment.go: equipment proposed of a plant, and its values now
+//   - cells.go: what could be put into an empty cell
 //   - tags.go: single values of a plant, and what they are now
 //   - work.go, practise.go: a screen at work in the builder, and presses that are taken back
 //   - pictures.go, svg.go: pictures of a project

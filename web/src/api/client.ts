@@ -77,6 +77,7 @@ export type RecentPlace = Schemas['RecentPlace'];
 export type ListChoice = Schemas['ListChoice'];
 export type ConnectionInfo = Schemas['ConnectionInfo'];
 export type ConnectionKept = Schemas['ConnectionKept'];
+export type CellWish = Schemas['CellWish'];
 export type EquipmentFit = Schemas['EquipmentFit'];
 export type EquipmentValue = Schemas['EquipmentValue'];
 export type TagNow = Schemas['TagNow'];

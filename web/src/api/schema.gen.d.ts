@@ -1285,6 +1285,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/cells": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What could be put into an empty cell of a screen */
+        post: operations["offerForCell"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/proposals/{table}": {
         parameters: {
             query?: never;
@@ -1354,6 +1371,23 @@ export interface components {
             words: string[];
             patch: components["schemas"]["Op"][];
             screen?: string;
+        };
+        /** @description An empty cell of a screen, what was typed into it, and the id that the new element gets. */
+        CellWish: {
+            screen: string;
+            row: number;
+            col: number;
+            words: string;
+            element: string;
+            tab?: string;
+        };
+        /** @description An element that could be put into a cell, with the patch that puts it there and makes room. */
+        CellOffer: {
+            id: string;
+            words: string;
+            note?: string;
+            group: string;
+            patch: components["schemas"]["Op"][];
         };
         /** @description A value of a plant, by the names one browses by. */
         TagAsked: {
@@ -5930,6 +5964,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ProposedTag"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    offerForCell: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CellWish"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CellOffer"][];
                 };
             };
             /** @description a no */

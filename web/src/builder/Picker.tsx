@@ -11,6 +11,7 @@ export type { Choice } from './choices';
 
 interface PickerProps<C extends Choice> {
   label: string;
+  hint?: string; // stands in the empty field
   choices: C[];
   onChoose: (c: C) => void;
   onClose: () => void;
@@ -28,7 +29,7 @@ const besideList = 70; // px: the search field and what stands at the foot
 
 /** A list with a search field: type any word, arrows, Enter; Escape closes. */
 export function Picker<C extends Choice>(p: PickerProps<C>) {
-  const { label, choices, onChoose, onClose, onType, filtered, make, empty, align = 'left', up, foot } = p;
+  const { label, hint, choices, onChoose, onClose, onType, filtered, make, empty, align = 'left', up, foot } = p;
   const [find, setFind] = useState('');
   const [at, setAt] = useState(0);
   const box = useRef<HTMLDivElement>(null);
@@ -64,7 +65,7 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
           aria-expanded={shown.length > 0}
           aria-controls={id}
           aria-label={label}
-          placeholder={make ? 'search, or type a new name' : 'type to search'}
+          placeholder={hint ?? (make ? 'search, or type a new name' : 'type to search')}
           value={find}
           onChange={(e) => {
             setFind(e.target.value);

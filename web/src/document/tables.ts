@@ -42,3 +42,23 @@ export function fieldAlong(d: Document, table: string | undefined, path: string)
   }
   return field;
 }
+
+/** A field that can be reached from a table: its own, or one of a record that it refers to. */
+export interface Reached {
+  path: string;
+  label: string;
+  field: FieldDoc;
+}
+
+/** The fields of a table and those of the records that it refers to, one step on. */
+export function reachedOf(d: Document, table: string): Reached[] {
+  const own = fieldsOf(entityOf(d, table, 'table')).map((f) => ({ path: f.id, label: f.label, field: f }));
+  const further = own.flatMap(({ path, label, field }) =>
+    fieldsOf(entityOf(d, field.references, 'table')).map((f) => ({
+      path: `${path}.${f.id}`,
+      label: `${label}: ${f.label.toLowerCase()}`,
+      field: f,
+    })),
+  );
+  return [...own, ...further];
+}

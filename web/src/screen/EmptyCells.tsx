@@ -1,29 +1,40 @@
 import { Box } from '@chakra-ui/react';
 import type { View } from '../api/client';
 import { useScreen } from './context';
-
-interface Gap {
-  row: number;
-  line: number;
-  col: number;
-  w: number;
-}
+import { type Gap, gapsOf, tabAt } from './gaps';
 
 /** Cells that nothing stands in: a click makes something new there. Builders only. */
 export function EmptyCells({ view, rows }: { view: View; rows: number[] }) {
   const { builder } = useScreen();
   if (!builder) return null;
-  const onPlant = view.type === 'operator';
-  const last = Math.max(0, ...view.elements.map((e) => e.cell.row + Math.max(1, e.cell.h ?? 1) - 1));
-  const gaps = [...rowGaps(view, rows), { row: last + 1, line: rows.length + 1, col: 1, w: 3 }];
-  return gaps.map((g) => (
+  return gapsOf(view, rows).map((g) => (
+    <EmptyCell
+      key={`${g.row}.${g.col}`}
+      gap={g}
+      onPlant={view.type === 'operator'}
+      onPress={(at) => builder.onEmptyCell({ row: g.row, col: g.col, at, tab: tabAt(view, g.row) })}
+    />
+  ));
+}
+
+interface CellProps {
+  gap: Gap;
+  onPlant: boolean;
+  onPress: (at: DOMRect) => void;
+}
+
+/** One of them; a quiet one shows itself to a pointer or the keyboard alone, and makes no row taller. */
+function EmptyCell({ gap: g, onPlant, onPress }: CellProps) {
+  return (
     <Box
       as="button"
-      key={`${g.row}.${g.col}`}
       aria-label={`Add something in row ${g.row}, column ${g.col}`}
       gridColumn={{ base: '1 / -1', md: `${g.col} / span ${g.w}` }}
       gridRow={{ base: 'auto', md: `${g.line}` }}
-      minH="36px"
+      display={g.quiet ? { base: 'none', md: 'block' } : undefined}
+      minH={g.quiet ? 0 : '36px'}
+      overflow="hidden"
+      opacity={g.quiet ? 0 : 1}
       borderWidth="1px"
       borderStyle="dashed"
       borderColor={onPlant ? 'plant.soft' : 'rule'}
@@ -31,23 +42,11 @@ export function EmptyCells({ view, rows }: { view: View; rows: number[] }) {
       color={onPlant ? 'plant.soft' : 'muted'}
       fontSize="note"
       cursor="pointer"
-      _hover={{ borderColor: 'amber', color: onPlant ? 'plant.ink' : 'amberText' }}
-      onClick={() => builder.onEmptyCell(g.row, g.col)}
+      _hover={{ opacity: 1, borderColor: 'amber', color: onPlant ? 'plant.ink' : 'amberText' }}
+      _focusVisible={{ opacity: 1 }}
+      onClick={(e: React.MouseEvent) => onPress(e.currentTarget.getBoundingClientRect())}
     >
       + add here
     </Box>
-  ));
-}
-
-/** Gaps of two columns or more beside buttons: elsewhere an empty cell is a matter of layout. */
-function rowGaps(view: View, rows: number[]): Gap[] {
-  const out: Gap[] = [];
-  rows.forEach((row, i) => {
-    const inRow = view.elements.filter((e) => e.cell.row === row);
-    if (!inRow.some((e) => e.kind === 'button') || inRow.some((e) => (e.cell.h ?? 1) > 1)) return;
-    const taken = new Set(inRow.flatMap((e) => Array.from({ length: e.cell.w }, (_, k) => e.cell.col + k)));
-    const from = Math.max(...taken) + 1;
-    if (from <= 11) out.push({ row, line: i + 1, col: from, w: Math.min(2, 13 - from) });
-  });
-  return out;
+  );
 }

@@ -8,7 +8,7 @@ import type { DrawerHands } from './rails/useDrawers';
 export interface BuilderHands {
   onChoose: (element: string) => void;
   onPoint: (element: string | undefined) => void;
-  onEmptyCell: (row: number, col: number) => void;
+  onEmptyCell: (cell: { row: number; col: number; at: DOMRect; tab?: string }) => void;
 }
 
 /** Which elements stand out on the builder's stage. */

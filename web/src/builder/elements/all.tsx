@@ -9,7 +9,7 @@ import { figure } from './figure';
 import { gauge } from './gauge';
 import { image } from './image';
 import { lamp } from './lamp';
-import { list } from './list';
+import { list } from './list/list';
 import { tabs } from './tabs';
 import { text } from './text';
 import { trend } from './trend';

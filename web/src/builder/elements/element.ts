@@ -15,6 +15,14 @@ export interface LookProps<K extends Kind> {
   element: OfKind<K>;
 }
 
+/** A way that an element can be given, where it has none of that kind yet. */
+export interface Start {
+  trigger: string;
+  at: string; // member that holds its gate; of several, that holds them all
+  words: string;
+  many?: string; // there can be several, each with these words at first
+}
+
 /** What the builder knows of a kind of element. */
 export interface BuiltElement<K extends Kind> {
   /** What it is called by, where one is led to a part of the screen; "" where one is not led to it. */
@@ -23,8 +31,10 @@ export interface BuiltElement<K extends Kind> {
   spots?: (e: Kept<OfKind<K>>) => Choice[];
   /** What of its looks can be changed, besides where it stands. */
   Look?: ComponentType<LookProps<K>>;
+  /** Its height is the builder's to choose: it is not as tall as what it says. */
+  tall?: boolean;
   /** Whose menu gets a further entry: its rows’, its bars’. */
   menuOf?: string;
-  /** It may set off something when its value is changed. */
-  changes?: boolean;
+  /** What it may set off, besides the entries of its menu: where the way stands in it, and how it is said. */
+  starts?: Start[];
 }

@@ -4,25 +4,33 @@ import { ownedOf } from '../../document/owner';
 import { Select } from '../../ui/controls';
 import { useBuild } from '../context';
 import { builtOf } from '../elements/all';
+import type { Start } from '../elements/element';
 
-/** Which of several ways of an element is told: a row opened, or an entry of its menu; and a further entry. */
+/** Which of several ways of an element is told: a row opened, or an entry of its menu; and one that it has not yet. */
 export function WaysOfElement() {
-  const { ways, way, chosen, choose, entities, screen, edit } = useBuild();
+  const { ways, way, chosen, choose, entities, screen, edit, setPicker } = useBuild();
   const owned = ownedOf(entities, screen, chosen ?? '');
-  const { menuOf, changes } = owned?.element ? builtOf(owned.element) : {};
-  if (!chosen || (ways.length < 2 && !menuOf && !changes)) return null;
+  const { menuOf, starts = [] } = owned?.element ? builtOf(owned.element) : {};
+  const missing = starts.filter((s) => s.many || !ways.some((w) => w.trigger === s.trigger));
+  if (!chosen || (ways.length < 2 && !menuOf && missing.length === 0)) return null;
   const path = owned?.path ?? [];
-  const add = async () => {
-    const id = newId('m');
-    const pos = ways.length + 1;
-    await edit(put(entities, [...path, 'menu', id], { pos, words: 'New entry', gate: {} }));
-    choose(chosen, `menu.${id}`);
+  const begin = (trigger: string) => {
+    choose(chosen, trigger);
+    setPicker('target');
   };
-  const addChanged = async () => {
-    await edit(put(entities, [...path, 'changed'], {}));
-    choose(chosen, 'changed');
+  const add = async (s: Start) => {
+    if (!s.many) {
+      await edit(put(entities, [...path, s.at], {}));
+      return begin(s.trigger);
+    }
+    const id = newId(s.at.charAt(0));
+    await edit(put(entities, [...path, s.at, id], { pos: ways.length + 1, words: s.many, gate: {} }));
+    begin(`${s.at}.${id}`);
   };
-  const has = (trigger: string) => ways.some((w) => w.trigger === trigger);
+  const menu: Start[] = menuOf
+    ? [{ trigger: 'menu', at: 'menu', words: `an entry of its ${menuOf} menu`, many: 'New entry' }]
+    : [];
+  const offers = [...missing, ...menu];
   const words = (sentence: { part?: string; text: string }[]) => sentence.find((c) => c.part === 'trigger')?.text ?? '';
   return (
     <Flex fontSize="note" gap="8px" align="center">
@@ -30,8 +38,8 @@ export function WaysOfElement() {
         aria-label="Which of its ways"
         value={way?.trigger ?? ''}
         onChange={(e) => {
-          if (e.target.value === '+menu') void add();
-          else if (e.target.value === '+changed') void addChanged();
+          const one = offers.find((o) => `+${o.trigger}` === e.target.value);
+          if (one) void add(one);
           else choose(chosen, e.target.value);
         }}
       >
@@ -41,8 +49,11 @@ export function WaysOfElement() {
             when {words(w.sentence)}
           </option>
         ))}
-        {menuOf && <option value="+menu">+ an entry of its {menuOf} menu</option>}
-        {changes && !has('changed') && <option value="+changed">+ when its value is changed</option>}
+        {offers.map((o) => (
+          <option key={o.trigger} value={`+${o.trigger}`}>
+            + {o.words}
+          </option>
+        ))}
       </Select>
     </Flex>
   );

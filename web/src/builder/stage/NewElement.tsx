@@ -1,78 +1,68 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
+import { useQuery, useQueryClient } from '@tanstack/react-query';
 import { useState } from 'react';
-import type { Element } from '../../document/document.gen';
-import { newId, put } from '../../document/edit';
-import { entityOf } from '../../document/parts';
-import { recordTable, screenOf } from '../../document/screens';
-import { fieldsOf } from '../../document/tables';
-import { Action, Line, Select } from '../../ui/controls';
-import { Frame } from '../../ui/Frame';
+import { api, ask, type CellWish } from '../../api/client';
+import { newId } from '../../document/edit';
+import type { Edges } from '../../ui/beside';
 import { useBuild } from '../context';
+import { type Choice, Picker } from '../Picker';
+
+/** An empty cell, where it stands in the window, and the tab that what is put there belongs to. */
+export interface EmptyCell {
+  row: number;
+  col: number;
+  at: Edges;
+  tab?: string;
+}
 
 interface NewProps {
-  cell: { row: number; col: number };
-  onClose: (made?: string) => void;
+  cell: EmptyCell;
+  onClose: (made?: { element: string; kind: string }) => void;
 }
 
-/** Makes something new in an empty cell: say what, and its words. */
+/** What goes into an empty cell: found by typing any word of what it is or of what it shows. */
 export function NewElement({ cell, onClose }: NewProps) {
-  const { entities, screen, edit } = useBuild();
-  const table = entityOf(entities, recordTable(screenOf(entities, screen)), 'table');
-  const fields = fieldsOf(table);
-  const [kind, setKind] = useState('button');
+  const { project, draft, screen, edit } = useBuild();
+  const client = useQueryClient();
   const [words, setWords] = useState('');
-  const [field, setField] = useState(fields[1]?.id ?? '');
-  const make = async () => {
-    const id = newId('e');
-    await edit(put(entities, [screen, 'elements', id], made(kind, cell, kind === 'field' ? field : words.trim())));
-    onClose(id);
+  const [element] = useState(() => newId('e'));
+  const { row, col, tab, at } = cell;
+  const asked = (typed: string) => {
+    const body: CellWish = { screen, row, col, words: typed, element, tab };
+    return {
+      queryKey: ['cell', project, draft.seq, body],
+      queryFn: () => ask(api.POST('/api/build/{project}/cells', { params: { path: { project } }, body })),
+      staleTime: 60_000,
+    };
+  };
+  const offers = useQuery({ ...asked(words), placeholderData: (old) => old });
+  const choose = async (choice: Choice) => {
+    // While what was typed last is still looked for, what is shown is of before.
+    const all = offers.isPlaceholderData ? await client.fetchQuery(asked(words)) : (offers.data ?? []);
+    const one = all.find((o) => o.id === choice.id) ?? all[0];
+    if (!one) return;
+    await edit(one.patch);
+    onClose({ element, kind: one.id.split(':')[0] ?? '' });
   };
   return (
-    <Frame title="What goes here?" told width="420px" onClose={() => onClose()}>
-      <form
-        onSubmit={(e) => {
-          e.preventDefault();
-          void make();
-        }}
-      >
-        <Flex direction="column" gap="10px">
-          <Select aria-label="Kind" value={kind} onChange={(e) => setKind(e.target.value)}>
-            <option value="button">a button</option>
-            <option value="text">a text</option>
-            {table && <option value="field">a field of the {table.one}</option>}
-          </Select>
-          {kind === 'field' ? (
-            <Select aria-label="Field" value={field} onChange={(e) => setField(e.target.value)}>
-              {fields.map((f) => (
-                <option key={f.id} value={f.id}>
-                  {f.label}
-                </option>
-              ))}
-            </Select>
-          ) : (
-            <Line
-              aria-label="Words"
-              autoFocus
-              placeholder="Its words"
-              value={words}
-              onChange={(e) => setWords(e.target.value)}
-            />
-          )}
-          <Box>
-            <Action type="submit" tone="main" disabled={kind !== 'field' && !words.trim()}>
-              Put it here
-            </Action>
-          </Box>
-        </Flex>
-      </form>
-    </Frame>
+    <Box
+      position="fixed"
+      zIndex="popover"
+      pointerEvents="none"
+      style={{ left: at.left, top: at.top, width: at.right - at.left, height: at.bottom - at.top }}
+    >
+      <Box pointerEvents="auto">
+        <Picker
+          label="What goes here"
+          hint="type what goes here"
+          choices={offers.data ?? []}
+          filtered
+          onType={setWords}
+          onChoose={(c) => void choose(c)}
+          onClose={() => onClose()}
+          empty={offers.isPending ? 'Looking …' : 'Nothing of that can be put here.'}
+        />
+      </Box>
+    </Box>
   );
-}
-
-/** An element of a kind in a cell, with its words or its field. */
-function made(kind: string, cell: { row: number; col: number }, what: string): Element {
-  const pos = cell.row * 10 + cell.col;
-  if (kind === 'field') return { kind: 'field', pos, cell: { ...cell, w: 4 }, path: what };
-  if (kind === 'text') return { kind: 'text', pos, cell: { ...cell, w: 4 }, words: what };
-  return { kind: 'button', pos, cell: { ...cell, w: 2 }, words: what };
 }

@@ -9,7 +9,7 @@ import { paletteSheet } from '../../ui/palette';
 import { useSteady } from '../../ui/useSteady';
 import { QuestionDialog } from '../../use/question/QuestionDialog';
 import { useBuild } from '../context';
-import { NewElement } from './NewElement';
+import { type EmptyCell, NewElement } from './NewElement';
 import { NotEntered } from './NotEntered';
 import { PracticeLine } from './PracticeLine';
 import { Scaled, type StageWidth } from './StageWidth';
@@ -31,7 +31,7 @@ interface StageProps {
 export function Stage({ as, work, numbers, practice, values, onType, onArrange, width, drawers }: StageProps) {
   const { project, chosen, choose, pointed, point, setPicker, journal } = useBuild();
   const box = useRef<HTMLDivElement>(null);
-  const [cell, setCell] = useState<{ row: number; col: number }>();
+  const [cell, setCell] = useState<EmptyCell>();
   const titles = useCallback(
     (table: string, q: string) =>
       ask(api.GET('/api/build/{project}/records/{table}', { params: { path: { project, table }, query: { as, q } } })),
@@ -55,7 +55,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
     () => ({
       onChoose: choose,
       onPoint: point,
-      onEmptyCell: (row: number, col: number) => setCell({ row, col }),
+      onEmptyCell: setCell,
     }),
     [choose, point],
   );
@@ -115,8 +115,8 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
           onClose={(made) => {
             setCell(undefined);
             if (!made) return;
-            choose(made);
-            setPicker('target');
+            choose(made.element);
+            if (made.kind === 'button') setPicker('target');
           }}
         />
       )}

@@ -5,9 +5,10 @@ import { ownedOf } from '../../../document/owner';
 import { Action } from '../../../ui/controls';
 import { Labelled } from '../../../ui/Labelled';
 import { useBuild } from '../../context';
-import { look } from '../../elements/all';
+import { builtOf, look } from '../../elements/all';
 import { WayLook } from '../ways/WayLook';
 import { ShownChip } from './ShownChip';
+import { WhereChips } from './WhereChips';
 
 /** How an element looks and where it stands. */
 export function LookTab({ element }: { element: string }) {
@@ -21,9 +22,11 @@ export function LookTab({ element }: { element: string }) {
     <Flex gap="14px" align="flex-end" wrap="wrap" fontSize="note">
       {look(path, body)}
       <ShownChip path={[...path, 'shown']} element={element} />
+      <WhereChips path={path} element={body} />
       <Stepper label="Row" value={body.cell.row} most={99} onSet={set('row')} />
       <Stepper label="Column" value={body.cell.col} most={12} onSet={set('col')} />
       <Stepper label="Width" value={body.cell.w} most={12} onSet={set('w')} />
+      {builtOf(body).tall && <Stepper label="Height" value={body.cell.h ?? 1} most={40} onSet={set('h')} />}
       <Action
         tone="bad"
         aria-label={`Remove this ${body.kind}`}

@@ -1,0 +1,376 @@
+package propose
+
+import (
+	"maps"
+	"slices"
+	"strings"
+	"unicode"
+
+	"ambergate/core/english"
+	"ambergate/core/patch"
+	"ambergate/core/project"
+)
+
+// CellWish is an empty cell of a screen, and what somebody typed into it.
+type CellWish struct {
+	Screen  string `json:"screen"`
+	Row     int    `json:"row"`
+	Col     int    `json:"col"`
+	Words   string `json:"words"`
+	Element string `json:"element"`       // the id that the new element gets
+	Tab     string `json:"tab,omitempty"` // tabs and tab that are open above the cell, joined by a point
+}
+
+// CellOffer is an element that could be put into the cell.
+type CellOffer struct {
+	ID    string     `json:"id"`
+	Words string     `json:"words"`
+	Note  string     `json:"note,omitempty"`
+	Group string     `json:"group"`
+	Patch []patch.Op `json:"patch"` // puts it there, and makes room for it
+}
+
+// What is offered at most.
+const (
+	offersShown  = 40
+	offersAtOnce = 7 // of one group, as long as nothing was typed
+)
+
+// OffersFor lists what could be put into an empty cell: by any word of what it is or of what it shows. What was typed
+// can be the words of a button or a text, too. What is nearest comes first.
+func OffersFor(p *project.Project, w CellWish) []CellOffer {
+	s := p.Screens[w.Screen]
+	if s == nil {
+		return []CellOffer{}
+	}
+	o := &offering{p: p, s: s, w: w, typed: wordsIn(w.Words), perGroup: map[string]int{}, out: []CellOffer{}}
+	if len(o.typed) == 0 {
+		o.plain()
+	}
+	o.fields()
+	o.children()
+	o.live()
+	o.tables()
+	if len(o.typed) > 0 {
+		o.plain()
+	}
+	o.pictures()
+	o.saying()
+	return o.out
+}
+
+type offering struct {
+	p        *project.Project
+	s        *project.Screen
+	w        CellWish
+	typed    []string
+	perGroup map[string]int
+	out      []CellOffer
+}
+
+// thing is an element that may be offered.
+type thing struct {
+	id, words, note, group string
+	also                   string // further words that it is found by
+	w, h, least            int    // columns and rows that it likes, columns that it needs
+	body                   body
+	more                   []patch.Op // what comes with it
+}
+
+// fits says whether each typed word begins one of the thing's.
+func (o *offering) fits(texts ...string) bool {
+	var of []string
+	for _, t := range texts {
+		of = append(of, wordsIn(t)...)
+	}
+	for _, typed := range o.typed {
+		if !slices.ContainsFunc(of, func(w string) bool { return strings.HasPrefix(w, typed) }) {
+			return false
+		}
+	}
+	return true
+}
+
+// wordsIn splits a text into words of small letters.
+func wordsIn(text string) []string {
+	return strings.FieldsFunc(strings.ToLower(text), func(r rune) bool { return !unicode.IsLetter(r) && !unicode.IsDigit(r) })
+}
+
+// wants says whether one more of a group is to be told, which spares making what is not.
+func (o *offering) wants(group string, texts ...string) bool {
+	if len(o.out) >= offersShown || len(o.typed) == 0 && o.perGroup[group] >= offersAtOnce {
+		return false
+	}
+	return o.fits(texts...)
+}
+
+func (o *offering) add(t thing) {
+	if !o.wants(t.group, t.words, t.also, t.note, t.group) {
+		return
+	}
+	o.put(t)
+}
+
+// put offers a thing whatever was typed.
+func (o *offering) put(t thing) {
+	o.perGroup[t.group]++
+	at, room := roomFor(o.s, o.w.Row, o.w.Col, t.w, max(t.h, 1), t.least)
+	t.body["cell"] = cell(at.Row, at.Col, at.W, t.h)
+	t.body["pos"] = lastPos(o.s) + 1
+	if o.w.Tab != "" && t.body["kind"] != "tabs" {
+		t.body["tab"] = o.w.Tab
+	}
+	ops := append(t.more, room...)
+	ops = append(ops, patch.Op{Op: "add", Path: "/" + o.s.ID + "/elements/" + o.w.Element, Value: encoded(t.body)})
+	o.out = append(o.out, CellOffer{ID: t.id, Words: t.words, Note: t.note, Group: t.group, Patch: ops})
+}
+
+const wordsGroup = "Buttons, words, pictures"
+
+// plain are those that say what the builder gives them to say.
+func (o *offering) plain() {
+	o.add(thing{id: "button", words: "a button", also: "way press", group: wordsGroup, w: 2, least: 1, body: body{"kind": "button", "words": "New button"}})
+	o.add(thing{id: "text", words: "a text", also: "words paragraph", group: wordsGroup, w: 4, least: 2, body: body{"kind": "text", "words": "New text"}})
+	o.add(thing{id: "heading", words: "a heading", also: "title text", group: wordsGroup, w: 12, least: 3, body: body{"kind": "text", "style": "heading", "words": "New heading"}})
+	o.add(thing{id: "note", words: "a note", also: "small text hint", group: wordsGroup, w: 6, least: 2, body: body{"kind": "text", "style": "note", "words": "New note"}})
+	o.add(thing{id: "tabs", words: "tabs", also: "register pages", note: "what is put in belongs to the open one", group: wordsGroup, w: 12, least: 4, body: body{"kind": "tabs", "tabs": body{
+		"t_1": body{"pos": 1, "label": "First"}, "t_2": body{"pos": 2, "label": "Second"}}}})
+}
+
+// saying are those that say what was typed.
+func (o *offering) saying() {
+	words := strings.TrimSpace(o.w.Words)
+	if words == "" {
+		return
+	}
+	width := 2 + min(4, len([]rune(words))/14)
+	o.put(thing{id: "button:", words: "a button “" + words + "”", group: "As it is typed", w: width, least: 1, body: body{"kind": "button", "words": words}})
+	o.put(thing{id: "text:", words: "a text “" + words + "”", group: "As it is typed", w: 4 + width/2, least: 2, body: body{"kind": "text", "words": words}})
+	o.put(thing{id: "heading:", words: "a heading “" + words + "”", group: "As it is typed", w: 12, least: 3, body: body{"kind": "text", "style": "heading", "words": words}})
+}
+
+func (o *offering) pictures() {
+	for _, id := range slices.SortedFunc(maps.Keys(o.p.Pictures), func(a, b string) int {
+		return strings.Compare(o.p.Pictures[a].Name, o.p.Pictures[b].Name)
+	}) {
+		o.add(thing{id: "picture:" + id, words: o.p.Pictures[id].Name, also: "image", note: "picture", group: "Pictures", w: 4, h: 4, least: 1, body: body{"kind": "image", "picture": id}})
+		if len(o.typed) > 0 {
+			o.add(thing{id: "figure:" + id, words: o.p.Pictures[id].Name + ", with live words on it", also: "image marks plan", note: "picture", group: "Pictures", w: 8, h: 8, least: 3, body: body{"kind": "figure", "words": o.p.Pictures[id].Name, "picture": id}})
+		}
+	}
+}
+
+// fields are those of the screen's record; those that stand on it already come last.
+func (o *offering) fields() {
+	t := o.p.Tables[o.s.RecordTable()]
+	if t == nil {
+		return
+	}
+	there := map[string]bool{}
+	for _, e := range o.s.Elements {
+		if f, ok := e.Spec.(interface{ FieldPath() string }); ok {
+			there[f.FieldPath()] = true
+		}
+	}
+	group := "Fields of the " + english.Lower(t.One)
+	ids := byPos(t.Fields, func(c *project.Column) float64 { return c.Pos })
+	for _, again := range []bool{false, true} {
+		for _, id := range ids {
+			if there[id] == again {
+				o.field(t, id, group, again)
+			}
+		}
+	}
+	if len(o.typed) == 0 {
+		return
+	}
+	for _, id := range ids { // those of its parents, to be read
+		if parent := o.p.Tables[t.Fields[id].References]; parent != nil {
+			of := "Fields of its " + english.Lower(t.Fields[id].Label)
+			for _, f := range byPos(parent.Fields, func(c *project.Column) float64 { return c.Pos }) {
+				c := parent.Fields[f]
+				o.add(thing{id: "field:" + id + "." + f, words: t.Fields[id].Label + ": " + english.Lower(c.Label), also: "field", note: "to be read", group: of, w: 4, least: 2, body: body{"kind": "field", "path": id + "." + f, "label": t.Fields[id].Label + ": " + english.Lower(c.Label)}})
+			}
+		}
+	}
+}
+
+func (o *offering) field(t *project.Table, id, group string, again bool) {
+	c := t.Fields[id]
+	note := ""
+	if again {
+		note = "is here already"
+	}
+	w := 4
+	if c.Long || c.Type == "json" || c.Type == "picture" {
+		w = 12
+	}
+	b := body{"kind": "field", "path": id}
+	if form := formOf(o.p, c.References); c.References != "" && form != nil {
+		b["gate"] = gate(nil, to(form.ID, form.Record, body{"rule": "parent", "path": id, "none": "grey", "reason": "There is none."}))
+	}
+	o.add(thing{id: "field:" + id, words: c.Label, also: "field " + strings.Join(c.Choices, " "), note: note, group: group, w: w, least: 2, body: b})
+}
+
+// children are lists of the records that belong to the screen's own.
+func (o *offering) children() {
+	own := o.p.Tables[o.s.RecordTable()]
+	if own == nil {
+		return
+	}
+	for _, id := range tablesByLabel(o.p) {
+		t := o.p.Tables[id]
+		relations := slices.DeleteFunc(byPos(t.Fields, func(c *project.Column) float64 { return c.Pos }), func(f string) bool { return t.Fields[f].References != own.ID })
+		for _, f := range relations {
+			label := t.Label
+			if back := t.Fields[f].Back; back != "" {
+				label = english.Capital(back)
+			} else if len(relations) > 1 || id == own.ID {
+				label += ", " + english.Lower(t.Fields[f].Label)
+			}
+			b := listOf(o.p, id, f, label)
+			b["relation"], b["rows"] = f, 10
+			if o.s.Type == "form" {
+				b["modes"] = body{"view": true}
+			}
+			o.add(thing{id: "children:" + id + "." + f, words: "list of its " + english.Lower(label), also: "children rows", group: "What belongs to the " + english.Lower(own.One), w: 12, h: 5, least: 5, body: b})
+		}
+	}
+}
+
+// tables are lists and charts of every table; those of the screen's own record or list come first.
+func (o *offering) tables() {
+	near := []string{o.s.RecordTable(), o.s.ListTable()}
+	ids := tablesByLabel(o.p)
+	slices.SortStableFunc(ids, func(a, b string) int {
+		return slices.Index(near, b) - slices.Index(near, a)
+	})
+	for _, id := range ids {
+		t := o.p.Tables[id]
+		o.list(t)
+		o.charts(t)
+	}
+}
+
+func (o *offering) list(t *project.Table) {
+	words := "list of " + english.Lower(t.Label)
+	if o.wants(t.Label, words, "rows table", t.Label) {
+		b := listOf(o.p, t.ID, "", t.Label)
+		b["rows"] = 20
+		o.add(thing{id: "list:" + t.ID, words: words, also: "rows table", group: t.Label, w: 12, h: 8, least: 5, body: b})
+	}
+}
+
+func (o *offering) charts(t *project.Table) {
+	for _, id := range byPos(t.Fields, func(c *project.Column) float64 { return c.Pos }) {
+		c := t.Fields[id]
+		by, span := english.Lower(c.Label), ""
+		switch {
+		case c.Type == "date" || c.Type == "moment":
+			by, span = "month: "+by, "month"
+		case len(c.Choices) == 0 && c.Type != "yesno" && c.Type != "record":
+			continue
+		}
+		label := t.Label + " by " + by
+		words := "chart of " + english.Lower(label)
+		if !o.wants(t.Label, words, "bars count", t.Label) {
+			continue
+		}
+		b := body{"kind": "chart", "label": label, "table": t.ID, "by": id}
+		if span != "" {
+			b["span"], b["points"] = span, monthsCharted
+		}
+		one := thing{id: "chart:" + t.ID + "." + id, words: words, also: "bars count", group: t.Label, w: 6, h: 6, least: 4, body: b}
+		if o.s.Type == "dashboard" {
+			one.more = o.narrowing(t, id, span, b)
+			one.note = "a bar that is chosen narrows the screen"
+		}
+		o.add(one)
+	}
+}
+
+// narrowing lets a chosen point narrow the screen: by an input of it, which is added where none does so yet.
+func (o *offering) narrowing(t *project.Table, field, span string, chart body) (more []patch.Op) {
+	c := t.Fields[field]
+	input := func(name, compare string) string {
+		for _, in := range project.Ordered(o.s.Inputs) {
+			if in.Filter == field && in.Compare == compare && in.Table == c.References {
+				return in.ID
+			}
+		}
+		id := free(o.s.Inputs, "i_"+strings.TrimPrefix(field, "f_")+name)
+		one := body{"pos": len(o.s.Inputs) + len(more) + 1, "alias": alias(c.Alias + name), "label": c.Label, "type": c.Type, "filter": field}
+		if c.Type == "record" {
+			one["table"] = c.References
+		}
+		if compare != "" {
+			one["compare"], one["type"] = compare, "date"
+			one["label"] = map[string]string{"atLeast": "From", "atMost": "To"}[compare]
+		}
+		if o.s.Inputs == nil && len(more) == 0 {
+			more = append(more, patch.Op{Op: "add", Path: "/" + o.s.ID + "/inputs", Value: encoded(body{})})
+		}
+		more = append(more, patch.Op{Op: "add", Path: "/" + o.s.ID + "/inputs/" + id, Value: encoded(one)})
+		return id
+	}
+	if span == "" {
+		chart["chosen"] = gate(nil, to(o.s.ID, input("", ""), body{"rule": "point"}))
+		return more
+	}
+	move := to(o.s.ID, input("_from", "atLeast"), body{"rule": "point"})
+	move["bind"].(body)[input("_to", "atMost")] = body{"rule": "point", "value": "end"}
+	chart["chosen"] = gate(nil, move)
+	return more
+}
+
+// live are values of the plant: those of the record's equipment, and those of no record.
+func (o *offering) live() {
+	table := o.s.RecordTable()
+	if eq := o.p.EquipmentOf(table); eq != nil {
+		for _, partID := range byPos(eq.Parts, func(p *project.Part) float64 { return p.Pos }) {
+			part := eq.Parts[partID]
+			for _, id := range byPos(part.Tags, func(t *project.Tag) float64 { return t.Pos }) {
+				o.value(part.Tags[id], english.Capital(part.Label)+" "+english.Lower(part.Tags[id].Label), "record."+project.EquipField+"."+partID+"."+id, "Values of the "+english.Lower(o.p.Tables[table].One)+" in the plant")
+			}
+		}
+	}
+	for _, t := range project.Ordered(o.p.Tags) {
+		o.value(&t.Tag, t.Label, project.TagRoot+"."+t.ID, "Values of the plant")
+	}
+}
+
+// value offers a live value as what suits it, and a number as a trend too.
+func (o *offering) value(t *project.Tag, label, path, group string) {
+	if t.Type == "yesno" {
+		o.add(thing{id: "lamp:" + path, words: "lamp: " + english.Lower(label), also: "light", group: group, w: 3, least: 2, body: body{"kind": "lamp", "words": label, "value": path, "on": "yes", "off": "no"}})
+		return
+	}
+	unit := ""
+	if t.Unit != "" {
+		unit = " " + t.Unit
+	}
+	text := thing{id: "value:" + path, words: "value: " + english.Lower(label), also: "text live", group: group, w: 3, least: 2, body: body{"kind": "text", "words": label + ": {" + path + "}" + unit}}
+	if t.Type == "text" {
+		o.add(text)
+		return
+	}
+	low, high := 0.0, 100.0
+	if t.Min != nil && t.Max != nil && *t.Min < *t.Max {
+		low, high = *t.Min, *t.Max
+	}
+	gauge := body{"kind": "gauge", "words": label, "value": path, "min": low, "max": high}
+	line := body{"pos": 1, "words": english.Lower(label), "value": path, "max": high}
+	if t.Unit != "" {
+		gauge["unit"], line["unit"] = t.Unit, t.Unit
+	}
+	if t.Type == "number" {
+		gauge["digits"] = 1
+	}
+	o.add(thing{id: "gauge:" + path, words: "gauge: " + english.Lower(label), also: "bar dial", group: group, w: 3, least: 2, body: gauge})
+	o.add(text)
+	o.add(thing{id: "trend:" + path, words: "trend: " + english.Lower(label), also: "history line curve", group: group, w: 6, h: 4, least: 4, body: body{"kind": "trend", "words": label + ", last 10 minutes", "minutes": 10, "lines": body{"l_1": line}}})
+}
+
+func tablesByLabel(p *project.Project) []string {
+	return slices.SortedFunc(maps.Keys(p.Tables), func(a, b string) int { return strings.Compare(p.Tables[a].Label, p.Tables[b].Label) })
+}

@@ -1,0 +1,130 @@
+package propose_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"slices"
+	"strings"
+	"testing"
+
+	"ambergate/core/check"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+	"ambergate/core/propose"
+)
+
+func offered(p *project.Project, screen, words string) []propose.CellOffer {
+	return propose.OffersFor(p, propose.CellWish{Screen: screen, Row: 1, Col: 1, Words: words, Element: "e_made"})
+}
+
+func TestOffersAreFoundByAnyWordOfWhatTheyAreOrShow(t *testing.T) {
+	_, app := proposed(t, works(), all(works()))
+	p := app.Project
+	form, list := "", ""
+	for id, s := range p.Screens {
+		if s.RecordTable() == "t_pumps" {
+			form = id
+		}
+		if s.ListTable() == "t_pumps" {
+			list = id
+		}
+	}
+	for typed, want := range map[string]string{
+		"state":           "field:f_state", // the field of the record before charts by it
+		"field running":   "field:f_state", // by a value that it can have
+		"list repairs":    "children:t_repairs.f_pump_id",
+		"repairs":         "children:t_repairs.f_pump_id",
+		"chart pump":      "chart:t_pumps.f_site_id",
+		"bars state":      "chart:t_pumps.f_state",
+		"repairs month":   "chart:t_repairs.f_done_on",
+		"BUTTON":          "button",
+		"heading":         "heading",
+		"tabs":            "tabs",
+		"site name":       "field:f_site_id.f_name",
+		"nothing of this": "button:",
+	} {
+		got := offered(p, form, typed)
+		if len(got) == 0 || got[0].ID != want {
+			t.Errorf("%q on a form offers %+v first, want %s", typed, first(got), want)
+		}
+		if last := got[len(got)-1]; !strings.Contains(last.Words, "“"+typed+"”") {
+			t.Errorf("%q cannot be put as it is typed: %+v", typed, last)
+		}
+	}
+	if got := offered(p, list, "state"); got[0].ID != "chart:t_pumps.f_state" {
+		t.Errorf("a screen without a record: %+v", first(got))
+	}
+	perGroup := map[string]int{}
+	for _, o := range offered(p, form, "") {
+		if perGroup[o.Group]++; perGroup[o.Group] > 7 {
+			t.Errorf("more than seven of %s before anything was typed", o.Group)
+		}
+	}
+	if offered(p, "s_none", "") == nil || len(offered(p, "s_none", "x")) != 0 {
+		t.Error("a screen that is gone")
+	}
+}
+
+func first(o []propose.CellOffer) string {
+	if len(o) == 0 {
+		return "nothing"
+	}
+	return o[0].ID
+}
+
+// Whatever is offered fits the document, compiles, and stands on nothing else; on a dashboard it narrows.
+func TestOffersAreGoodAsTheyAre(t *testing.T) {
+	a, app := proposed(t, works(), all(works()))
+	equip := propose.ProposeEquipment(app.Project, propose.EquipmentWish{Connection: "hall", Path: "/Hall"}, presses(), []propose.Keyed{pumpKeys("01", "02")})
+	figures := propose.DashboardFor(app.Project, "t_repairs")
+	ops := slices.Concat(equip.Patch, figures.Patch)
+	wind := propose.TagOf(patched(t, a, ops), "hall", propose.PlantValue{Way: []string{"Roof", "Wind"}, Type: "number", Unit: "m/s"})
+	ops = append(ops, wind.Patch...)
+	p := patched(t, a, ops)
+	seen, tried := map[string]bool{}, map[string]bool{}
+	for _, screen := range []string{"s_start", figures.Screen, formOf(p, "t_pumps"), formOf(p, "t_sites")} {
+		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "button"} {
+			for _, at := range [][2]int{{1, 1}, {2, 7}, {90, 1}} {
+				for _, o := range propose.OffersFor(p, propose.CellWish{Screen: screen, Row: at[0], Col: at[1], Words: words, Element: "e_made"}) {
+					kind, _, _ := strings.Cut(o.ID, ":")
+					spot := fmt.Sprint(kind, screen, at)
+					if seen[kind] = true; tried[spot] {
+						continue // one of a kind at a place is enough: compiling takes its time
+					}
+					tried[spot] = true
+					made := patched(t, a, slices.Concat(ops, o.Patch))
+					c, err := plan.Compile(made)
+					if err != nil {
+						t.Fatalf("%s on %s: %v", o.ID, screen, err)
+					}
+					if len(c.Problems) > 0 {
+						t.Errorf("%s on %s: %+v", o.ID, screen, c.Problems)
+					}
+					for _, f := range check.Run(c) {
+						if f.Check == "overlap" {
+							t.Errorf("%s in row %d, column %d of %s: %s", o.ID, at[0], at[1], screen, f.Words)
+						}
+					}
+				}
+			}
+		}
+	}
+	for _, kind := range []string{"button", "text", "heading", "note", "tabs", "field", "children", "list", "chart", "lamp", "gauge", "trend", "value"} {
+		if !seen[kind] {
+			t.Errorf("%s was never offered", kind)
+		}
+	}
+	i := slices.IndexFunc(offered(p, "s_start", "chart pumps state"), func(o propose.CellOffer) bool { return o.ID == "chart:t_pumps.f_state" })
+	if text, _ := json.Marshal(offered(p, figures.Screen, "chart pumps state")[0].Patch); i < 0 || !strings.Contains(string(text), `"/`+figures.Screen+`/inputs/i_state"`) || !strings.Contains(string(text), `"rule":"point"`) {
+		t.Errorf("a chart on a dashboard narrows nothing: %s", text)
+	}
+}
+
+func formOf(p *project.Project, table string) string {
+	for id, s := range p.Screens {
+		if s.Type == "form" && s.RecordTable() == table {
+			return id
+		}
+	}
+	return ""
+}

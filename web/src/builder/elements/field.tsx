@@ -1,0 +1,61 @@
+import type { Document } from '../../document/document.gen';
+import { recordTable, screenOf, screensOf } from '../../document/screens';
+import { fieldAlong } from '../../document/tables';
+import { useBuild } from '../context';
+import type { BuiltElement, LookProps, OfKind } from './element';
+import { ChosenPart } from './parts/ChosenPart';
+import { FieldPart } from './parts/Fields';
+import { TypedPart } from './parts/TypedPart';
+
+export const field: BuiltElement<'field'> = {
+  words,
+  starts: [
+    { trigger: 'release', at: 'gate', words: 'when its value is pressed' },
+    { trigger: 'changed', at: 'changed', words: 'when its value is changed' },
+  ],
+  Look: FieldLook,
+};
+
+const changing = [
+  ['', 'can be changed by who may'],
+  ['true', 'is only read'],
+] as const;
+
+/** Which field it is, what it is called here, and whether it can be changed here. */
+function FieldLook({ path, element: e }: LookProps<'field'>) {
+  const { entities, screen } = useBuild();
+  const table = recordTable(screenOf(entities, screen)) ?? '';
+  const form = screensOf(entities).filter(
+    (s) => s.type === 'form' && recordTable(s) === fieldAlong(entities, table, e.path)?.references,
+  );
+  return (
+    <>
+      <FieldPart path={path} name="path" label="Field" value={e.path} table={table} only={() => true} />
+      <TypedPart path={path} name="label" label="Label" value={e.label} hint="as the table says" />
+      <ChosenPart
+        path={path}
+        name="readOnly"
+        label="Here it"
+        value={e.readOnly ? 'true' : ''}
+        among={changing}
+        as={() => true}
+      />
+      {form.length > 0 && (
+        <ChosenPart
+          path={path}
+          name="add"
+          label="A missing one is added with"
+          value={e.add}
+          among={[['', 'nothing'], ...form.map((s) => [s.id, s.title] as const)]}
+        />
+      )}
+    </>
+  );
+}
+
+/** Its own label, else that of the field in the table of its screen's record. */
+function words(e: OfKind<'field'> & { id?: string }, entities: Document): string {
+  if (e.label) return e.label;
+  const screen = screensOf(entities).find((s) => e.id !== undefined && s.elements?.[e.id]?.kind === 'field');
+  return fieldAlong(entities, recordTable(screen), e.path)?.label ?? 'a field';
+}

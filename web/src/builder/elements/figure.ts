@@ -1,3 +1,0 @@
-import type { BuiltElement } from './element';
-
-export const figure: BuiltElement<'figure'> = { words: (e) => e.words ?? '' };

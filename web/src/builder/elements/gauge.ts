@@ -1,3 +1,0 @@
-import type { BuiltElement } from './element';
-
-export const gauge: BuiltElement<'gauge'> = { words: (e) => e.words };

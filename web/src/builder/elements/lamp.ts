@@ -1,3 +1,0 @@
-import type { BuiltElement } from './element';
-
-export const lamp: BuiltElement<'lamp'> = { words: (e) => e.words };

@@ -1,0 +1,96 @@
+import { Flex } from '@chakra-ui/react';
+import { put } from '../../../document/edit';
+import { entityOf, inOrder } from '../../../document/parts';
+import { recordTable, screenOf } from '../../../document/screens';
+import { fieldsOf } from '../../../document/tables';
+import { Labelled } from '../../../ui/Labelled';
+import { useBuild } from '../../context';
+import { OrderLines } from '../../sentence/chips/arrive/OrderLines';
+import type { BuiltElement, LookProps } from '../element';
+import { ChosenPart } from '../parts/ChosenPart';
+import { TypedPart } from '../parts/TypedPart';
+import { AddOrder } from './AddOrder';
+import { Columns } from './Columns';
+
+export const list: BuiltElement<'list'> = {
+  tall: true,
+  words: (e, entities) => e.label || entityOf(entities, e.table, 'table')?.label || '',
+  menuOf: 'rows’',
+  starts: [
+    { trigger: 'row', at: 'opened', words: 'when a row is opened' },
+    { trigger: 'several', at: 'several', words: 'what is done with ticked rows', many: 'New action' },
+  ],
+  Look: ListLook,
+};
+
+/** Which records a list shows, in which columns and which order. */
+function ListLook({ path, element: e }: LookProps<'list'>) {
+  const { entities, screen, edit } = useBuild();
+  const own = entityOf(entities, recordTable(screenOf(entities, screen)), 'table');
+  const fields = fieldsOf(entityOf(entities, e.table, 'table'));
+  const relations = fields.filter((f) => own && f.references === recordTable(screenOf(entities, screen)));
+  const sorts = inOrder(e.order).map((o) => ({ path: o.path, desc: o.desc ?? false }));
+  const order = (next: { path: string; desc: boolean }[]) =>
+    void edit(
+      put(
+        entities,
+        [...path, 'order'],
+        next.length > 0
+          ? Object.fromEntries(
+              next.map((o, i) => [`o_${i + 1}`, { pos: i + 1, path: o.path, ...(o.desc ? { desc: true } : {}) }]),
+            )
+          : undefined,
+      ),
+    );
+  return (
+    <>
+      <TypedPart path={path} name="label" label="Label" value={e.label} />
+      {relations.length > 0 && (
+        <ChosenPart
+          path={path}
+          name="relation"
+          label="Shows"
+          value={e.relation}
+          among={[
+            ['', 'all that there are'],
+            ...relations.map((f) => [f.id, `those whose ${f.label.toLowerCase()} is this ${own?.one}`] as const),
+          ]}
+        />
+      )}
+      <Labelled label="Columns">
+        <Flex gap="6px" wrap="wrap" align="center">
+          <Columns
+            at={[...path, 'columns']}
+            columns={inOrder(e.columns)}
+            table={e.table}
+            entities={entities}
+            edit={edit}
+          />
+        </Flex>
+      </Labelled>
+      <Labelled label="Order">
+        <Flex gap="6px" wrap="wrap" align="center" maxW="520px">
+          <OrderLines fields={fields} sorts={sorts} onSorts={order} />
+          <AddOrder
+            fields={fields.filter((f) => !sorts.some((s) => s.path === f.id))}
+            onAdd={(p) => order([...sorts, { path: p, desc: false }])}
+          />
+        </Flex>
+      </Labelled>
+      <TypedPart path={path} name="rows" label="Rows at once" hint="50" value={e.rows} number />
+      <ChosenPart
+        path={path}
+        name="inPlace"
+        label="Its rows"
+        value={e.inPlace ? 'true' : ''}
+        among={inPlace}
+        as={(v) => v === 'true'}
+      />
+    </>
+  );
+}
+
+const inPlace = [
+  ['', 'are opened to be changed'],
+  ['true', 'are changed where they stand'],
+] as const;

@@ -1,0 +1,54 @@
+import { Box } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { useState } from 'react';
+import { put, text } from '../../../document/edit';
+import { Action } from '../../../ui/controls';
+import { Labelled } from '../../../ui/Labelled';
+import { ConditionEditor } from '../../condition/ConditionEditor';
+import { readCondition, type Spot } from '../../condition/spot';
+import { useBuild } from '../../context';
+import { Pop } from '../../Pop';
+
+/** A part of an element that is a condition: told as a phrase, changed by rows or as text. */
+export function ConditionPart({ path, name, label }: { path: string[]; name: string; label: string }) {
+  const { project, as, screen, entities, edit } = useBuild();
+  const [open, setOpen] = useState(false);
+  const element = path[2];
+  const spot: Spot = { project, as, screen, element };
+  const stored = text(entities, ...path, name);
+  const read = useQuery({
+    queryKey: ['phrase', project, screen, element, stored],
+    queryFn: () => readCondition(spot, { text: stored }),
+    enabled: stored !== '',
+  });
+  const words = read.data ? (read.data.problem?.message ?? read.data.phrase) : stored ? '…' : 'nothing yet';
+  return (
+    <Labelled label={label}>
+      <Action
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        aria-label={`${label}: ${words}`}
+        onClick={() => setOpen(!open)}
+      >
+        <Box truncate maxW="260px">
+          {words}
+        </Box>
+      </Action>
+      {open && (
+        <Pop label={label} onClose={() => setOpen(false)}>
+          <ConditionEditor
+            spot={spot}
+            stored={stored}
+            lead={label.toLowerCase()}
+            share={undefined}
+            onClose={() => setOpen(false)}
+            onSave={(condition) => {
+              setOpen(false);
+              if (condition) void edit(put(entities, [...path, name], condition));
+            }}
+          />
+        </Pop>
+      )}
+    </Labelled>
+  );
+}

@@ -1,3 +1,0 @@
-import type { BuiltElement } from './element';
-
-export const trend: BuiltElement<'trend'> = { words: (e) => e.words };
