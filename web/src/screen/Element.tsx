@@ -63,6 +63,10 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
           {number}
         </div>
       )}
+      {chosen && <div className="edge edge-w" data-edge="w" aria-hidden />}
+      {chosen && element.kind !== 'button' && (element.cell.h ?? 1) > 1 && (
+        <div className="edge edge-h" data-edge="h" aria-hidden />
+      )}
     </div>
   );
 }

@@ -57,6 +57,7 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
           gridTemplateRows={`repeat(${rows}, minmax(0, 1fr))`}
           gap="0 12px"
           minH={0}
+          data-sheet={rows}
         >
           {panels.map((p) => (
             <Flex

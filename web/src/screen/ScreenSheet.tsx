@@ -76,7 +76,13 @@ const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
   const [open, setOpen] = useState<number[]>([]);
   const folded = (e: ElementView) => folds.get(e.cell.row)?.includes(e.id) && !open.includes(e.cell.row);
   return (
-    <Grid templateColumns="repeat(12, minmax(0, 1fr))" gap="14px 16px" gridAutoRows="min-content" alignItems="start">
+    <Grid
+      templateColumns="repeat(12, minmax(0, 1fr))"
+      gap="14px 16px"
+      gridAutoRows="min-content"
+      alignItems="start"
+      data-sheet="0"
+    >
       {shown.map((e) => (
         <Fragment key={e.id}>
           {folds.get(e.cell.row)?.[0] === e.id && (
@@ -89,7 +95,13 @@ const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
               {open.includes(e.cell.row) ? 'fewer' : `${folds.get(e.cell.row)?.length} more`}
             </button>
           )}
-          <div data-is={e.id} data-folded={folded(e) || undefined} className="sheet-cell" style={cellOf(e, rows)}>
+          <div
+            data-is={e.id}
+            data-row={e.cell.row}
+            data-folded={folded(e) || undefined}
+            className="sheet-cell"
+            style={cellOf(e, rows)}
+          >
             <Element element={e} />
           </div>
         </Fragment>

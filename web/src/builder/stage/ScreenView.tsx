@@ -13,6 +13,7 @@ import { Wires } from '../margins/Wires';
 import { SentencePanel } from '../sentence/SentencePanel';
 import { type DraftHands, useEdit } from '../useDraft';
 import type { useWalk } from '../useWalk';
+import { Arranging } from './Arranging';
 import { Stage } from './Stage';
 import { StageHead } from './StageHead';
 import { useStageWidth } from './StageWidth';
@@ -115,6 +116,7 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
           />
         </Box>
         <WaysOutMargin plates={plates} screenFindings={findings.filter((f) => !here(f.element))} />
+        <Arranging />
         {pulled && <PulledWire pulled={pulled} />}
         <Wires body={body} plates={plates} chosen={chosen.chosen} pointed={pointed} />
       </Flex>

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type AtWork, api, ask } from '../../api/client';
 import { type ScreenHands, ScreenProvider } from '../../screen/context';
 import { RailedSheet } from '../../screen/RailedSheet';
@@ -79,6 +79,14 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
   );
   const typed = useMemo(() => ({ values, errors: practice.errors }), [values, practice.errors]);
   const marks = useMemo(() => ({ chosen, lit: pointed, numbers }), [chosen, pointed, numbers]);
+  // What was just put somewhere is to be seen.
+  const made = useRef<string>(undefined);
+  useEffect(() => {
+    const at = made.current && box.current?.querySelector(`[data-element="${made.current}"]`);
+    if (!at) return;
+    at.scrollIntoView({ block: 'nearest' });
+    made.current = undefined;
+  });
   if (!hands) return <NotEntered work={work} />;
   return (
     <ScreenProvider hands={hands} typed={typed} busy={practice.busy} marks={marks}>
@@ -112,11 +120,12 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
       {cell && (
         <NewElement
           cell={cell}
-          onClose={(made) => {
+          onClose={(put) => {
             setCell(undefined);
-            if (!made) return;
-            choose(made.element);
-            if (made.kind === 'button') setPicker('target');
+            if (!put) return;
+            made.current = put.element;
+            choose(put.element);
+            if (put.kind === 'button') setPicker('target');
           }}
         />
       )}

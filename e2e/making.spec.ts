@@ -1,0 +1,80 @@
+import { expect, test } from './program';
+import { build, sentence, stage, undoAll } from './people';
+
+const at = (id: string) => `[data-element="${id}"]`;
+
+test('elements are found by typing into an empty cell, their parts edited, their first way given', async ({ page }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('chart defects severity');
+  await page.keyboard.press('Enter');
+  await expect(stage(page).getByText('Defects by severity')).toBeVisible();
+  const look = page.getByRole('tabpanel', { name: 'Look' });
+  await look.getByLabel('For each').selectOption({ label: 'State' });
+  await look.getByLabel('Label', { exact: true }).fill('Defects by state');
+  await page.keyboard.press('Enter');
+  await expect(stage(page).getByText('Defects by state')).toBeVisible();
+  await expect(stage(page).locator('[data-element]').filter({ hasText: 'Defects by state' }).getByText('assigned').first()).toBeVisible();
+  await page.getByLabel('Which of its ways').selectOption({ label: '+ when a point is chosen' });
+  await page.getByRole('combobox', { name: 'Where it leads' }).fill('defects list');
+  await page.keyboard.press('Enter');
+  await expect(sentence(page)).toContainText('open Defects');
+
+  // A list of it below, whose columns and order are chosen.
+  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('list parts');
+  await page.keyboard.press('Enter');
+  await page.getByRole('tab', { name: 'Look' }).click();
+  await look.getByLabel('Label', { exact: true }).fill('All parts');
+  await page.keyboard.press('Enter');
+  await expect(stage(page).getByText('All parts')).toBeVisible();
+  await look.getByLabel('Add an order').selectOption({ index: 2 });
+  await expect(look.getByLabel('Order')).toHaveCount(1);
+  await undoAll(page);
+});
+
+test('elements are dragged, made wider, stepped by keys, doubled and taken out; each is one step back', async ({ page }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  const [cabins, parts] = ['Cabins', 'Parts'].map((name) => stage(page).locator('[data-element]').filter({ has: page.getByText(name, { exact: true }) }).first());
+  const id = (await cabins?.getAttribute('data-element')) ?? '';
+  const from = await cabins?.boundingBox();
+  const to = await parts?.boundingBox();
+  if (!from || !to) throw new Error('no place to drag to');
+  await page.mouse.move(from.x + 80, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 120, from.y + 30, { steps: 4 });
+  await page.mouse.move(to.x + 80, to.y + 20, { steps: 8 });
+  await expect(page.getByRole('status').filter({ hasText: /row \d+, column 7, 6 wide; 1 goes down/ })).toBeVisible();
+  await page.mouse.up();
+  await expect.poll(async () => (await page.locator(at(id)).boundingBox())?.x).toBeCloseTo(to.x, 0);
+  await expect(sentence(page)).toContainText('open Cabins'); // it is chosen, and was not pressed
+
+  const width = async () => (await page.locator(at(id)).boundingBox())?.width ?? 0;
+  const wide = await width();
+  await page.keyboard.press('Shift+ArrowLeft');
+  await expect.poll(width).toBeLessThan(wide - 30);
+  const edge = await page.locator(`${at(id)} [data-edge=w]`).boundingBox();
+  if (!edge) throw new Error('no edge to drag');
+  await page.mouse.move(edge.x + 3, edge.y + 8);
+  await page.mouse.down();
+  await page.mouse.move(edge.x - 120, edge.y + 8, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(width).toBeLessThan(wide - 140);
+  const undo = page.getByRole('banner').getByRole('button', { name: 'Undo' });
+  await undo.click();
+  await expect.poll(width).toBeGreaterThan(wide - 120);
+
+  await page.keyboard.press('Control+d');
+  const all = stage(page).locator('[data-element]').filter({ has: page.getByText('Cabins', { exact: true }) });
+  await expect(all).toHaveCount(2);
+  await page.keyboard.press('Delete');
+  await expect(all).toHaveCount(1);
+  await page.locator(at(id)).click({ position: { x: 60, y: 10 } });
+  await page.keyboard.press('Control+c');
+  await page.goto('/build/tarnhorn/screen/s_lboard');
+  await expect(page.getByRole('banner').getByRole('button', { name: 'Undo' })).toBeVisible();
+  await stage(page).locator('[data-element]').first().click();
+  await page.keyboard.press('Control+v');
+  await expect(sentence(page)).toContainText('open Cabins');
+  await undoAll(page);
+});

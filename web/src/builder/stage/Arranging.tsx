@@ -1,0 +1,56 @@
+import { Box } from '@chakra-ui/react';
+import type { Cell } from '../../document/document.gen';
+import { put } from '../../document/edit';
+import { elementsOf, screenOf } from '../../document/screens';
+import { useBuild } from '../context';
+import { useArrangeKeys } from './useArrangeKeys';
+import { useDrag } from './useDrag';
+
+/** Elements of the stage are put elsewhere: dragged, or by keys. Where one would go is seen before. */
+export function Arranging() {
+  const { entities, screen, edit, choose } = useBuild();
+  const elements = elementsOf(entities, screen);
+  const tall = screenOf(entities, screen)?.type === 'operator';
+  const place = (changed: Map<string, Cell>) =>
+    edit([...changed].flatMap(([id, cell]) => put(entities, [screen, 'elements', id, 'cell'], cell)));
+  const drag = useDrag(elements, tall, (changed, id) => {
+    choose(id);
+    void place(changed);
+  });
+  useArrangeKeys(place);
+  if (!drag) return null;
+  const { left, right, top, bottom } = drag.at;
+  const others = drag.changed.size - (drag.changed.has(drag.id) ? 1 : 0);
+  const { row, col, w } = drag.goal.cell;
+  return (
+    <Box
+      position="fixed"
+      zIndex="popover"
+      pointerEvents="none"
+      borderWidth="2px"
+      borderStyle="dashed"
+      borderColor="amber"
+      borderRadius="4px"
+      bg="amber/15"
+      style={{ left, top, width: right - left, height: Math.max(4, bottom - top) }}
+    >
+      <Box
+        position="absolute"
+        bottom="100%"
+        left="0"
+        mb="3px"
+        px="7px"
+        bg="amberSoft"
+        color="amberText"
+        fontSize="note"
+        fontWeight="700"
+        borderRadius="3px"
+        whiteSpace="nowrap"
+        role="status"
+      >
+        row {row}, column {col}, {w} wide
+        {others > 0 && `; ${others} ${others === 1 ? 'goes' : 'go'} down`}
+      </Box>
+    </Box>
+  );
+}
