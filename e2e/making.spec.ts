@@ -78,3 +78,48 @@ test('elements are dragged, made wider, stepped by keys, doubled and taken out; 
   await expect(sentence(page)).toContainText('open Cabins');
   await undoAll(page);
 });
+
+test('screens are listed, made for a purpose, set, copied and deleted; everything is found by its words', async ({ page }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  await page.keyboard.press('Control+b');
+  const list = page.getByRole('complementary', { name: 'Screens' });
+  await expect(list.getByRole('button', { name: /^Workshop board .*ways in/ })).toHaveAttribute('aria-current', 'page');
+  await list.getByRole('searchbox').fill('choose cab');
+  await expect(list.getByRole('button', { name: /ways in/ })).toHaveCount(1);
+  await list.getByRole('button', { name: '+ a new screen' }).click();
+  const made = page.getByRole('dialog', { name: 'A new screen' });
+  await made.getByLabel('What it is for').selectOption('dashboard');
+  await made.getByLabel('Of which table').selectOption({ label: 'Stops' });
+  await made.getByLabel('Its name').fill('Why it stood');
+  await made.getByRole('button', { name: 'Make it' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Why it stood' }).first()).toBeVisible();
+  await expect(stage(page).getByText('Stops by cause')).toBeVisible();
+
+  await page.getByRole('tab', { name: 'Settings' }).click();
+  const about = page.getByRole('region', { name: 'This screen' });
+  await about.getByLabel('Area').fill('Line');
+  await page.keyboard.press('Enter');
+  await about.getByLabel('Address ends in').fill('Why it stood!');
+  await page.keyboard.press('Enter');
+  await expect(about.getByLabel('Address ends in')).toHaveValue('why-it-stood');
+  await about.getByRole('button', { name: 'Copy this screen' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Why it stood, copy' }).first()).toBeVisible();
+  await list.getByRole('searchbox').fill('');
+  await expect(list.getByRole('region', { name: 'Line' }).getByRole('button', { name: /^Why it stood/ })).toHaveCount(2);
+  await page.getByRole('tab', { name: 'Settings' }).click();
+  await about.getByRole('button', { name: 'Delete this screen' }).click();
+  await expect(page.getByRole('dialog', { name: 'Delete this screen' })).toContainText('Nothing leads to “Why it stood, copy”');
+  await page.getByRole('button', { name: 'Delete it' }).click();
+  await expect(list.getByRole('button', { name: /^Why it stood/ })).toHaveCount(1);
+
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Find a screen or table' }).fill('stops by cause');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'The chosen way' })).toContainText('a point of the chart');
+  await page.keyboard.press('Control+k');
+  await page.getByRole('combobox', { name: 'Find a screen or table' }).fill('the keys');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('move the chosen element by a cell');
+  await page.keyboard.press('Escape');
+  await undoAll(page);
+});

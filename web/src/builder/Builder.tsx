@@ -10,9 +10,13 @@ import { DataPages } from './data/DataPages';
 import { Finder } from './Finder';
 import { FindingsDialog } from './FindingsDialog';
 import { Header } from './Header';
+import { KeysDialog } from './KeysDialog';
 import { NothingYet } from './NothingYet';
+import { NewScreen } from './screens/NewScreen';
+import { ScreensPanel } from './screens/ScreensPanel';
 import { ScreenView } from './stage/ScreenView';
-import type { DraftHands } from './useDraft';
+import { useCommands } from './useCommands';
+import { type DraftHands, useEdit } from './useDraft';
 import { useKeys } from './useKeys';
 import { useScreenAtWork } from './useScreenAtWork';
 import { useWalk } from './useWalk';
@@ -57,11 +61,25 @@ export function Builder({ project, hands, draft }: BuilderProps) {
     setFinding(undefined);
     navigate(`/build/${project}/data/${page}`);
   };
+  const [listed, setListed] = useState(false);
+  const [making, setMaking] = useState(false);
+  const [keys, setKeys] = useState(false);
+  const edit = useEdit(hands);
   const back = useCallback(() => navigate(-1), [navigate]);
   useKeys({
     onFind: () => setFinding('screens'),
+    onScreens: () => setListed(!listed),
+    onKeys: () => setKeys(true),
     onUndo: () => draft.undo && hands.undo.mutate(),
     onRedo: () => draft.redo && hands.redo.mutate(),
+  });
+  const commands = useCommands({
+    draft,
+    hands,
+    onScreens: () => setListed(true),
+    onFindings: () => setFinding('findings'),
+    onMake: () => setMaking(true),
+    onKeys: () => setKeys(true),
   });
   useEffect(() => {
     document.title = `${view === 'data' ? 'Data' : (screen?.title ?? 'Build')} · ${draft.title}`;
@@ -74,6 +92,8 @@ export function Builder({ project, hands, draft }: BuilderProps) {
         draft={draft}
         view={view}
         onView={(v) => (v === 'data' ? openData('tables') : openScreen(id))}
+        listed={listed}
+        onScreens={() => setListed(!listed)}
         onFind={() => setFinding('screens')}
         onFindings={() => setFinding('findings')}
       >
@@ -90,38 +110,70 @@ export function Builder({ project, hands, draft }: BuilderProps) {
         />
       </Header>
       {hands.problem && <Problem words={hands.problem} onDismiss={() => hands.setProblem(undefined)} />}
-      {view === 'data' ? (
-        <DataPages
-          project={project}
-          as={as}
-          draft={draft}
-          hands={hands}
-          item={item ?? 'tables'}
-          onItem={openData}
-          onScreen={openScreen}
-        />
-      ) : !screen ? (
-        <NothingYet project={project} draft={draft} hands={hands} />
-      ) : here ? (
-        <ScreenView
-          key={`${id}.${walk.element ?? ''}`}
-          project={project}
-          hands={hands}
-          draft={draft}
-          work={here}
-          walk={walk}
-          onBack={back}
-        />
-      ) : work.error instanceof Refused ? (
-        <Message problem={work.error.problem}>
-          <WayOn words="Try again" glyph="forward" onPress={() => void work.refetch()} />
-        </Message>
-      ) : (
-        <Waiting what="Putting the screen to work …" />
-      )}
+      <Flex flex="1" minH={0}>
+        {listed && (
+          <ScreensPanel
+            draft={draft}
+            here={view === 'screen' ? id : ''}
+            edit={edit}
+            onOpen={openScreen}
+            onMake={() => setMaking(true)}
+            onClose={() => setListed(false)}
+          />
+        )}
+        <Flex direction="column" flex="1" minW={0}>
+          {view === 'data' ? (
+            <DataPages
+              project={project}
+              as={as}
+              draft={draft}
+              hands={hands}
+              item={item ?? 'tables'}
+              onItem={openData}
+              onScreen={openScreen}
+            />
+          ) : !screen ? (
+            <NothingYet project={project} draft={draft} hands={hands} />
+          ) : here ? (
+            <ScreenView
+              key={`${id}.${walk.element ?? ''}`}
+              project={project}
+              hands={hands}
+              draft={draft}
+              work={here}
+              walk={walk}
+              onBack={back}
+            />
+          ) : work.error instanceof Refused ? (
+            <Message problem={work.error.problem}>
+              <WayOn words="Try again" glyph="forward" onPress={() => void work.refetch()} />
+            </Message>
+          ) : (
+            <Waiting what="Putting the screen to work …" />
+          )}
+        </Flex>
+      </Flex>
       {finding === 'screens' && (
-        <Finder draft={draft} onOpen={openScreen} onData={openData} onClose={() => setFinding(undefined)} />
+        <Finder
+          draft={draft}
+          commands={commands}
+          onOpen={openScreen}
+          onData={openData}
+          onClose={() => setFinding(undefined)}
+        />
       )}
+      {making && (
+        <NewScreen
+          project={project}
+          draft={draft}
+          edit={edit}
+          onClose={(made) => {
+            setMaking(false);
+            if (made) openScreen(made);
+          }}
+        />
+      )}
+      {keys && <KeysDialog onClose={() => setKeys(false)} />}
       {finding === 'findings' && (
         <FindingsDialog
           draft={draft}

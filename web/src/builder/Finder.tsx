@@ -1,58 +1,43 @@
 import { Box } from '@chakra-ui/react';
+import { useMemo, useState } from 'react';
 import type { Draft } from '../api/client';
-import { conditionsOf } from '../document/project';
-import { screensOf } from '../document/screens';
-import { tablesOf } from '../document/tables';
-import { dataPages, wholePages } from './data/pages';
-import { type Choice, Picker } from './Picker';
+import { found } from './choices';
+import { allThings, type Command, deepThings } from './finding';
+import { Picker } from './Picker';
 
 interface FinderProps {
   draft: Draft;
-  onOpen: (screen: string) => void;
+  commands: Command[];
+  onOpen: (screen: string, element?: string) => void;
   onData: (item: string) => void;
   onClose: () => void;
 }
 
-interface Found extends Choice {
-  screen?: string;
-  page?: string; // of the Data view
-}
+const most = 80; // told at once
 
-/** Ctrl+K: any screen, table, shared condition or table of rights by any word of it. */
-export function Finder({ draft: { entities }, onOpen, onData, onClose }: FinderProps) {
-  const choices: Found[] = [
-    ...screensOf(entities).map((s) => ({
-      id: s.id,
-      words: s.title,
-      note: `${s.type} · /${s.slug}`,
-      glyph: s.type,
-      group: s.area || 'No area',
-      screen: s.id,
-    })),
-    ...wholePages.map(([id, words]) => ({ id, words, group: 'The whole', page: id })),
-    ...dataPages.map(([id, words]) => ({ id, words, group: 'Rights', page: id })),
-    ...tablesOf(entities).map((t) => ({
-      id: t.id,
-      words: t.label,
-      note: 'fields and rights',
-      group: 'Tables',
-      page: t.id,
-    })),
-    ...conditionsOf(entities).map((c) => ({
-      id: c.id,
-      words: c.name,
-      note: 'shared condition',
-      group: 'Conditions',
-      page: 'conditions',
-    })),
-  ];
+/** Ctrl+K: everything that one can go to or do, by any word of it. */
+export function Finder({ draft: { entities }, commands, onOpen, onData, onClose }: FinderProps) {
+  const [typed, setTyped] = useState('');
+  const near = useMemo(() => allThings(entities, commands), [entities, commands]);
+  const deep = useMemo(() => deepThings(entities), [entities]);
+  const looking = typed.trim().length > 1;
+  const shown = looking ? [...found(near, typed), ...found(deep, typed)].slice(0, most) : found(near, typed);
   return (
     <Box position="fixed" inset="0" zIndex="modal" bg="haze">
       <Box position="absolute" left="50%" top="90px" ml="-155px">
         <Picker
           label="Find a screen or table"
-          choices={choices}
-          onChoose={(c) => (c.screen ? onOpen(c.screen) : onData(c.page ?? 'tables'))}
+          hint="a screen, an element, a table, a command"
+          choices={shown}
+          filtered
+          onType={setTyped}
+          onChoose={(c) => {
+            if (c.does) {
+              onClose();
+              c.does();
+            } else if (c.screen) onOpen(c.screen, c.element);
+            else onData(c.page ?? 'tables');
+          }}
           onClose={onClose}
         />
       </Box>

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { Redo2, Undo2 } from 'lucide-react';
+import { PanelLeft, Redo2, Undo2 } from 'lucide-react';
 import type { Draft } from '../api/client';
 import { isReleasable } from '../document/project';
 import { Action, Key } from '../ui/controls';
@@ -10,13 +10,15 @@ interface HeaderProps {
   draft: Draft;
   view: 'screen' | 'data';
   onView: (view: 'screen' | 'data') => void;
+  listed: boolean; // the list of screens is open
+  onScreens: () => void;
   onFind: () => void;
   onFindings: () => void;
   children: React.ReactNode; // walking as
 }
 
 /** The one bar of the builder: what is built and its state at the left, whom one walks as at the right. */
-export function Header({ hands, draft, view, onView, onFind, onFindings, children }: HeaderProps) {
+export function Header({ hands, draft, view, onView, listed, onScreens, onFind, onFindings, children }: HeaderProps) {
   const broken = draft.findings.filter((f) => f.severity === 'broken').length;
   return (
     <Flex
@@ -30,6 +32,16 @@ export function Header({ hands, draft, view, onView, onFind, onFindings, childre
       borderColor="rule"
       flexShrink={0}
     >
+      <Action
+        tone="quiet"
+        px="6px"
+        aria-label="List of screens"
+        aria-expanded={listed}
+        title="All screens (Ctrl+B)"
+        onClick={onScreens}
+      >
+        <PanelLeft size={17} aria-hidden />
+      </Action>
       <Box asChild flexShrink={0}>
         <a href="/" aria-label="All applications">
           <img src="/gate.svg" alt="" width="26" height="26" />

@@ -1,0 +1,119 @@
+import { Flex } from '@chakra-ui/react';
+import { aliasOf } from '../../../document/alias';
+import type { Input } from '../../../document/document.gen';
+import { newId, put } from '../../../document/edit';
+import { posBehind } from '../../../document/parts';
+import { type InputDoc, inputsOf, type ScreenDoc } from '../../../document/screens';
+import { reachedOf, tablesOf } from '../../../document/tables';
+import { variableTypes } from '../../../document/variables';
+import { Action, Select } from '../../../ui/controls';
+import { Labelled } from '../../../ui/Labelled';
+import { Typed } from '../../../ui/Typed';
+import { useBuild } from '../../context';
+
+/** What a screen is opened with: each with its words, whether it has to be given, and what it narrows. */
+export function ScreenInputs({ screen: doc }: { screen: ScreenDoc }) {
+  const { entities, edit } = useBuild();
+  const inputs = inputsOf(doc);
+  const add = (of: string) => {
+    const table = tablesOf(entities).find((t) => t.id === of);
+    const words = table ? table.one.charAt(0).toUpperCase() + table.one.slice(1) : 'New input';
+    const taken = inputs.map((i) => i.alias);
+    const alias = [aliasOf(words), ...inputs.map((_, i) => `${aliasOf(words)}_${i + 2}`)].find(
+      (a) => !taken.includes(a),
+    );
+    const body: Input = {
+      pos: posBehind(inputs),
+      alias: alias ?? aliasOf(words),
+      label: words,
+      type: table ? 'record' : of,
+      ...(table ? { table: of } : {}),
+    };
+    void edit(put(entities, [doc.id, 'inputs', newId('i')], body));
+  };
+  return (
+    <Labelled label="Is opened with">
+      <Flex gap="8px 14px" wrap="wrap" align="center">
+        {inputs.map((i) => (
+          <OneInput key={i.id} screen={doc} input={i} />
+        ))}
+        <Select aria-label="Add an input" value="" maxW="190px" onChange={(e) => e.target.value && add(e.target.value)}>
+          <option value="">+ something more</option>
+          {tablesOf(entities).map((t) => (
+            <option key={t.id} value={t.id}>
+              one of {t.label.toLowerCase()}
+            </option>
+          ))}
+          {variableTypes
+            .filter(([id]) => id !== 'record')
+            .map(([id, words]) => (
+              <option key={id} value={id}>
+                {words}
+              </option>
+            ))}
+        </Select>
+      </Flex>
+    </Labelled>
+  );
+}
+
+function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDoc }) {
+  const { entities, edit } = useBuild();
+  const path = [doc.id, 'inputs', i.id];
+  const own = doc.record === i.id;
+  const lists = Object.values(doc.elements ?? {}).flatMap((e) => ('table' in e ? [e.table] : []));
+  const fields = [...new Set(lists)].flatMap((t) =>
+    reachedOf(entities, t).filter((f) => (i.table ? f.field.references === i.table : f.field.type === i.type)),
+  );
+  const among = [...new Map(fields.map((f) => [f.path, f.label]))];
+  return (
+    <Flex align="center" gap="6px">
+      <Typed
+        label={`Words of the input ${i.label}`}
+        width="120px"
+        value={i.label}
+        onSave={(v) => v && void edit(put(entities, [...path, 'label'], v))}
+      />
+      {own ? (
+        <span>its own record</span>
+      ) : (
+        <>
+          <Flex as="label" gap="4px" align="center">
+            <input
+              type="checkbox"
+              checked={i.required ?? false}
+              onChange={() => void edit(put(entities, [...path, 'required'], i.required ? undefined : true))}
+            />
+            needed
+          </Flex>
+          {among.length > 0 && (
+            <Select
+              aria-label={`What ${i.label} narrows`}
+              maxW="170px"
+              value={i.filter ?? ''}
+              onChange={(e) => void edit(put(entities, [...path, 'filter'], e.target.value || undefined))}
+            >
+              <option value="">narrows nothing</option>
+              {i.filter && !among.some(([id]) => id === i.filter) && (
+                <option value={i.filter}>narrows several fields</option>
+              )}
+              {among.map(([id, words]) => (
+                <option key={id} value={id}>
+                  narrows by {words.toLowerCase()}
+                </option>
+              ))}
+            </Select>
+          )}
+          <Action
+            tone="quiet"
+            px="6px"
+            aria-label={`Remove the input ${i.label}`}
+            onClick={() => void edit(put(entities, path, undefined))}
+          >
+            ✕
+          </Action>
+        </>
+      )}
+    </Flex>
+  );
+}

@@ -1,0 +1,47 @@
+import { useMemo } from 'react';
+import type { Draft } from '../api/client';
+import { isReleasable } from '../document/project';
+import { useSteady } from '../ui/useSteady';
+import type { Command } from './finding';
+import type { DraftHands } from './useDraft';
+
+interface Doing {
+  draft: Draft;
+  hands: DraftHands;
+  onScreens: () => void;
+  onFindings: () => void;
+  onMake: () => void;
+  onKeys: () => void;
+}
+
+/** What can be done from everywhere, by its words in the finder. */
+export function useCommands(doing: Doing): Command[] {
+  const { draft } = doing;
+  const run = useSteady((id: string) => {
+    const { hands } = doing;
+    const by: Record<string, () => void> = {
+      make: doing.onMake,
+      screens: doing.onScreens,
+      findings: doing.onFindings,
+      keys: doing.onKeys,
+      undo: () => hands.undo.mutate(),
+      redo: () => hands.redo.mutate(),
+      release: () => hands.release.mutate(),
+    };
+    by[id]?.();
+  });
+  const { undo, redo } = draft;
+  const releasable = isReleasable(draft);
+  return useMemo(() => {
+    const all: [id: string, words: string, key: string | undefined, can: boolean][] = [
+      ['make', 'new screen …', undefined, true],
+      ['screens', 'list of screens', 'Ctrl+B', true],
+      ['findings', 'findings', undefined, true],
+      ['undo', 'undo my last edit', 'Ctrl+Z', undo],
+      ['redo', 'redo', 'Ctrl+Shift+Z', redo],
+      ['release', 'release', undefined, releasable],
+      ['keys', 'the keys', '?', true],
+    ];
+    return all.flatMap(([id, words, key, can]) => (can ? [{ id: `do.${id}`, words, key, does: () => run(id) }] : []));
+  }, [run, undo, redo, releasable]);
+}
