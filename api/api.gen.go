@@ -1154,6 +1154,12 @@ type Title struct {
 	Title string `json:"title"`
 }
 
+// TotalElementView One number over records, where it stands.
+type TotalElementView = use.ElementView
+
+// TotalView One number, with what it was before.
+type TotalView = element.TotalView
+
 // Trend Samples by line.
 type Trend map[string][]Sample
 

@@ -79,7 +79,7 @@ test('elements are dragged, made wider, stepped by keys, doubled and taken out; 
   await undoAll(page);
 });
 
-test('screens are listed, made for a purpose, set, copied and deleted; everything is found by its words', async ({ page }) => {
+test('screens are listed, made for a purpose, set, copied and removed; everything is found by its words', async ({ page }) => {
   await build(page, 's_wboard', 'Mira Holt, technician');
   await page.keyboard.press('Control+b');
   const list = page.getByRole('complementary', { name: 'Screens' });
@@ -107,9 +107,9 @@ test('screens are listed, made for a purpose, set, copied and deleted; everythin
   await list.getByRole('searchbox').fill('');
   await expect(list.getByRole('region', { name: 'Line' }).getByRole('button', { name: /^Why it stood/ })).toHaveCount(2);
   await page.getByRole('tab', { name: 'Settings' }).click();
-  await about.getByRole('button', { name: 'Delete this screen' }).click();
-  await expect(page.getByRole('dialog', { name: 'Delete this screen' })).toContainText('Nothing leads to “Why it stood, copy”');
-  await page.getByRole('button', { name: 'Delete it' }).click();
+  await about.getByRole('button', { name: 'Remove this screen' }).click();
+  await expect(page.getByRole('dialog', { name: 'Remove this screen' })).toContainText('Nothing leads to “Why it stood, copy”');
+  await page.getByRole('button', { name: 'Remove it' }).click();
   await expect(list.getByRole('button', { name: /^Why it stood/ })).toHaveCount(1);
 
   await page.keyboard.press('Control+k');

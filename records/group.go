@@ -26,9 +26,11 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 		return asked{}, errNoRights
 	}
 	s := newStatement(r.project, q.Table, q.Rights)
-	by, field, err := s.column(q.By)
-	if err != nil {
-		return asked{}, err
+	by, field, err := "null::text", &project.Column{Type: "text"}, error(nil)
+	if q.By != "" {
+		if by, field, err = s.column(q.By); err != nil {
+			return asked{}, err
+		}
 	}
 	columns := []string{by}
 	if field.References != "" {
@@ -97,11 +99,11 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 }
 
 // measures are what a point shows besides a count, over a column.
-var measures = map[string]string{"sum": "coalesce(sum(%s), 0)::float8", "mean": "coalesce(avg(%s), 0)::float8", "most": "coalesce(max(%s), 0)::float8"}
+var measures = map[string]string{"sum": "coalesce(sum(%s), 0)::float8", "mean": "coalesce(avg(%s), 0)::float8", "most": "coalesce(max(%s), 0)::float8", "least": "coalesce(min(%s), 0)::float8"}
 
 // span cuts a column of time down to the first day of its day, week or month.
 func (s *statement) span(column string, field *project.Column, q ask.GroupQuery) (string, error) {
-	if !slices.Contains([]string{"day", "week", "month"}, q.Span) || field.Type != "date" && field.Type != "moment" {
+	if !slices.Contains(project.Spans, q.Span) || field.Type != "date" && field.Type != "moment" {
 		return "", fmt.Errorf("count %s by %s: no span of time", q.Table.Label, q.Span)
 	}
 	if field.Type == "moment" {

@@ -107,6 +107,8 @@ func TestSpansOfTime(t *testing.T) {
 		{"t_ridership", "f_hour", "f_riders", "sum", "week", "select sum(riders)::float8 from tarnhorn.ridership where date_trunc('week', hour at time zone 'UTC')::date = "},
 		{"t_wind", "f_at", "f_gust", "most", "day", "select max(gust)::float8 from tarnhorn.wind where (at at time zone 'UTC')::date = "},
 		{"t_wind", "f_at", "f_mean", "mean", "month", "select avg(mean)::float8 from tarnhorn.wind where date_trunc('month', at at time zone 'UTC')::date = "},
+		{"t_wind", "f_at", "f_mean", "least", "quarter", "select min(mean)::float8 from tarnhorn.wind where date_trunc('quarter', at at time zone 'UTC')::date = "},
+		{"t_inspections", "f_done", "", "count", "year", "select count(*)::float8 from tarnhorn.inspections where date_trunc('year', done_on)::date = "},
 		{"t_inspections", "f_done", "", "count", "month", "select count(*)::float8 from tarnhorn.inspections where date_trunc('month', done_on)::date = "},
 	} {
 		groups, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables[tc.table], By: tc.by, Of: tc.of, Measure: tc.measure, Span: tc.span, Zone: "UTC", Limit: 5})
@@ -123,6 +125,16 @@ func TestSpansOfTime(t *testing.T) {
 			if want := number(t, tc.sql+"'"+before+"'"); math.Abs(g.N-want) > 1e-6 {
 				t.Errorf("%s of %s on %s is %v, want %v", tc.measure, tc.table, before, g.N, want)
 			}
+		}
+	}
+	for measure, sql := range map[string]string{"": "select count(*)::float8 from tarnhorn.cabins", "sum": "select sum(distance_km)::float8 from tarnhorn.cabins", "least": "select min(distance_km)::float8 from tarnhorn.cabins"} {
+		of := ""
+		if measure != "" {
+			of = "f_distance"
+		}
+		groups, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables["t_cabins"], Measure: measure, Of: of, Limit: 1})
+		if want := number(t, sql); err != nil || len(groups) != 1 || math.Abs(groups[0].N-want) > 1e-6 {
+			t.Errorf("%q of all cabins is %+v %v, want %v", measure, groups, err, want)
 		}
 	}
 	if _, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables["t_cabins"], By: "f_state", Span: "week"}); err == nil {

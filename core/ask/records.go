@@ -106,7 +106,7 @@ type Row struct {
 // GroupQuery counts or sums records by a field, and within that by another.
 type GroupQuery struct {
 	Table   *project.Table
-	By      string   // path
+	By      string   // path; "" for all of them as one
 	Title   []string // paths that the words of a record need, when By is a relation
 	Split   string   // path; "" for none
 	Measure string   // count, sum, mean or most

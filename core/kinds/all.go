@@ -110,6 +110,7 @@ func init() {
 	anElement[element.Figure]("figure")
 	anElement[element.Tabs]("tabs")
 	anElement[element.Image]("image")
+	anElement[element.Total]("total")
 
 	anEffect[effect.Save]("save")
 	anEffect[effect.Set]("set")

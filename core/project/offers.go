@@ -1,10 +1,16 @@
 package project
 
+// Spans are the stretches of time that records are counted by; Measures what is told of them.
+var (
+	Spans    = []string{"day", "week", "month", "quarter", "year"}
+	Measures = []string{"count", "sum", "mean", "most", "least"}
+)
+
 // PointSource is what the points of an element, the marks of a chart, stand for.
 type PointSource struct {
 	Table string `json:"table"`
-	By    string `json:"by"`                                                        // path of the field that the points are made by
-	Span  string `json:"span,omitempty" jsonschema:"enum=day,enum=week,enum=month"` // of a date or moment: day, week, month
+	By    string `json:"by"`                                                                               // path of the field that the points are made by
+	Span  string `json:"span,omitempty" jsonschema:"enum=day,enum=week,enum=month,enum=quarter,enum=year"` // of a date or moment
 }
 
 // PointsBy gives it.

@@ -248,6 +248,7 @@ func (o *offering) tables() {
 	for _, id := range ids {
 		t := o.p.Tables[id]
 		o.list(t)
+		o.total(t)
 		o.charts(t)
 	}
 }
@@ -259,6 +260,15 @@ func (o *offering) list(t *project.Table) {
 		b["rows"] = 20
 		o.add(thing{id: "list:" + t.ID, words: words, also: "rows table", group: t.Label, w: 12, h: 8, least: 5, body: b})
 	}
+}
+
+// total is one number: how many there are.
+func (o *offering) total(t *project.Table) {
+	b := body{"kind": "total", "words": t.Label, "table": t.ID}
+	if list, _ := (&later{p: o.p}).listOf(t.ID); list != nil && list.ID != o.s.ID {
+		b["gate"] = gate(nil, to(list.ID, "", nil))
+	}
+	o.add(thing{id: "total:" + t.ID, words: "number of " + english.Lower(t.Label), also: "figure count total how many sum average", group: t.Label, w: 3, least: 2, body: b})
 }
 
 func (o *offering) charts(t *project.Table) {

@@ -83,7 +83,7 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 	p := patched(t, a, ops)
 	seen, tried := map[string]bool{}, map[string]bool{}
 	for _, screen := range []string{"s_start", figures.Screen, formOf(p, "t_pumps"), formOf(p, "t_sites")} {
-		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "button"} {
+		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "number", "button"} {
 			for _, at := range [][2]int{{1, 1}, {2, 7}, {90, 1}} {
 				for _, o := range propose.OffersFor(p, propose.CellWish{Screen: screen, Row: at[0], Col: at[1], Words: words, Element: "e_made"}) {
 					kind, _, _ := strings.Cut(o.ID, ":")
@@ -109,7 +109,7 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 			}
 		}
 	}
-	for _, kind := range []string{"button", "text", "heading", "note", "tabs", "field", "children", "list", "chart", "lamp", "gauge", "trend", "value"} {
+	for _, kind := range []string{"button", "text", "heading", "note", "tabs", "field", "children", "list", "chart", "lamp", "gauge", "trend", "value", "total"} {
 		if !seen[kind] {
 			t.Errorf("%s was never offered", kind)
 		}

@@ -188,10 +188,16 @@ func (f *Records) Count(_ context.Context, q ask.Query) (ask.Count, error) {
 func (f *Records) Group(_ context.Context, q ask.GroupQuery) ([]ask.Group, error) {
 	counts := map[string]*ask.Group{}
 	for _, key := range slices.Sorted(maps.Keys(f.Rows[q.Table.ID])) {
-		if !f.meets(q.Table.ID, key, q.Rights.Visible(q.Table.ID)) {
+		if !f.matches(ask.Query{Table: q.Table, Match: q.Match, Rights: q.Rights}, key) {
 			continue
 		}
-		v := f.seen(q.Rights, q.Table.ID, key, q.By)
+		v := cond.NullValue
+		if q.By != "" {
+			v = f.seen(q.Rights, q.Table.ID, key, q.By)
+		}
+		if day, ok := v.Time(); ok && q.Span != "" {
+			v = cond.DateOf(use.SpanStart(day, q.Span))
+		}
 		g := counts[v.Wire()]
 		if g == nil {
 			g = &ask.Group{Value: v, Row: &ask.Row{Table: q.Table.ID, Values: map[string]cond.Value{}}}

@@ -123,6 +123,11 @@ func (o *Opening) rangeOf(path string, t cond.Type, from, to string) ([]ask.Matc
 	return out, nil
 }
 
+// Days gives what holds for a date or moment from one day to another, both of them included.
+func (o *Opening) Days(path string, t cond.Type, from, to time.Time) ([]ask.Match, error) {
+	return o.rangeOf(path, t, from.Format(time.DateOnly), to.Format(time.DateOnly))
+}
+
 // daysOf turns days counted from today into dates.
 func (o *Opening) daysOf(text string) (from, to string, err error) {
 	a, b, ok := strings.Cut(text, "..")

@@ -14,6 +14,26 @@ func SpanEnd(day time.Time, span string) time.Time {
 		return day.AddDate(0, 0, 6)
 	case "month":
 		return day.AddDate(0, 1, -1)
+	case "quarter":
+		return day.AddDate(0, 3, -1)
+	case "year":
+		return day.AddDate(1, 0, -1)
+	}
+	return day
+}
+
+// SpanStart gives the first day of the span that a day lies in; weeks begin on Monday (ISO 8601), as date_trunc has
+// them too.
+func SpanStart(day time.Time, span string) time.Time {
+	switch span {
+	case "week":
+		return day.AddDate(0, 0, -(int(day.Weekday())+6)%7)
+	case "month":
+		return day.AddDate(0, 0, 1-day.Day())
+	case "quarter":
+		return time.Date(day.Year(), (day.Month()-1)/3*3+1, 1, 0, 0, 0, 0, day.Location())
+	case "year":
+		return time.Date(day.Year(), 1, 1, 0, 0, 0, 0, day.Location())
 	}
 	return day
 }

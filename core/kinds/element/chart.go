@@ -42,11 +42,11 @@ type Chart struct {
 	project.ElementHead
 	project.PointSource
 	Label   string        `json:"label,omitempty"`
-	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most"` // count (default), sum, mean, most
-	Of      string        `json:"of,omitempty"`                                                           // of the others than count: the field
-	Split   string        `json:"split,omitempty"`                                                        // path: each bar is divided by it
-	Points  int           `json:"points,omitempty"`                                                       // at most; default 12
-	Chosen  *project.Gate `json:"chosen,omitempty"`                                                       // a point is chosen
+	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"` // count (default), sum, mean, most, least
+	Of      string        `json:"of,omitempty"`                                                                      // of the others than count: the field
+	Split   string        `json:"split,omitempty"`                                                                   // path: each bar is divided by it
+	Points  int           `json:"points,omitempty"`                                                                  // at most; default 12
+	Chosen  *project.Gate `json:"chosen,omitempty"`                                                                  // a point is chosen
 
 	Menu map[string]*project.Entry `json:"menu,omitempty"` // what a point's menu offers
 }
@@ -59,19 +59,19 @@ func (spec *Chart) Validate() error {
 	if spec.Points < 0 || spec.Points > 100 {
 		return fmt.Errorf("a chart has 1 to 100 points")
 	}
-	if err := project.OneOf("span", spec.Span, "", "day", "week", "month"); err != nil {
+	if err := project.OneOf("span", spec.Span, append([]string{""}, project.Spans...)...); err != nil {
 		return err
 	}
 	if err := project.ValidateMenu(spec.Menu); err != nil {
 		return err
 	}
-	if spec.Split != "" && (spec.Measure == "mean" || spec.Measure == "most") {
+	if spec.Split != "" && (spec.Measure == "mean" || spec.Measure == "most" || spec.Measure == "least") {
 		return fmt.Errorf("only a count or a sum can be divided into parts")
 	}
 	if spec.Measure != "" && spec.Measure != "count" && spec.Of == "" {
 		return fmt.Errorf("a %s needs its field", spec.Measure)
 	}
-	return project.OneOf("measure", spec.Measure, "", "count", "sum", "mean", "most")
+	return project.OneOf("measure", spec.Measure, append([]string{""}, project.Measures...)...)
 }
 
 // Gates gives the gate of a chosen point, and those of a point's menu.
@@ -220,6 +220,10 @@ func spanWords(l *local.Language, v cond.Value, span string) string {
 	switch end := use.SpanEnd(day, span); {
 	case span == "month":
 		return l.Month(day)
+	case span == "quarter":
+		return fmt.Sprintf("%d/%d", (int(day.Month())+2)/3, day.Year())
+	case span == "year":
+		return day.Format("2006")
 	case span == "week":
 		return l.Days(day, end)
 	}

@@ -1937,7 +1937,7 @@ export interface components {
             clear: boolean;
         };
         /** @description One element as it is drawn. What its kind shows stands under the name of the kind. */
-        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TrendElementView"];
+        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["TrendElementView"];
         /** @description What every element has. */
         ElementHead: {
             id: string;
@@ -1961,6 +1961,18 @@ export interface components {
              * @enum {string}
              */
             kind: "button";
+        };
+        /** @description One number over records, where it stands. */
+        TotalElementView: components["schemas"]["ElementHead"] & {
+            /** @enum {string} */
+            kind: "total";
+            total: components["schemas"]["TotalView"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "total";
         };
         /** @description A chart, where it stands. */
         ChartElementView: components["schemas"]["ElementHead"] & {
@@ -2191,6 +2203,20 @@ export interface components {
         CellView: {
             words: string;
             value?: string;
+        };
+        /** @description One number, with what it was before. */
+        TotalView: {
+            words: string;
+            /** Format: double */
+            value?: number;
+            unit?: string;
+            of?: string;
+            /** Format: double */
+            before?: number;
+            then?: string;
+            refused?: string;
+            way?: boolean;
+            href?: string;
         };
         /** @description A chart. */
         ChartView: {

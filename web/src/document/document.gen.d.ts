@@ -56,6 +56,7 @@ export type Element =
   | ListElement
   | TabsElement
   | TextElement
+  | TotalElement
   | TrendElement;
 /**
  * One entity of a project.
@@ -1061,14 +1062,14 @@ export interface ChartElement {
    */
   by: string;
   /**
-   * Of a date or moment: day, week, month
+   * Of a date or moment
    */
-  span?: 'day' | 'week' | 'month';
+  span?: 'day' | 'week' | 'month' | 'quarter' | 'year';
   label?: string;
   /**
-   * Count (default), sum, mean, most
+   * Count (default), sum, mean, most, least
    */
-  measure?: 'count' | 'sum' | 'mean' | 'most';
+  measure?: 'count' | 'sum' | 'mean' | 'most' | 'least';
   /**
    * Of the others than count: the field
    */
@@ -1511,6 +1512,51 @@ export interface TextElement {
    * Plain (default), heading, note
    */
   style?: 'plain' | 'heading' | 'note';
+}
+/**
+ * Total is one number over records: how many there are, or what one of their fields comes to; of the span of time that is now, with that of the one before, where a date is named.
+ */
+export interface TotalElement {
+  kind: 'total';
+  pos: number;
+  cell: Cell;
+  /**
+   * Condition; empty: always
+   */
+  shown?: string;
+  /**
+   * View, edit, add: where it is; absent: everywhere
+   */
+  modes?: {
+    [k: string]: boolean;
+  };
+  /**
+   * Element id and tab id, joined by a dot: it shows while that tab is open; empty: always
+   */
+  tab?: string;
+  words: string;
+  table: string;
+  /**
+   * Field of the table that names the screen's record
+   */
+  relation?: string;
+  /**
+   * Count (default), sum, mean, most, least
+   */
+  measure?: 'count' | 'sum' | 'mean' | 'most' | 'least';
+  /**
+   * Of the others than count: the field
+   */
+  of?: string;
+  /**
+   * Path of a date or moment: only what is of the span that is now
+   */
+  when?: string;
+  /**
+   * Of When
+   */
+  span?: 'day' | 'week' | 'month' | 'quarter' | 'year';
+  gate?: Gate;
 }
 /**
  * Trend draws live numbers over the last minutes.

@@ -30,7 +30,7 @@ test('ways into and out of screens are counted, one to itself only out of it', (
   expect(Object.fromEntries(waysBetween(d))).toEqual({ s_a: { in: 1, out: 2 }, s_b: { in: 2, out: 2 } });
 });
 
-test('what names a screen is told before it is deleted', () => {
+test('what names a screen is told before it is removed', () => {
   expect(leadersTo(d, 's_a')).toEqual(['B', 'Staff']);
   expect(leadersTo(d, 's_b')).toEqual(['A', 'Left']);
 });

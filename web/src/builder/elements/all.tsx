@@ -12,6 +12,7 @@ import { lamp } from './lamp';
 import { list } from './list/list';
 import { tabs } from './tabs';
 import { text } from './text';
+import { total } from './total';
 import { trend } from './trend';
 
 /** Each kind of element that a project can have: one that is missing here does not compile. */
@@ -26,6 +27,7 @@ export const kinds: { [K in Kind]: BuiltElement<K> } = {
   list,
   tabs,
   text,
+  total,
   trend,
 };
 

@@ -84,7 +84,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
   useEffect(() => {
     const at = made.current && box.current?.querySelector(`[data-element="${made.current}"]`);
     if (!at) return;
-    at.scrollIntoView({ block: 'nearest' });
+    at.scrollIntoView({ block: 'center' });
     made.current = undefined;
   });
   if (!hands) return <NotEntered work={work} />;

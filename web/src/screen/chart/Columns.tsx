@@ -97,6 +97,8 @@ function shortly(
   span: string | undefined,
   written: (at: Date, how: Intl.DateTimeFormatOptions) => string,
 ) {
+  if (span === 'year') return first.slice(0, 4);
+  if (span === 'quarter') return `${Math.ceil(Number(first.slice(5, 7)) / 3)}/${first.slice(2, 4)}`;
   const long: Intl.DateTimeFormatOptions =
     span === 'month' ? { month: 'short', year: '2-digit' } : { day: 'numeric', month: 'short' };
   return written(new Date(`${first}T00:00:00Z`), { ...long, timeZone: 'UTC' });

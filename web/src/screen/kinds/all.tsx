@@ -9,6 +9,7 @@ import { lamp } from './lamp';
 import { list } from './list';
 import { tabs } from './tabs';
 import { text } from './text';
+import { total } from './total';
 import { trend } from './trend';
 
 /** Each kind that the server draws, once: one that is missing here does not compile. */
@@ -23,6 +24,7 @@ export const kinds: { [K in Kind]: ElementKind<K> } = {
   list,
   tabs,
   text,
+  total,
   trend,
 };
 

@@ -1,4 +1,4 @@
-import { type Part, put } from '../../../document/edit';
+import { type Op, type Part, put } from '../../../document/edit';
 import { Select } from '../../../ui/controls';
 import { Labelled } from '../../../ui/Labelled';
 import { useBuild } from '../../context';
@@ -12,10 +12,12 @@ interface ChosenPartProps {
   among: readonly (readonly [id: string, words: string])[];
   /** How it is kept, where not as it is named. */
   as?: (id: string) => Part;
+  /** What is changed with it. */
+  also?: (id: string) => Op[];
 }
 
 /** A part of an element that is one of few. */
-export function ChosenPart({ path, name, label, value, among, as }: ChosenPartProps) {
+export function ChosenPart({ path, name, label, value, among, as, also }: ChosenPartProps) {
   const { entities, edit } = useBuild();
   const known = among.some(([id]) => id === (value ?? ''));
   const kept = (id: string) => (id === '' ? undefined : as ? as(id) : id);
@@ -25,7 +27,9 @@ export function ChosenPart({ path, name, label, value, among, as }: ChosenPartPr
         aria-label={label}
         maxW="220px"
         value={value ?? ''}
-        onChange={(e) => void edit(put(entities, [...path, name], kept(e.target.value)))}
+        onChange={(e) =>
+          void edit([...put(entities, [...path, name], kept(e.target.value)), ...(also?.(e.target.value) ?? [])])
+        }
       >
         {!known && <option value={value ?? ''}>{value ? 'one that is gone' : 'choose …'}</option>}
         {among.map(([id, words]) => (

@@ -1,3 +1,4 @@
+import type { Op } from '../../../document/edit';
 import { type Reached, reachedOf } from '../../../document/tables';
 import { useBuild } from '../../context';
 import { ChosenPart } from './ChosenPart';
@@ -12,6 +13,7 @@ interface FieldPartProps {
   only: (f: Reached) => boolean;
   /** What stands for none; it has to be one where this is missing. */
   none?: string;
+  also?: (path: string) => Op[];
 }
 
 /** A part of an element that is a field of a table, or of a record that it refers to. */

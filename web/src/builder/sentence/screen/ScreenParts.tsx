@@ -13,7 +13,7 @@ import { Pop } from '../../Pop';
 import { WordsField } from '../look/WordsField';
 import { ScreenInputs } from './ScreenInputs';
 
-/** What a screen is called, where it belongs, what “up” means on it; copying it, and deleting it. */
+/** What a screen is called, where it belongs, what “up” means on it; copying it, and removing it. */
 export function ScreenParts({ screen: doc }: { screen: ScreenDoc }) {
   const { entities, edit, open } = useBuild();
   const others = screensOf(entities).filter((s) => s.id !== doc.id);
@@ -47,28 +47,28 @@ export function ScreenParts({ screen: doc }: { screen: ScreenDoc }) {
       />
       <ScreenInputs screen={doc} />
       <Action onClick={() => void copy()}>Copy this screen</Action>
-      <Delete screen={doc} onDeleted={() => others[0] && open(others[0].id)} />
+      <RemoveScreen screen={doc} onRemoved={() => others[0] && open(others[0].id)} />
     </Flex>
   );
 }
 
-/** Deletes a screen: what leads to it is told first. */
-function Delete({ screen: doc, onDeleted }: { screen: ScreenDoc; onDeleted: () => void }) {
+/** Removes a screen: what leads to it is told first. */
+function RemoveScreen({ screen: doc, onRemoved }: { screen: ScreenDoc; onRemoved: () => void }) {
   const { entities, edit } = useBuild();
   const [asked, setAsked] = useState(false);
   const leaders = asked ? leadersTo(entities, doc.id) : [];
   const remove = async () => {
     setAsked(false);
-    onDeleted();
+    onRemoved();
     await edit([{ op: 'remove', path: `/${doc.id}` }]);
   };
   return (
     <>
       <Action tone="bad" aria-haspopup="dialog" onClick={() => setAsked(true)}>
-        Delete this screen
+        Remove this screen
       </Action>
       {asked && (
-        <Pop label="Delete this screen" onClose={() => setAsked(false)}>
+        <Pop label="Remove this screen" onClose={() => setAsked(false)}>
           <Box p="14px" w="400px">
             <Box fontWeight="700" mb="6px">
               {leaders.length === 0
@@ -85,7 +85,7 @@ function Delete({ screen: doc, onDeleted }: { screen: ScreenDoc; onDeleted: () =
             </Box>
             <Flex gap="8px">
               <Action tone="bad" autoFocus onClick={() => void remove()}>
-                Delete it
+                Remove it
               </Action>
               <Action onClick={() => setAsked(false)}>Cancel</Action>
             </Flex>
