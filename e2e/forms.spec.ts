@@ -92,12 +92,12 @@ test('bounds, moments, Enter and Ctrl+S, Escape; the first wrong field has the f
   await expect(page.getByText('Fill in “Cause”.')).toBeVisible();
   await expect(page.getByLabel('Cause *')).toBeFocused();
   await page.getByLabel('Cause *').selectOption('wind');
-  await page.getByLabel('Began *').fill('2026-11-20T08:30');
+  await page.getByLabel('Began *').fill('20 Nov 2026 08:30');
   await page.getByLabel('Began *').press('Enter');
   await expect(heading(page)).toHaveText('Stop of Horn Saddle');
   await expect(page.getByText(/20 Nov.* 08:30/)).toBeVisible();
   await page.getByRole('link', { name: 'Edit' }).click();
-  await expect(page.getByLabel('Began *')).toHaveValue('2026-11-20T08:30');
+  await expect(page.getByLabel('Began *')).toHaveValue('20 Nov 2026 08:30');
   await page.getByLabel('Report').press('Escape');
   await expect(page.getByRole('link', { name: 'Edit' })).toBeVisible();
 

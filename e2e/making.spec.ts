@@ -123,3 +123,63 @@ test('screens are listed, made for a purpose, set, copied and removed; everythin
   await page.keyboard.press('Escape');
   await undoAll(page);
 });
+
+test('several at once: as wide as each other, side by side, a strip on all screens that marks where one is', async ({ page }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  const sign = (name: string) => stage(page).locator('[data-element]').filter({ has: page.getByText(name, { exact: true }) }).first();
+  await sign('Inspections').click({ position: { x: 80, y: 20 } });
+  await sign('Parts').click({ position: { x: 80, y: 20 }, modifiers: ['Shift'] });
+  const panel = page.getByRole('region', { name: 'The chosen way' });
+  await expect(panel).toContainText('2 elements chosen');
+  await sign('Cabins').click({ position: { x: 80, y: 20 }, modifiers: ['Shift'] });
+  await expect(panel).toContainText('3 elements chosen');
+  await panel.getByRole('button', { name: 'side by side, spread evenly' }).click();
+  await expect.poll(async () => (await sign('Parts').boundingBox())?.y).toBe((await sign('Cabins').boundingBox())?.y);
+  const [a, b] = [await sign('Parts').boundingBox(), await sign('Inspections').boundingBox()];
+  expect(a?.width).toBeCloseTo(b?.width ?? 0, 0);
+  await panel.getByRole('button', { name: 'put on all screens, as a strip below' }).click();
+  const strip = stage(page).getByRole('navigation', { name: 'Strip' });
+  await expect(strip.getByText('Inspections')).toBeVisible();
+  await page.goto('/build/tarnhorn/screen/s_parts');
+  await expect(strip.locator('[aria-current]')).toContainText('Parts');
+  await undoAll(page);
+});
+
+test('a chart is drawn in several ways, and is a table too', async ({ page }) => {
+  await build(page, 's_bycomp', 'Mira Holt, technician');
+  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('chart stops cause');
+  await page.keyboard.press('Enter');
+  const made = stage(page).locator('[data-element]').filter({ hasText: 'Stops by cause' });
+  await expect(made.getByText('wind').first()).toBeVisible();
+  await page.getByRole('tab', { name: 'Look' }).click();
+  const look = page.getByRole('tabpanel', { name: 'Look' });
+  await look.getByLabel('Drawn as').selectOption({ label: 'shares of one bar' });
+  await expect(made.getByRole('button', { name: /^wind \d+ \d+ %$/ })).toBeVisible();
+  await look.getByLabel('Drawn as').selectOption({ label: 'a line' });
+  await expect(made.locator('polyline')).toHaveCount(1);
+  await made.getByRole('button', { name: 'as a table' }).click();
+  await expect(made.getByRole('row', { name: /^wind \d+$/ })).toBeVisible();
+  await made.getByRole('button', { name: 'as a drawing' }).click();
+  await look.getByLabel('Drawn as').selectOption({ label: 'a table' });
+  await expect(made.getByRole('row', { name: /^wind \d+$/ })).toBeVisible();
+
+  // A picture is put by dropping its file; what is none is refused where it fell.
+  const dropped = (name: string, type: string, base64: string) =>
+    page.evaluateHandle(
+      ([n, t, b]) => {
+        const files = new DataTransfer();
+        files.items.add(new File([Uint8Array.from(atob(b), (c) => c.charCodeAt(0))], n, { type: t }));
+        return files;
+      },
+      [name, type, base64] as const,
+    );
+  await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('notes.txt', 'text/plain', 'aGVsbG8=') });
+  await expect(page.getByRole('alert')).toContainText('Only pictures can be put here.');
+  const dot = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+  await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('red dot.png', 'image/png', dot) });
+  await look.getByLabel('What it shows').fill('A red dot');
+  await page.keyboard.press('Enter');
+  await expect(stage(page).getByRole('img', { name: 'A red dot' })).toBeAttached();
+  await undoAll(page);
+});

@@ -117,16 +117,6 @@ try {
   await shot('build-rights-tables', 'arno', '/build/tarnhorn/data/tables', (p) => p.getByRole('button', { name: /^Technician, Defects/ }).click());
   await shot('build-rights-screens', 'arno', '/build/tarnhorn/data/screens', (p) => p.getByRole('button', { name: /^Technician, Drive room/ }).click());
   await shot('applications', 'nora', '/');
-  await shot('connections', 'nora', '/connections', async (p) => {
-    await p.getByRole('button', { name: 'Add a database' }).click();
-    await p.getByLabel('What it is called here').fill('Works database');
-    await p.getByLabel('Name of the database').fill('works');
-    await p.getByLabel('Signs in as').fill('works_app');
-    await p.getByLabel('Password').fill('not this one');
-    await p.getByLabel('Encrypted').selectOption('off');
-    await p.getByRole('button', { name: 'Try it' }).click();
-    await p.getByRole('alert').waitFor();
-  });
   await shot('new-application', 'nora', '/new?over=tarnhorn', async (p) => {
     for (const t of ['cabins', 'lifts', 'inspections', 'defects', 'components']) await p.getByRole('checkbox', { name: `Take in tarnhorn.${t}`, exact: true }).check();
     await p.getByLabel('What the application is called').fill('Cabins');
@@ -143,6 +133,12 @@ try {
     await p.getByRole('option', { name: 'a button “Its defects”' }).click();
     await p.getByRole('combobox', { name: 'Where it leads' }).fill('d');
     await p.waitForTimeout(600);
+  });
+  await shot('build-making', 'arno', '/build/tarnhorn/screen/s_bycomp', async (p) => {
+    await p.keyboard.press('Control+b');
+    await p.getByRole('button', { name: /Add something in row/ }).last().click();
+    await p.getByRole('combobox', { name: 'What goes here' }).fill('stops');
+    await p.getByRole('option', { name: 'chart of stops by cause' }).waitFor();
   });
   await shot('build-table', 'arno', '/build/tarnhorn/data/t_defects', async (p) => {
     await p.getByRole('button', { name: 'What Severity is' }).click();

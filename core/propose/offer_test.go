@@ -3,11 +3,13 @@ package propose_test
 import (
 	"encoding/json"
 	"fmt"
+	"maps"
 	"slices"
 	"strings"
 	"testing"
 
 	"ambergate/core/check"
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/propose"
@@ -80,20 +82,23 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 	ops := slices.Concat(equip.Patch, figures.Patch)
 	wind := propose.TagOf(patched(t, a, ops), "hall", propose.PlantValue{Way: []string{"Roof", "Wind"}, Type: "number", Unit: "m/s"})
 	ops = append(ops, wind.Patch...)
+	ops = append(ops, patch.Op{Op: "add", Path: "/im_plan", Value: json.RawMessage(`{"kind":"picture","name":"Plan of the works","digest":"0bbe7a219527c754f212076b1879c014d24ee18dcb85b0ee69e7783fdc793bd1"}`)})
 	p := patched(t, a, ops)
-	seen, tried := map[string]bool{}, map[string]bool{}
+	seen, tried, put := map[string]bool{}, map[string]bool{}, map[string]bool{}
 	for _, screen := range []string{"s_start", figures.Screen, formOf(p, "t_pumps"), formOf(p, "t_sites")} {
-		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "number", "button"} {
+		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "number", "plan", "button"} {
 			for _, at := range [][2]int{{1, 1}, {2, 7}, {90, 1}} {
 				for _, o := range propose.OffersFor(p, propose.CellWish{Screen: screen, Row: at[0], Col: at[1], Words: words, Element: "e_made"}) {
 					kind, _, _ := strings.Cut(o.ID, ":")
 					spot := fmt.Sprint(kind, screen, at)
+					for id := range made(o.Patch) {
+						put[id] = true
+					}
 					if seen[kind] = true; tried[spot] {
 						continue // one of a kind at a place is enough: compiling takes its time
 					}
 					tried[spot] = true
-					made := patched(t, a, slices.Concat(ops, o.Patch))
-					c, err := plan.Compile(made)
+					c, err := plan.Compile(patched(t, a, slices.Concat(ops, o.Patch)))
 					if err != nil {
 						t.Fatalf("%s on %s: %v", o.ID, screen, err)
 					}
@@ -107,6 +112,11 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 					}
 				}
 			}
+		}
+	}
+	for _, kind := range project.Elements.Names() {
+		if !slices.ContainsFunc(slices.Collect(maps.Keys(put)), func(k string) bool { return k == kind }) {
+			t.Errorf("no cell is ever offered an element of the kind %q", kind)
 		}
 	}
 	for _, kind := range []string{"button", "text", "heading", "note", "tabs", "field", "children", "list", "chart", "lamp", "gauge", "trend", "value", "total"} {
@@ -127,4 +137,18 @@ func formOf(p *project.Project, table string) string {
 		}
 	}
 	return ""
+}
+
+// made gives the kinds of elements that a patch puts somewhere.
+func made(ops []patch.Op) map[string]bool {
+	out := map[string]bool{}
+	for _, op := range ops {
+		var e struct {
+			Kind string `json:"kind"`
+		}
+		if op.Op == "add" && strings.Contains(op.Path, "/elements/") && json.Unmarshal(op.Value, &e) == nil {
+			out[e.Kind] = true
+		}
+	}
+	return out
 }

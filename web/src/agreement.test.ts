@@ -11,7 +11,7 @@ import { kinds as shownElements } from './screen/kinds/all';
 // What is registered here is what the document may hold and the server tells: the compiler says so of
 // the generated types, this of what is really there. The Go side of it: schema/agreement_test.go.
 
-type Named = { const?: string; enum?: string[] };
+type Named = { const?: string; enum?: string[]; $ref?: string; additionalProperties?: { $ref?: string } | boolean };
 const document: { $defs: Record<string, { oneOf?: { $ref: string }[]; properties?: Record<string, Named> }> } =
   JSON.parse(schema);
 
@@ -30,6 +30,46 @@ test('every kind of element is drawn, and built', () => {
   expect(kinds.length).toBeGreaterThan(5);
   expect(sorted(Object.keys(shownElements))).toEqual(kinds);
   expect(sorted(Object.keys(builtElements))).toEqual(kinds);
+});
+
+const looks: Record<string, string> = import.meta.glob('./builder/elements/**/*.tsx', {
+  query: '?raw',
+  import: 'default',
+  eager: true,
+});
+
+/** The parts of each kind of element in the document, with what they refer to. */
+function partsOf(kind: string): [name: string, part: Named][] {
+  const def = Object.values(document.$defs).find((d) => d.properties?.cell && d.properties.kind?.const === kind);
+  return Object.entries(def?.properties ?? {});
+}
+
+test('every part of every element can be edited beside the sentence', () => {
+  const head = ['kind', 'pos', 'cell', 'shown', 'modes', 'tab'];
+  const text = Object.values(looks).join('\n');
+  for (const kind of Object.keys(builtElements)) {
+    const own = partsOf(kind).filter(([name, part]) => !head.includes(name) && !isGate(part) && !holdsGates(name));
+    expect(own.length, kind).toBeGreaterThan(0);
+    for (const [name] of own) {
+      // The table is chosen when it is put; a button's trigger is the first word of its sentence.
+      if (name === 'table' || (kind === 'button' && name === 'trigger')) continue;
+      expect(new RegExp(`name="${name}"|'${name}'|faces=`).test(text), `${name} of ${kind}`).toBe(true);
+    }
+  }
+});
+
+const isGate = (part: Named) => part.$ref === '#/$defs/Gate';
+const holdsGates = (name: string) => name === 'menu' || name === 'several';
+
+test('every way that an element may set off can be begun', () => {
+  for (const [kind, built] of Object.entries(builtElements)) {
+    const of: { menuOf?: string; starts?: { at: string }[] } = built;
+    for (const [name, part] of partsOf(kind)) {
+      if (name === 'menu') expect(of.menuOf, kind).toBeDefined();
+      else if (isGate(part) || holdsGates(name))
+        expect(kind === 'button' || of.starts?.some((s) => s.at === name), `${name} of ${kind}`).toBe(true);
+    }
+  }
 });
 
 test('every kind of effect is offered', () => {

@@ -25,6 +25,7 @@ type ChartView struct {
 	Chooses bool        `json:"chooses,omitempty"` // a point leads somewhere
 	Again   bool        `json:"again,omitempty"`   // choosing the chosen point again shows all
 	Refused string      `json:"refused,omitempty"`
+	Shape   string      `json:"shape,omitempty"`
 }
 
 // PointView is one bar with its parts.
@@ -42,14 +43,18 @@ type Chart struct {
 	project.ElementHead
 	project.PointSource
 	Label   string        `json:"label,omitempty"`
-	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"` // count (default), sum, mean, most, least
-	Of      string        `json:"of,omitempty"`                                                                      // of the others than count: the field
-	Split   string        `json:"split,omitempty"`                                                                   // path: each bar is divided by it
-	Points  int           `json:"points,omitempty"`                                                                  // at most; default 12
-	Chosen  *project.Gate `json:"chosen,omitempty"`                                                                  // a point is chosen
+	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"`                       // count (default), sum, mean, most, least
+	Of      string        `json:"of,omitempty"`                                                                                            // of the others than count: the field
+	Split   string        `json:"split,omitempty"`                                                                                         // path: each bar is divided by it
+	Shape   string        `json:"shape,omitempty" jsonschema:"enum=bars,enum=columns,enum=line,enum=area,enum=share,enum=grid,enum=table"` // how it is drawn; bars (default), along time columns
+	Points  int           `json:"points,omitempty"`                                                                                        // at most; default 12
+	Chosen  *project.Gate `json:"chosen,omitempty"`                                                                                        // a point is chosen
 
 	Menu map[string]*project.Entry `json:"menu,omitempty"` // what a point's menu offers
 }
+
+// shapes are how a chart can be drawn.
+var shapes = []string{"bars", "columns", "line", "area", "share", "grid", "table"}
 
 // Validate asks for a table and a field to count by.
 func (spec *Chart) Validate() error {
@@ -60,6 +65,9 @@ func (spec *Chart) Validate() error {
 		return fmt.Errorf("a chart has 1 to 100 points")
 	}
 	if err := project.OneOf("span", spec.Span, append([]string{""}, project.Spans...)...); err != nil {
+		return err
+	}
+	if err := project.OneOf("shape", spec.Shape, append([]string{""}, shapes...)...); err != nil {
 		return err
 	}
 	if err := project.ValidateMenu(spec.Menu); err != nil {
@@ -119,7 +127,7 @@ func (spec *Chart) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error 
 func (*Chart) NewView() any { return &ChartView{} }
 
 func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
-	cv := &ChartView{Label: spec.Label, Measure: spec.Measure, Span: spec.Span, Points: []PointView{}}
+	cv := &ChartView{Label: spec.Label, Measure: spec.Measure, Span: spec.Span, Shape: spec.Shape, Points: []PointView{}}
 	if cv.Measure == "" {
 		cv.Measure = "count"
 	}
@@ -139,6 +147,9 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	}
 	if split, _ := o.App.Project.FieldAt(spec.Table, spec.Split); split != nil {
 		cv.Splits = split.Choices
+		if split.Type == "yesno" {
+			cv.Splits = []string{"true", "false"}
+		}
 	}
 	for _, g := range o.Groups[e.ID] {
 		p := PointView{Value: g.Value.Wire(), Label: o.World.Say(g.Value, f.TypeOf()), N: g.N}

@@ -2222,6 +2222,7 @@ export interface components {
         ChartView: {
             span?: string;
             unit?: string;
+            shape?: string;
             again?: boolean;
             label: string;
             by: string;

@@ -12,6 +12,8 @@ export interface BuildHands {
   as: string; // whom one walks as
   journal: string | undefined; // of the practice
   chosen: string | undefined; // element
+  several: string[]; // elements, where more than one is chosen
+  chooseAlso: (element: string) => void;
   way: WayOut | undefined; // of the chosen element: the one that was chosen, else its first
   ways: WayOut[]; // all of the chosen element
   choose: (element: string | undefined, trigger?: string) => void;

@@ -1079,6 +1079,10 @@ export interface ChartElement {
    */
   split?: string;
   /**
+   * How it is drawn; bars (default), along time columns
+   */
+  shape?: 'bars' | 'columns' | 'line' | 'area' | 'share' | 'grid' | 'table';
+  /**
    * At most; default 12
    */
   points?: number;

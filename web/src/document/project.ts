@@ -1,5 +1,5 @@
 import type { Condition, Document, Picture, Rail, Role, SharedGate } from './document.gen';
-import { entitiesOf, type Kept } from './parts';
+import { entitiesOf, entityOf, type Kept } from './parts';
 
 const byPos = (a: { pos: number }, b: { pos: number }) => a.pos - b.pos;
 
@@ -26,6 +26,11 @@ export function railsOf(d: Document): Kept<Rail>[] {
 /** The pictures of the project. */
 export function picturesOf(d: Document): Kept<Picture>[] {
   return entitiesOf(d, 'picture');
+}
+
+/** The language that numbers and dates of the application are written in. */
+export function languageOf(d: Document): string {
+  return entityOf(d, 'project', 'project')?.language ?? 'en';
 }
 
 /** Whether there is something to release: changes, or nothing was released yet. */

@@ -25,6 +25,8 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
   const marks = useMarks();
   const wasChosen = useRef(false);
   const chosen = marks.chosen === element.id;
+  const one = chosen && !marks.several?.length;
+  const lit = chosen || marks.lit === element.id || marks.several?.includes(element.id);
   const number = marks.numbers[element.id];
   const hold = (event: React.SyntheticEvent) => {
     if (wasChosen.current) return;
@@ -36,13 +38,13 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
     <div
       className="frame"
       data-element={element.id}
-      data-lit={chosen || marks.lit === element.id || undefined}
+      data-lit={lit || undefined}
       data-hidden={element.state === 'hidden' || undefined}
       onPointerDownCapture={(event) => {
-        wasChosen.current = chosen;
-        if (!chosen) {
+        wasChosen.current = chosen && !event.shiftKey;
+        if (!chosen || event.shiftKey) {
           event.stopPropagation();
-          builder.onChoose(element.id);
+          builder.onChoose(element.id, event.shiftKey);
         }
       }}
       onKeyDownCapture={(event) => {
@@ -50,7 +52,7 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
         wasChosen.current = chosen;
         if (!chosen) {
           hold(event);
-          builder.onChoose(element.id);
+          builder.onChoose(element.id, event.shiftKey);
         }
       }}
       onClickCapture={hold}
@@ -63,8 +65,8 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
           {number}
         </div>
       )}
-      {chosen && <div className="edge edge-w" data-edge="w" aria-hidden />}
-      {chosen && element.kind !== 'button' && (element.cell.h ?? 1) > 1 && (
+      {one && <div className="edge edge-w" data-edge="w" aria-hidden />}
+      {one && element.kind !== 'button' && (element.cell.h ?? 1) > 1 && (
         <div className="edge edge-h" data-edge="h" aria-hidden />
       )}
     </div>

@@ -6,7 +6,7 @@ import type { DrawerHands } from './rails/useDrawers';
 
 /** How a builder chooses elements; absent for users. */
 export interface BuilderHands {
-  onChoose: (element: string) => void;
+  onChoose: (element: string, also: boolean) => void;
   onPoint: (element: string | undefined) => void;
   onEmptyCell: (cell: { row: number; col: number; at: DOMRect; tab?: string }) => void;
 }
@@ -14,6 +14,7 @@ export interface BuilderHands {
 /** Which elements stand out on the builder's stage. */
 export interface Marks {
   chosen?: string;
+  several?: string[];
   lit?: string;
   numbers: Record<string, number>;
 }

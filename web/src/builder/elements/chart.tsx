@@ -19,6 +19,18 @@ export const chart: BuiltElement<'chart'> = {
 
 const groups = (f: Reached) => isDated(f) || ['yesno', 'record', 'text', 'whole'].includes(f.field.type);
 
+const shapes = [
+  ['', 'bars'],
+  ['columns', 'columns'],
+  ['line', 'a line'],
+  ['area', 'an area'],
+  ['share', 'shares of one bar'],
+  ['grid', 'a grid, by its parts'],
+  ['table', 'a table'],
+] as const;
+
+const alongTime = [['', 'columns'], ['bars', 'bars'], ...shapes.slice(2)] as const;
+
 /** What a chart counts, by what, and of which records. */
 function ChartLook({ path, element: e }: LookProps<'chart'>) {
   const { entities } = useBuild();
@@ -42,10 +54,11 @@ function ChartLook({ path, element: e }: LookProps<'chart'>) {
           label="Each divided by"
           value={e.split}
           table={e.table}
-          only={(f) => groups(f) && !isDated(f) && f.path !== e.by}
+          only={(f) => (f.field.type === 'yesno' || !!f.field.choices?.length) && f.path !== e.by}
           none="nothing"
         />
       )}
+      <ChosenPart path={path} name="shape" label="Drawn as" value={e.shape} among={timed ? alongTime : shapes} />
       <TypedPart path={path} name="points" label="At most" hint="12" value={e.points} number />
     </>
   );

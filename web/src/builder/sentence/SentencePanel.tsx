@@ -3,6 +3,7 @@ import { useEffect, useState } from 'react';
 import type { WayOut } from '../../api/client';
 import { wordsOf } from '../../screen/kinds/all';
 import { useBuild, useCover } from '../context';
+import { SeveralPanel } from '../stage/SeveralPanel';
 import { TabRow } from '../TabRow';
 import { LookTab } from './look/LookTab';
 import { NowLine } from './NowLine';
@@ -21,7 +22,7 @@ type Tab = (typeof tabs)[number];
 
 /** The bottom of the Screen view: the chosen way as a sentence, and what it means right now. */
 export function SentencePanel() {
-  const { way, chosen, openPicker, work } = useBuild();
+  const { way, chosen, several, openPicker, work } = useBuild();
   const [tab, setTab] = useState<Tab>('Way');
   useEffect(() => {
     if (openPicker) setTab('Way');
@@ -46,7 +47,8 @@ export function SentencePanel() {
       pb="8px"
     >
       {!chosen && <ScreenTab />}
-      {chosen && (
+      {several.length > 1 && <SeveralPanel />}
+      {chosen && several.length < 2 && (
         <>
           <Flex align="baseline" gap="16px" mb="6px">
             <Box fontWeight="800" truncate maxW="420px" title={words}>

@@ -1,10 +1,11 @@
-import { Box } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { type AtWork, api, ask } from '../../api/client';
 import { type ScreenHands, ScreenProvider } from '../../screen/context';
 import { RailedSheet } from '../../screen/RailedSheet';
 import type { DrawerHands } from '../../screen/rails/useDrawers';
 import type { Arrangement, Pressed } from '../../trail/asking';
+import { Action } from '../../ui/controls';
 import { paletteSheet } from '../../ui/palette';
 import { useSteady } from '../../ui/useSteady';
 import { QuestionDialog } from '../../use/question/QuestionDialog';
@@ -14,6 +15,7 @@ import { NotEntered } from './NotEntered';
 import { PracticeLine } from './PracticeLine';
 import { Scaled, type StageWidth } from './StageWidth';
 import type { Practice } from './usePractice';
+import { usePutPicture } from './usePutPicture';
 
 interface StageProps {
   as: string;
@@ -29,7 +31,9 @@ interface StageProps {
 
 /** The screen itself, live: the same components, records and tags as in use. */
 export function Stage({ as, work, numbers, practice, values, onType, onArrange, width, drawers }: StageProps) {
-  const { project, chosen, choose, pointed, point, setPicker, journal } = useBuild();
+  const { project, chosen, several, choose, chooseAlso, pointed, point, setPicker, journal } = useBuild();
+  const pick = useSteady((id: string, also: boolean) => (also ? chooseAlso(id) : choose(id)));
+  const putting = usePutPicture();
   const box = useRef<HTMLDivElement>(null);
   const [cell, setCell] = useState<EmptyCell>();
   const titles = useCallback(
@@ -53,11 +57,11 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
   const arrange = useSteady(onArrange);
   const builder = useMemo(
     () => ({
-      onChoose: choose,
+      onChoose: pick,
       onPoint: point,
       onEmptyCell: setCell,
     }),
-    [choose, point],
+    [pick, point],
   );
   const { view } = work;
   const hands = useMemo(
@@ -78,7 +82,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
     [view, project, type, press, arrange, more, titles, drawers, builder],
   );
   const typed = useMemo(() => ({ values, errors: practice.errors }), [values, practice.errors]);
-  const marks = useMemo(() => ({ chosen, lit: pointed, numbers }), [chosen, pointed, numbers]);
+  const marks = useMemo(() => ({ chosen, several, lit: pointed, numbers }), [chosen, several, pointed, numbers]);
   // What was just put somewhere is to be seen.
   const made = useRef<string>(undefined);
   useEffect(() => {
@@ -94,6 +98,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
       <Box
         ref={box}
         data-stage
+        {...putting.hands}
         className={view?.appearance}
         flex="1"
         minH={0}
@@ -108,6 +113,14 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
           <RailedSheet rails={hands.view.rails} />
         </Scaled>
       </Box>
+      {putting.problem && (
+        <Flex role="alert" color="brick" fontWeight="600" fontSize="note" gap="10px" align="center">
+          {putting.problem}
+          <Action minH="24px" onClick={putting.dismiss}>
+            Dismiss
+          </Action>
+        </Flex>
+      )}
       <PracticeLine practice={practice} />
       {practice.asked && (
         <QuestionDialog

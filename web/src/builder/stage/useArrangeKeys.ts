@@ -1,12 +1,12 @@
 import { useEffect } from 'react';
 import type { Cell } from '../../document/document.gen';
-import { put } from '../../document/edit';
 import { elementsOf, screenOf } from '../../document/screens';
 import { useSteady } from '../../ui/useSteady';
 import { useBuild } from '../context';
 import { builtOf } from '../elements/all';
 import { arranged, stepped } from './arrange';
 import { copiedElement, copyElement, pasted } from './elementClipboard';
+import { takenOut } from './several';
 
 const arrows: Record<string, { col?: number; row?: number }> = {
   ArrowLeft: { col: -1 },
@@ -20,7 +20,7 @@ const arrows: Record<string, { col?: number; row?: number }> = {
  * Ctrl+C, X, V and D copy, cut, put in and double.
  */
 export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<unknown>) {
-  const { entities, screen, chosen, choose, edit } = useBuild();
+  const { entities, screen, chosen, several, choose, edit } = useBuild();
   const press = useSteady((e: KeyboardEvent) => {
     if (e.altKey || !isFree(e.target)) return;
     const all = elementsOf(entities, screen);
@@ -32,7 +32,8 @@ export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<un
     };
     const takeOut = () => {
       choose(undefined);
-      if (one) void edit(put(entities, [screen, 'elements', one.id], undefined));
+      const out = several.length > 0 ? all.filter((x) => several.includes(x.id)) : one ? [one] : [];
+      void edit(takenOut(entities, screen, out));
     };
     if (e.ctrlKey || e.metaKey) {
       if (e.shiftKey || window.getSelection()?.toString()) return;
@@ -43,7 +44,8 @@ export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<un
       if (key === 'x') takeOut();
       if (key === 'v' || key === 'd') {
         const { id, ops } = pasted(entities, screen, what, one);
-        void edit(ops).then(() => choose(id));
+        choose(id); // at once: the next key is meant for it
+        void edit(ops);
       }
       return;
     }

@@ -1,4 +1,5 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
+import { type ComponentType, useState } from 'react';
 import type { PointView } from '../../api/client';
 import { Action } from '../../ui/controls';
 import { useScreen } from '../context';
@@ -6,13 +7,28 @@ import type { OfKind } from '../kinds/kind';
 import { useEntryMenu } from '../useEntryMenu';
 import { Bars } from './Bars';
 import { Columns } from './Columns';
-import { shadeOf } from './points';
+import { PointTable } from './PointTable';
+import { type PointsProps, partWords, type Shape, shadeOf, shapeOf } from './points';
+import { Share } from './Share';
 
-/** A chart: bars, or columns along time. Choosing a point goes through its gate; where the screen is
+const drawings: Record<Shape, ComponentType<PointsProps>> = {
+  bars: Bars,
+  columns: Columns,
+  line: Columns,
+  area: Columns,
+  share: Share,
+  grid: PointTable,
+  table: PointTable,
+};
+
+/** A chart as it is to be drawn, and as a table. Choosing a point goes through its gate; where the screen is
  * narrowed by its points, choosing the chosen one again shows all. */
 export function Chart({ element }: { element: OfKind<'chart'> }) {
   const { chart } = element;
   const { onPress } = useScreen();
+  const [asTable, setAsTable] = useState(false);
+  const shape = shapeOf(chart);
+  const Drawn = drawings[asTable ? 'table' : shape];
   const menu = useEntryMenu((_, aim) => void onPress(element, aim));
   const choose = (value: string) => {
     if (chart.chooses) void onPress(element, { point: value });
@@ -35,13 +51,14 @@ export function Chart({ element }: { element: OfKind<'chart'> }) {
             </Action>
           </Flex>
         )}
-        {chart.splits && <Legend splits={chart.splits} />}
+        {chart.splits && !asTable && (shape === 'bars' || shape === 'columns') && <Legend splits={chart.splits} />}
       </Flex>
       {chart.points.length === 0 && <Box color="muted">There is nothing to count here.</Box>}
-      {chart.span ? (
-        <Columns chart={chart} onChoose={choose} onMore={more} />
-      ) : (
-        <Bars chart={chart} onChoose={choose} onMore={more} />
+      {chart.points.length > 0 && <Drawn chart={chart} onChoose={choose} onMore={more} />}
+      {chart.points.length > 0 && shape !== 'table' && (
+        <Action tone="quiet" minH="24px" mt="4px" px="0" fontWeight="500" onClick={() => setAsTable(!asTable)}>
+          {asTable ? 'as a drawing' : 'as a table'}
+        </Action>
       )}
       {menu.menu}
     </Box>
@@ -54,7 +71,7 @@ function Legend({ splits }: { splits: string[] }) {
       {splits.map((s, i) => (
         <Flex key={s} align="center" gap="6px">
           <Box w="12px" h="12px" bg={shadeOf(i)} aria-hidden />
-          {s}
+          {partWords(s)}
         </Flex>
       ))}
     </Flex>

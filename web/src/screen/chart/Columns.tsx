@@ -1,11 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { PointView } from '../../api/client';
 import { useLanguage } from '../context';
-import { faded, type PointsProps, shadeOf } from './points';
+import { faded, type PointsProps, shadeOf, shapeOf } from './points';
 
 const ground = 190; // px of height for the highest column
 
-/** Columns along time. Each is a button: the day, week or month that it stands for. */
+/** Columns beside each other, or a line over them. Each is a button: what it stands for can be chosen. */
 export function Columns({ chart, onChoose, onMore }: PointsProps) {
+  const shape = shapeOf(chart);
   const { amount, day } = useLanguage();
   const most = Math.max(1e-9, ...chart.points.map((p) => p.n));
   const step = Math.ceil(chart.points.length / 8);
@@ -14,9 +16,10 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
       <Box position="absolute" top="0" left="0" fontSize="note" color="muted">
         {amount(most)} {chart.unit}
       </Box>
+      {shape !== 'columns' && <Line chart={chart} most={most} filled={shape === 'area'} />}
       <Flex
         align="flex-end"
-        gap="2px"
+        gap={shape === 'columns' ? '2px' : 0}
         h={`${ground}px`}
         borderTopWidth="1px"
         borderBottomWidth="1px"
@@ -44,12 +47,21 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
               onMore(p, e.currentTarget.getBoundingClientRect());
             }}
           >
-            <Box
-              w="full"
-              h={`${Math.max(1, (p.n / most) * (ground - 4))}px`}
-              bg={shadeOf(p.chosen ? 3 : 1)}
-              _groupHover={{ bg: shadeOf(2) }}
-            />
+            {shape === 'columns' ? (
+              <Column point={p} splits={chart.splits} most={most} />
+            ) : (
+              <Box
+                position="absolute"
+                left="calc(50% - 4px)"
+                bottom={`${(p.n / most) * (ground - 4) - 4}px`}
+                boxSize="8px"
+                borderRadius="50%"
+                bg={shadeOf(3)}
+                visibility={p.chosen ? 'visible' : 'hidden'}
+                _groupHover={{ visibility: 'visible' }}
+                _groupFocusVisible={{ visibility: 'visible' }}
+              />
+            )}
             <Box
               position="absolute"
               bottom="100%"
@@ -82,12 +94,46 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
                 {...(i > chart.points.length - step ? { right: 0 } : { left: 0 })}
                 whiteSpace="nowrap"
               >
-                {shortly(p.value, chart.span, day)}
+                {chart.span ? shortly(p.value, chart.span, day) : p.label}
               </Box>
             )}
           </Box>
         ))}
       </Flex>
+    </Box>
+  );
+}
+
+/** One column, of parts where it has some. */
+function Column({ point: p, splits, most }: { point: PointView; splits: string[] | undefined; most: number }) {
+  const tall = (n: number) => `${Math.max(1, (n / most) * (ground - 4))}px`;
+  if (!splits?.length || p.chosen)
+    return <Box w="full" h={tall(p.n)} bg={shadeOf(p.chosen ? 3 : 1)} _groupHover={{ bg: shadeOf(2) }} />;
+  return (
+    <Box w="full">
+      {splits.map((s, i) => p.parts?.[s] && <Box key={s} w="full" h={tall(p.parts[s])} bg={shadeOf(i)} />).reverse()}
+    </Box>
+  );
+}
+
+/** The line from point to point, over the ground that the columns have. */
+function Line({ chart, most, filled }: { chart: PointsProps['chart']; most: number; filled: boolean }) {
+  const last = chart.points.length;
+  const points = chart.points.map((p, i) => `${i + 0.5},${100 - (p.n / most) * 98}`);
+  return (
+    <Box position="absolute" left="0" right="0" top="18px" h={`${ground}px`} pointerEvents="none" color={shadeOf(3)}>
+      <svg viewBox={`0 0 ${last} 100`} preserveAspectRatio="none" width="100%" height="100%" aria-hidden>
+        {filled && (
+          <polygon points={`0.5,100 ${points.join(' ')} ${last - 0.5},100`} fill="currentColor" opacity="0.25" />
+        )}
+        <polyline
+          points={points.join(' ')}
+          fill="none"
+          stroke="currentColor"
+          strokeWidth="2"
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
     </Box>
   );
 }

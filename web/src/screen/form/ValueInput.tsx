@@ -1,5 +1,6 @@
 import type { FieldView, Title } from '../../api/client';
-import { useLanguage } from '../context';
+import { DateInput } from '../../ui/DateInput';
+import { useLanguage, useScreen } from '../context';
 import { ParentPicker } from './ParentPicker';
 import { PictureInput } from './PictureInput';
 
@@ -15,11 +16,10 @@ interface InputProps {
   onAdd?: () => void; // of a relation: add a record that is missing
 }
 
-const inputs: Record<string, string> = { date: 'date', moment: 'datetime-local' };
-
 /** The editor that fits a field's type. */
 export function ValueInput({ id, label, field, value, invalid, autoFocus, given, onType, onAdd }: InputProps) {
   const { point } = useLanguage();
+  const language = useScreen().view.language ?? 'en';
   const common = {
     id,
     'aria-label': label,
@@ -67,16 +67,20 @@ export function ValueInput({ id, label, field, value, invalid, autoFocus, given,
       />
     );
   }
+  if (field.type === 'date' || field.type === 'moment') {
+    const input = { ...common, label: label ?? field.label };
+    return (
+      <DateInput input={input} language={language} value={value} moment={field.type === 'moment'} onValue={onType} />
+    );
+  }
   const numeric = field.type === 'whole' || field.type === 'decimal' || field.type === 'number';
   const comma = numeric && field.type !== 'whole' && point() === ',';
-  const seconds = field.type === 'moment' && value.length > 16;
   return (
     <div style={{ position: 'relative', display: 'flex', alignItems: 'center' }}>
       <input
         {...common}
         className="entry"
-        type={field.secret ? 'password' : (inputs[field.type] ?? 'text')}
-        step={seconds ? 1 : undefined}
+        type={field.secret ? 'password' : 'text'}
         inputMode={numeric ? 'decimal' : undefined}
         placeholder={field.example}
         style={field.unit ? { paddingRight: 18 + field.unit.length * 9 } : undefined}

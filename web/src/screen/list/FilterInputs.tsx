@@ -1,6 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ColumnView } from '../../api/client';
 import { Line, Select } from '../../ui/controls';
+import { DateInput } from '../../ui/DateInput';
+import { useScreen } from '../context';
 import { ValueInput } from '../form/ValueInput';
 import { daySpans, type Narrowed } from './filters';
 
@@ -81,6 +83,7 @@ function Choices({ column, way, onChange }: InputsProps) {
 
 function End(p: { column: ColumnView; label: string; value: string; onChange: (v: string) => void }) {
   const { column, label, value, onChange } = p;
+  const language = useScreen().view.language ?? 'en';
   if (column.choices) {
     return (
       <Select aria-label={label} flex="1" value={value} onChange={(e) => onChange(e.target.value)}>
@@ -91,13 +94,13 @@ function End(p: { column: ColumnView; label: string; value: string; onChange: (v
       </Select>
     );
   }
-  const day = column.type === 'date' || column.type === 'moment';
+  if (column.type === 'date' || column.type === 'moment')
+    return <DateInput input={{ 'aria-label': label, label }} language={language} value={value} onValue={onChange} />;
   return (
     <Line
       aria-label={label}
       placeholder={label.toLowerCase()}
-      type={day ? 'date' : 'text'}
-      inputMode={day ? undefined : 'decimal'}
+      inputMode="decimal"
       px="6px"
       value={value}
       onChange={(e) => onChange(e.target.value)}

@@ -16,7 +16,7 @@ export function RailElement({ element: e, upright }: { element: ElementView; upr
     if (!builder || marks.chosen === e.id) return;
     event.preventDefault();
     event.stopPropagation();
-    builder.onChoose(e.id);
+    builder.onChoose(e.id, false);
   };
   return (
     <div

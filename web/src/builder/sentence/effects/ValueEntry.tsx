@@ -1,7 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect } from 'react';
+import { languageOf } from '../../../document/project';
 import { Line, Select } from '../../../ui/controls';
+import { DateInput } from '../../../ui/DateInput';
 import { readCondition } from '../../condition/spot';
 import { useBuild } from '../../context';
 import { RecordChip } from '../../RecordChip';
@@ -21,7 +23,7 @@ interface ValueEntryProps {
 
 /** What something gets: chosen among what fits, or typed. */
 export function ValueEntry({ wayRef, wanted, entry, onEntry, start, label = 'To what' }: ValueEntryProps) {
-  const { as } = useBuild();
+  const { as, entities } = useBuild();
   const record = wanted.type === 'record' && !!wanted.table;
   const found = useQuery({
     queryKey: proposalsKey(wayRef, wanted.table),
@@ -43,19 +45,30 @@ export function ValueEntry({ wayRef, wanted, entry, onEntry, start, label = 'To 
   }, [known, ready, entry.how]);
   const type = (typed: string) => onEntry({ ...entry, typed });
   const counted = entry.how === 'ago' || entry.how === 'ahead'; // “14 days from now”
-  const line = /^(text|number|ago|ahead|day|work)$/.test(entry.how) && (
-    <Box w={counted ? '64px' : entry.how === 'number' ? '110px' : '190px'}>
-      <Line
-        aria-label="Value"
-        type={entry.how === 'day' ? 'date' : 'text'}
-        inputMode={counted || entry.how === 'number' ? 'decimal' : undefined}
-        fontFamily={entry.how === 'work' ? 'mono' : undefined}
-        placeholder={counted ? '7' : entry.how === 'work' ? 'record.due + duration("168h")' : undefined}
-        value={entry.typed}
-        onChange={(e) => type(e.target.value)}
-      />
-    </Box>
-  );
+  const line =
+    entry.how === 'day' ? (
+      <Box w="190px">
+        <DateInput
+          input={{ 'aria-label': 'Value', label: 'the value' }}
+          language={languageOf(entities)}
+          value={entry.typed}
+          onValue={type}
+        />
+      </Box>
+    ) : (
+      /^(text|number|ago|ahead|work)$/.test(entry.how) && (
+        <Box w={counted ? '64px' : entry.how === 'number' ? '110px' : '190px'}>
+          <Line
+            aria-label="Value"
+            inputMode={counted || entry.how === 'number' ? 'decimal' : undefined}
+            fontFamily={entry.how === 'work' ? 'mono' : undefined}
+            placeholder={counted ? '7' : entry.how === 'work' ? 'record.due + duration("168h")' : undefined}
+            value={entry.typed}
+            onChange={(e) => type(e.target.value)}
+          />
+        </Box>
+      )
+    );
   return (
     <>
       {counted && line}

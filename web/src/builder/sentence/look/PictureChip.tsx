@@ -1,13 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { api, ask, Refused } from '../../../api/client';
-import type { Picture } from '../../../document/document.gen';
-import { newId, put, text } from '../../../document/edit';
+import { Refused } from '../../../api/client';
+import { put, text } from '../../../document/edit';
 import { entityOf } from '../../../document/parts';
 import { picturesOf } from '../../../document/project';
 import { wordsOfProblem } from '../../../trail/Press';
 import { Action, Line } from '../../../ui/controls';
 import { useBuild } from '../../context';
+import { keepPicture } from '../../keepPicture';
 import { Pop } from '../../Pop';
 
 /** A picture of the project: one that is there already, or a file from this computer. */
@@ -21,14 +21,8 @@ export function PictureChip({ path }: { path: string[] }) {
     if (!file) return;
     setProblem(undefined);
     try {
-      const data = await dataUrl(file);
-      const kept = await ask(
-        api.POST('/api/build/{project}/pictures', { params: { path: { project } }, body: { data } }),
-      );
-      const id = newId('im');
-      const name = file.name.replace(/\.\w+$/, '');
-      const body: Picture = { kind: 'picture', name, words: words.trim(), digest: kept.digest };
-      await edit([{ op: 'add', path: `/${id}`, value: body }, ...put(entities, path, id)]);
+      const { id, op } = await keepPicture(project, file, words);
+      await edit([op, ...put(entities, path, id)]);
       setOpen(false);
     } catch (e) {
       if (!(e instanceof Refused)) throw e;
@@ -98,13 +92,4 @@ export function PictureChip({ path }: { path: string[] }) {
       )}
     </Box>
   );
-}
-
-function dataUrl(file: File): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const reader = new FileReader();
-    reader.onload = () => resolve(String(reader.result));
-    reader.onerror = () => reject(reader.error);
-    reader.readAsDataURL(file);
-  });
 }

@@ -1,6 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { languageOf } from '../../../../document/project';
 import type { FieldDoc } from '../../../../document/tables';
 import { Action, Line, Select } from '../../../../ui/controls';
+import { DateInput } from '../../../../ui/DateInput';
 import { useBuild } from '../../../context';
 import { RecordChip } from '../../../RecordChip';
 import { useRecords } from '../../../useRecords';
@@ -17,7 +19,7 @@ interface LineProps {
 
 /** A field, how it is compared, and with what. */
 export function NarrowingLine({ lead, fields, line, project, onLine, onRemove }: LineProps) {
-  const { as } = useBuild();
+  const { as, entities } = useBuild();
   const f = fields.find((x) => x.id === line.path);
   const takes = takesOf(f, line.how);
   const hows = howsOf(f);
@@ -73,11 +75,20 @@ export function NarrowingLine({ lead, fields, line, project, onLine, onRemove }:
           onRecord={(value) => onLine({ ...line, value })}
         />
       )}
-      {(takes === 'days' || takes === 'day' || takes === 'text') && (
+      {takes === 'day' && (
+        <Box w="170px">
+          <DateInput
+            input={{ 'aria-label': 'Value', label: 'the value' }}
+            language={languageOf(entities)}
+            value={line.value}
+            onValue={(value) => onLine({ ...line, value })}
+          />
+        </Box>
+      )}
+      {(takes === 'days' || takes === 'text') && (
         <Box w={takes === 'days' ? '64px' : '170px'}>
           <Line
             aria-label="Value"
-            type={takes === 'day' ? 'date' : 'text'}
             inputMode={takes === 'days' ? 'numeric' : undefined}
             value={line.value}
             onChange={(e) => onLine({ ...line, value: e.target.value })}

@@ -1,0 +1,47 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useLanguage } from '../context';
+import { faded, type PointsProps, shadeOf } from './points';
+
+const kinds = 4; // shades
+
+/** One bar, of which each point has its share; told below, each a button. */
+export function Share({ chart, onChoose, onMore }: PointsProps) {
+  const { amount } = useLanguage();
+  const all = chart.points.reduce((sum, p) => sum + Math.max(0, p.n), 0) || 1;
+  const share = (n: number) => (Math.max(0, n) / all) * 100;
+  return (
+    <Box>
+      <Flex h="34px" gap="1px" aria-hidden>
+        {chart.points.map((p, i) => (
+          <Box key={p.value} w={`${share(p.n)}%`} minW="2px" bg={shadeOf(i % kinds)} opacity={faded(chart, p)} />
+        ))}
+      </Flex>
+      <Flex wrap="wrap" gap="4px 18px" mt="8px">
+        {chart.points.map((p, i) => (
+          <Flex
+            as="button"
+            key={p.value}
+            align="center"
+            gap="7px"
+            minH="28px"
+            opacity={faded(chart, p)}
+            cursor={chart.chooses ? 'pointer' : 'default'}
+            aria-pressed={chart.again ? (p.chosen ?? false) : undefined}
+            onClick={() => onChoose(p.value)}
+            onContextMenu={(e: React.MouseEvent) => {
+              if (!p.menu) return;
+              e.preventDefault();
+              onMore(p, e.currentTarget.getBoundingClientRect());
+            }}
+          >
+            <Box boxSize="12px" bg={shadeOf(i % kinds)} aria-hidden />
+            <b>{p.label}</b> {amount(p.n)}
+            <Box as="span" color="muted">
+              {Math.round(share(p.n))} %
+            </Box>
+          </Flex>
+        ))}
+      </Flex>
+    </Box>
+  );
+}
