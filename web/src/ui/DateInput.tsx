@@ -2,6 +2,7 @@ import { useRef, useState } from 'react';
 import { dayIn, momentIn, saidIn } from './dates';
 import { Glyph } from './Glyph';
 import { later } from './later';
+import { useBeside } from './useBeside';
 import { useOutside } from './useOutside';
 
 interface DateProps {
@@ -58,7 +59,7 @@ export function DateInput({ value, language, moment, onValue, input }: DateProps
         <Glyph name="calendar" size={16} />
       </button>
       {open && (
-        <div className="date-calendar">
+        <Beside>
           <Calendar
             value={/^\d{4}-\d{2}-\d{2}/.exec(value)?.[0]}
             language={language}
@@ -68,8 +69,21 @@ export function DateInput({ value, language, moment, onValue, input }: DateProps
               setOpen(false);
             }}
           />
-        </div>
+        </Beside>
       )}
+    </div>
+  );
+}
+
+const width = 262; // px
+
+/** Below the day, or above it: nothing that scrolls around it cuts it off. */
+function Beside({ children }: { children: React.ReactNode }) {
+  const box = useRef<HTMLDivElement>(null);
+  const place = useBeside(box, { width });
+  return (
+    <div ref={box} className="date-calendar" style={{ left: place?.left, top: place?.top, bottom: place?.bottom }}>
+      {children}
     </div>
   );
 }

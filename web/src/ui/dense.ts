@@ -169,7 +169,7 @@ export const dense = {
     cursor: 'pointer',
   },
   '.date-open:hover': { color: 'ink' },
-  '.date-calendar': { position: 'absolute', top: 'calc(100% + 4px)', left: 0, zIndex: 'popover' },
+  '.date-calendar': { position: 'fixed', zIndex: 'popover' },
   '.entry-unit': {
     position: 'absolute',
     right: '10px',

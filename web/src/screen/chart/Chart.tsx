@@ -55,7 +55,7 @@ export function Chart({ element }: { element: OfKind<'chart'> }) {
       </Flex>
       {chart.points.length === 0 && <Box color="muted">There is nothing to count here.</Box>}
       {chart.points.length > 0 && <Drawn chart={chart} onChoose={choose} onMore={more} />}
-      {chart.points.length > 0 && shape !== 'table' && (
+      {chart.points.length > 0 && shape !== 'table' && shape !== 'grid' && (
         <Action tone="quiet" minH="24px" mt="4px" px="0" fontWeight="500" onClick={() => setAsTable(!asTable)}>
           {asTable ? 'as a drawing' : 'as a table'}
         </Action>

@@ -10,7 +10,7 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
   const shape = shapeOf(chart);
   const { amount, day } = useLanguage();
   const most = Math.max(1e-9, ...chart.points.map((p) => p.n));
-  const step = Math.ceil(chart.points.length / 8);
+  const step = Math.ceil(chart.points.length / 6);
   return (
     <Box position="relative" pt="18px">
       <Box position="absolute" top="0" left="0" fontSize="note" color="muted">

@@ -19,15 +19,15 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
       >
         <Box as="thead" color="muted" fontSize="note" textAlign="left">
           <tr>
-            <Box asChild fontWeight="600" pr="12px">
+            <Box asChild fontWeight="600" pr="8px">
               <th scope="col">{chart.by}</th>
             </Box>
             {parts.map((s) => (
-              <Box asChild key={s} fontWeight="600" px="8px" textAlign="right">
+              <Box asChild key={s} fontWeight="600" px="5px" textAlign="right">
                 <th scope="col">{partWords(s)}</th>
               </Box>
             ))}
-            <Box asChild fontWeight="600" pl="8px" textAlign="right">
+            <Box asChild fontWeight="600" pl="5px" textAlign="right">
               <th scope="col">{parts.length > 0 ? 'all' : (chart.unit ?? '')}</th>
             </Box>
           </tr>
@@ -35,7 +35,7 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
         <tbody>
           {chart.points.map((p) => (
             <Box as="tr" key={p.value} borderTopWidth="1px" borderColor="rule" opacity={faded(chart, p)}>
-              <Box asChild textAlign="left" fontWeight="600" pr="12px">
+              <Box asChild textAlign="left" fontWeight="600" pr="8px">
                 <th scope="row">
                   <Box
                     as="button"
@@ -58,7 +58,7 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
               {parts.map((s) => {
                 const n = p.parts?.[s] ?? 0;
                 return (
-                  <Box as="td" key={s} px="8px" textAlign="right" position="relative">
+                  <Box as="td" key={s} px="5px" textAlign="right" position="relative">
                     {shaded && n > 0 && (
                       <Box position="absolute" inset="1px" bg="amber" opacity={0.1 + (n / most) * 0.6} aria-hidden />
                     )}
@@ -68,7 +68,7 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
                   </Box>
                 );
               })}
-              <Box as="td" pl="8px" textAlign="right" fontWeight="700">
+              <Box as="td" pl="5px" textAlign="right" fontWeight="700">
                 {amount(p.n)}
               </Box>
             </Box>

@@ -4,6 +4,9 @@ import { faded, type PointsProps, shadeOf } from './points';
 
 const kinds = 4; // shades
 
+/** What comes after all shades were used is paler. */
+const paler = (i: number) => (i < kinds ? 1 : 0.45);
+
 /** One bar, of which each point has its share; told below, each a button. */
 export function Share({ chart, onChoose, onMore }: PointsProps) {
   const { amount } = useLanguage();
@@ -13,7 +16,13 @@ export function Share({ chart, onChoose, onMore }: PointsProps) {
     <Box>
       <Flex h="34px" gap="1px" aria-hidden>
         {chart.points.map((p, i) => (
-          <Box key={p.value} w={`${share(p.n)}%`} minW="2px" bg={shadeOf(i % kinds)} opacity={faded(chart, p)} />
+          <Box
+            key={p.value}
+            w={`${share(p.n)}%`}
+            minW="2px"
+            bg={shadeOf(i % kinds)}
+            opacity={faded(chart, p) * paler(i)}
+          />
         ))}
       </Flex>
       <Flex wrap="wrap" gap="4px 18px" mt="8px">
@@ -34,7 +43,7 @@ export function Share({ chart, onChoose, onMore }: PointsProps) {
               onMore(p, e.currentTarget.getBoundingClientRect());
             }}
           >
-            <Box boxSize="12px" bg={shadeOf(i % kinds)} aria-hidden />
+            <Box boxSize="12px" bg={shadeOf(i % kinds)} opacity={paler(i)} aria-hidden />
             <b>{p.label}</b> {amount(p.n)}
             <Box as="span" color="muted">
               {Math.round(share(p.n))} %
