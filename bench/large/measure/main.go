@@ -37,7 +37,7 @@ func run(ctx context.Context, up *stage.Stage) error {
 		return fmt.Errorf("make the cookies: %w", err)
 	}
 	b := builder{base: server.URL, client: &http.Client{Jar: jar}}
-	if err := b.call("POST", "/api/sign-in", map[string]string{"login": "arno", "password": "arno"}, nil); err != nil {
+	if err := b.call("POST", "/api/sign-in", map[string]string{"login": "nora", "password": "nora"}, nil); err != nil {
 		return err
 	}
 	fmt.Printf("%d screens, %d gates, %d distinct conditions, %d roles\n\n", large.Full.Screens, large.Full.Screens*large.Full.GatesEach, large.Full.Conditions, large.Full.Roles)

@@ -56,7 +56,8 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
     (p: Practised) => {
       if (p.vars) setVars(p.vars);
       for (const act of p.does ?? []) if (act.what === 'drawer' && act.rail) drawers.put(act.rail, act.how ?? 'open');
-      if (p.place) onPlace(p.place);
+      // Where nothing is brought, what was brought before is gone too.
+      if (p.place) onPlace({ ...p.place, inputs: p.place.inputs ?? {} });
       else if (p.move === 'back' || p.move === 'close') onBack();
     },
     [onPlace, onBack, setVars, drawers.put],
