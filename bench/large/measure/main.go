@@ -19,6 +19,7 @@ import (
 	"ambergate/bench/alone"
 	"ambergate/bench/large"
 	"ambergate/demo/stage"
+	"ambergate/store"
 )
 
 func main() { alone.Run(run) }
@@ -30,6 +31,9 @@ func run(ctx context.Context, up *stage.Stage) error {
 	if err := up.Store.CreateProject(ctx, "p_large", large.Project(large.Full)); err != nil {
 		return err
 	}
+	if err := up.Store.SetRights(ctx, "a_arno", "a_arno", "p_large", store.Rights{Builds: true}); err != nil {
+		return err
+	}
 	server := httptest.NewServer(up.Server.Handler())
 	defer server.Close()
 	jar, err := cookiejar.New(nil)
@@ -37,7 +41,7 @@ func run(ctx context.Context, up *stage.Stage) error {
 		return fmt.Errorf("make the cookies: %w", err)
 	}
 	b := builder{base: server.URL, client: &http.Client{Jar: jar}}
-	if err := b.call("POST", "/api/sign-in", map[string]string{"login": "nora", "password": "nora"}, nil); err != nil {
+	if err := b.call("POST", "/api/sign-in", map[string]string{"login": "arno", "password": "arno"}, nil); err != nil {
 		return err
 	}
 	fmt.Printf("%d screens, %d gates, %d distinct conditions, %d roles\n\n", large.Full.Screens, large.Full.Screens*large.Full.GatesEach, large.Full.Conditions, large.Full.Roles)
