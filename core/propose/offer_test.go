@@ -152,3 +152,39 @@ func made(ops []patch.Op) map[string]bool {
 	}
 	return out
 }
+
+// Whatever is typed, wherever: nothing panics, the cell is on the grid, and what was typed can be put.
+func FuzzOffers(f *testing.F) {
+	d := works()
+	a, err := propose.Propose(d, all(d))
+	if err != nil {
+		f.Fatal(err)
+	}
+	p, err := project.Decode(a.Entities)
+	if err != nil {
+		f.Fatal(err)
+	}
+	form := formOf(p, "t_pumps")
+	f.Add("list repairs", 1, 1)
+	f.Add("“x” {record.f_code}", -4, 900)
+	f.Add("", 500, 12)
+	f.Fuzz(func(t *testing.T, words string, row, col int) {
+		for _, screen := range []string{form, "s_start"} {
+			offers := propose.OffersFor(p, propose.CellWish{Screen: screen, Row: row % 400, Col: col, Words: words, Element: "e_made"})
+			for _, o := range offers {
+				for _, op := range o.Patch {
+					var e struct{ Cell project.Cell }
+					if !strings.HasSuffix(op.Path, "/e_made") || json.Unmarshal(op.Value, &e) != nil {
+						continue
+					}
+					if c := e.Cell; c.Row < 1 || c.Col < 1 || c.W < 1 || c.Col+c.W > 13 {
+						t.Errorf("%s lies off the grid: %+v", o.ID, c)
+					}
+				}
+			}
+			if strings.TrimSpace(words) != "" && (len(offers) == 0 || offers[len(offers)-1].ID != "heading:") {
+				t.Errorf("%q cannot be put as it is typed", words)
+			}
+		}
+	})
+}
