@@ -100,7 +100,9 @@ func TestWhatIsPutKnowsWhatCanBeKnown(t *testing.T) {
 	a, app := proposed(t, works(), all(works()))
 	form := formOf(app.Project, "t_pumps")
 	_, after := put(t, a, nil, propose.CellWish{Screen: form, Row: 60, Col: 1, Words: "site"})
-	field, ok := after.Screens[form].Elements["e_made"].Spec.(interface{ Gates() map[string]*project.Gate })
+	field, ok := after.Screens[form].Elements["e_made"].Spec.(interface {
+		Gates() map[string]*project.Gate
+	})
 	if !ok || field.Gates()["release"] == nil {
 		t.Error("a field that names another record does not lead to it")
 	}

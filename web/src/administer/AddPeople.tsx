@@ -8,11 +8,11 @@ import { Tick } from '../ui/Tick';
 import { Asked } from './Asked';
 import { readPeople } from './csv';
 import { LinkTold } from './LinkTold';
-import { usePeople } from './PeoplePage';
 import { linkOf } from './person';
 import { wordsOf, wrongFields } from './problems';
 import { RoleTicks } from './RoleTicks';
 import { Told } from './Told';
+import { usePeople } from './usePeople';
 
 /** Adds one person, or many from a list; each gets a link, told once. */
 export function AddPeople({ onClose }: { onClose: () => void }) {

@@ -1,7 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { api, ask, type PersonInfo } from '../api/client';
+import type { PersonInfo } from '../api/client';
 import { Action } from '../ui/controls';
 import { Waiting } from '../ui/Message';
 import { AddPeople } from './AddPeople';
@@ -10,6 +9,7 @@ import { PersonDialog } from './PersonDialog';
 import { stateOf } from './person';
 import { wordsOf } from './problems';
 import { Told } from './Told';
+import { usePeople } from './usePeople';
 
 /** Everybody who can sign in, what they may, and when they were last here. */
 export function PeoplePage() {
@@ -32,10 +32,6 @@ export function PeoplePage() {
       )}
     </Signed>
   );
-}
-
-export function usePeople() {
-  return useQuery({ queryKey: ['people'], queryFn: () => ask(api.GET('/api/people')) });
 }
 
 function List() {
