@@ -74,6 +74,12 @@ try {
     await page.waitForTimeout(300);
     return took;
   }));
+  await hundred(page);
+  await page.goto(`${base}/build/tarnhorn/screen/s_hundred`);
+  await page.getByText('Field 100').first().waitFor();
+  const [frames, drops] = await dragged(page);
+  report('build: a frame while one of 100 elements is dragged', frames);
+  report('build: a drop, until it is saved', drops);
 } finally {
   await browser.close();
   server.kill('SIGINT');
@@ -101,6 +107,52 @@ async function wideForm(page) {
     const answer = await page.request.post(`${base}/api/build/tarnhorn/${path}`, { data: body, headers: { origin: base } });
     if (!answer.ok()) throw new Error(`${path}: ${answer.status()} ${await answer.text()}`);
   }
+}
+
+/** A screen of a hundred elements. */
+async function hundred(page) {
+  const elements = {};
+  for (let i = 0; i < 100; i++) {
+    const cell = { row: 1 + Math.floor(i / 6), col: 1 + (i % 6) * 2, w: 2 };
+    elements[`e_h${i}`] = i % 2 ? { kind: 'button', pos: i, words: `Field ${i + 1}`, cell, gate: { cases: { c_1: { pos: 1, move: { kind: 'home' } } } } } : { kind: 'text', pos: i, words: `Text ${i + 1}`, cell };
+  }
+  const patch = [{ op: 'add', path: '/s_hundred', value: { kind: 'screen', type: 'menu', title: 'A hundred', slug: 'hundred', elements } }];
+  const answer = await page.request.post(`${base}/api/build/tarnhorn/edits`, { data: { patch }, headers: { origin: base } });
+  if (!answer.ok()) throw new Error(`the hundred: ${answer.status()} ${await answer.text()}`);
+}
+
+/** ms between frames while an element is dragged across all others, and from each drop until the edit is acknowledged. */
+async function dragged(page) {
+  const frames = [];
+  const drops = [];
+  for (let i = 0; i < 6; i++) {
+    const at = await page.locator('[data-element="e_h1"]').boundingBox();
+    await page.mouse.move(at.x + 30, at.y + 12);
+    await page.mouse.down();
+    await page.evaluate(() => {
+      window.frames_ = [];
+      let last = performance.now();
+      const next = (now) => {
+        window.frames_.push(now - last);
+        last = now;
+        window.going = requestAnimationFrame(next);
+      };
+      window.going = requestAnimationFrame(next);
+    });
+    for (let step = 0; step < 60; step++) await page.mouse.move(200 + ((step * 37) % 700), 150 + ((step * 23) % 380));
+    await page.mouse.move(at.x + 30 + (i % 2 ? -1 : 1) * 130, at.y + 60);
+    frames.push(...(await page.evaluate(() => {
+      cancelAnimationFrame(window.going);
+      return window.frames_.slice(2);
+    })));
+    const saved = page.waitForResponse((r) => r.url().includes('/edits'));
+    const began = performance.now();
+    await page.mouse.up();
+    await saved;
+    drops.push(performance.now() - began);
+    await page.waitForTimeout(400);
+  }
+  return [frames.sort((a, b) => a - b), drops.sort((a, b) => a - b)];
 }
 
 /** KB of JavaScript, gzip, that come before the first screen is drawn, in a browser that has nothing yet. */
