@@ -48,7 +48,7 @@ export function SeveralPanel() {
         </Action>
       </Flex>
       <Box color="muted" fontSize="note" mt="10px">
-        Shift and a click choose one more, or let one go. The last one is the measure.
+        A press with Shift chooses one more, or lets one go. The last one is the measure.
       </Box>
     </>
   );
