@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { build, heading, signIn, use } from './people';
+import { build, heading, signIn, undoAll, use } from './people';
 
 /** No serious barrier, by best practices too, and every text readable by day and by night. */
 async function sound(page: Page) {
@@ -246,4 +246,26 @@ test('no serious barrier where plants, equipment and tables are', async ({ page 
   await page.getByRole('button', { name: 'a dashboard' }).click();
   await expect(page.getByText('A chart of defects by severity.')).toBeVisible();
   await sound(page);
+});
+
+test('no serious barrier where screens are made', async ({ page }) => {
+  await build(page, 's_bycomp', 'Sela Brandt, shift lead');
+  await page.keyboard.press('Control+b');
+  await page.getByRole('tab', { name: 'Settings' }).click();
+  await sound(page);
+  await page.getByRole('button', { name: '+ a new screen' }).click();
+  await expect(page.getByRole('dialog', { name: 'A new screen' })).toBeVisible();
+  await sound(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Add something in row/ }).last().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('number defects');
+  await expect(page.getByRole('option', { name: 'number of defects' })).toBeVisible();
+  await sound(page);
+  await page.keyboard.press('Enter');
+  await page.getByRole('tab', { name: 'Look' }).click();
+  await sound(page);
+  await page.locator('[data-stage] [data-sheet] [data-element]').first().click({ modifiers: ['Shift'], position: { x: 20, y: 5 } });
+  await expect(page.getByText('2 elements chosen')).toBeVisible();
+  await sound(page);
+  await undoAll(page);
 });
