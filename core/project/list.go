@@ -76,13 +76,22 @@ func (s *Screen) ListTable() string {
 	return ""
 }
 
-// Narrows gives the field of a table that an input narrows by: the first of its paths that the
-// table has; nil when it has none.
+// Narrows gives the field of a table that an input narrows by: the first of its paths that the table has; nil when it
+// has none. A path may be that of one table alone, which stands before it: t_pumps:f_state. A record narrows by a field
+// that holds such a record.
 func (p *Project) Narrows(in *Input, table string) (string, *Column) {
 	for _, path := range strings.Fields(in.Filter) {
-		if c, _ := p.FieldAt(table, path); c != nil {
-			return path, c
+		if of, own, alone := strings.Cut(path, ":"); alone {
+			if of != table {
+				continue
+			}
+			path = own
 		}
+		c, _ := p.FieldAt(table, path)
+		if c == nil || in.Type == "record" && in.Table != "" && c.References != in.Table {
+			continue
+		}
+		return path, c
 	}
 	return "", nil
 }

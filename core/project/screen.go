@@ -40,7 +40,7 @@ type Input struct {
 	Type     string `json:"type"`
 	Table    string `json:"table,omitempty"` // of a record
 	Required bool   `json:"required,omitempty"`
-	Filter   string `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has
+	Filter   string `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has; of one table alone: t_pumps:f_state
 	Compare  string `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost
 }
 

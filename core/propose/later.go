@@ -289,7 +289,7 @@ func (m *dashboardMaker) input(id string, in body) {
 func (m *dashboardMaker) chart(field string, at body) {
 	c := m.t.Fields[field]
 	in := "i_" + strings.TrimPrefix(field, "f_")
-	one := body{"alias": alias(c.Alias), "label": c.Label, "type": c.Type, "filter": field}
+	one := body{"alias": alias(c.Alias), "label": c.Label, "type": c.Type, "filter": ofAlone(m.t, field)}
 	if c.Type == "record" {
 		one["table"] = c.References
 	}
@@ -299,10 +299,19 @@ func (m *dashboardMaker) chart(field string, at body) {
 	m.say("A chart of %s by %s.", english.Lower(m.t.Label), english.Lower(c.Label))
 }
 
+// ofAlone is the path of a field of one table alone, since fields of other tables may have the same id; but for one that
+// holds a record, which narrows whatever holds such a one.
+func ofAlone(t *project.Table, field string) string {
+	if t.Fields[field].References != "" {
+		return field
+	}
+	return t.ID + ":" + field
+}
+
 func (m *dashboardMaker) months(field string) {
 	c := m.t.Fields[field]
-	m.input("i_from", body{"alias": "from", "label": "From", "type": "date", "filter": field, "compare": "atLeast"})
-	m.input("i_to", body{"alias": "to", "label": "To", "type": "date", "filter": field, "compare": "atMost"})
+	m.input("i_from", body{"alias": "from", "label": "From", "type": "date", "filter": ofAlone(m.t, field), "compare": "atLeast"})
+	m.input("i_to", body{"alias": "to", "label": "To", "type": "date", "filter": ofAlone(m.t, field), "compare": "atMost"})
 	move := to(m.screen, "i_from", body{"rule": "point"})
 	move["bind"].(body)["i_to"] = body{"rule": "point", "value": "end"}
 	m.element("e_months", body{"kind": "chart", "label": m.t.Label + " by month: " + english.Lower(c.Label), "table": m.t.ID, "by": field, "span": "month", "points": monthsCharted, "chosen": gate(nil, move), "cell": cell(m.row, 1, 12, 6)})

@@ -304,12 +304,12 @@ func (o *offering) narrowing(t *project.Table, field, span string, chart body) (
 	c := t.Fields[field]
 	input := func(name, compare string) string {
 		for _, in := range project.Ordered(o.s.Inputs) {
-			if in.Filter == field && in.Compare == compare && in.Table == c.References {
+			if in.Filter == ofAlone(t, field) && in.Compare == compare && in.Table == c.References {
 				return in.ID
 			}
 		}
 		id := free(o.s.Inputs, "i_"+strings.TrimPrefix(field, "f_")+name)
-		one := body{"pos": len(o.s.Inputs) + len(more) + 1, "alias": alias(c.Alias + name), "label": c.Label, "type": c.Type, "filter": field}
+		one := body{"pos": len(o.s.Inputs) + len(more) + 1, "alias": alias(c.Alias + name), "label": c.Label, "type": c.Type, "filter": ofAlone(t, field)}
 		if c.Type == "record" {
 			one["table"] = c.References
 		}

@@ -1683,7 +1683,7 @@ export interface Input {
   table?: string;
   required?: boolean;
   /**
-   * Path that this narrows lists and charts by; several, between spaces: the first that their table has
+   * Path that this narrows lists and charts by; several, between spaces: the first that their table has; of one table alone: t_pumps:f_state
    */
   filter?: string;
   /**

@@ -2,7 +2,7 @@ import { Flex } from '@chakra-ui/react';
 import { aliasOf } from '../../../document/alias';
 import type { Input } from '../../../document/document.gen';
 import { newId, put } from '../../../document/edit';
-import { posBehind } from '../../../document/parts';
+import { entityOf, posBehind } from '../../../document/parts';
 import { type InputDoc, inputsOf, type ScreenDoc } from '../../../document/screens';
 import { reachedOf, tablesOf } from '../../../document/tables';
 import { variableTypes } from '../../../document/variables';
@@ -62,10 +62,16 @@ function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDo
   const path = [doc.id, 'inputs', i.id];
   const own = doc.record === i.id;
   const lists = Object.values(doc.elements ?? {}).flatMap((e) => ('table' in e ? [e.table] : []));
-  const fields = [...new Set(lists)].flatMap((t) =>
-    reachedOf(entities, t).filter((f) => (i.table ? f.field.references === i.table : f.field.type === i.type)),
+  // A record narrows whatever holds such a one; other fields are those of one table alone.
+  const narrowed = [...new Set(lists)].flatMap((t) =>
+    reachedOf(entities, t)
+      .filter((f) => (i.table ? f.field.references === i.table : f.field.type === i.type))
+      .map((f): [string, string] => [
+        i.table ? f.path : `${t}:${f.path}`,
+        `${entityOf(entities, t, 'table')?.label ?? ''}: ${f.label.toLowerCase()}`,
+      ]),
   );
-  const among = [...new Map(fields.map((f) => [f.path, f.label]))];
+  const among = [...new Map(narrowed)];
   return (
     <Flex align="center" gap="6px">
       <Typed
@@ -95,11 +101,11 @@ function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDo
             >
               <option value="">narrows nothing</option>
               {i.filter && !among.some(([id]) => id === i.filter) && (
-                <option value={i.filter}>narrows several fields</option>
+                <option value={i.filter}>narrows as it does now</option>
               )}
               {among.map(([id, words]) => (
                 <option key={id} value={id}>
-                  narrows by {words.toLowerCase()}
+                  narrows {words}
                 </option>
               ))}
             </Select>
