@@ -24,6 +24,7 @@ test('elements are found by typing into an empty cell, their parts edited, their
   await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
   await page.getByRole('combobox', { name: 'What goes here' }).fill('list parts');
   await page.keyboard.press('Enter');
+  await expect(sentence(page)).toContainText('open Part'); // it is there, with its way: the tabs do not move any more
   await page.getByRole('tab', { name: 'Look' }).click();
   await look.getByLabel('Label', { exact: true }).fill('All parts');
   await page.keyboard.press('Enter');
