@@ -8,7 +8,9 @@ import (
 
 // An input narrows a table by the first of its paths that is meant for it, and by no field that only has the same id.
 func TestAnInputNarrowsWhatItIsMeantFor(t *testing.T) {
-	column := func(kind, references string) *project.Column { return &project.Column{Type: kind, References: references} }
+	column := func(kind, references string) *project.Column {
+		return &project.Column{Type: kind, References: references}
+	}
 	p := &project.Project{Tables: map[string]*project.Table{
 		"t_pumps":   {Fields: map[string]*project.Column{"f_state": column("text", ""), "f_site": column("record", "t_sites"), "f_built": column("date", "")}},
 		"t_repairs": {Fields: map[string]*project.Column{"f_state": column("text", ""), "f_site": column("record", "t_shops"), "f_pump": column("record", "t_pumps")}},
