@@ -1,7 +1,5 @@
 import { put } from '../../document/edit';
-import { entityOf } from '../../document/parts';
-import { recordTable, screenOf } from '../../document/screens';
-import { fieldsOf, reachedOf } from '../../document/tables';
+import { reachedOf } from '../../document/tables';
 import { Select } from '../../ui/controls';
 import { Labelled } from '../../ui/Labelled';
 import { useBuild } from '../context';
@@ -9,6 +7,7 @@ import type { BuiltElement, LookProps } from './element';
 import { ChosenPart } from './parts/ChosenPart';
 import { Measure } from './parts/Measure';
 import { isDated, spans } from './parts/measures';
+import { RelationPart } from './parts/RelationPart';
 import { TypedPart } from './parts/TypedPart';
 
 export const total: BuiltElement<'total'> = {
@@ -19,11 +18,7 @@ export const total: BuiltElement<'total'> = {
 
 /** What a number comes to, of which records, and of which time. */
 function TotalLook({ path, element: e }: LookProps<'total'>) {
-  const { entities, screen, edit } = useBuild();
-  const own = entityOf(entities, recordTable(screenOf(entities, screen)), 'table');
-  const relations = fieldsOf(entityOf(entities, e.table, 'table')).filter(
-    (f) => own && f.references === recordTable(screenOf(entities, screen)),
-  );
+  const { entities, edit } = useBuild();
   const dates = reachedOf(entities, e.table).filter(isDated);
   const when = (to: string) =>
     void edit([
@@ -34,18 +29,7 @@ function TotalLook({ path, element: e }: LookProps<'total'>) {
     <>
       <TypedPart path={path} name="words" label="Words" value={e.words} width="200px" needed />
       <Measure path={path} element={e} />
-      {relations.length > 0 && (
-        <ChosenPart
-          path={path}
-          name="relation"
-          label="Of which records"
-          value={e.relation}
-          among={[
-            ['', 'all that there are'],
-            ...relations.map((f) => [f.id, `those whose ${f.label.toLowerCase()} is this ${own?.one}`] as const),
-          ]}
-        />
-      )}
+      <RelationPart path={path} element={e} label="Of which records" />
       {dates.length > 0 && (
         <Labelled label="Of which time">
           <Select aria-label="Of which time" value={e.when ?? ''} onChange={(x) => when(x.target.value)}>

@@ -1,13 +1,13 @@
 import { Flex } from '@chakra-ui/react';
 import { put } from '../../../document/edit';
 import { entityOf, inOrder } from '../../../document/parts';
-import { recordTable, screenOf } from '../../../document/screens';
 import { fieldsOf } from '../../../document/tables';
 import { Labelled } from '../../../ui/Labelled';
 import { useBuild } from '../../context';
 import { OrderLines } from '../../sentence/chips/arrive/OrderLines';
 import type { BuiltElement, LookProps } from '../element';
 import { ChosenPart } from '../parts/ChosenPart';
+import { RelationPart } from '../parts/RelationPart';
 import { TypedPart } from '../parts/TypedPart';
 import { AddOrder } from './AddOrder';
 import { Columns } from './Columns';
@@ -25,10 +25,8 @@ export const list: BuiltElement<'list'> = {
 
 /** Which records a list shows, in which columns and which order. */
 function ListLook({ path, element: e }: LookProps<'list'>) {
-  const { entities, screen, edit } = useBuild();
-  const own = entityOf(entities, recordTable(screenOf(entities, screen)), 'table');
+  const { entities, edit } = useBuild();
   const fields = fieldsOf(entityOf(entities, e.table, 'table'));
-  const relations = fields.filter((f) => own && f.references === recordTable(screenOf(entities, screen)));
   const sorts = inOrder(e.order).map((o) => ({ path: o.path, desc: o.desc ?? false }));
   const order = (next: { path: string; desc: boolean }[]) =>
     void edit(
@@ -45,18 +43,7 @@ function ListLook({ path, element: e }: LookProps<'list'>) {
   return (
     <>
       <TypedPart path={path} name="label" label="Label" value={e.label} />
-      {relations.length > 0 && (
-        <ChosenPart
-          path={path}
-          name="relation"
-          label="Shows"
-          value={e.relation}
-          among={[
-            ['', 'all that there are'],
-            ...relations.map((f) => [f.id, `those whose ${f.label.toLowerCase()} is this ${own?.one}`] as const),
-          ]}
-        />
-      )}
+      <RelationPart path={path} element={e} label="Shows" />
       <Labelled label="Columns">
         <Flex gap="6px" wrap="wrap" align="center">
           <Columns
