@@ -30,7 +30,10 @@ test('elements are found by typing into an empty cell, their parts edited, their
   await page.keyboard.press('Enter');
   await expect(stage(page).getByText('All parts')).toBeVisible();
   await look.getByLabel('Add an order').selectOption({ index: 2 });
-  await expect(look.getByLabel('Order')).toHaveCount(1);
+  await expect(look.getByRole('button', { name: 'Remove this order' })).toHaveCount(1);
+  await page.locator('[data-stage] [data-sheet]').click({ position: { x: 2, y: 2 } });
+  await page.keyboard.press('Escape'); // nothing is chosen any more, and the screen itself is told of
+  await expect(page.getByRole('region', { name: 'This screen' })).toBeVisible();
   await undoAll(page);
 });
 

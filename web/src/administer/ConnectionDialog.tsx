@@ -68,7 +68,7 @@ export function ConnectionDialog({ was, onClose }: { was?: ConnectionInfo; onClo
         <Box fontSize="note" color="muted" mb="3px">
           Encrypted
         </Box>
-        <Select value={database.tls} onChange={(e) => set({ tls: e.target.value })}>
+        <Select w="full" value={database.tls} onChange={(e) => set({ tls: e.target.value })}>
           <option value="verified">by TLS, and the certificate is checked</option>
           <option value="required">by TLS, whatever the certificate</option>
           <option value="off">not at all: on this machine, or in a network of one’s own</option>

@@ -55,7 +55,7 @@ export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: (
           <Box fontSize="note" color="muted" mb="3px">
             Safety on the way
           </Box>
-          <Select value={plant.security} onChange={(e) => set({ security: e.target.value, policy: '' })}>
+          <Select w="full" value={plant.security} onChange={(e) => set({ security: e.target.value, policy: '' })}>
             <option value="encrypted">signed and encrypted</option>
             <option value="signed">signed, readable by others</option>
             <option value="off">none: in a network of one’s own</option>
@@ -66,7 +66,7 @@ export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: (
             <Box fontSize="note" color="muted" mb="3px">
               By
             </Box>
-            <Select value={plant.policy} onChange={(e) => set({ policy: e.target.value })}>
+            <Select w="full" value={plant.policy} onChange={(e) => set({ policy: e.target.value })}>
               <option value="">the best that it offers</option>
               {plant.policy && !policies.some((o) => o.policy === plant.policy) && <option>{plant.policy}</option>}
               {policies.map((o) => (
@@ -81,7 +81,7 @@ export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: (
           <Box fontSize="note" color="muted" mb="3px">
             Signing in
           </Box>
-          <Select value={by} onChange={(e) => signIn(e.target.value)}>
+          <Select w="full" value={by} onChange={(e) => signIn(e.target.value)}>
             <option value="nobody">without a name</option>
             <option value="name">by a name and a password</option>
             <option value="certificate">by this program’s certificate</option>
@@ -109,7 +109,7 @@ export function PlantDialog({ was, onClose }: { was?: ConnectionInfo; onClose: (
           <Box fontSize="note" color="muted" mb="3px">
             Names without a path are looked up in
           </Box>
-          <Select value={plant.namespace} onChange={(e) => set({ namespace: e.target.value })}>
+          <Select w="full" value={plant.namespace} onChange={(e) => set({ namespace: e.target.value })}>
             <option value="">none: everything is named by its path</option>
             {[...new Set([plant.namespace, ...tried.plant.namespaces])].filter(Boolean).map((uri) => (
               <option key={uri}>{uri}</option>

@@ -39,7 +39,7 @@ export function KeysDialog({ onClose }: { onClose: () => void }) {
           </Box>
           {lines.map(([key, does]) => (
             <Flex key={key} gap="12px" py="3px" borderBottomWidth="1px" borderColor="rule">
-              <Box w="150px">
+              <Box w="150px" flexShrink={0}>
                 <Key>{key}</Key>
               </Box>
               {does}

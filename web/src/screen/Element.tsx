@@ -47,6 +47,7 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
           builder.onChoose(element.id, event.shiftKey);
         }
       }}
+      onMouseDown={(event) => event.shiftKey && event.preventDefault()} // it chooses one more, and no text
       onKeyDownCapture={(event) => {
         if (event.key !== 'Enter' && event.key !== ' ') return;
         wasChosen.current = chosen;

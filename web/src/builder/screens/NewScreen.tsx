@@ -114,7 +114,7 @@ export function NewScreen({ project, draft, edit, onClose }: NewProps) {
           />
           <Flex as="label" gap="8px" align="center" fontSize="note">
             <input type="checkbox" checked={empty} onChange={(e) => setEmpty(e.target.checked)} />
-            empty
+            empty, without what would be on it
           </Flex>
           <Told words={make.error instanceof Error ? (wordsOf(make.error) ?? make.error.message) : undefined} />
           <Box>

@@ -17,7 +17,7 @@ const arrows: Record<string, { col?: number; row?: number }> = {
 
 /**
  * Keys for the chosen element: arrows move it by a cell, with Shift its right and lower edge; Delete takes it out;
- * Ctrl+C, X, V and D copy, cut, put in and double.
+ * Ctrl+C, X, V and D copy, cut, put in and double; Escape lets it go.
  */
 export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<unknown>) {
   const { entities, screen, chosen, several, choose, edit } = useBuild();
@@ -49,6 +49,7 @@ export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<un
       }
       return;
     }
+    if (e.key === 'Escape') return choose(undefined); // wherever the focus is: after something was put it is nowhere
     if (!one) return;
     if (e.key === 'Delete') {
       done();

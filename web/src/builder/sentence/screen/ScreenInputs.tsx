@@ -95,7 +95,7 @@ function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDo
           {among.length > 0 && (
             <Select
               aria-label={`What ${i.label} narrows`}
-              maxW="170px"
+              maxW="280px"
               value={i.filter ?? ''}
               onChange={(e) => void edit(put(entities, [...path, 'filter'], e.target.value || undefined))}
             >
