@@ -385,6 +385,12 @@ type GoRequest struct {
 // GrantWords One grant in words.
 type GrantWords = build.GrantWords
 
+// GroupElementView A group, where it stands.
+type GroupElementView = use.ElementView
+
+// GroupView A heading, with a frame around what stands within its cell.
+type GroupView = element.GroupView
+
 // Hanging What refers to a record that is to be deleted.
 type Hanging = ask.Hanging
 
@@ -412,7 +418,7 @@ type LampElementView = use.ElementView
 // LampView A live yes or no.
 type LampView = element.LampView
 
-// LaterAsked What is to be made for a table: screens, dashboard, operator.
+// LaterAsked What is to be made for a table: screens (what it lacks of a list and a form), list, form, dashboard, operator.
 type LaterAsked struct {
 	What string `json:"what"`
 }
@@ -442,6 +448,9 @@ type LinkUsed struct {
 	Password string `json:"password"`
 	Token    string `json:"token"`
 }
+
+// LinkView A link of a text that is a way.
+type LinkView = element.LinkView
 
 // ListChoice How a user likes a list: what narrows and orders it, and widths.
 type ListChoice struct {
@@ -580,6 +589,7 @@ type OfferedInput struct {
 	Alias    string `json:"alias"`
 	Label    string `json:"label"`
 	Required *bool  `json:"required,omitempty"`
+	Type     string `json:"type"`
 }
 
 // OfferedScreen A screen that another project offers.
@@ -937,6 +947,9 @@ type RolesIn struct {
 	Roles       []string `json:"roles"`
 }
 
+// RowFaceView How a row or point stands out, and what that means.
+type RowFaceView = element.RowFaceView
+
 // RowView A row.
 type RowView = element.RowView
 
@@ -1019,6 +1032,15 @@ type SignInAttempt struct {
 
 // Signature How a function is written.
 type Signature = compile.Signature
+
+// SitePlanElementView A site plan, where it stands.
+type SitePlanElementView = use.ElementView
+
+// SitePlanView A picture with records and fixed marks placed on it.
+type SitePlanView = element.SitePlanView
+
+// SitePoint One point of a site plan: a record, or a fixed mark.
+type SitePoint = element.SitePoint
 
 // Sort One part of the order of a list.
 type Sort = ask.Sort

@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { build, sentence, stage, undoAll } from './people';
+import { answered, build, sentence, stage, undoAll } from './people';
 
 const at = (id: string) => `[data-element="${id}"]`;
 
@@ -103,9 +103,9 @@ test('screens are listed, made for a purpose, set, copied and removed; everythin
   const about = page.getByRole('region', { name: 'This screen' });
   await about.getByLabel('Area').fill('Line');
   await page.keyboard.press('Enter');
-  await about.getByLabel('Address ends in').fill('Why it stood!');
+  await about.getByLabel('Address ends in').fill('Why did it stand?');
   await page.keyboard.press('Enter');
-  await expect(about.getByLabel('Address ends in')).toHaveValue('why-it-stood');
+  await expect(about.getByLabel('Address ends in')).toHaveValue('why-did-it-stand');
   await about.getByRole('button', { name: 'Copy this screen' }).click();
   await expect(page.getByRole('heading', { level: 1, name: 'Why it stood, copy' }).first()).toBeVisible();
   await list.getByRole('searchbox').fill('');
@@ -137,6 +137,21 @@ test('several at once: as wide as each other, side by side, a strip on all scree
   await expect(panel).toContainText('2 elements chosen');
   await sign('Cabins').click({ position: { x: 80, y: 20 }, modifiers: ['Shift'] });
   await expect(panel).toContainText('3 elements chosen');
+  // The same by a frame that is drawn over them, from where nothing stands.
+  await page.keyboard.press('Escape');
+  const [first, last] = [await sign('Inspections').boundingBox(), await sign('Cabins').boundingBox()];
+  if (!first || !last) throw new Error('no signs to draw a frame over');
+  const under = Math.max(first.y + first.height, last.y + last.height);
+  const edge = Math.min(first.x, last.x);
+  await page.mouse.move(edge - 10, Math.min(first.y, last.y) + 4);
+  await page.mouse.down();
+  await page.mouse.move(edge + 40, under - 20, { steps: 4 });
+  await page.mouse.move(Math.max(first.x + first.width, last.x + last.width) - 8, under - 6, { steps: 6 });
+  await page.mouse.up();
+  await expect(panel).toContainText(/\d+ elements chosen/);
+  await page.keyboard.press('Escape');
+  await sign('Inspections').click({ position: { x: 80, y: 20 } });
+  for (const name of ['Parts', 'Cabins']) await sign(name).click({ position: { x: 80, y: 20 }, modifiers: ['Shift'] });
   await panel.getByRole('button', { name: 'side by side, spread evenly' }).click();
   await expect.poll(async () => (await sign('Parts').boundingBox())?.y).toBe((await sign('Cabins').boundingBox())?.y);
   const [a, b] = [await sign('Parts').boundingBox(), await sign('Inspections').boundingBox()];
@@ -180,10 +195,102 @@ test('a chart is drawn in several ways, and is a table too', async ({ page }) =>
     );
   await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('notes.txt', 'text/plain', 'aGVsbG8=') });
   await expect(page.getByRole('alert')).toContainText('Only pictures can be put here.');
+  await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('none.png', 'image/png', 'aGVsbG8=') });
+  await expect(page.getByRole('alert')).toContainText('This file is no picture that can be shown.');
+  const scripted = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>').toString('base64');
+  await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('bad.svg', 'image/svg+xml', scripted) });
+  await expect(page.getByRole('alert')).toContainText('without scripts and links');
   const dot = 'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
   await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('red dot.png', 'image/png', dot) });
   await look.getByLabel('What it shows').fill('A red dot');
   await page.keyboard.press('Enter');
   await expect(stage(page).getByRole('img', { name: 'A red dot' })).toBeAttached();
+  await undoAll(page);
+});
+
+test('records on a picture narrow the screen; a text has links that are ways; a list stands under headings', async ({ page }) => {
+  await build(page, 's_bycomp', 'Sela Brandt, shift lead');
+  const put = async (words: string) => {
+    await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
+    await page.getByRole('combobox', { name: 'What goes here' }).fill(words);
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('combobox', { name: 'What goes here' })).toHaveCount(0);
+  };
+  const lookTab = async () => {
+    await page.getByRole('tab', { name: 'Look' }).click();
+    return page.getByRole('tabpanel', { name: 'Look' });
+  };
+  await put('site plan cabins');
+  let look = await lookTab();
+  for (const [edge, value] of [['right', '3'], ['lower', '60000']] as const) {
+    await look.getByLabel(`At the ${edge} edge`).fill(value);
+    await page.keyboard.press('Enter');
+  }
+  const site = stage(page).locator('[data-element]').filter({ hasText: /as a (list|picture)/ }).last();
+  await expect(site.locator('.site-point').nth(30)).toBeAttached(); // as their numbers lie on it now
+  await put('list defects');
+  const list = stage(page).locator('[data-element]').filter({ has: page.getByRole('columnheader', { name: 'Code' }) }).last();
+  await expect(list).toBeVisible();
+  look = await lookTab();
+  await look.getByLabel('Under headings by').selectOption({ label: 'State' });
+  await expect(list.getByRole('rowheader', { name: /^assigned \d+$/ })).toBeVisible();
+  await look.getByRole('button', { name: /^More of the column Code/ }).click();
+  await page.getByRole('dialog', { name: 'The column Code' }).getByLabel('At the foot').selectOption({ label: 'how many' });
+  const foot = list.locator('tfoot');
+  await expect(foot).toContainText(/how many \d+/);
+  const all = await foot.innerText();
+  await page.keyboard.press('Escape');
+
+  // A point that is pressed narrows the rest, by mouse or from the list of points; pressed again it shows all.
+  await site.getByRole('button', { name: 'as a list' }).click();
+  await site.getByRole('button', { name: 'as a list' }).click();
+  await site.getByRole('button', { name: '087', exact: true }).click();
+  await expect(site.getByText('only 087')).toBeVisible();
+  await expect.poll(() => foot.innerText()).not.toBe(all);
+  await site.getByRole('button', { name: 'show all' }).click();
+  await expect.poll(() => foot.innerText()).toBe(all);
+
+  await put('a text');
+  await expect(stage(page).getByText('New text')).toBeVisible();
+  await page.getByLabel('Which of its ways').selectOption({ label: '+ a link in it' });
+  await page.getByRole('combobox', { name: 'Where it leads' }).fill('print');
+  await page.getByRole('option', { name: /^print/ }).click();
+  await expect(sentence(page)).toContainText('link');
+  look = await lookTab();
+  await look.getByLabel('Words', { exact: true }).fill('**Mind** the wear:\n\n- it is measured\n- see [the list](k_1)');
+  await page.keyboard.press('Control+Enter');
+  const text = stage(page).locator('[data-element]').filter({ hasText: 'Mind the wear' });
+  await expect(text.getByRole('listitem')).toHaveCount(2);
+  await expect(text.getByRole('link', { name: 'the list' })).toBeVisible();
+  await expect(text.locator('strong')).toHaveText('Mind');
+  await undoAll(page);
+});
+
+test('of two who drag the same element the second is told who was first', async ({ page, browser }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  const other = await (await browser.newContext({ viewport: { width: 1280, height: 800 } })).newPage();
+  await other.route('**/api/build/tarnhorn/events', (r) => r.abort()); // it does not hear of the first in time
+  await build(other, 's_wboard', 'Mira Holt, technician');
+  const cabins = (p: typeof page) => stage(p).locator('[data-element]').filter({ has: p.getByText('Cabins', { exact: true }) }).first();
+  for (const p of [page, other]) await cabins(p).click({ position: { x: 80, y: 20 } });
+  await other.route('**/api/build/tarnhorn', (r) => r.abort()); // nor by asking again when it gets the focus
+  await answered(page, /\/edits$/, () => page.keyboard.press('Shift+ArrowLeft'));
+  await other.keyboard.press('Shift+ArrowRight');
+  await expect(other.getByText(/^Arno Vey changed this at/)).toBeVisible();
+  await other.context().close();
+  await undoAll(page);
+});
+
+test('what a screen of another application needs is chosen by chips', async ({ page }) => {
+  await build(page, 's_part', 'Mira Holt, technician');
+  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('Orders elsewhere');
+  await page.keyboard.press('Enter');
+  await page.getByRole('combobox', { name: 'Where it leads' }).fill('what was ordered');
+  await page.keyboard.press('Enter');
+  await sentence(page).getByRole('button', { name: /^(which|any) part/ }).click();
+  await page.getByRole('option', { name: /^its number|^its code/ }).click();
+  await expect(sentence(page)).toContainText(/What was ordered of Tarnhorn Stores with part = its (number|code)/);
+  await expect(stage(page).getByRole('button', { name: 'Orders elsewhere' })).not.toHaveAttribute('aria-disabled', 'true');
   await undoAll(page);
 });

@@ -21,7 +21,7 @@ export async function build(page: Page, screen: string, as: string, record?: str
   await page.goto(`/build/tarnhorn/screen/${screen}`);
   await page.getByLabel('Walking as').selectOption({ label: as });
   if (record) {
-    await page.getByRole('banner').getByRole('button', { name: /^(cabin|defect|lift) |which record/ }).click();
+    await page.getByRole('banner').getByRole('button', { name: /^(cabin|defect|lift|part) |which record/ }).click();
     await page.getByRole('combobox', { name: 'Record to walk on' }).fill(record);
     await page.getByRole('option', { name: record }).first().click();
     // Until its screen is there, what is pressed belongs to the record before.

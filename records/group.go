@@ -3,6 +3,7 @@ package records
 import (
 	"context"
 	"fmt"
+	"maps"
 	"slices"
 	"sort"
 	"strings"
@@ -70,7 +71,7 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 		titles = append(titles, f)
 		columns = append(columns, sql)
 	}
-	where, err := s.where(ask.Query{Table: q.Table, Match: q.Match, Rights: q.Rights})
+	where, err := s.where(ask.Query{Table: q.Table, Match: q.Match, Find: q.Find, Rights: q.Rights})
 	if err != nil {
 		return asked{}, err
 	}
@@ -80,8 +81,12 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 			unseen += " or " + at.link + " is not null and " + at.key + " is null"
 		}
 	}
+	kept := "2 desc nulls last" // of more than are read, the largest, or the last of time
+	if q.Span != "" {
+		kept = "4 desc nulls last"
+	}
 	all := append([]string{split, measure, unseen}, columns...)
-	sql := fmt.Sprintf("select %s from %s%s group by %s limit %d", strings.Join(all, ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), groupRows)
+	sql := fmt.Sprintf("select %s from %s%s group by %s order by %s limit %d", strings.Join(all, ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), kept, groupRows)
 	byValue := map[string]*ask.Group{}
 	return asked{
 		sql: sql, args: s.args, doing: "count " + q.Table.Label,
@@ -175,7 +180,23 @@ func largest(groups map[string]*ask.Group, limit int) []ask.Group {
 		return out[i].Value.Wire() < out[j].Value.Wire()
 	})
 	if limit > 0 && len(out) > limit {
-		out = out[:limit]
+		out = append(out[:limit], rest(out[limit:]))
 	}
 	return out
+}
+
+// rest is one group in the stead of several: their sum, and that of each part.
+func rest(of []ask.Group) ask.Group {
+	g := ask.Group{Value: cond.NullValue, Row: &ask.Row{Values: map[string]cond.Value{}}, Rest: len(of)}
+	parts := map[string]float64{}
+	for _, one := range of {
+		g.N += one.N
+		for _, p := range one.Parts {
+			parts[p.Value] += p.N
+		}
+	}
+	for _, value := range slices.Sorted(maps.Keys(parts)) {
+		g.Parts = append(g.Parts, ask.GroupPart{Value: value, N: parts[value]})
+	}
+	return g
 }

@@ -94,7 +94,7 @@ func TestSumsAndRanges(t *testing.T) {
 		}
 	}
 	byLift, err := up.Records.Reader(p).Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: p.Tables["t_defects"], By: "f_cabin.f_lift", Title: []string{"f_cabin.f_lift.f_name"}, Limit: 2})
-	if err != nil || len(byLift) != 2 {
+	if err != nil || len(byLift) != 3 || byLift[2].Rest == 0 {
 		t.Errorf("by a parent's parent: %+v %v", byLift, err)
 	}
 }
@@ -375,4 +375,30 @@ func together(t *testing.T, r *records.Reader, qs []ask.Query) []ask.Page {
 		t.Fatal(err)
 	}
 	return pages
+}
+
+// What lies beyond the largest groups is one, and with them comes to what SQL counts; what is looked for narrows it.
+func TestGroupsBeyondTheLargestAreOne(t *testing.T) {
+	p := tarnhorn(t)
+	r := up.Records.Reader(p)
+	defects := p.Tables["t_defects"]
+	all, err := r.Group(t.Context(), ask.GroupQuery{Table: defects, By: "f_cabin", Split: "f_state", Rights: ask.EveryRow, Limit: 3})
+	if err != nil || len(all) != 4 {
+		t.Fatalf("%d groups: %v", len(all), err)
+	}
+	var n, parts float64
+	for _, g := range all {
+		n += g.N
+		for _, part := range g.Parts {
+			parts += part.N
+		}
+	}
+	want, cabins := float64(scalar(t, "select count(*) from tarnhorn.defects")), scalar(t, "select count(distinct coalesce(cabin_id, -1)) from tarnhorn.defects")
+	if n != want || parts != want || all[3].Rest != cabins-3 || all[0].Rest != 0 || all[0].N < all[1].N {
+		t.Errorf("%v in groups, %v in parts, want %v; %d beyond of %d", n, parts, want, all[3].Rest, cabins)
+	}
+	found, err := r.Group(t.Context(), ask.GroupQuery{Table: defects, Rights: ask.EveryRow, Find: ask.Find{Words: []string{"D-2240"}, Paths: []string{"f_code"}}})
+	if err != nil || len(found) != 1 || found[0].N != 1 {
+		t.Errorf("%+v %v", found, err)
+	}
 }

@@ -251,6 +251,7 @@ func TestLiveValuesComeAsEvents(t *testing.T) {
 		t.Fatal(err)
 	}
 	defer resp.Body.Close()
+	// The first tells of all that is live, changed or not: it may have changed before anybody listened.
 	found := make(chan api.LiveEvent, 1)
 	go func() {
 		d := newEventReader(resp.Body)
@@ -270,6 +271,13 @@ func TestLiveValuesComeAsEvents(t *testing.T) {
 	case e := <-found:
 		if e.N != shown.N || strings.Contains(fmt.Sprint(e), "UT.drive") {
 			t.Errorf("event %+v", e)
+		}
+		told := map[string]bool{}
+		for _, one := range e.Elements {
+			told[one.Kind] = true
+		}
+		if !told["lamp"] || !told["gauge"] || told["image"] || told["tabs"] {
+			t.Errorf("the first event tells of %v", told)
 		}
 	case <-time.After(30 * time.Second):
 		t.Error("no live value came")

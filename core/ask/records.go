@@ -114,7 +114,8 @@ type GroupQuery struct {
 	Span    string   // of a date or moment: day, week or month; points come in the order of time then, the last ones
 	Zone    string   // that days begin in, of moments
 	Match   []Match
-	Limit   int
+	Find    Find
+	Limit   int // beyond it there is one last group that stands for the others; 0 for none
 	// Rights says which rows count; never nil.
 	Rights RowRules
 }
@@ -125,6 +126,7 @@ type Group struct {
 	Row   *Row // of a relation, for its title; values under By
 	N     float64
 	Parts []GroupPart
+	Rest  int // it stands for so many groups beyond the limit, and their sum
 }
 
 // GroupPart is the share of one value of the split.

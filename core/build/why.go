@@ -221,17 +221,20 @@ func (q *asking) aim(ctx context.Context, e *plan.Element, at Aim) (*use.Aim, er
 	return &out, nil
 }
 
+// shown notes whether the element is there by itself, and by the frame that it stands in.
 func (q *asking) shown(e *plan.Element) {
-	if e.Modes != nil && !e.Modes[q.open.At.Mode] {
-		q.out.Judged = append(q.out.Judged, Judged{What: "shown", State: "refuses", Words: "it is not there in mode " + q.open.At.Mode})
-		q.close(use.StateHidden, "It is not there in mode "+q.open.At.Mode+".")
-	}
-	if e.ShownWhile == nil {
-		return
-	}
-	q.ask(e.ShownWhile.Root)
-	if j := q.condition("shown", "it shows while ", e.ShownWhile.Root); j.State != "passes" {
-		q.close(use.StateHidden, english.Capital(j.Words)+".")
+	for ; e != nil; e = e.Around {
+		if e.Modes != nil && !e.Modes[q.open.At.Mode] {
+			q.out.Judged = append(q.out.Judged, Judged{What: "shown", State: "refuses", Words: "it is not there in mode " + q.open.At.Mode})
+			q.close(use.StateHidden, "It is not there in mode "+q.open.At.Mode+".")
+		}
+		if e.ShownWhile == nil {
+			continue
+		}
+		q.ask(e.ShownWhile.Root)
+		if j := q.condition("shown", "it shows while ", e.ShownWhile.Root); j.State != "passes" {
+			q.close(use.StateHidden, english.Capital(j.Words)+".")
+		}
 	}
 }
 

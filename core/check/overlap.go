@@ -16,7 +16,7 @@ var overlap = &Check{Name: "overlap", Doc: "an element that stands on another, w
 		s := ix.App.Screens[id]
 		for i, above := range s.Elements {
 			for _, below := range s.Elements[:i] {
-				if !overlaps(s.Screen.Type, above.Cell, below.Cell) || !together(above, below) {
+				if project.Frames(above.Element) || project.Frames(below.Element) || !overlaps(s.Screen.Type, above.Cell, below.Cell) || !together(above, below) {
 					continue
 				}
 				name := func(e *plan.Element) string { return "“" + words.Element(ix.App, s.Screen, e) + "”" }

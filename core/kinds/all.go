@@ -111,6 +111,8 @@ func init() {
 	anElement[element.Tabs]("tabs")
 	anElement[element.Image]("image")
 	anElement[element.Total]("total")
+	anElement[element.Group]("group")
+	anElement[element.SitePlan]("sitePlan")
 
 	anEffect[effect.Save]("save")
 	anEffect[effect.Set]("set")
@@ -167,4 +169,6 @@ func init() {
 	aTrigger[trigger.Menu]("menu")
 	aTrigger[trigger.Several]("several")
 	aTrigger[trigger.KeepRow]("keepRow")
+	aTrigger[trigger.Mark]("mark")
+	aTrigger[trigger.Link]("link")
 }

@@ -48,6 +48,7 @@ func (b *Planner) screen() {
 	}
 	b.rails()
 	b.Element = nil
+	b.Plan.frame()
 	slices.SortFunc(b.Plan.Elements, func(x, y *Element) int {
 		if d := x.Cell.Row - y.Cell.Row; d != 0 {
 			return d
@@ -57,6 +58,20 @@ func (b *Planner) screen() {
 		}
 		return strings.Compare(x.ID, y.ID)
 	})
+}
+
+// frame notes which frame each element stands in: of several, the narrowest.
+func (s *Screen) frame() {
+	for _, f := range s.Elements {
+		if !project.Frames(f.Element) {
+			continue
+		}
+		for _, e := range s.Elements {
+			if f.Cell.Holds(e.Cell) && (e.Around == nil || e.Around.Cell.W >= f.Cell.W && e.Around.Cell.Holds(f.Cell)) {
+				e.Around = f
+			}
+		}
+	}
 }
 
 // Listing gives the list that the element is; nil when it is none.

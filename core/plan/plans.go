@@ -53,6 +53,7 @@ func (s Names) With(names ...string) Names {
 // Element is an element with its expressions compiled.
 type Element struct {
 	*project.Element
+	Around     *Element // the frame that it stands in; nil for none
 	ShownWhile *cond.Expr
 	Texts      map[string]*cond.Template
 	Exprs      map[string]*cond.Expr

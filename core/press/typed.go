@@ -66,6 +66,22 @@ func (r Run) FillIn(t *project.Table, editable map[string]*project.Column, value
 	return needed(editable, values)
 }
 
+// NeededHere asks for the fields that this screen may not leave empty, though their table allows that, of a record that
+// is changed.
+func (r Run) NeededHere(t *project.Table, editable map[string]*project.Column, values map[string]cond.Value) error {
+	wrong := map[string]string{}
+	for field, f := range editable {
+		_, given := values[field] // what was emptied is told already
+		if own := t.Fields[field]; !given && own != nil && own.Nullable && !f.Nullable && r.World.Record.Values[field].IsNull() {
+			wrong[field] = "Fill in “" + f.Label + "”."
+		}
+	}
+	if len(wrong) > 0 {
+		return &ask.FieldErrors{Fields: wrong}
+	}
+	return nil
+}
+
 // needed asks for the fields that a new record cannot be without.
 func needed(editable map[string]*project.Column, values map[string]cond.Value) error {
 	wrong := map[string]string{}

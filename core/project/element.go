@@ -32,6 +32,17 @@ type Cell struct {
 	H   int `json:"h,omitempty"`
 }
 
+// Frames says whether an element is a frame around others.
+func Frames(e *Element) bool {
+	_, ok := e.Spec.(interface{ Frames() })
+	return ok
+}
+
+// Holds says whether a cell lies within this one of a frame: below the row of its heading.
+func (c Cell) Holds(in Cell) bool {
+	return in.Row > c.Row && in.Row < c.Row+max(c.H, 1) && in.Col >= c.Col && in.Col+in.W <= c.Col+c.W
+}
+
 // Spec is what one kind of element holds.
 type Spec interface {
 	Head() *ElementHead

@@ -14,11 +14,14 @@ type List struct {
 	Label    string                 `json:"label,omitempty"`
 	Columns  map[string]*ListColumn `json:"columns"`
 	Order    map[string]*Order      `json:"order,omitempty"`
-	Opened   *Gate                  `json:"opened,omitempty"`  // a row is opened
-	Rows     int                    `json:"rows,omitempty"`    // on one page; default 50
-	InPlace  bool                   `json:"inPlace,omitempty"` // rows are edited where they stand
-	Several  map[string]*Several    `json:"several,omitempty"` // what can be done with chosen rows
-	Menu     map[string]*Entry      `json:"menu,omitempty"`    // what a row's menu offers
+	Opened   *Gate                  `json:"opened,omitempty"`                                 // a row is opened
+	Rows     int                    `json:"rows,omitempty"`                                   // on one page; default 50
+	InPlace  bool                   `json:"inPlace,omitempty"`                                // rows are edited where they stand
+	Several  map[string]*Several    `json:"several,omitempty"`                                // what can be done with chosen rows
+	Menu     map[string]*Entry      `json:"menu,omitempty"`                                   // what a row's menu offers
+	Group    string                 `json:"group,omitempty"`                                  // path: rows stand under a heading for each of its values
+	Cards    bool                   `json:"cards,omitempty"`                                  // where it is narrow, each row is a card
+	Height   string                 `json:"height,omitempty" jsonschema:"enum=low,enum=tall"` // of the rows
 }
 
 // ListColumn is one column of a list.
@@ -26,7 +29,21 @@ type ListColumn struct {
 	Item
 	Path  string  `json:"path"` // field ids joined by dots
 	Label string  `json:"label,omitempty"`
-	Width float64 `json:"width,omitempty"` // share of the width; default 1
+	Width float64 `json:"width,omitempty"`                                                                 // share of the width; default 1
+	Align string  `json:"align,omitempty" jsonschema:"enum=left,enum=middle,enum=right"`                   // numbers right, all else left, if none is said
+	Look  string  `json:"look,omitempty" jsonschema:"enum=bar"`                                            // bar: of a number, how much it is of the most that is shown
+	Total string  `json:"total,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"` // at the foot, over all rows and not those that are shown
+}
+
+// Validate refuses looks that do not exist.
+func (c *ListColumn) Validate() error {
+	if err := OneOf("align", c.Align, "", "left", "middle", "right"); err != nil {
+		return err
+	}
+	if err := OneOf("look", c.Look, "", "bar"); err != nil {
+		return err
+	}
+	return OneOf("total", c.Total, append([]string{""}, Measures...)...)
 }
 
 // Several is something that is done with each of the rows that were chosen, all or none.
@@ -52,7 +69,8 @@ func ListOf(e *Element) *List {
 func (s *Screen) MainList() *Element {
 	var lists []*Element
 	for _, e := range s.Elements {
-		if l := ListOf(e); l != nil && l.Relation == "" {
+		_, beside := e.Spec.(interface{ BesideLists() })
+		if l := ListOf(e); l != nil && l.Relation == "" && !beside {
 			lists = append(lists, e)
 		}
 	}

@@ -77,6 +77,7 @@ type maker struct {
 	ids      names
 	lists    map[string]string // table → its list
 	forms    map[string]string // table → its form
+	inputs   map[string]string // table → the input of its form that holds the record, where that is none of ours
 }
 
 func (m *maker) settings() {

@@ -1,5 +1,11 @@
 package propose
 
+import (
+	"encoding/json"
+
+	"ambergate/core/project"
+)
+
 // body is a part of a document as it is written: proposals know no kinds of elements, moves and effects.
 type body = map[string]any
 
@@ -30,10 +36,47 @@ func gate(do, move body) body {
 	return body{"cases": body{"c_1": one}}
 }
 
-// forEditors leaves a gate to those who change records.
-func forEditors(g body) body {
-	g["roles"] = body{editors: true}
+// editing is the roles of a gate by what they may do with a table; in a document, the role that is proposed for that.
+type editing struct {
+	table string
+	may   func(project.Grant) bool
+}
+
+// MarshalJSON writes the role.
+func (editing) MarshalJSON() ([]byte, error) { return json.Marshal(body{editors: true}) }
+
+// What editors may do.
+func mayAdd(g project.Grant) bool    { return g.Add }
+func mayEdit(g project.Grant) bool   { return g.Edit }
+func mayKeep(g project.Grant) bool   { return g.Edit || g.Add }
+func mayDelete(g project.Grant) bool { return g.Delete }
+
+// forEditors leaves a gate to those who may do something with the records of a table.
+func forEditors(t *Table, may func(project.Grant) bool, g body) body {
+	g["roles"] = editing{t.ID, may}
 	return g
+}
+
+// forThose puts the roles of a project in the stead of the proposed one: those that may do what the gate is about. One
+// for all, or for nobody, is left to everybody: rights on records hold all the same.
+func forThose(p *project.Project, b body) {
+	if of, is := b["roles"].(editing); is {
+		roles := body{}
+		for id := range p.Roles {
+			if of.may(p.GrantOf(map[string]bool{id: true}, of.table)) {
+				roles[id] = true
+			}
+		}
+		b["roles"] = roles
+		if len(roles) == 0 || len(roles) == len(p.Roles) {
+			delete(b, "roles")
+		}
+	}
+	for _, part := range b {
+		if inner, is := part.(body); is {
+			forThose(p, inner)
+		}
+	}
 }
 
 func button(words string, at body, g body, modes ...string) body {

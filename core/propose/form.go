@@ -22,7 +22,7 @@ func (m *maker) form(t *Table) {
 	if up == "" {
 		up = "s_start"
 	}
-	own := input(t)
+	own := f.input(t)
 	b := body{"heading": english.Capital(t.Body.One) + " " + t.headingTitle(), "record": own, "up": up, "position": true, "elements": f.elements,
 		"inputs": body{own: body{"pos": 1, "alias": alias(t.Body.One), "label": english.Capital(t.Body.One), "type": "record", "table": t.ID, "required": true}}}
 	if t.Link {
@@ -76,7 +76,7 @@ func (f *formMaker) fields() {
 		if form := f.forms[c.References]; c.References != "" && form != "" && !f.t.Link {
 			parent := f.table(c.References)
 			if f.way(f.screen, element, form, "“"+one.Label+"” is pressed") {
-				e["gate"] = gate(nil, to(form, input(parent), body{"rule": "parent", "path": one.ID, "none": "grey", "reason": "There is none."}))
+				e["gate"] = gate(nil, to(form, f.input(parent), body{"rule": "parent", "path": one.ID, "none": "grey", "reason": "There is none."}))
 			}
 		}
 		f.add(element, e)
@@ -96,10 +96,10 @@ func (f *formMaker) table(id string) *Table {
 
 // buttons puts what is done with the record into one row.
 func (f *formMaker) buttons() {
-	t, own := f.t, input(f.t)
+	t, own := f.t, f.input(f.t)
 	self := func(rule string) body { return with(to(f.screen, own, body{"rule": rule}), "as", "replace") }
 	if f.edits() && t.mayEdit() {
-		edit := button("Edit", cell(f.row, 1, 2, 0), forEditors(gate(nil, with(self("this"), "mode", "edit"))), "view")
+		edit := button("Edit", cell(f.row, 1, 2, 0), forEditors(t, mayEdit, gate(nil, with(self("this"), "mode", "edit"))), "view")
 		f.add("e_edit", with(edit, "tone", "main"))
 	}
 	if f.edits() && (t.mayEdit() || t.mayAdd()) {
@@ -107,7 +107,7 @@ func (f *formMaker) buttons() {
 		if t.Link {
 			after = body{"kind": "back"}
 		}
-		f.add("e_save", with(button("Save", cell(f.row, 1, 2, 0), forEditors(gate(body{"kind": "save"}, after)), "edit", "add"), "tone", "main"))
+		f.add("e_save", with(button("Save", cell(f.row, 1, 2, 0), forEditors(t, mayKeep, gate(body{"kind": "save"}, after)), "edit", "add"), "tone", "main"))
 		f.add("e_cancel", button("Cancel", cell(f.row, 3, 2, 0), with(gate(nil, self("this")), "unsaved", "drop"), "edit"))
 		f.add("e_leave", button("Cancel", cell(f.row, 3, 2, 0), with(gate(nil, body{"kind": "back"}), "unsaved", "drop"), "add"))
 	}
@@ -118,7 +118,7 @@ func (f *formMaker) buttons() {
 	f.add("e_previous", with(button("Previous", cell(f.row, 3, 2, 0), gate(nil, body{"kind": "step", "step": "previous"}), "view"), "icon", "back"))
 	f.add("e_next", with(button("Next", cell(f.row, 5, 2, 0), gate(nil, body{"kind": "step", "step": "next"}), "view"), "icon", "forward"))
 	if f.edits() && t.mayDelete() {
-		f.add("e_delete", button("Delete", cell(f.row, 11, 2, 0), with(forEditors(gate(body{"kind": "delete"}, nil)), "confirm", "Delete "+t.Body.Title+"?"), "view"))
+		f.add("e_delete", button("Delete", cell(f.row, 11, 2, 0), with(forEditors(t, mayDelete, gate(body{"kind": "delete"}, nil)), "confirm", "Delete "+t.Body.Title+"?"), "view"))
 	}
 	f.row++
 }
@@ -148,10 +148,10 @@ func (f *formMaker) children() (note string) {
 func (f *formMaker) childList(child *Table, relation *Field, label, element string) {
 	list := body{"kind": "list", "label": label, "table": child.ID, "relation": relation.ID, "columns": child.columns(relation.ID), "rows": 10, "cell": cell(f.row, 1, 12, 5), "modes": body{"view": true}}
 	if target, bind := f.childOpens(child, relation); target != nil && f.way(f.screen, element, f.forms[target.ID], "a row of “"+label+"” is opened") {
-		list["opened"] = gate(nil, to(f.forms[target.ID], input(target), bind))
+		list["opened"] = gate(nil, to(f.forms[target.ID], f.input(target), bind))
 	}
 	if child.Link && f.edits() && child.mayDelete() {
-		list["several"] = body{"v_remove": body{"pos": 1, "words": "Remove", "gate": forEditors(gate(body{"kind": "delete"}, nil))}}
+		list["several"] = body{"v_remove": body{"pos": 1, "words": "Remove", "gate": forEditors(child, mayDelete, gate(body{"kind": "delete"}, nil))}}
 	}
 	f.add(element, list)
 	f.row += 5
@@ -162,7 +162,7 @@ func (f *formMaker) childList(child *Table, relation *Field, label, element stri
 	form, adder := f.forms[child.ID], f.ids.free(id("e", "add_"+element[2:]), "_")
 	if form != "" && f.edits() && child.mayAdd() && f.way(f.screen, adder, form, "“Add "+english.Lower(one)+"”, for this "+english.Lower(f.t.Body.One)) {
 		move := with(with(to(form, "", nil), "mode", "add"), "set", body{relation.ID: "record"})
-		add := button("Add "+english.Lower(one), cell(f.row, 1, 3, 0), forEditors(gate(nil, move)), "view")
+		add := button("Add "+english.Lower(one), cell(f.row, 1, 3, 0), forEditors(child, mayAdd, gate(nil, move)), "view")
 		f.add(adder, with(add, "icon", "plus"))
 		f.row++
 	}

@@ -77,21 +77,9 @@ func (l *later) add(id string, b body) {
 		}
 	}
 	if l.p.Roles[editors] == nil {
-		withoutEditors(b)
+		forThose(l.p, b)
 	}
 	l.out.Patch = append(l.out.Patch, patch.Op{Op: "add", Path: "/" + id, Value: encoded(b)})
-}
-
-// withoutEditors leaves ways to everybody, where the project has no such role: rights on records hold all the same.
-func withoutEditors(b body) {
-	if roles, is := b["roles"].(body); is && roles[editors] == true {
-		delete(b, "roles")
-	}
-	for _, part := range b {
-		if inner, is := part.(body); is {
-			withoutEditors(inner)
-		}
-	}
 }
 
 // listOf is a screen that lists the records of a table, with its list; nil for none.
@@ -115,22 +103,21 @@ func formOf(p *project.Project, table string) *project.Screen {
 	return nil
 }
 
-// ScreensFor makes the list and the form of a table, as far as the project has none of that kind. d is its database.
-func ScreensFor(p *project.Project, table string, d *catalogue.Database) Later {
-	l := newLater(p)
-	m := &maker{app: &Application{}, entities: body{}, ids: names{}, lists: map[string]string{}, forms: map[string]string{}}
-	for id := range p.Screens {
+// makerOf gives what makes screens for tables of a project as if they were proposed just now, and the table that is
+// meant; nil where its database has it no more.
+func (l *later) makerOf(table string, d *catalogue.Database) (m *maker, own *Table) {
+	m = &maker{app: &Application{}, entities: body{}, ids: names{}, lists: map[string]string{}, forms: map[string]string{}, inputs: map[string]string{}}
+	for id := range l.p.Screens {
 		m.ids[id] = true
 	}
-	var own *Table
-	for _, id := range slices.Sorted(maps.Keys(p.Tables)) {
-		t := asProposed(p, id, d)
+	for _, id := range slices.Sorted(maps.Keys(l.p.Tables)) {
+		t := asProposed(l.p, id, d)
 		if t == nil {
 			continue
 		}
 		m.app.Tables = append(m.app.Tables, t)
-		if form := formOf(p, id); form != nil {
-			m.forms[id] = form.ID
+		if form := formOf(l.p, id); form != nil {
+			m.forms[id], m.inputs[id] = form.ID, form.Record
 		}
 		if id == table {
 			own = t
@@ -138,6 +125,15 @@ func ScreensFor(p *project.Project, table string, d *catalogue.Database) Later {
 	}
 	if own == nil {
 		l.say("The database has this table no more, or is another one.")
+	}
+	return m, own
+}
+
+// ScreensFor makes the list and the form of a table, as far as the project has none of that kind. d is its database.
+func ScreensFor(p *project.Project, table string, d *catalogue.Database) Later {
+	l := newLater(p)
+	m, own := l.makerOf(table, d)
+	if own == nil {
 		return l.out
 	}
 	list, element := l.listOf(table)
@@ -156,17 +152,14 @@ func ScreensFor(p *project.Project, table string, d *catalogue.Database) Later {
 		m.form(own)
 		l.say("A form of one %s, with %s.", english.Lower(own.Body.One), strings.TrimPrefix(m.app.Screens[len(m.app.Screens)-1].Note, "form, "))
 	}
-	for _, s := range m.app.Screens {
-		l.add(s.ID, m.entities[s.ID].(body))
-		l.out.Screen = or(l.out.Screen, s.ID)
-	}
+	l.take(m)
 	switch {
 	case len(m.app.Screens) == 0:
 		l.say("“%s” and the form of one %s are there already.", list.Title, english.Lower(own.Body.One))
 	case list == nil:
 		l.sign(own.Body.Label, m.lists[table])
 	case project.ListOf(element).Opened == nil:
-		opened := gate(nil, to(m.forms[table], input(own), body{"rule": "row"}))
+		opened := gate(nil, to(m.forms[table], m.input(own), body{"rule": "row"}))
 		l.out.Patch = append(l.out.Patch, patch.Op{Op: "add", Path: "/" + list.ID + "/elements/" + element.ID + "/opened", Value: encoded(opened)})
 		l.say("A row of “%s” opens it.", list.Title)
 	}

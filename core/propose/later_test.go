@@ -4,7 +4,9 @@ import (
 	"strings"
 	"testing"
 
+	"ambergate/core/catalogue"
 	"ambergate/core/plan"
+	"ambergate/core/project"
 	"ambergate/core/propose"
 )
 
@@ -75,5 +77,35 @@ func TestLaterScreensAndADashboardOfATable(t *testing.T) {
 	releasable(t, app)
 	if s := p6.Screens[operator.Screen]; s == nil || s.Type != "operator" || len(operator.Words) != 2 {
 		t.Errorf("%+v", operator.Words)
+	}
+}
+
+// One more list or form is made whatever there is, with the ways that the first ones have.
+func TestOneMoreListOrForm(t *testing.T) {
+	d := numbered(works())
+	a, p := proposed(t, d, all(d))
+	for what, make := range map[string]func(*project.Project, string, *catalogue.Database) propose.Later{"list": propose.ListFor, "form": propose.FormFor} {
+		made := make(p.Project, "t_pumps", d)
+		if len(made.Patch) != 1 || made.Screen == "" || p.Project.Screens[made.Screen] != nil {
+			t.Fatalf("%s: %+v", what, made)
+		}
+		after := patched(t, a, made.Patch)
+		app, err := plan.Compile(after)
+		if err != nil || len(app.Problems) > 0 {
+			t.Errorf("%s: %v %+v", what, err, app.Problems)
+		}
+		kinds := map[string]int{}
+		for _, e := range after.Screens[made.Screen].Elements {
+			kinds[e.Kind]++
+			if l := project.ListOf(e); l != nil && l.Opened == nil {
+				t.Errorf("%s: no row of %s opens", what, e.ID)
+			}
+		}
+		if kinds["list"] == 0 || what == "form" && (kinds["field"] < 3 || kinds["button"] < 5) {
+			t.Errorf("%s: %v", what, kinds)
+		}
+		if gone := make(p.Project, "t_pumps", &catalogue.Database{}); gone.Screen != "" || len(gone.Words) != 1 {
+			t.Errorf("%s of a table that is gone: %+v", what, gone)
+		}
 	}
 }

@@ -39,17 +39,17 @@ func (m *maker) list(t *Table) {
 	form := m.forms[t.ID]
 	top := 1
 	if form != "" && m.edits() && t.mayAdd() && m.way(screen, "e_new", form, "“New "+english.Lower(t.Body.One)+"”") {
-		add := button("New "+english.Lower(t.Body.One), cell(1, 1, 3, 0), forEditors(gate(nil, with(to(form, "", nil), "mode", "add"))))
+		add := button("New "+english.Lower(t.Body.One), cell(1, 1, 3, 0), forEditors(t, mayAdd, gate(nil, with(to(form, "", nil), "mode", "add"))))
 		elements["e_new"] = with(with(with(add, "pos", 1), "tone", "main"), "icon", "plus")
 		top = 2
 	}
 	list := body{"kind": "list", "pos": 2, "table": t.ID, "columns": t.columns(""), "cell": cell(top, 1, 12, 14)}
 	if form != "" && m.way(screen, "e_list", form, "a row is opened") {
-		list["opened"] = gate(nil, to(form, input(t), body{"rule": "row"}))
+		list["opened"] = gate(nil, to(form, m.input(t), body{"rule": "row"}))
 	}
 	elements["e_list"] = list
 	m.screen(Screen{ID: screen, Title: t.Body.Label, Type: "list", Note: "list", Table: t.ID}, body{"up": "s_start", "elements": elements})
 }
 
-// input is the id of the input that holds a form's own record.
-func input(t *Table) string { return id("i", t.ID[2:]) }
+// input is the id of the input that holds a form's own record: that of a form that is there already, or of a new one.
+func (m *maker) input(t *Table) string { return or(m.inputs[t.ID], id("i", t.ID[2:])) }

@@ -17,8 +17,9 @@ type CellWish struct {
 	Row     int    `json:"row"`
 	Col     int    `json:"col"`
 	Words   string `json:"words"`
-	Element string `json:"element"`       // the id that the new element gets
-	Tab     string `json:"tab,omitempty"` // tabs and tab that are open above the cell, joined by a point
+	Element string `json:"element"`         // the id that the new element gets
+	Tab     string `json:"tab,omitempty"`   // tabs and tab that are open above the cell, joined by a point
+	Frame   string `json:"frame,omitempty"` // the frame that it is to stand in, below what stands there
 }
 
 // CellOffer is an element that could be put into the cell.
@@ -105,7 +106,11 @@ func (o *offering) wants(group string, texts ...string) bool {
 }
 
 func (o *offering) add(t thing) {
-	if !o.wants(t.group, t.words, t.also, t.note, t.group) {
+	of := t.group // what a table is called finds all that is of it
+	if of == wordsGroup {
+		of = ""
+	}
+	if !o.wants(t.group, t.words, t.also, t.note, of) {
 		return
 	}
 	o.put(t)
@@ -114,7 +119,7 @@ func (o *offering) add(t thing) {
 // put offers a thing whatever was typed.
 func (o *offering) put(t thing) {
 	o.perGroup[t.group]++
-	at, room := roomFor(o.s, o.w.Row, o.w.Col, t.w, max(t.h, 1), t.least)
+	at, room := roomFor(o.s, o.w.Frame, o.w.Row, o.w.Col, t.w, max(t.h, 1), t.least)
 	t.body["cell"] = cell(at.Row, at.Col, at.W, t.h)
 	t.body["pos"] = lastPos(o.s) + 1
 	if o.w.Tab != "" && t.body["kind"] != "tabs" {
@@ -133,6 +138,7 @@ func (o *offering) plain() {
 	o.add(thing{id: "text", words: "a text", also: "words paragraph", group: wordsGroup, w: 4, least: 2, body: body{"kind": "text", "words": "New text"}})
 	o.add(thing{id: "heading", words: "a heading", also: "title text", group: wordsGroup, w: 12, least: 3, body: body{"kind": "text", "style": "heading", "words": "New heading"}})
 	o.add(thing{id: "note", words: "a note", also: "small text hint", group: wordsGroup, w: 6, least: 2, body: body{"kind": "text", "style": "note", "words": "New note"}})
+	o.add(thing{id: "group", words: "a group", also: "frame box section fieldset", note: "a heading, and a frame around what is put in", group: wordsGroup, w: 6, h: 1, least: 3, body: body{"kind": "group", "words": "New group"}})
 	o.add(thing{id: "tabs", words: "tabs", also: "register pages", note: "what is put in belongs to the open one", group: wordsGroup, w: 12, least: 4, body: body{"kind": "tabs", "tabs": body{
 		"t_1": body{"pos": 1, "label": "First"}, "t_2": body{"pos": 2, "label": "Second"}}}})
 }
@@ -146,16 +152,16 @@ func (o *offering) saying() {
 	width := 2 + min(4, len([]rune(words))/14)
 	o.put(thing{id: "button:", words: "a button “" + words + "”", group: "As it is typed", w: width, least: 1, body: body{"kind": "button", "words": words}})
 	o.put(thing{id: "text:", words: "a text “" + words + "”", group: "As it is typed", w: 4 + width/2, least: 2, body: body{"kind": "text", "words": words}})
+	o.put(thing{id: "group:", words: "a group “" + words + "”", group: "As it is typed", w: 6, h: 1, least: 3, body: body{"kind": "group", "words": words}})
 	o.put(thing{id: "heading:", words: "a heading “" + words + "”", group: "As it is typed", w: 12, least: 3, body: body{"kind": "text", "style": "heading", "words": words}})
 }
 
 func (o *offering) pictures() {
-	for _, id := range slices.SortedFunc(maps.Keys(o.p.Pictures), func(a, b string) int {
-		return strings.Compare(o.p.Pictures[a].Name, o.p.Pictures[b].Name)
-	}) {
+	for _, id := range picturesByName(o.p) {
 		o.add(thing{id: "picture:" + id, words: o.p.Pictures[id].Name, also: "image", note: "picture", group: "Pictures", w: 4, h: 4, least: 1, body: body{"kind": "image", "picture": id}})
 		if len(o.typed) > 0 {
 			o.add(thing{id: "figure:" + id, words: o.p.Pictures[id].Name + ", with live words on it", also: "image marks plan", note: "picture", group: "Pictures", w: 8, h: 8, least: 3, body: body{"kind": "figure", "words": o.p.Pictures[id].Name, "picture": id}})
+			o.add(thing{id: "plan:" + id, words: o.p.Pictures[id].Name + ", with marks that are pressed", also: "image site plan map points", note: "picture", group: "Pictures", w: 8, h: 8, least: 3, body: body{"kind": "sitePlan", "picture": id, "marks": body{"m_1": body{"pos": 1, "x": 50, "y": 50, "words": "New mark"}}}})
 		}
 	}
 }
@@ -250,6 +256,7 @@ func (o *offering) tables() {
 		o.list(t)
 		o.total(t)
 		o.charts(t)
+		o.sitePlan(t)
 	}
 }
 
@@ -292,45 +299,13 @@ func (o *offering) charts(t *project.Table) {
 		}
 		one := thing{id: "chart:" + t.ID + "." + id, words: words, also: "bars count", group: t.Label, w: 6, h: 6, least: 4, body: b}
 		if o.s.Type == "dashboard" {
-			one.more = o.narrowing(t, id, span, b)
+			n := inputs{s: o.s}
+			b["chosen"] = gate(nil, n.byField(t, id, span))
+			one.more = n.more
 			one.note = "a bar that is chosen narrows the screen"
 		}
 		o.add(one)
 	}
-}
-
-// narrowing lets a chosen point narrow the screen: by an input of it, which is added where none does so yet.
-func (o *offering) narrowing(t *project.Table, field, span string, chart body) (more []patch.Op) {
-	c := t.Fields[field]
-	input := func(name, compare string) string {
-		for _, in := range project.Ordered(o.s.Inputs) {
-			if in.Filter == ofAlone(t, field) && in.Compare == compare && in.Table == c.References {
-				return in.ID
-			}
-		}
-		id := free(o.s.Inputs, "i_"+strings.TrimPrefix(field, "f_")+name)
-		one := body{"pos": len(o.s.Inputs) + len(more) + 1, "alias": alias(c.Alias + name), "label": c.Label, "type": c.Type, "filter": ofAlone(t, field)}
-		if c.Type == "record" {
-			one["table"] = c.References
-		}
-		if compare != "" {
-			one["compare"], one["type"] = compare, "date"
-			one["label"] = map[string]string{"atLeast": "From", "atMost": "To"}[compare]
-		}
-		if o.s.Inputs == nil && len(more) == 0 {
-			more = append(more, patch.Op{Op: "add", Path: "/" + o.s.ID + "/inputs", Value: encoded(body{})})
-		}
-		more = append(more, patch.Op{Op: "add", Path: "/" + o.s.ID + "/inputs/" + id, Value: encoded(one)})
-		return id
-	}
-	if span == "" {
-		chart["chosen"] = gate(nil, to(o.s.ID, input("", ""), body{"rule": "point"}))
-		return more
-	}
-	move := to(o.s.ID, input("_from", "atLeast"), body{"rule": "point"})
-	move["bind"].(body)[input("_to", "atMost")] = body{"rule": "point", "value": "end"}
-	chart["chosen"] = gate(nil, move)
-	return more
 }
 
 // live are values of the plant: those of the record's equipment, and those of no record.
@@ -352,6 +327,10 @@ func (o *offering) live() {
 // value offers a live value as what suits it, and a number as a trend too.
 func (o *offering) value(t *project.Tag, label, path, group string) {
 	if t.Type == "yesno" {
+		if t.Writable {
+			words := strings.TrimSuffix(english.Capital(t.Label), " command")
+			o.add(thing{id: "command:" + path, words: "button: " + english.Lower(label), also: "press command write", note: "sends yes to the plant", group: group, w: 3, least: 1, body: body{"kind": "button", "words": words, "gate": gate(body{"kind": "write", "tag": path, "value": "true"}, nil)}})
+		}
 		o.add(thing{id: "lamp:" + path, words: "lamp: " + english.Lower(label), also: "light", group: group, w: 3, least: 2, body: body{"kind": "lamp", "words": label, "value": path, "on": "yes", "off": "no"}})
 		return
 	}
@@ -383,4 +362,10 @@ func (o *offering) value(t *project.Tag, label, path, group string) {
 
 func tablesByLabel(p *project.Project) []string {
 	return slices.SortedFunc(maps.Keys(p.Tables), func(a, b string) int { return strings.Compare(p.Tables[a].Label, p.Tables[b].Label) })
+}
+
+func picturesByName(p *project.Project) []string {
+	return slices.SortedFunc(maps.Keys(p.Pictures), func(a, b string) int {
+		return strings.Compare(p.Pictures[a].Name, p.Pictures[b].Name)
+	})
 }

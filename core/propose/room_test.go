@@ -118,3 +118,37 @@ func TestWhatIsPutKnowsWhatCanBeKnown(t *testing.T) {
 		}
 	}
 }
+
+// within is the board with a frame in rows 2 to 3 around its first button.
+func within(more ...patch.Op) []patch.Op {
+	return append(append(board(), patch.Op{Op: "add", Path: "/s_try/elements/e_frame", Value: []byte(`{"kind":"group","pos":9,"words":"Frame","cell":{"row":1,"col":1,"w":6,"h":2}}`)}), more...)
+}
+
+func TestWhatIsPutIntoAFrameStaysThereAndTheFrameGrows(t *testing.T) {
+	a, _ := proposed(t, works(), all(works()))
+	for name, c := range map[string]struct {
+		wish  propose.CellWish
+		made  project.Cell
+		frame int // its rows
+		text  int
+	}{
+		"beside what it holds":       {propose.CellWish{Row: 2, Col: 4, Words: "text"}, project.Cell{Row: 2, Col: 4, W: 3}, 2, 3},
+		"too wide for the gap in it": {propose.CellWish{Row: 2, Col: 6, Words: "heading"}, project.Cell{Row: 3, Col: 1, W: 6}, 3, 4},
+		"below what it holds":        {propose.CellWish{Row: 3, Col: 1, Words: "heading", Frame: "e_frame"}, project.Cell{Row: 3, Col: 1, W: 6}, 3, 4},
+		"tall":                       {propose.CellWish{Row: 3, Col: 1, Words: "chart pumps state", Frame: "e_frame"}, project.Cell{Row: 3, Col: 1, W: 6, H: 6}, 8, 9},
+		"beside the frame":           {propose.CellWish{Row: 1, Col: 7, Words: "button"}, project.Cell{Row: 1, Col: 7, W: 2}, 2, 3},
+		"a frame that is not there":  {propose.CellWish{Row: 40, Col: 1, Words: "button", Frame: "e_gone"}, project.Cell{Row: 40, Col: 1, W: 2}, 2, 3},
+	} {
+		c.wish.Screen = "s_try"
+		cells, _ := put(t, a, within(), c.wish)
+		if cells["e_made"] != c.made || cells["e_frame"].H != c.frame || cells["e_text"].Row != c.text {
+			t.Errorf("%s: it stands at %+v, the frame has %d rows, the text is in row %d; want %+v, %d, %d", name, cells["e_made"], cells["e_frame"].H, cells["e_text"].Row, c.made, c.frame, c.text)
+		}
+	}
+	outer := patch.Op{Op: "add", Path: "/s_try/elements/e_outer", Value: []byte(`{"kind":"group","pos":9,"words":"Outer","cell":{"row":1,"col":1,"w":12,"h":3}}`)}
+	inner := patch.Op{Op: "replace", Path: "/s_try/elements/e_frame/cell/row", Value: []byte(`2`)}
+	cells, _ := put(t, a, within(outer, inner, patch.Op{Op: "replace", Path: "/s_try/elements/e_one/cell/row", Value: []byte(`3`)}), propose.CellWish{Screen: "s_try", Row: 4, Col: 1, Words: "button", Frame: "e_frame"})
+	if cells["e_frame"].H != 3 || cells["e_outer"].H != 4 {
+		t.Errorf("a frame within a frame has %d rows, that around it %d", cells["e_frame"].H, cells["e_outer"].H)
+	}
+}

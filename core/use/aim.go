@@ -22,7 +22,7 @@ func (o *Opening) AimLead(v *Verdict, m *plan.Lead, w *World, at Aim) {
 	if to.Mode == "" {
 		to.Mode = "view"
 	}
-	if to.Screen == o.At.Screen && at.Point != "" {
+	if to.Screen == o.At.Screen && o.choosesHere(at) {
 		at.here = o.At.Inputs
 		to.Inputs = maps.Clone(o.At.Inputs) // what else narrows the screen stays
 		if to.Inputs == nil {
@@ -137,7 +137,7 @@ func (o *Opening) applyNone(v *Verdict, m *plan.Lead, b *project.Binding, to *pl
 	*v = Verdict{State: StateGreyed, By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 }
 
-// ChoosesPoint says whether a binding brings what the chosen point stands for.
+// ChoosesPoint says whether a binding brings what was chosen: what a point stands for, or its record.
 func ChoosesPoint(b *project.Binding) bool {
 	_, point := b.Spec.(interface{ Chooses() bool })
 	return point

@@ -83,7 +83,7 @@ func (o *Opening) OpenTab(block string) string {
 // aside says whether an element stands aside for another mode or tab. One of a block that is gone
 // does not: nothing is to vanish by that.
 func (o *Opening) aside(e *plan.Element) bool {
-	if e.Modes != nil && !e.Modes[o.At.Mode] {
+	if e.Modes != nil && !e.Modes[o.At.Mode] || e.Around != nil && o.aside(e.Around) {
 		return true
 	}
 	block, tab, ok := strings.Cut(e.Tab, ".")
@@ -100,8 +100,25 @@ func (o *Opening) There(e *plan.Element) (ElementView, bool) {
 	if o.aside(e) {
 		return ev, false
 	}
-	if e.Shown != "" && (e.ShownWhile == nil || !e.ShownWhile.Root.Eval(o.World).True()) {
-		return ev, false
+	by, _ := o.unshown(e)
+	return ev, by == ""
+}
+
+// unshown says why an element is not there by its own condition, or by that of the frame that it stands in; "" where it is.
+func (o *Opening) unshown(e *plan.Element) (by, reason string) {
+	for ; e != nil; e = e.Around {
+		if e.Shown == "" {
+			continue
+		}
+		if e.ShownWhile == nil {
+			return "broken", "The condition for showing it cannot be read."
+		}
+		switch shown := e.ShownWhile.Root.Eval(o.World); {
+		case !shown.Known():
+			return "unknown", "Value not available: " + shown.Why() + "."
+		case !shown.True():
+			return "shown", "It shows only while " + e.ShownWhile.Root.Phrase() + "."
+		}
 	}
-	return ev, true
+	return "", ""
 }

@@ -2,6 +2,7 @@ package use
 
 import (
 	"context"
+	"slices"
 	"strings"
 
 	"ambergate/core/ask"
@@ -63,10 +64,27 @@ func (o *Opening) find(spec *project.List) ask.Find {
 }
 
 func (o *Opening) listOrder(spec *project.List, isMain bool) []ask.Sort {
+	order := plan.DeclaredOrder(o.App, spec)
 	if isMain && len(o.At.Sort) > 0 {
-		return o.sortable(spec.Table, o.At.Sort)
+		order = o.At.Sort
 	}
-	return o.sortable(spec.Table, plan.DeclaredOrder(o.App, spec))
+	return o.sortable(spec.Table, grouped(spec.Group, order))
+}
+
+// grouped puts the field that rows stand under before all else that they are ordered by; one that it is ordered by
+// anyhow keeps its direction.
+func grouped(path string, order []ask.Sort) []ask.Sort {
+	if path == "" {
+		return order
+	}
+	first := ask.Sort{Path: path}
+	rest := slices.DeleteFunc(slices.Clone(order), func(s ask.Sort) bool {
+		if s.Path == path {
+			first = s
+		}
+		return s.Path == path
+	})
+	return append([]ask.Sort{first}, rest...)
 }
 
 // order gives a declared order, as far as the user may see.

@@ -2,6 +2,7 @@ package use_test
 
 import (
 	"context"
+	"encoding/json"
 	"strings"
 	"testing"
 
@@ -9,6 +10,7 @@ import (
 	"ambergate/core/kinds/element"
 	"ambergate/core/press"
 	"ambergate/core/stand"
+	"ambergate/core/use"
 )
 
 // A value that is stale is not known, and "not" of it neither: wherever it is asked for, it enables nothing.
@@ -89,5 +91,34 @@ func TestAStaleLampShowsNeitherFace(t *testing.T) {
 		if l := stand.Element(t, s.MustOpen(t, s.Sela, "drive?lift=1").View(), id).View.(*element.LampView); l.State != "unknown" {
 			t.Errorf("%s with a stale value: %+v", id, l)
 		}
+	}
+}
+
+func TestWhatIsDrawnBeforeAnyLiveValueDiffersWhereOneCounts(t *testing.T) {
+	s := stand.New(t, overStale)
+	s.Tags["UT.running"], s.Tags["UT.speed"] = cond.Bool(false), cond.Float(0)
+	o := s.MustOpen(t, s.Sela, "drive?lift=1")
+	now, before := map[string]string{}, map[string]string{}
+	for views, o := range map[*map[string]string]*use.Opening{&now: o, &before: o.Unread()} {
+		for _, e := range o.View().Elements {
+			text, err := json.Marshal(e)
+			if err != nil {
+				t.Fatal(err)
+			}
+			(*views)[e.ID] = string(text)
+		}
+	}
+	for _, id := range []string{"e_idle", "e_case", "e_any", "e_ghost"} {
+		if now[id] == "" || now[id] == before[id] {
+			t.Errorf("%s is the same before any value: %s", id, now[id])
+		}
+	}
+	for _, ref := range o.TagRefs() {
+		if !s.Tags.Read(ref).Value.Known() {
+			s.Tags[ref.Node] = cond.Float(1)
+		}
+	}
+	if !o.AllRead() || o.Unread().AllRead() {
+		t.Error("what was read is not told from what was not")
 	}
 }

@@ -214,6 +214,42 @@ func TestAPressAsksThenActsInOrder(t *testing.T) {
 	}
 }
 
+// A screen may ask for what its table can be without: of a new record, of one that is changed, and of one that is emptied.
+func TestAFieldThatIsNeededHere(t *testing.T) {
+	s := stand.New(t, `[{"op":"add","path":"/s_defect/elements/e_hours/required","value":true},{"op":"add","path":"/s_defect/elements/e_hours/hint","value":"whole hours"}]`)
+	o := s.MustOpen(t, s.Mira, "defect?defect=1&~mode=edit")
+	if f := stand.Element(t, o.View(), "e_hours").View.(*element.FieldView); !f.Required || f.Hint != "whole hours" {
+		t.Errorf("%+v", f)
+	}
+	save := func(o *use.Opening, values map[string]string) string {
+		t.Helper()
+		p := press.Press{Element: "e_save", Values: values}
+		if r := o.View().Record; r != nil {
+			p.Version = r.Version
+		}
+		_, err := stand.Press(t, o, s, p)
+		var fields *ask.FieldErrors
+		if errors.As(err, &fields) {
+			return fields.Fields["f_hours"]
+		}
+		if err != nil {
+			t.Error(err)
+		}
+		return ""
+	}
+	for what, got := range map[string]string{
+		"untouched": save(o, map[string]string{"f_what": "Door, left"}), "emptied": save(o, map[string]string{"f_hours": ""}),
+		"a new one": save(s.MustOpen(t, s.Mira, "defect?~mode=add"), map[string]string{"f_what": "Door"}),
+	} {
+		if got != "Fill in “Hours”." {
+			t.Errorf("%s: %q", what, got)
+		}
+	}
+	if got := save(o, map[string]string{"f_hours": "2"}); got != "" || s.Data.Rows["t_defects"]["1"]["f_hours"].Wire() != "2" {
+		t.Errorf("filled in: %q", got)
+	}
+}
+
 func TestSaving(t *testing.T) {
 	s := stand.New(t, "")
 	o := s.MustOpen(t, s.Mira, "defect?defect=1&~mode=edit")

@@ -194,19 +194,8 @@ func (o *Opening) Draw(e *plan.Element) (ElementView, bool) {
 	if o.aside(e) {
 		return ev, false // for builders too
 	}
-	if e.Shown != "" {
-		switch {
-		case e.ShownWhile == nil:
-			return o.ghost(e, ev, "broken", "The condition for showing it cannot be read.")
-		default:
-			shown := e.ShownWhile.Root.Eval(o.World)
-			if !shown.Known() {
-				return o.ghost(e, ev, "unknown", "Value not available: "+shown.Why()+".")
-			}
-			if !shown.True() {
-				return o.ghost(e, ev, "shown", "It shows only while "+e.ShownWhile.Root.Phrase()+".")
-			}
-		}
+	if by, reason := o.unshown(e); by != "" {
+		return o.ghost(e, ev, by, reason)
 	}
 	plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
 	if ev.State == StateHidden && !o.ghosts {

@@ -186,6 +186,30 @@ func (o *Opening) TagRefs() []ask.TagRef {
 	return out
 }
 
+// unread is a plant of which nothing was read yet.
+type unread struct{}
+
+// Read says so.
+func (unread) Read(ask.TagRef) ask.Reading {
+	return ask.Reading{Value: cond.UnknownBecause("it was not read yet")}
+}
+
+// Unread gives the screen as it is before any live value: what is drawn otherwise from it shows or depends on one.
+func (o *Opening) Unread() *Opening {
+	out, world := *o, *o.World
+	world.tags = unread{}
+	out.World = &world
+	return &out
+}
+
+// AllRead says whether each live value of the screen is known now.
+func (o *Opening) AllRead() bool {
+	if o.World.tags == nil {
+		return len(o.Plan.Tags) == 0
+	}
+	return !slices.ContainsFunc(o.TagRefs(), func(ref ask.TagRef) bool { return !o.World.tags.Read(ref).Value.Known() })
+}
+
 // source gives the record that a path begins at, and what of the path is left from there; no record
 // for the row of a list, which is another each time.
 func (w *World) source(p *cond.Path) (*ask.Row, []string) {

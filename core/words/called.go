@@ -50,6 +50,21 @@ func (c *Called) Offered(slug, entry string) (screen, of string) {
 	return screen, other.Project.Settings.Title
 }
 
+// Takes gives what a screen that another project offers is opened with, in order; none where that is not known.
+func (c *Called) Takes(slug, entry string) []*project.Input {
+	if c == nil || c.Others == nil {
+		return nil
+	}
+	other := c.Others(slug)
+	if other == nil {
+		return nil
+	}
+	if s := other.Project.ScreenBySlug(entry); s != nil {
+		return project.Ordered(s.Inputs)
+	}
+	return nil
+}
+
 // constantsNamed is how many constants of one screen are called by their titles; the others by their keys.
 const constantsNamed = 50
 

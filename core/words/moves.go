@@ -56,14 +56,23 @@ func endWords(none string) string {
 }
 
 // With says what fills in an address, or the inputs of another project's screen, and how it opens.
-func (w *Writer) With(c *plan.Case, with map[string]string) {
-	for i, name := range slices.Sorted(maps.Keys(with)) {
-		w.Plain(map[bool]string{true: " with ", false: ", "}[i == 0] + name + " = ")
+func (w *Writer) With(c *plan.Case, with map[string]string, open ...Chunk) {
+	said := 0
+	say := func(lead string, chunk Chunk) {
+		w.Plain(map[bool]string{true: " with ", false: ", "}[said == 0] + lead)
+		w.Out = append(w.Out, chunk)
+		said++
+	}
+	for _, name := range slices.Sorted(maps.Keys(with)) {
 		chunk := Chunk{Text: "“" + with[name] + "”, which cannot be read", Part: PartWith, Tone: "record", Case: c.ID, Item: name, Bad: true}
 		if e := c.Move.Exprs[name]; e != nil {
 			chunk.Text, chunk.Bad = w.ValueWords(e, ""), false
 		}
-		w.Out = append(w.Out, chunk)
+		say(name+" = ", chunk)
+	}
+	for _, chunk := range open {
+		chunk.Part, chunk.Tone, chunk.Case = PartWith, "record", c.ID
+		say("", chunk)
 	}
 	w.Plain(", ")
 	w.as(c)

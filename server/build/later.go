@@ -5,6 +5,8 @@ import (
 
 	"ambergate/api"
 	"ambergate/core/ask"
+	"ambergate/core/catalogue"
+	"ambergate/core/project"
 	"ambergate/core/propose"
 )
 
@@ -21,7 +23,7 @@ func (s *Side) ProposeLater(c *gin.Context, slug, table string) {
 			return propose.DashboardFor(p, table), nil
 		case "operator":
 			return propose.OperatorFor(p, table), nil
-		case "screens":
+		case "screens", "list", "form":
 			db, err := s.SourceOf(p, table)
 			if err != nil {
 				return propose.Later{}, err
@@ -30,7 +32,8 @@ func (s *Side) ProposeLater(c *gin.Context, slug, table string) {
 			if err != nil {
 				return propose.Later{}, err
 			}
-			return propose.ScreensFor(p, table, d), nil
+			made := map[string]func(*project.Project, string, *catalogue.Database) propose.Later{"screens": propose.ScreensFor, "list": propose.ListFor, "form": propose.FormFor}
+			return made[req.What](p, table, d), nil
 		}
 		return propose.Later{}, &ask.Refusal{Code: "bad-request", What: "Nothing of that name is made of a table.", Then: "Load the page again."}
 	})

@@ -32,7 +32,7 @@ func (s *Side) GetOffers(c *gin.Context, slug string) {
 				}
 				offer := api.OfferedScreen{Project: p.Slug, Title: p.Title, Entry: screen.Slug, Screen: screen.Title, Inputs: []api.OfferedInput{}}
 				for _, in := range project.Ordered(screen.Inputs) {
-					offer.Inputs = append(offer.Inputs, api.OfferedInput{Alias: in.Alias, Label: in.Label, Required: answer.OrNil(in.Required)})
+					offer.Inputs = append(offer.Inputs, api.OfferedInput{Alias: in.Alias, Label: in.Label, Type: in.Type, Required: answer.OrNil(in.Required)})
 				}
 				out = append(out, offer)
 			}

@@ -44,13 +44,17 @@ type liveFeed struct {
 
 func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 	out := base.NewStream(c)
-	// One is on its way before anybody listens: what changed between the answer and this stream.
+	// One is on its way before anybody listens, and what was sent is compared with begins without live values: between
+	// the answer and this stream any of them may have changed, and not change again for hours.
 	signals := make(chan struct{}, 1)
 	signals <- struct{}{}
 	f.plants = f.visit.tags().Watch(c, f.opening.TagRefs())
 	stop := listen(c, f.plants, signals)
 	defer stop()
-	seen := elementsNow(f.opening.View())
+	seen := map[string]uint64{}
+	if f.opening.AllRead() { // where one is not known, what asks just for that looks the same
+		seen = elementsNow(f.opening.Unread().View())
+	}
 	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
 	defer heartbeat.Stop()
 	defer session.Stop()

@@ -72,6 +72,18 @@ test('every way that an element may set off can be begun', () => {
   }
 });
 
+test('every part of an element that holds ways of its own can be given one', () => {
+  const text = Object.values(looks).join('\n');
+  const held = Object.keys(builtElements).flatMap((kind) =>
+    partsOf(kind).flatMap(([name, { additionalProperties: of }]) => {
+      const def = typeof of === 'object' ? document.$defs[of.$ref?.split('/').pop() ?? ''] : undefined;
+      return def?.properties?.gate && name !== 'menu' ? [name] : [];
+    }),
+  );
+  expect(sorted(new Set(held))).toEqual(['links', 'marks', 'several']);
+  for (const name of held) expect(new RegExp(`at: ['\`]${name}['/]`).test(text), name).toBe(true);
+});
+
 test('every kind of effect is offered', () => {
   expect(sorted(Object.keys(effects))).toEqual(sorted(kindsOf('Effect', 'kind')));
 });

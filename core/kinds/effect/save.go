@@ -51,6 +51,8 @@ func (*Save) Do(ctx context.Context, r press.Run) (*press.Question, error) {
 	values, err := r.Typed(editable)
 	if err == nil && r.Opening.At.Mode == "add" {
 		err = r.FillIn(t, editable, values)
+	} else if err == nil {
+		err = r.NeededHere(t, editable, values)
 	}
 	if err != nil {
 		return nil, err

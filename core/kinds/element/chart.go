@@ -2,7 +2,6 @@ package element
 
 import (
 	"fmt"
-	"maps"
 	"slices"
 
 	"ambergate/core/ask"
@@ -26,6 +25,8 @@ type ChartView struct {
 	Again   bool        `json:"again,omitempty"`   // choosing the chosen point again shows all
 	Refused string      `json:"refused,omitempty"`
 	Shape   string      `json:"shape,omitempty"`
+	Beyond  int         `json:"beyond,omitempty"` // so many values are not shown
+	Rest    *PointView  `json:"rest,omitempty"`   // all of them as one, which cannot be chosen
 }
 
 // PointView is one bar with its parts.
@@ -36,6 +37,7 @@ type PointView struct {
 	Parts  map[string]float64 `json:"parts,omitempty"`
 	Chosen bool               `json:"chosen,omitempty"` // the screen shows just that
 	Menu   []use.EntryView    `json:"menu,omitempty"`
+	Before *float64           `json:"before,omitempty"` // what it was a year before
 }
 
 // Chart counts or sums records by one field.
@@ -47,6 +49,8 @@ type Chart struct {
 	Of      string        `json:"of,omitempty"`                                                                                            // of the others than count: the field
 	Split   string        `json:"split,omitempty"`                                                                                         // path: each bar is divided by it
 	Shape   string        `json:"shape,omitempty" jsonschema:"enum=bars,enum=columns,enum=line,enum=area,enum=share,enum=grid,enum=table"` // how it is drawn; bars (default), along time columns
+	Before  bool          `json:"before,omitempty"`                                                                                        // of spans of time: also what it was a year before
+	Rest    bool          `json:"rest,omitempty"`                                                                                          // what is beyond the points is one more
 	Points  int           `json:"points,omitempty"`                                                                                        // at most; default 12
 	Chosen  *project.Gate `json:"chosen,omitempty"`                                                                                        // a point is chosen
 
@@ -119,7 +123,16 @@ func (spec *Chart) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error 
 		(&plan.Planner{App: o.App}).NeedTitle(set, f.References, spec.By)
 		q.Title, _ = o.Visible(spec.Table, set.Sorted())
 	}
-	round.Group(q, func(groups []ask.Group) { o.Groups[e.ID] = groups })
+	if !spec.Before || spec.Span == "" {
+		round.Group(q, func(groups []ask.Group) { o.Groups[e.ID] = groups })
+		return nil
+	}
+	shown := q.Limit
+	q.Limit += spansOfAYear[spec.Span]
+	round.Group(q, func(groups []ask.Group) {
+		o.Groups[yearBefore(e.ID)] = groups
+		o.Groups[e.ID] = groups[max(0, len(groups)-shown):]
+	})
 	return nil
 }
 
@@ -151,30 +164,24 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 			cv.Splits = []string{"true", "false"}
 		}
 	}
+	before := spec.yearBefore(o.Groups[yearBefore(e.ID)])
 	for _, g := range o.Groups[e.ID] {
-		p := PointView{Value: g.Value.Wire(), Label: o.World.Say(g.Value, f.TypeOf()), N: g.N}
-		if g.Row != nil && f.References != "" {
-			p.Label = o.World.Title(g.Row, f.References, spec.By)
+		if g.Rest > 0 {
+			cv.Beyond = g.Rest
+			if spec.Rest && (cv.Measure == "count" || cv.Measure == "sum") { // of others a sum says nothing
+				cv.Rest = &PointView{Label: fmt.Sprintf("the rest (%d)", g.Rest), N: g.N, Parts: partsOf(g)}
+			}
+			continue
 		}
-		if spec.Span != "" {
+		p := PointView{Value: g.Value.Wire(), Label: o.GroupWords(spec.Table, spec.By, g.Value, g.Row), N: g.N}
+		if spec.Span != "" && g.Value.Known() && !g.Value.IsNull() {
 			p.Label = spanWords(o.App.Language, g.Value, spec.Span)
 		}
-		switch {
-		case !g.Value.Known():
-			p.Label = g.Value.Why()
-		case g.Value.IsNull():
-			p.Label = "none"
-		}
-		for _, part := range g.Parts {
-			if p.Parts == nil {
-				p.Parts = map[string]float64{}
-			}
-			p.Parts[part.Value] = part.N
-		}
+		p.Parts, p.Before = partsOf(g), before(g.Value)
 		cv.Points = append(cv.Points, p)
 	}
 	gate := e.Gates["point"]
-	own := ownPoint(o, gate)
+	own := o.OwnInput(gate)
 	cv.Again = own != ""
 	for i := range cv.Points {
 		p := &cv.Points[i]
@@ -187,28 +194,21 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	}
 }
 
-// ownPoint gives the input of this very screen that a chosen point is put into, so that it shows
-// just that; "" where points lead elsewhere.
-func ownPoint(o *use.Opening, gate *plan.Gate) string {
-	if gate == nil || len(gate.Cases) == 0 || gate.Shared != nil {
-		return ""
+func partsOf(g ask.Group) map[string]float64 {
+	if len(g.Parts) == 0 {
+		return nil
 	}
-	m := gate.Cases[0].Move.Only()
-	if m == nil || m.Target != o.Plan.Screen {
-		return ""
+	parts := map[string]float64{}
+	for _, part := range g.Parts {
+		parts[part.Value] = part.N
 	}
-	for _, id := range slices.Sorted(maps.Keys(m.Bind)) {
-		if p, point := m.Bind[id].Spec.(interface{ Chooses() bool }); point && p.Chooses() {
-			return id
-		}
-	}
-	return ""
+	return parts
 }
 
 // withoutOwn leaves a chart whole that the screen is narrowed by: its other points stay there to be chosen.
 func withoutOwn(o *use.Opening, e *plan.Element, spec *Chart, match []ask.Match) []ask.Match {
 	gate := e.Gates["point"]
-	if ownPoint(o, gate) == "" {
+	if o.OwnInput(gate) == "" {
 		return match
 	}
 	own := map[string]bool{}

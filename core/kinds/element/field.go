@@ -35,6 +35,8 @@ type FieldView struct {
 	Changed  bool     `json:"changed,omitempty"` // another value sets something off
 	Way      bool     `json:"way,omitempty"`     // its value leads somewhere
 	Href     string   `json:"href,omitempty"`    // as a plain link
+	Hint     string   `json:"hint,omitempty"`
+	Place    string   `json:"place,omitempty"` // of its label: above, beside
 }
 
 // Field shows, and on a form in edit mode edits, one field of the screen's record.
@@ -44,9 +46,12 @@ type Field struct {
 	Path     string        `json:"path"` // field ids joined by dots
 	Label    string        `json:"label,omitempty"`
 	ReadOnly bool          `json:"readOnly,omitempty"`
-	Gate     *project.Gate `json:"gate,omitempty"`    // its value is a way, where it has one
-	Changed  *project.Gate `json:"changed,omitempty"` // set off when another value was given
-	Add      string        `json:"add,omitempty"`     // of a relation: the form that a missing record can be added with, in a dialog
+	Gate     *project.Gate `json:"gate,omitempty"`                                      // its value is a way, where it has one
+	Changed  *project.Gate `json:"changed,omitempty"`                                   // set off when another value was given
+	Hint     string        `json:"hint,omitempty"`                                      // what to type, below the field while it is edited
+	Place    string        `json:"place,omitempty" jsonschema:"enum=above,enum=beside"` // of its label; beside while viewed and above while edited, if none is said
+	Required bool          `json:"required,omitempty"`                                  // here it may not be left empty, though its table allows that
+	Add      string        `json:"add,omitempty"`                                       // of a relation: the form that a missing record can be added with, in a dialog
 }
 
 // Validate asks for a path.
@@ -54,7 +59,7 @@ func (spec *Field) Validate() error {
 	if spec.Path == "" {
 		return fmt.Errorf("a field element needs the path of its field")
 	}
-	return nil
+	return project.OneOf("place of the label", spec.Place, "", "above", "beside")
 }
 
 // Gates gives the gate of the field's value, and that of its change.
@@ -79,9 +84,19 @@ func (spec *Field) Edits(o *use.Opening) *project.Column {
 		return nil
 	}
 	if f := t.Fields[spec.Path]; f != nil && spec.editable(o, f) {
-		return f
+		return spec.here(f)
 	}
 	return nil
+}
+
+// here gives the field as this screen asks for it.
+func (spec *Field) here(f *project.Column) *project.Column {
+	if !spec.Required || !f.Nullable {
+		return f
+	}
+	needed := *f
+	needed.Nullable, needed.Default = false, ""
+	return &needed
 }
 
 // Called names it by its field.
@@ -118,10 +133,12 @@ func (spec *Field) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	if !o.MaySee(table, spec.Path) {
 		into.State, into.By, into.Reason = "hidden", "grant", "The role may not see this field."
 	}
+	f = spec.here(f)
 	fv := &FieldView{
 		Path: spec.Path, Label: spec.Label, Type: f.Type, Choices: f.Choices, Unit: f.Unit,
 		Long: f.Long, Table: f.References, Required: !f.Nullable && f.Default == "", Editable: spec.editable(o, f),
 		Min: f.Min, Max: f.Max, Longest: f.Longest, Example: f.Example, Secret: f.Secret,
+		Hint: spec.Hint, Place: spec.Place,
 	}
 	fv.Add = fv.Editable && spec.mayAddParent(o, f)
 	if fv.Label == "" {

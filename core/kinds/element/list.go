@@ -16,6 +16,7 @@ import (
 type List struct {
 	project.ElementHead
 	project.List
+	Faces map[string]*RowFace `json:"faces,omitempty"`
 }
 
 // Listing gives what it lists.
@@ -31,6 +32,12 @@ func (spec *List) Validate() error {
 	}
 	for id, c := range spec.Columns {
 		c.ID = id
+		if err := c.Validate(); err != nil {
+			return fmt.Errorf("column %s: %w", id, err)
+		}
+	}
+	if err := project.OneOf("height", spec.Height, "", "low", "tall"); err != nil {
+		return err
 	}
 	for id, o := range spec.Order {
 		o.ID = id
@@ -40,6 +47,9 @@ func (spec *List) Validate() error {
 		if a.Words == "" || a.Gate == nil {
 			return fmt.Errorf("what is done with several rows needs words and a gate")
 		}
+	}
+	if err := validRowFaces(spec.Faces); err != nil {
+		return err
 	}
 	return project.ValidateMenu(spec.Menu)
 }
@@ -83,6 +93,14 @@ func (spec *List) Plan(b *plan.Planner) {
 		}
 		b.NeedShown(b.Element.RowPaths, spec.Table, c.Path)
 	}
+	if spec.Group != "" {
+		if f, _ := b.App.Project.FieldAt(spec.Table, spec.Group); f == nil {
+			b.Broken("list", spec.Group, cond.Problem{Message: "The field that its rows stand under is gone.", Length: 1})
+		} else {
+			b.NeedShown(b.Element.RowPaths, spec.Table, spec.Group)
+		}
+	}
+	planRowFaces(b, spec.Faces)
 }
 
 // Ask reads a stretch of it, where it was left or from the beginning, and counts it.
@@ -92,6 +110,9 @@ func (spec *List) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error {
 	}
 	if spec.Relation != "" && o.World.Record == nil {
 		return nil
+	}
+	if err := spec.askMore(round, o, e); err != nil {
+		return err
 	}
 	start := func() error {
 		return o.AskList(round, e, "", false, func(err error) error {
@@ -183,6 +204,10 @@ func (spec *List) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 		}
 		columns = append(columns, c)
 		cv := ColumnView{Path: c.Path, Label: c.Label, Type: f.Type, Choices: f.Choices, Graded: f.Graded, Unit: f.Unit, Width: c.Width, Table: f.References, Nullable: f.Nullable}
+		cv.Align, cv.Look = c.Align, c.Look
+		if n := o.Groups[totalOf(e.ID, c.ID)]; len(n) == 1 {
+			cv.Total, cv.TotalOf = &n[0].N, c.Total
+		}
 		cv.Edits, cv.Adds = lv.InPlace && edits[c.Path] != nil, lv.Adds && adds[c.Path] != nil
 		cv.Needed = (cv.Edits || cv.Adds) && !f.Nullable && f.Default == ""
 		if cv.Label == "" {
@@ -198,11 +223,29 @@ func (spec *List) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 		gate = nil // without a key no record can be named
 	}
 	lv.Menu = use.Entries(spec.Menu)
+	lv.Cards, lv.Height = spec.Cards, spec.Height
+	grouped := spec.Group != "" && o.MaySee(spec.Table, spec.Group) && len(e.Broken) == 0
+	if grouped {
+		lv.Groups = map[string]int{}
+		for _, g := range o.Groups[groupsOf(e.ID)] {
+			if g.Rest == 0 {
+				lv.Groups[o.GroupWords(spec.Table, spec.Group, g.Value, g.Row)] += int(g.N)
+			}
+		}
+	}
 	for _, r := range o.Pages[e.ID].Rows {
 		row := RowView{Key: r.Key, Title: o.World.Title(r, r.Table, ""), Cursor: r.Cursor, Cells: make([]CellView, len(columns))}
 		if lv.InPlace {
 			_, closed := o.ShutToChanges(r)
 			row.Edits, row.Version = !closed, r.Version
+		}
+		if grouped {
+			row.Group = o.GroupWords(spec.Table, spec.Group, r.Values[spec.Group], r)
+		}
+		if len(spec.Faces) > 0 {
+			world := *o.World
+			world.Row = r
+			row.Face = rowFace(o, e, spec.Faces, &world)
 		}
 		for i, c := range columns {
 			row.Cells[i] = cell(o, r, spec.Table, c.Path)

@@ -26,6 +26,9 @@ type ListView struct {
 	Several []use.SeveralView `json:"several,omitempty"` // what can be done with chosen rows
 	Menu    []use.EntryView   `json:"menu,omitempty"`    // what the rows' menus offer
 	Refused string            `json:"refused,omitempty"`
+	Cards   bool              `json:"cards,omitempty"`  // where it is narrow, each row is a card
+	Height  string            `json:"height,omitempty"` // of the rows: low, tall
+	Groups  map[string]int    `json:"groups,omitempty"` // how many rows stand under each heading
 }
 
 // ColumnView is one column of a list.
@@ -42,6 +45,10 @@ type ColumnView struct {
 	Edits    bool     `json:"edits,omitempty"` // its cells can be edited where they stand
 	Adds     bool     `json:"adds,omitempty"`  // and in rows that are added
 	Needed   bool     `json:"needed,omitempty"`
+	Align    string   `json:"align,omitempty"`
+	Look     string   `json:"look,omitempty"`
+	Total    *float64 `json:"total,omitempty"`   // over all rows
+	TotalOf  string   `json:"totalOf,omitempty"` // what that is: count, sum, mean, most, least
 }
 
 // RowView is one row: its cells in the order of the columns, and whether it opens.
@@ -56,6 +63,8 @@ type RowView struct {
 	Reason  string          `json:"reason,omitempty"`
 	Href    string          `json:"href,omitempty"`
 	Menu    []use.EntryView `json:"menu,omitempty"`
+	Face    *RowFaceView    `json:"face,omitempty"`
+	Group   string          `json:"group,omitempty"` // heading that it stands under
 }
 
 // CellView is one value for people and, for records and choices, as the wire writes it.

@@ -94,7 +94,21 @@ func (spec *Project) Say(w *words.Writer, c *plan.Case) {
 	w.Plain("open ")
 	screen, of := w.Called.Offered(spec.Project, spec.Entry)
 	w.Out = append(w.Out, words.Chunk{Text: screen + " of " + of, Part: words.PartTarget, Tone: "target", Case: c.ID})
-	w.With(c, spec.With)
+	var open []words.Chunk
+	for _, in := range w.Called.Takes(spec.Project, spec.Entry) {
+		if _, given := spec.With[in.Alias]; !given {
+			open = append(open, words.Chunk{Text: spec.open(in), Item: in.Alias, Bad: in.Required})
+		}
+	}
+	w.With(c, spec.With, open...)
+}
+
+// open says that nothing says yet what an input gets.
+func (spec *Project) open(in *project.Input) string {
+	if in.Required {
+		return "which " + english.Lower(in.Label) + "?"
+	}
+	return "any " + english.Lower(in.Label)
 }
 
 func (spec *Project) Plate(w *words.Writer, plate *words.Plate, _ *plan.Case) {

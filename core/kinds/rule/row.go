@@ -15,10 +15,16 @@ type Row struct {
 	base
 }
 
+// Chooses says that it brings what was chosen itself.
+func (*Row) Chooses() bool { return true }
+
 // Give gives its key.
 func (*Row) Give(x *use.Binding) cond.Value {
 	if x.At.Row == nil {
 		return cond.UnknownBecause("no row was chosen")
+	}
+	if x.At.Again(x.Input.ID, x.At.Row.Key) {
+		return cond.NullValue // chosen again: it is taken back
 	}
 	return cond.Key(x.At.Row.Key)
 }

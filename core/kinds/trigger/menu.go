@@ -24,10 +24,7 @@ func (Menu) Say(e *project.Element, id string) string {
 	}); ok && m.MenuEntries()[id] != nil {
 		words = "“" + m.MenuEntries()[id].Words + "”"
 	}
-	if project.ListOf(e) != nil {
-		return words + " of a row’s menu is chosen"
-	}
-	return words + " of a point’s menu is chosen"
+	return words + " of a " + memberOf(e) + "’s menu is chosen"
 }
 
 // Aim finds the row or the point whose menu it is.

@@ -17,7 +17,12 @@ type Row struct{}
 func (Row) Place(string) string { return "opened" }
 
 // Say says it.
-func (Row) Say(*project.Element, string) string { return "a row is opened" }
+func (Row) Say(e *project.Element, _ string) string {
+	if memberOf(e) == "point" {
+		return "a point is pressed"
+	}
+	return "a row is opened"
+}
 
 // Aim fetches the chosen row, as the list would.
 func (Row) Aim(ctx context.Context, o *use.Opening, e *plan.Element, _ *plan.Gate, p press.Press, src ask.Changer) (use.Aim, error) {

@@ -1362,7 +1362,7 @@ export interface components {
             light?: string;
             dark?: string;
         };
-        /** @description What is to be made for a table: screens, dashboard, operator. */
+        /** @description What is to be made for a table: screens (what it lacks of a list and a form), list, form, dashboard, operator. */
         LaterAsked: {
             what: string;
         };
@@ -1380,6 +1380,7 @@ export interface components {
             words: string;
             element: string;
             tab?: string;
+            frame?: string;
         };
         /** @description An element that could be put into a cell, with the patch that puts it there and makes room. */
         CellOffer: {
@@ -1937,7 +1938,7 @@ export interface components {
             clear: boolean;
         };
         /** @description One element as it is drawn. What its kind shows stands under the name of the kind. */
-        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["TrendElementView"];
+        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["GroupElementView"] | components["schemas"]["SitePlanElementView"] | components["schemas"]["TrendElementView"];
         /** @description What every element has. */
         ElementHead: {
             id: string;
@@ -1973,6 +1974,30 @@ export interface components {
              * @enum {string}
              */
             kind: "total";
+        };
+        /** @description A site plan, where it stands. */
+        SitePlanElementView: components["schemas"]["ElementHead"] & {
+            /** @enum {string} */
+            kind: "sitePlan";
+            sitePlan: components["schemas"]["SitePlanView"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "sitePlan";
+        };
+        /** @description A group, where it stands. */
+        GroupElementView: components["schemas"]["ElementHead"] & {
+            /** @enum {string} */
+            kind: "group";
+            group: components["schemas"]["GroupView"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "group";
         };
         /** @description A chart, where it stands. */
         ChartElementView: components["schemas"]["ElementHead"] & {
@@ -2117,10 +2142,22 @@ export interface components {
             plate?: string;
             waits?: boolean;
         };
+        /** @description A link of a text that is a way. */
+        LinkView: {
+            open?: boolean;
+            reason?: string;
+            href?: string;
+        };
         /** @description A text. */
         TextView: {
             words: string;
             style: string;
+            size?: string;
+            weight?: string;
+            rich?: boolean;
+            links?: {
+                [key: string]: components["schemas"]["LinkView"];
+            };
         };
         /** @description A field of the record. */
         FieldView: {
@@ -2147,6 +2184,8 @@ export interface components {
             editable?: boolean;
             way?: boolean;
             href?: string;
+            hint?: string;
+            place?: string;
         };
         /** @description A stretch of a list. */
         ListView: {
@@ -2169,6 +2208,11 @@ export interface components {
             adds?: boolean;
             several?: components["schemas"]["SeveralView"][];
             refused?: string;
+            cards?: boolean;
+            height?: string;
+            groups?: {
+                [key: string]: number;
+            };
         };
         /** @description A column. */
         ColumnView: {
@@ -2185,6 +2229,11 @@ export interface components {
             unit?: string;
             /** Format: double */
             width: number;
+            align?: string;
+            look?: string;
+            /** Format: double */
+            total?: number;
+            totalOf?: string;
         };
         /** @description A row. */
         RowView: {
@@ -2198,6 +2247,8 @@ export interface components {
             open?: boolean;
             reason?: string;
             href?: string;
+            face?: components["schemas"]["RowFaceView"];
+            group?: string;
         };
         /** @description A value in a row. */
         CellView: {
@@ -2218,6 +2269,44 @@ export interface components {
             way?: boolean;
             href?: string;
         };
+        /** @description A picture with records and fixed marks placed on it. */
+        SitePlanView: {
+            label: string;
+            words: string;
+            digest?: string;
+            table?: string;
+            points: components["schemas"]["SitePoint"][];
+            more?: boolean;
+            off?: number;
+            again?: boolean;
+            refused?: string;
+        };
+        /** @description One point of a site plan: a record, or a fixed mark. */
+        SitePoint: {
+            id: string;
+            mark?: boolean;
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+            words: string;
+            face?: components["schemas"]["RowFaceView"];
+            open?: boolean;
+            reason?: string;
+            href?: string;
+            chosen?: boolean;
+            menu?: components["schemas"]["EntryView"][];
+        };
+        /** @description How a row or point stands out, and what that means. */
+        RowFaceView: {
+            /** @enum {string} */
+            tone?: "good" | "warn" | "stop" | "strong" | "quiet";
+            words?: string;
+        };
+        /** @description A heading, with a frame around what stands within its cell. */
+        GroupView: {
+            words: string;
+        };
         /** @description A chart. */
         ChartView: {
             span?: string;
@@ -2231,6 +2320,8 @@ export interface components {
             points: components["schemas"]["PointView"][];
             chooses?: boolean;
             refused?: string;
+            beyond?: number;
+            rest?: components["schemas"]["PointView"];
         };
         /** @description A bar with its parts. */
         PointView: {
@@ -2243,6 +2334,8 @@ export interface components {
             parts?: {
                 [key: string]: number;
             };
+            /** Format: double */
+            before?: number;
         };
         /** @description A live number. */
         GaugeView: {
@@ -3215,6 +3308,7 @@ export interface components {
             alias: string;
             label: string;
             required?: boolean;
+            type: string;
         };
         /** @description The press that follows when a dialog came back: of what opened it, with what it came back with. */
         ThenPress: {

@@ -159,6 +159,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
           commands={commands}
           onOpen={openScreen}
           onData={openData}
+          onWho={walk.setAs}
           onClose={() => setFinding(undefined)}
         />
       )}

@@ -14,6 +14,7 @@ export interface BuildHands {
   chosen: string | undefined; // element
   several: string[]; // elements, where more than one is chosen
   chooseAlso: (element: string) => void;
+  chooseAll: (elements: string[]) => void;
   way: WayOut | undefined; // of the chosen element: the one that was chosen, else its first
   ways: WayOut[]; // all of the chosen element
   choose: (element: string | undefined, trigger?: string) => void;

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Document } from '../document/document.gen';
 import { found } from './choices';
-import { allThings, type Command, deepThings } from './finding';
+import { allThings, type Command, deepThings, peopleOf } from './finding';
 
 const d = {
   s_list: {
@@ -82,6 +82,24 @@ test('elements, fields and shared gates are found with where they are', () => {
   expect(by('t_defects.f_state')).toMatchObject({ words: 'State', page: 't_defects' });
   expect(by('ra_1.e_home')).toMatchObject({ words: 'Start', note: 'on the rail Main' });
   expect(by('g_1')).toMatchObject({ words: 'report something', screen: 's_list', element: 'e_new' });
+});
+
+test('ways are found by where they lead, and people by their names', () => {
+  const led = structuredClone(d) as Document & { s_list: { elements: { e_new: { gate: object } } } };
+  led.s_list.elements.e_new.gate = { cases: { c_1: { pos: 1, move: { kind: 'screen', target: 's_form' } } } };
+  const way = found(deepThings(led), 'leads to defect')[0];
+  expect(way).toMatchObject({ words: '“Report a defect” leads to Defect', screen: 's_list', element: 'e_new' });
+  const walked: string[] = [];
+  const people = peopleOf(
+    [
+      { id: 'a_mira', name: 'Mira Holt', roles: ['Technician'] },
+      { id: 'a_new', name: 'Nobody yet', roles: [] },
+    ],
+    (as) => walked.push(as),
+  );
+  expect(people.map((p) => p.note)).toEqual(['walk as technician']);
+  people[0]?.does?.();
+  expect(walked).toEqual(['a_mira']);
 });
 
 test('a screen comes before what only stands on it', () => {

@@ -1,5 +1,6 @@
-import type { Document } from '../document/document.gen';
-import { entitiesOf, inOrder } from '../document/parts';
+import type { Document, Element } from '../document/document.gen';
+import { targetsIn } from '../document/leads';
+import { entitiesOf, entityOf, inOrder, type Kept } from '../document/parts';
 import { conditionsOf, railsOf, sharedGatesOf } from '../document/project';
 import { elementsOf, screensOf } from '../document/screens';
 import { fieldsOf, tablesOf } from '../document/tables';
@@ -124,6 +125,7 @@ export function deepThings(d: Document): Found[] {
           : [];
       });
     }),
+    ...screens.flatMap((s) => elementsOf(d, s.id).flatMap((e) => waysOf(d, s.id, s.title, e))),
     ...sharedGatesOf(d).flatMap((g) => {
       const user = screens.find((s) => JSON.stringify(s.elements ?? {}).includes(`"${g.id}"`));
       const element = user && elementsOf(d, user.id).find((e) => JSON.stringify(e).includes(`"${g.id}"`));
@@ -145,4 +147,33 @@ export function deepThings(d: Document): Found[] {
 
 function wordsFor<K extends Kind>(e: OfKind<K>, d: Document): string {
   return builtOf<K>(e).words?.(e, d) ?? '';
+}
+
+/** The ways of an element to other screens, by its words and where they lead. */
+function waysOf(d: Document, screen: string, title: string, e: Kept<Element>): Found[] {
+  const words = wordsFor(e, d) || e.kind;
+  return [...new Set(targetsIn(e))].flatMap((target) => {
+    const to = entityOf(d, target, 'screen');
+    if (!to) return [];
+    const id = `${screen}.${e.id}>${target}`;
+    return [
+      { id, words: `“${words}” leads to ${to.title}`, note: `way on ${title}`, group: 'Ways', screen, element: e.id },
+    ];
+  });
+}
+
+/** People whose eyes the builder can look through. */
+export function peopleOf(
+  people: { id: string; name: string; roles: string[] }[],
+  onWho: (as: string) => void,
+): Found[] {
+  return people
+    .filter((p) => p.roles.length > 0)
+    .map((p) => ({
+      id: p.id,
+      words: p.name,
+      note: `walk as ${p.roles.join(', ').toLowerCase()}`,
+      group: 'People',
+      does: () => onWho(p.id),
+    }));
 }

@@ -51,9 +51,11 @@ export type Element =
   | FieldElement
   | FigureElement
   | GaugeElement
+  | GroupElement
   | ImageElement
   | LampElement
   | ListElement
+  | SitePlanElement
   | TabsElement
   | TextElement
   | TotalElement
@@ -1083,6 +1085,14 @@ export interface ChartElement {
    */
   shape?: 'bars' | 'columns' | 'line' | 'area' | 'share' | 'grid' | 'table';
   /**
+   * Of spans of time: also what it was a year before
+   */
+  before?: boolean;
+  /**
+   * What is beyond the points is one more
+   */
+  rest?: boolean;
+  /**
    * At most; default 12
    */
   points?: number;
@@ -1233,6 +1243,18 @@ export interface FieldElement {
   gate?: Gate;
   changed?: Gate;
   /**
+   * What to type, below the field while it is edited
+   */
+  hint?: string;
+  /**
+   * Of its label; beside while viewed and above while edited, if none is said
+   */
+  place?: 'above' | 'beside';
+  /**
+   * Here it may not be left empty, though its table allows that
+   */
+  required?: boolean;
+  /**
    * Of a relation: the form that a missing record can be added with, in a dialog
    */
   add?: string;
@@ -1319,6 +1341,32 @@ export interface GaugeElement {
   low?: number;
   high?: number;
   digits?: number;
+}
+/**
+ * Group is a heading, with a frame around the cells below it: its own cell is heading and frame together.
+ */
+export interface GroupElement {
+  kind: 'group';
+  pos: number;
+  cell: Cell;
+  /**
+   * Condition; empty: always
+   */
+  shown?: string;
+  /**
+   * View, edit, add: where it is; absent: everywhere
+   */
+  modes?: {
+    [k: string]: boolean;
+  };
+  /**
+   * Element id and tab id, joined by a dot: it shows while that tab is open; empty: always
+   */
+  tab?: string;
+  /**
+   * Template
+   */
+  words: string;
 }
 /**
  * Image shows a picture of the project on a screen.
@@ -1431,6 +1479,21 @@ export interface ListElement {
   menu?: {
     [k: string]: Entry;
   };
+  /**
+   * Path: rows stand under a heading for each of its values
+   */
+  group?: string;
+  /**
+   * Where it is narrow, each row is a card
+   */
+  cards?: boolean;
+  /**
+   * Of the rows
+   */
+  height?: 'low' | 'tall';
+  faces?: {
+    [k: string]: RowFace;
+  };
 }
 /**
  * ListColumn is one column of a list.
@@ -1446,6 +1509,18 @@ export interface ListColumn {
    * Share of the width; default 1
    */
   width?: number;
+  /**
+   * Numbers right, all else left, if none is said
+   */
+  align?: 'left' | 'middle' | 'right';
+  /**
+   * Bar: of a number, how much it is of the most that is shown
+   */
+  look?: 'bar';
+  /**
+   * At the foot, over all rows and not those that are shown
+   */
+  total?: 'count' | 'sum' | 'mean' | 'most' | 'least';
 }
 /**
  * Several is something that is done with each of the rows that were chosen, all or none.
@@ -1454,6 +1529,109 @@ export interface Several {
   pos: number;
   words: string;
   gate: Gate;
+}
+/**
+ * RowFace is how a row or point looks while a condition on its record holds: the first that holds is shown, and none while that is not known.
+ */
+export interface RowFace {
+  pos: number;
+  /**
+   * Condition on the row; empty: always
+   */
+  when?: string;
+  /**
+   * Plain, if none
+   */
+  tone?: 'good' | 'warn' | 'stop' | 'strong' | 'quiet';
+  /**
+   * What it means, for people; template
+   */
+  words?: string;
+}
+/**
+ * SitePlan is a picture with records placed on it by two of their numbers, and fixed marks.
+ */
+export interface SitePlanElement {
+  kind: 'sitePlan';
+  pos: number;
+  cell: Cell;
+  /**
+   * Condition; empty: always
+   */
+  shown?: string;
+  /**
+   * View, edit, add: where it is; absent: everywhere
+   */
+  modes?: {
+    [k: string]: boolean;
+  };
+  /**
+   * Element id and tab id, joined by a dot: it shows while that tab is open; empty: always
+   */
+  tab?: string;
+  label?: string;
+  /**
+   * None: its points lie on plain ground
+   */
+  picture?: string;
+  /**
+   * Of the records; none: marks alone
+   */
+  table?: string;
+  /**
+   * Field of the table that names the screen's record
+   */
+  relation?: string;
+  /**
+   * Path of the number that says how far to the right
+   */
+  across?: string;
+  /**
+   * Path of the number that says how far down
+   */
+  down?: string;
+  /**
+   * What Across is at the left edge; 0
+   */
+  left?: number;
+  /**
+   * At the right one; 100
+   */
+  right?: number;
+  /**
+   * What Down is at the upper edge; 0
+   */
+  top?: number;
+  /**
+   * At the lower one; 100
+   */
+  bottom?: number;
+  faces?: {
+    [k: string]: RowFace;
+  };
+  marks?: {
+    [k: string]: SiteMark;
+  };
+  opened?: Gate;
+  /**
+   * What the menu of a record's point offers
+   */
+  menu?: {
+    [k: string]: Entry;
+  };
+}
+/**
+ * SiteMark is a fixed mark on a site plan, at a place in hundredths of the picture's width and height.
+ */
+export interface SiteMark {
+  pos: number;
+  x: number;
+  y: number;
+  /**
+   * Template
+   */
+  words: string;
+  gate?: Gate;
 }
 /**
  * Tabs is a block of tabs: of the elements that name one of them, those of the open tab show.
@@ -1488,7 +1666,7 @@ export interface Tab {
   label: string;
 }
 /**
- * Text is a text on a screen.
+ * Text is a text on a screen: plain words, or some Markdown (CommonMark): headings, emphasis, lists, links that are ways.
  */
 export interface TextElement {
   kind: 'text';
@@ -1516,6 +1694,21 @@ export interface TextElement {
    * Plain (default), heading, note
    */
   style?: 'plain' | 'heading' | 'note';
+  /**
+   * As its style has it, if none is said
+   */
+  size?: 'small' | 'large' | 'huge';
+  weight?: 'light' | 'bold';
+  links?: {
+    [k: string]: TextLink;
+  };
+}
+/**
+ * TextLink is a way that starts at words of a text: [words](id).
+ */
+export interface TextLink {
+  pos: number;
+  gate: Gate;
 }
 /**
  * Total is one number over records: how many there are, or what one of their fields comes to; of the span of time that is now, with that of the one before, where a date is named.

@@ -26,7 +26,7 @@ export function leadersTo(d: Document, screen: string): string[] {
 }
 
 /** The screens that the moves within a part of the document lead to, once for each way. */
-function targetsIn(part: unknown): string[] {
+export function targetsIn(part: unknown): string[] {
   if (!isObject(part)) return [];
   const own = part.kind === 'screen' && typeof part.target === 'string' ? [part.target] : [];
   const among = part.kind === 'choice' && isObject(part.among) ? Object.values(part.among) : [];

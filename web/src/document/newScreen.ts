@@ -15,8 +15,8 @@ export function newScreen(
     kind: 'button',
     pos: 90,
     cell: { row: 30, col: 1, w: 2 },
-    words: 'Back',
-    gate: { cases: { c_1: { pos: 1, move: { kind: 'back' } } } },
+    words: type === 'notice' ? 'Close' : 'Back',
+    gate: { cases: { c_1: { pos: 1, move: { kind: type === 'notice' ? 'close' : 'back' } } } },
   };
   const elements: Record<string, Element> = { [newId('e')]: back };
   const body: Screen = { kind: 'screen', type, title, heading: title, slug: freeSlug(d, title), elements };
@@ -25,7 +25,7 @@ export function newScreen(
     const columns = Object.fromEntries(fields.slice(0, 6).map((f, i) => [`k_${i + 1}`, { pos: i + 1, path: f.id }]));
     elements[newId('e')] = { kind: 'list', pos: 1, cell: { row: 1, col: 1, w: 12, h: 10 }, table: table.id, columns };
   }
-  if (table && type === 'form') {
+  if (table && (type === 'form' || type === 'operator')) {
     const input = newId('i');
     body.record = input;
     body.inputs = {
@@ -38,7 +38,7 @@ export function newScreen(
         required: true,
       },
     };
-    for (const [i, f] of fields.slice(0, 12).entries()) {
+    for (const [i, f] of (type === 'form' ? fields : []).slice(0, 12).entries()) {
       const cell = { row: 1 + Math.floor(i / 3), col: 1 + (i % 3) * 4, w: 4 };
       elements[newId('e')] = { kind: 'field', pos: i + 1, cell, path: f.id };
     }
@@ -47,7 +47,7 @@ export function newScreen(
 }
 
 /** A slug that no screen has: letters, digits and hyphens of the title. */
-function freeSlug(d: Document, title: string): string {
+export function freeSlug(d: Document, title: string): string {
   const words = title.toLowerCase().replaceAll(/[^a-z0-9]+/g, '-');
   const base = words.replaceAll(/^-|-$/g, '') || 'screen';
   const taken = new Set(entitiesOf(d, 'screen').map((s) => s.slug));

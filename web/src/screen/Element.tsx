@@ -67,7 +67,7 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
         </div>
       )}
       {one && <div className="edge edge-w" data-edge="w" aria-hidden />}
-      {one && element.kind !== 'button' && (element.cell.h ?? 1) > 1 && (
+      {one && element.kind !== 'button' && element.kind !== 'group' && (element.cell.h ?? 1) > 1 && (
         <div className="edge edge-h" data-edge="h" aria-hidden />
       )}
     </div>

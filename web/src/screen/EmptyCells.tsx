@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { View } from '../api/client';
+import type { ElementView, View } from '../api/client';
 import { useScreen } from './context';
 import { type Gap, gapsOf, tabAt } from './gaps';
 
@@ -23,17 +23,23 @@ interface CellProps {
   onPress: (at: DOMRect) => void;
 }
 
+const placeOf = (g: Gap): React.CSSProperties => {
+  const vars: Record<string, number> = { '--col': g.col, '--w': g.w, '--row': g.line };
+  return vars;
+};
+
 /** One of them; a quiet one shows itself to a pointer or the keyboard alone, and makes no row taller. */
 function EmptyCell({ gap: g, onPlant, onPress }: CellProps) {
   return (
     <Box
       as="button"
       aria-label={`Add something in row ${g.row}, column ${g.col}`}
-      gridColumn={{ base: '1 / -1', md: `${g.col} / span ${g.w}` }}
-      gridRow={{ base: 'auto', md: `${g.line}` }}
-      display={g.quiet ? { base: 'none', md: 'block' } : undefined}
+      className={onPlant ? undefined : 'sheet-gap'}
+      data-quiet={g.quiet || undefined}
+      style={onPlant ? { gridColumn: `${g.col} / span ${g.w}`, gridRow: g.line } : placeOf(g)}
       minH={g.quiet ? 0 : '36px'}
       overflow="hidden"
+      position="relative"
       opacity={g.quiet ? 0 : 1}
       borderWidth="1px"
       borderStyle="dashed"
@@ -48,5 +54,26 @@ function EmptyCell({ gap: g, onPlant, onPress }: CellProps) {
     >
       + add here
     </Box>
+  );
+}
+
+/** What is put here stands in a frame, below all that stands there. Builders only. */
+export function AddInFrame({ frame }: { frame: ElementView }) {
+  const { builder, view } = useScreen();
+  const words = frame.kind === 'group' ? frame.group.words : '';
+  const { row, col, h } = frame.cell;
+  const end = row + Math.max(1, h ?? 1);
+  return (
+    <button
+      type="button"
+      className="frame-add"
+      aria-label={`Add something to “${words}”`}
+      onClick={(e) => {
+        const at = e.currentTarget.getBoundingClientRect();
+        builder?.onEmptyCell({ row: end, col, at, tab: tabAt(view, row), frame: frame.id });
+      }}
+    >
+      + add here
+    </button>
   );
 }

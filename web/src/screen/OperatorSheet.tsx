@@ -3,7 +3,7 @@ import { useEffect, useRef, useState } from 'react';
 import type { View } from '../api/client';
 import { useScreen } from './context';
 import { Element } from './Element';
-import { EmptyCells } from './EmptyCells';
+import { AddInFrame, EmptyCells } from './EmptyCells';
 import { kindOf, known } from './kinds/all';
 import { panelsOf } from './layout';
 
@@ -15,7 +15,12 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
   const { view, builder } = useScreen();
   const { box, scale } = useScale();
   const panels = panelsOf(view);
-  const rows = Math.max(1, ...panels.map((p) => p.row + p.h - 1));
+  const frames = view.elements.filter((e) => e.kind === 'group');
+  const rows = Math.max(
+    1,
+    ...panels.map((p) => p.row + p.h - 1),
+    ...frames.map((e) => e.cell.row + (e.cell.h ?? 1) - 1),
+  );
   return (
     <Box
       ref={box}
@@ -59,6 +64,25 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
           minH={0}
           data-sheet={rows}
         >
+          {frames.map((e) => (
+            <Box
+              key={e.id}
+              role="group"
+              aria-label={e.kind === 'group' ? e.group.words : undefined}
+              gridColumn={`${e.cell.col} / span ${e.cell.w}`}
+              gridRow={`${e.cell.row} / span ${Math.max(1, e.cell.h ?? 1)}`}
+              position="relative"
+              borderWidth="1.5px"
+              borderColor="plant.soft"
+              borderRadius="5px"
+              p="4px 12px"
+              mb="6px"
+              mx="-6px"
+            >
+              <Element element={e} />
+              {builder && <AddInFrame frame={e} />}
+            </Box>
+          ))}
           {panels.map((p) => (
             <Flex
               key={`${p.row}.${p.col}`}

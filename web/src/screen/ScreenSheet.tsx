@@ -3,18 +3,18 @@ import { Fragment, memo, useState } from 'react';
 import type { ElementView, View } from '../api/client';
 import { ContextChips } from './ContextChips';
 import { useScreen, useTyped } from './context';
-import { Element } from './Element';
 import { EmptyCells } from './EmptyCells';
-import { foldedRows, usedRows } from './layout';
+import { foldedRows, placedOf, usedRows } from './layout';
 import { OperatorSheet } from './OperatorSheet';
 import { PositionLine } from './PositionLine';
+import { SheetCell } from './SheetCell';
 
 /** A screen as it is drawn: the same for users and builders. */
 export const ScreenSheet = memo(function ScreenSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
   const { view } = useScreen();
   if (view.type === 'operator') return <OperatorSheet headingRef={headingRef} />;
   return (
-    <Box px={{ base: '14px', md: '20px' }} py="14px" maxW="1280px" mx="auto" w="full">
+    <Box className="sheet" px="16px" py="14px" maxW="1280px" mx="auto" w="full">
       <SheetHead view={view} headingRef={headingRef} />
       <SheetGrid view={view} />
     </Box>
@@ -57,20 +57,9 @@ function ModeMark({ words }: { words: string }) {
   );
 }
 
-/** The place of an element on the grid, for where there is room for one. */
-function cellOf(e: ElementView, rows: number[]): React.CSSProperties {
-  const vars: Record<string, number> = {
-    '--col': e.cell.col,
-    '--w': e.cell.w,
-    '--row': rows.indexOf(e.cell.row) + 1,
-  };
-  return vars;
-}
-
 /** Elements in their cells: twelve columns, one below the other where it is narrow. */
 const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
   const { builder } = useScreen();
-  const shown = [...view.elements].sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col);
   const rows = usedRows(view);
   const folds = foldedRows(view);
   const [open, setOpen] = useState<number[]>([]);
@@ -83,7 +72,7 @@ const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
       alignItems="start"
       data-sheet="0"
     >
-      {shown.map((e) => (
+      {placedOf(view).map(({ element: e, inside }) => (
         <Fragment key={e.id}>
           {folds.get(e.cell.row)?.[0] === e.id && (
             <button
@@ -95,15 +84,7 @@ const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
               {open.includes(e.cell.row) ? 'fewer' : `${folds.get(e.cell.row)?.length} more`}
             </button>
           )}
-          <div
-            data-is={e.id}
-            data-row={e.cell.row}
-            data-folded={folded(e) || undefined}
-            className="sheet-cell"
-            style={cellOf(e, rows)}
-          >
-            <Element element={e} />
-          </div>
+          <SheetCell element={e} inside={inside} rows={rows} from={{ row: 1, col: 1 }} folded={folded(e)} />
         </Fragment>
       ))}
       {builder && <EmptyCells view={view} rows={rows} />}

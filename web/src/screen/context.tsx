@@ -8,7 +8,7 @@ import type { DrawerHands } from './rails/useDrawers';
 export interface BuilderHands {
   onChoose: (element: string, also: boolean) => void;
   onPoint: (element: string | undefined) => void;
-  onEmptyCell: (cell: { row: number; col: number; at: DOMRect; tab?: string }) => void;
+  onEmptyCell: (cell: { row: number; col: number; at: DOMRect; tab?: string; frame?: string }) => void;
 }
 
 /** Which elements stand out on the builder's stage. */

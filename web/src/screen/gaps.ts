@@ -21,7 +21,12 @@ export function gapsOf(view: View, rows: number[]): Gap[] {
 
 function gapsIn(view: View, row: number, line: number): Gap[] {
   const tall = (e: ElementView) => view.type === 'operator' && (e.cell.h ?? 1) > 1;
-  const here = view.elements.filter((e) => e.cell.row <= row && row < e.cell.row + (tall(e) ? (e.cell.h ?? 1) : 1));
+  const frames = view.elements.filter(
+    (e) => e.kind === 'group' && e.cell.row < row && row < e.cell.row + (e.cell.h ?? 1),
+  );
+  const edges = new Set(frames.flatMap((f) => [f.cell.col, f.cell.col + f.cell.w]));
+  const takes = (e: ElementView) => (tall(e) && e.kind !== 'group' ? (e.cell.h ?? 1) : 1);
+  const here = view.elements.filter((e) => e.cell.row <= row && row < e.cell.row + takes(e));
   const taken = new Set(here.flatMap((e) => Array.from({ length: e.cell.w }, (_, k) => e.cell.col + k)));
   const buttons = here.some((e) => e.kind === 'button') && !here.some((e) => (e.cell.h ?? 1) > 1);
   const end = taken.size > 0 ? Math.max(...taken) + 1 : 1;
@@ -29,10 +34,10 @@ function gapsIn(view: View, row: number, line: number): Gap[] {
   for (let col = 1; col <= columns; col++) {
     if (taken.has(col)) continue;
     let w = 1;
-    while (col + w <= columns && !taken.has(col + w)) w++;
+    while (col + w <= columns && !taken.has(col + w) && !edges.has(col + w)) w++; // a gap ends where a frame does
     const loud = buttons && col === end;
     if (w >= least) gaps.push({ row, line, col, w: loud ? Math.min(least, w) : w, quiet: !loud });
-    col += w;
+    col += w - 1;
   }
   return gaps;
 }

@@ -5,6 +5,35 @@ export function usedRows(view: View): number[] {
   return [...new Set(view.elements.map((e) => e.cell.row))].sort((a, b) => a - b);
 }
 
+/** An element in its place, with what stands in it where it is a frame. */
+export interface Placed {
+  element: ElementView;
+  inside: Placed[];
+}
+
+/** Whether an element lies within a frame: below the row of its heading. */
+export function holds(frame: ElementView, e: ElementView): boolean {
+  const { cell: f } = frame;
+  const rows = e.cell.row > f.row && e.cell.row < f.row + Math.max(1, f.h ?? 1);
+  return frame.kind === 'group' && rows && e.cell.col >= f.col && e.cell.col + e.cell.w <= f.col + f.w;
+}
+
+/** Elements in the order in which they are read: by row and column, those of a frame after its heading. */
+export function placedOf(view: View): Placed[] {
+  const all = [...view.elements].sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col);
+  const frames = all.filter((e) => e.kind === 'group');
+  if (frames.length === 0) return all.map((element) => ({ element, inside: [] }));
+  const narrowest = (e: ElementView) =>
+    frames.filter((f) => f.id !== e.id && holds(f, e)).sort((a, b) => a.cell.w - b.cell.w || b.cell.row - a.cell.row)[0]
+      ?.id;
+  const around = new Map(all.map((e) => [e.id, narrowest(e)]));
+  const within = (frame: string | undefined): Placed[] =>
+    all
+      .filter((e) => around.get(e.id) === frame)
+      .map((element) => ({ element, inside: element.kind === 'group' ? within(element.id) : [] }));
+  return within(undefined);
+}
+
 interface Panel {
   row: number;
   col: number;
@@ -16,7 +45,8 @@ interface Panel {
 /** Elements in the same columns, one below the other, make a panel. */
 export function panelsOf(view: View): Panel[] {
   const panels: Panel[] = [];
-  for (const e of [...view.elements].sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col)) {
+  const shown = view.elements.filter((e) => e.kind !== 'group');
+  for (const e of shown.sort((a, b) => a.cell.row - b.cell.row || a.cell.col - b.cell.col)) {
     const h = Math.max(1, e.cell.h ?? 1);
     const over = panels.find((p) => p.col === e.cell.col && p.w === e.cell.w && p.row + p.h === e.cell.row);
     if (over) {
@@ -32,7 +62,9 @@ export function foldedRows(view: View): Map<number, string[]> {
   const lists = view.elements.filter((e) => e.kind === 'list').map((e) => e.cell.row);
   const folds = new Map<number, string[]>();
   for (const row of usedRows(view)) {
-    const here = view.elements.filter((e) => e.cell.row === row).sort((a, b) => a.cell.col - b.cell.col);
+    const here = view.elements
+      .filter((e) => e.cell.row === row && !view.elements.some((f) => holds(f, e)))
+      .sort((a, b) => a.cell.col - b.cell.col);
     const buttons = here.length > 2 && here.every((e) => e.kind === 'button');
     if (buttons && lists.some((list) => list > row))
       folds.set(

@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Line } from './controls';
 
-/** A short text that is kept when one leaves it, or with Enter. */
+/** A short text that is kept when one leaves it, or with Enter; in the form that onSave gives, where it gives one. */
 export function Typed({
   label,
   value,
@@ -13,11 +13,15 @@ export function Typed({
   value: string;
   hint?: string;
   width?: string;
-  onSave: (v: string) => void;
+  onSave: (v: string) => unknown;
 }) {
   const [typed, setTyped] = useState(value);
   useEffect(() => setTyped(value), [value]);
-  const save = () => typed.trim() !== value && onSave(typed.trim());
+  const save = () => {
+    if (typed.trim() === value) return;
+    const kept = onSave(typed.trim());
+    if (typeof kept === 'string') setTyped(kept);
+  };
   return (
     <Line
       aria-label={label}

@@ -7,9 +7,11 @@ import type { BuiltElement, Kind, OfKind } from './element';
 import { field } from './field';
 import { figure } from './figure';
 import { gauge } from './gauge';
+import { group } from './group';
 import { image } from './image';
 import { lamp } from './lamp';
 import { list } from './list/list';
+import { sitePlan } from './sitePlan';
 import { tabs } from './tabs';
 import { text } from './text';
 import { total } from './total';
@@ -22,9 +24,11 @@ export const kinds: { [K in Kind]: BuiltElement<K> } = {
   field,
   figure,
   gauge,
+  group,
   image,
   lamp,
   list,
+  sitePlan,
   tabs,
   text,
   total,

@@ -4,6 +4,7 @@ import { fieldAlong, type Reached } from '../../document/tables';
 import { useBuild } from '../context';
 import type { BuiltElement, LookProps } from './element';
 import { ChosenPart } from './parts/ChosenPart';
+import { EitherPart } from './parts/EitherPart';
 import { FieldPart } from './parts/Fields';
 import { Measure } from './parts/Measure';
 import { isDated, spans } from './parts/measures';
@@ -47,6 +48,9 @@ function ChartLook({ path, element: e }: LookProps<'chart'>) {
       <Measure path={path} element={e} />
       <FieldPart path={path} name="by" label="For each" value={e.by} table={e.table} only={groups} also={inTime} />
       {timed && <ChosenPart path={path} name="span" label="Each" value={e.span ?? 'month'} among={spans} />}
+      {timed && (
+        <EitherPart path={path} name="before" label="Compared with" value={e.before} no="nothing" yes="a year before" />
+      )}
       {(!e.measure || e.measure === 'count' || e.measure === 'sum') && (
         <FieldPart
           path={path}
@@ -60,6 +64,16 @@ function ChartLook({ path, element: e }: LookProps<'chart'>) {
       )}
       <ChosenPart path={path} name="shape" label="Drawn as" value={e.shape} among={timed ? alongTime : shapes} />
       <TypedPart path={path} name="points" label="At most" hint="12" value={e.points} number />
+      {!timed && (!e.measure || e.measure === 'count' || e.measure === 'sum') && (
+        <EitherPart
+          path={path}
+          name="rest"
+          label="What is beyond"
+          value={e.rest}
+          no="is left out"
+          yes="is one more, “the rest”"
+        />
+      )}
     </>
   );
 }

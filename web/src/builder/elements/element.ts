@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react';
 import type { Document, Element } from '../../document/document.gen';
+import type { Op } from '../../document/edit';
 import type { Kept } from '../../document/parts';
 import type { Choice } from '../Picker';
 
@@ -18,9 +19,11 @@ export interface LookProps<K extends Kind> {
 /** A way that an element can be given, where it has none of that kind yet. */
 export interface Start {
   trigger: string;
-  at: string; // member that holds its gate; of several, that holds them all
+  at: string; // member that holds its gate, or the way to it by slashes; of several, that holds them all
   words: string;
   many?: string; // there can be several, each with these words at first
+  id?: string; // that a further one gets
+  also?: (d: Document, path: string[], id: string) => Op[]; // what comes with it
 }
 
 /** What the builder knows of a kind of element. */
@@ -37,4 +40,6 @@ export interface BuiltElement<K extends Kind> {
   menuOf?: string;
   /** What it may set off, besides the entries of its menu: where the way stands in it, and how it is said. */
   starts?: Start[];
+  /** What parts of it may set off, by what it holds. */
+  startsOf?: (e: OfKind<K>) => Start[];
 }

@@ -4,6 +4,7 @@ import { fieldAlong } from '../../document/tables';
 import { useBuild } from '../context';
 import type { BuiltElement, LookProps, OfKind } from './element';
 import { ChosenPart } from './parts/ChosenPart';
+import { EitherPart } from './parts/EitherPart';
 import { FieldPart } from './parts/Fields';
 import { TypedPart } from './parts/TypedPart';
 
@@ -16,9 +17,10 @@ export const field: BuiltElement<'field'> = {
   Look: FieldLook,
 };
 
-const changing = [
-  ['', 'can be changed by who may'],
-  ['true', 'is only read'],
+const places = [
+  ['', 'as usual'],
+  ['above', 'above it'],
+  ['beside', 'beside it'],
 ] as const;
 
 /** Which field it is, what it is called here, and whether it can be changed here. */
@@ -32,14 +34,28 @@ function FieldLook({ path, element: e }: LookProps<'field'>) {
     <>
       <FieldPart path={path} name="path" label="Field" value={e.path} table={table} only={() => true} />
       <TypedPart path={path} name="label" label="Label" value={e.label} hint="as the table says" />
-      <ChosenPart
+      <EitherPart
         path={path}
         name="readOnly"
         label="Here it"
-        value={e.readOnly ? 'true' : ''}
-        among={changing}
-        as={() => true}
+        value={e.readOnly}
+        no="can be changed by who may"
+        yes="is only read"
       />
+      {!e.readOnly && (
+        <>
+          <EitherPart
+            path={path}
+            name="required"
+            label="Left empty"
+            value={e.required}
+            no="as its table has it"
+            yes="not here"
+          />
+          <TypedPart path={path} name="hint" label="Hint" value={e.hint} hint="what to type" width="200px" />
+        </>
+      )}
+      <ChosenPart path={path} name="place" label="Its label stands" value={e.place} among={places} />
       {form.length > 0 && (
         <ChosenPart
           path={path}

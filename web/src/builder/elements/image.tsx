@@ -16,7 +16,7 @@ function ImageLook({ path, element: e }: LookProps<'image'>) {
   const kept = entityOf(entities, e.picture, 'picture');
   return (
     <>
-      <PictureChip path={[...path, 'picture']} />
+      <PictureChip path={[...path, 'picture']} needed />
       {kept && (
         <TypedPart
           path={[e.picture]}

@@ -4,8 +4,8 @@ import { useState } from 'react';
 import { wordsOf } from '../../administer/problems';
 import { Told } from '../../administer/Told';
 import { api, ask, type Draft, type Op } from '../../api/client';
-import type { Screen } from '../../document/document.gen';
-import { newScreen } from '../../document/newScreen';
+import type { Document, Screen } from '../../document/document.gen';
+import { freeSlug, newScreen } from '../../document/newScreen';
 import { entitiesOf } from '../../document/parts';
 import { tablesOf } from '../../document/tables';
 import { Action, Line, Select } from '../../ui/controls';
@@ -23,12 +23,12 @@ interface Purpose {
   words: string;
   type: Screen['type'];
   table?: 'any' | 'equipped'; // it is of a table
-  proposal?: 'dashboard' | 'operator'; // what the server makes of it
+  proposal?: 'list' | 'form' | 'dashboard' | 'operator'; // what the server makes of it
 }
 
 const purposes: Purpose[] = [
-  { id: 'list', words: 'a list of …', type: 'list', table: 'any' },
-  { id: 'form', words: 'a form for one of …', type: 'form', table: 'any' },
+  { id: 'list', words: 'a list of …', type: 'list', table: 'any', proposal: 'list' },
+  { id: 'form', words: 'a form for one of …', type: 'form', table: 'any', proposal: 'form' },
   { id: 'dashboard', words: 'a dashboard of …', type: 'dashboard', table: 'any', proposal: 'dashboard' },
   {
     id: 'operator',
@@ -65,7 +65,7 @@ export function NewScreen({ project, draft, edit, onClose }: NewProps) {
           }),
         );
         if (made.screen) {
-          await edit(title.trim() ? renamed(made.patch, made.screen, title.trim()) : made.patch);
+          await edit(title.trim() ? renamed(entities, made.patch, made.screen, title.trim()) : made.patch);
           return onClose(made.screen);
         }
         throw new Error(made.words.join(' '));
@@ -140,11 +140,11 @@ function usualTitle(p: Purpose, table: { label: string; one: string } | undefine
   );
 }
 
-/** What is proposed, under a title of its own. */
-function renamed(patch: Op[], screen: string, title: string): Op[] {
+/** What is proposed, under a title and an address of its own. */
+function renamed(d: Document, patch: Op[], screen: string, title: string): Op[] {
   return patch.map((o) =>
     o.op === 'add' && o.path === `/${screen}` && typeof o.value === 'object'
-      ? { ...o, value: { ...o.value, title } }
+      ? { ...o, value: { ...o.value, title, slug: freeSlug(d, title) } }
       : o,
   );
 }

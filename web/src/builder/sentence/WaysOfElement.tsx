@@ -10,8 +10,9 @@ import type { Start } from '../elements/element';
 export function WaysOfElement() {
   const { ways, way, chosen, choose, entities, screen, edit, setPicker } = useBuild();
   const owned = ownedOf(entities, screen, chosen ?? '');
-  const { menuOf, starts = [] } = owned?.element ? builtOf(owned.element) : {};
-  const missing = starts.filter((s) => s.many || !ways.some((w) => w.trigger === s.trigger));
+  const { menuOf, starts = [], startsOf } = owned?.element ? builtOf(owned.element) : {};
+  const all = owned?.element ? [...starts, ...(startsOf?.(owned.element) ?? [])] : starts;
+  const missing = all.filter((s) => s.many || !ways.some((w) => w.trigger === s.trigger));
   if (!chosen || (ways.length < 2 && !menuOf && missing.length === 0)) return null;
   const path = owned?.path ?? [];
   const begin = (trigger: string) => {
@@ -20,11 +21,15 @@ export function WaysOfElement() {
   };
   const add = async (s: Start) => {
     if (!s.many) {
-      await edit(put(entities, [...path, s.at], {}));
+      await edit(put(entities, [...path, ...s.at.split('/')], {}));
       return begin(s.trigger);
     }
-    const id = newId(s.at.charAt(0));
-    await edit(put(entities, [...path, s.at, id], { pos: ways.length + 1, words: s.many, gate: {} }));
+    const id = s.id ?? newId(s.at.charAt(0));
+    const own = s.also ? {} : { words: s.many };
+    await edit([
+      ...put(entities, [...path, s.at, id], { pos: ways.length + 1, ...own, gate: {} }),
+      ...(s.also?.(entities, path, id) ?? []),
+    ]);
     begin(`${s.at}.${id}`);
   };
   const menu: Start[] = menuOf

@@ -1,14 +1,17 @@
 import { Box } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
 import type { Cell } from '../../document/document.gen';
 import { put } from '../../document/edit';
 import { elementsOf, screenOf } from '../../document/screens';
+import type { Edges } from '../../ui/beside';
 import { useBuild } from '../context';
 import { useArrangeKeys } from './useArrangeKeys';
+import { useChoosingFrame } from './useChoosingFrame';
 import { useDrag } from './useDrag';
 
 /** Elements of the stage are put elsewhere: dragged, or by keys. Where one would go is seen before. */
 export function Arranging() {
-  const { entities, screen, edit, choose } = useBuild();
+  const { entities, screen, edit, choose, chooseAll } = useBuild();
   const elements = elementsOf(entities, screen);
   const tall = screenOf(entities, screen)?.type === 'operator';
   const place = (changed: Map<string, Cell>) =>
@@ -18,22 +21,13 @@ export function Arranging() {
     void place(changed);
   });
   useArrangeKeys(place);
+  const frame = useChoosingFrame(chooseAll);
+  if (frame) return <Frame at={frame} />;
   if (!drag) return null;
-  const { left, right, top, bottom } = drag.at;
   const others = drag.changed.size - (drag.changed.has(drag.id) ? 1 : 0);
   const { row, col, w } = drag.goal.cell;
   return (
-    <Box
-      position="fixed"
-      zIndex="popover"
-      pointerEvents="none"
-      borderWidth="2px"
-      borderStyle="dashed"
-      borderColor="amber"
-      borderRadius="4px"
-      bg="amber/15"
-      style={{ left, top, width: right - left, height: Math.max(4, bottom - top) }}
-    >
+    <Frame at={drag.at}>
       <Box
         position="absolute"
         bottom="100%"
@@ -51,6 +45,25 @@ export function Arranging() {
         row {row}, column {col}, {w} wide
         {others > 0 && `; ${others} ${others === 1 ? 'goes' : 'go'} down`}
       </Box>
+    </Frame>
+  );
+}
+
+/** A frame over the stage: where something would go, or what would be chosen. */
+function Frame({ at: { left, right, top, bottom }, children }: { at: Edges; children?: ReactNode }) {
+  return (
+    <Box
+      position="fixed"
+      zIndex="popover"
+      pointerEvents="none"
+      borderWidth="2px"
+      borderStyle="dashed"
+      borderColor="amber"
+      borderRadius="4px"
+      bg="amber/15"
+      style={{ left, top, width: right - left, height: Math.max(4, bottom - top) }}
+    >
+      {children}
     </Box>
   );
 }

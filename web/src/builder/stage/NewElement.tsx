@@ -13,6 +13,7 @@ export interface EmptyCell {
   col: number;
   at: Edges;
   tab?: string;
+  frame?: string; // that it is to stand in
 }
 
 interface NewProps {
@@ -26,9 +27,9 @@ export function NewElement({ cell, onClose }: NewProps) {
   const client = useQueryClient();
   const [words, setWords] = useState('');
   const [element] = useState(() => newId('e'));
-  const { row, col, tab, at } = cell;
+  const { row, col, tab, frame, at } = cell;
   const asked = (typed: string) => {
-    const body: CellWish = { screen, row, col, words: typed, element, tab };
+    const body: CellWish = { screen, row, col, words: typed, element, tab, frame };
     return {
       queryKey: ['cell', project, draft.seq, body],
       queryFn: () => ask(api.POST('/api/build/{project}/cells', { params: { path: { project } }, body })),

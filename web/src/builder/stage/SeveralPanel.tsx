@@ -5,7 +5,8 @@ import { elementsOf, screenOf } from '../../document/screens';
 import { Action } from '../../ui/controls';
 import { useBuild } from '../context';
 import { builtOf } from '../elements/all';
-import { fitsRail, inColumn, inRow, sameHeight, sameWidth, takenOut, toRail } from './several';
+import { intoGroup, intoTabs } from './gather';
+import { fitsRail, inColumn, inRow, sameHeight, sameLook, sameWidth, takenOut, toRail } from './several';
 
 const stripFrom = 2; // elements
 
@@ -22,6 +23,7 @@ export function SeveralPanel() {
     choose(undefined);
     void edit(ops);
   };
+  const gather = ({ id, ops }: ReturnType<typeof intoGroup>) => void edit(ops).then(() => choose(id));
   const strip = all.filter(fitsRail);
   return (
     <>
@@ -35,6 +37,11 @@ export function SeveralPanel() {
         )}
         <Action onClick={() => place(inColumn(all, as))}>below each other</Action>
         <Action onClick={() => place(inRow(all, as))}>side by side, spread evenly</Action>
+        {all.filter((e) => e.kind === 'button').length > 1 && as.kind === 'button' && (
+          <Action onClick={() => void edit(sameLook(entities, screen, all, as))}>same look</Action>
+        )}
+        <Action onClick={() => gather(intoGroup(entities, screen, all, operator))}>into a group</Action>
+        {!operator && <Action onClick={() => gather(intoTabs(entities, screen, all))}>into tabs</Action>}
         {strip.length >= stripFrom && (
           <>
             <Action onClick={() => gone(toRail(entities, screen, strip, 'bottom').ops)}>
@@ -48,7 +55,8 @@ export function SeveralPanel() {
         </Action>
       </Flex>
       <Box color="muted" fontSize="note" mt="10px">
-        A press with Shift chooses one more, or lets one go. The last one is the measure.
+        A press with Shift chooses one more, or lets one go; a frame drawn from an empty place chooses what it covers.
+        The last one is the measure.
       </Box>
     </>
   );

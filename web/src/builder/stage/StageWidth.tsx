@@ -1,13 +1,16 @@
 import { Box } from '@chakra-ui/react';
-import { type ReactNode, type RefObject, useLayoutEffect, useState } from 'react';
+import { type ReactNode, type RefObject, useEffect, useState } from 'react';
 import { Select } from '../../ui/controls';
 
 /** How wide the screen is drawn: as wide as the stage is, or at a width of its own, scaled to fit. */
-export type StageWidth = 'stage' | '390' | '1280' | '1920';
+export type StageWidth = 'stage' | '390' | '768' | '1280' | '1920';
+
+const least = 760; // px: what there is less room for is scaled, not drawn as for a narrow window
 
 const words: Record<StageWidth, string> = {
   stage: 'as wide as here',
   '390': '390 wide',
+  '768': '768 wide',
   '1280': '1280 wide',
   '1920': '1920 wide',
 };
@@ -16,7 +19,7 @@ const kept = 'ambergate.stage-width';
 
 /** A width by its name; as wide as the stage for any other. */
 function widthIn(name: string | null): StageWidth {
-  return name === '390' || name === '1280' || name === '1920' ? name : 'stage';
+  return name === '390' || name === '768' || name === '1280' || name === '1920' ? name : 'stage';
 }
 
 /** The width at which one builds, kept for the next time. */
@@ -61,19 +64,20 @@ interface ScaledProps {
 /** What is drawn at a width of its own, scaled so that it fits into the stage. */
 export function Scaled({ box, width, children }: ScaledProps) {
   const [room, setRoom] = useState(0);
-  useLayoutEffect(() => {
+  useEffect(() => {
     const el = box.current;
-    if (!el || width === 'stage') return;
+    if (!el) return;
     const measure = () => setRoom(el.clientWidth);
     measure();
     const watch = new ResizeObserver(measure);
     watch.observe(el);
     return () => watch.disconnect();
-  }, [box, width]);
-  if (width === 'stage' || room === 0) return children;
-  const scale = Math.min(1, room / Number(width));
+  }, [box]);
+  if (room === 0 || (width === 'stage' && room >= least)) return children;
+  const wanted = width === 'stage' ? least : Number(width);
+  const scale = Math.min(1, room / wanted);
   return (
-    <Box w={`${width}px`} mx={scale === 1 ? 'auto' : 0} minH="full" style={{ zoom: scale }}>
+    <Box w={`${wanted}px`} mx={scale === 1 ? 'auto' : 0} minH="full" style={{ zoom: scale }}>
       {children}
     </Box>
   );

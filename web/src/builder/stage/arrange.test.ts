@@ -45,6 +45,53 @@ test('on an operator screen heights count', () => {
   });
 });
 
+const frame = (id: string, row: number, col: number, w: number, h: number): Placed => ({
+  id,
+  kind: 'group',
+  cell: { row, col, w, h },
+});
+const tall = (all: Placed[], id: string, row: number, col: number, w: number, h?: number) =>
+  Object.fromEntries(
+    [...arranged(all, id, { cell: { row, col, w, ...(h ? { h } : {}) } }, false)].map(([e, c]) => [
+      e,
+      `${c.row}.${c.col}.${c.w}${c.h ? `.${c.h}` : ''}`,
+    ]),
+  );
+
+test('a frame takes with it what it holds, and is made room for as a whole', () => {
+  const all = [frame('f', 2, 1, 6, 3), placed('a', 3, 1, 3), placed('b', 4, 1, 6), placed('c', 6, 1, 6)];
+  expect(tall(all, 'f', 2, 7, 6, 3)).toEqual({ f: '2.7.6.3', a: '3.7.3', b: '4.7.6' });
+  expect(tall(all, 'f', 4, 1, 6, 3)).toEqual({ f: '4.1.6.3', a: '5.1.3', b: '6.1.6', c: '7.1.6' });
+  expect(tall(all, 'c', 1, 1, 6)).toEqual({ c: '1.1.6' });
+});
+
+test('what is put into a frame makes it grow, and what is taken out lets it shrink', () => {
+  const all = [frame('f', 2, 1, 6, 2), placed('a', 3, 1, 6), placed('b', 4, 1, 6), placed('c', 1, 7, 6)];
+  // On its heading: below that, and what stood there goes down; what stands below the frame too.
+  expect(tall(all, 'c', 2, 1, 6)).toEqual({ c: '3.1.6', a: '4.1.6', f: '2.1.6.3', b: '5.1.6' });
+  expect(tall(all, 'c', 3, 4, 6)).toEqual({ c: '3.4.3', a: '4.1.6', f: '2.1.6.3', b: '5.1.6' });
+  expect(tall(all, 'a', 1, 1, 6)).toEqual({ a: '1.1.6', f: '2.1.6.1' });
+  // No wider than the frame.
+  expect(tall(all, 'a', 3, 3, 8)).toEqual({ a: '3.3.4' });
+});
+
+test('a frame within a frame goes along, and the outer one grows with it', () => {
+  const all = [
+    frame('o', 1, 1, 12, 4),
+    frame('i', 2, 1, 6, 3),
+    placed('a', 3, 1, 6),
+    placed('b', 4, 1, 6),
+    placed('x', 9, 1, 6),
+  ];
+  expect(tall(all, 'o', 3, 1, 12, 4)).toEqual({ o: '3.1.12.4', i: '4.1.6.3', a: '5.1.6', b: '6.1.6' });
+  expect(tall(all, 'x', 3, 1, 6)).toEqual({ x: '3.1.6', a: '4.1.6', b: '5.1.6', i: '2.1.6.4', o: '1.1.12.5' });
+});
+
+test('a row opened within a frame makes it taller', () => {
+  const all = [frame('f', 2, 1, 6, 3), placed('a', 3, 1, 6), placed('b', 4, 1, 6), placed('c', 5, 1, 6)];
+  expect(cells(all, 'c', 4, 1, 6, true)).toEqual({ c: '4.1.6', b: '5.1.6', f: '2.1.6' });
+});
+
 test('a step stays on the grid', () => {
   expect(stepped({ row: 1, col: 1, w: 4 }, { col: -1, row: -1 })).toEqual({ row: 1, col: 1, w: 4 });
   expect(stepped({ row: 1, col: 9, w: 4 }, { col: 1 })).toEqual({ row: 1, col: 9, w: 4 });

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Document, Element } from '../../document/document.gen';
 import type { Kept } from '../../document/parts';
-import { inColumn, inRow, sameWidth, toRail } from './several';
+import { inColumn, inRow, sameLook, sameWidth, toRail } from './several';
 
 const at = (id: string, row: number, col: number, w: number, kind = 'button') =>
   ({ id, kind, pos: 1, words: id, cell: { row, col, w } }) as Kept<Element>;
@@ -36,4 +36,19 @@ test('a strip of them stands on every screen, in their order, and they leave the
   expect(rail?.path).toBe(`/${id}`);
   expect(rail?.value).toMatchObject({ edge: 'bottom', elements: { e_a: { pos: 1 }, e_b: { pos: 2 } } });
   expect(ops.filter((o) => o.op === 'remove').map((o) => o.path)).toEqual(['/s_a/elements/e_a', '/s_a/elements/e_b']);
+});
+
+test('buttons get the look of the last one, and lose what it has not; words and ways stay', () => {
+  const button = (id: string, more: object) => ({ ...at(id, 1, 1, 2), ...more }) as Kept<Element>;
+  const last = button('b', { tone: 'main', icon: 'plus' });
+  const all = [button('a', { tone: 'warn', tip: 'Mind', words: 'Go' }), last, at('t', 2, 1, 2, 'text')];
+  const elements = Object.fromEntries(all.map(({ id, ...e }) => [id, e]));
+  const d = { s_a: { kind: 'screen', type: 'menu', title: 'A', slug: 'a', elements } } as unknown as Document;
+  const done = sameLook(d, 's_a', all, last).filter((o) => o.op !== 'test');
+  expect(done.map((o) => [o.op, o.path, o.value])).toEqual([
+    ['replace', '/s_a/elements/a/tone', 'main'],
+    ['add', '/s_a/elements/a/icon', 'plus'],
+    ['remove', '/s_a/elements/a/tip', undefined],
+  ]);
+  expect(sameLook(d, 's_a', all, at('t', 2, 1, 2, 'text'))).toEqual([]);
 });

@@ -2,6 +2,7 @@ import type { Cell, Document, Element, Rail } from '../../document/document.gen'
 import { newId, type Op, put } from '../../document/edit';
 import { type Kept, posBehind } from '../../document/parts';
 import { railsOf } from '../../document/project';
+import { lookParts } from '../sentence/clipboard';
 import { columns } from './arrange';
 
 type Cells = Map<string, Cell>;
@@ -32,6 +33,13 @@ export function inRow(all: Kept<Element>[], as: Element): Cells {
   const to = beside ? Math.max(...order.map((e) => e.cell.col + e.cell.w)) : columns + 1;
   const w = Math.max(1, Math.floor((to - from) / order.length));
   return new Map(order.map((e, i) => [e.id, { ...e.cell, row: as.cell.row, col: Math.min(from + i * w, columns), w }]));
+}
+
+/** The edit that makes all buttons look as the one that was chosen last; their words and ways stay. */
+export function sameLook(d: Document, screen: string, all: Kept<Element>[], as: Kept<Element>): Op[] {
+  if (as.kind !== 'button') return [];
+  const others = all.filter((e) => e.kind === 'button' && e.id !== as.id);
+  return others.flatMap((e) => lookParts.flatMap((part) => put(d, [screen, 'elements', e.id, part], as[part])));
 }
 
 /** The edit that takes elements out of a screen. */

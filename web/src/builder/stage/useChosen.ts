@@ -27,7 +27,13 @@ export function useChosen(all: WayOut[], first: string | undefined) {
     },
     [several, chosen],
   );
+  const chooseAll = useCallback((ids: string[]) => {
+    setChosen(ids.at(-1));
+    setSeveral(ids.length > 1 ? ids : none);
+    setTrigger(undefined);
+    setPicker(undefined);
+  }, []);
   const ways = useMemo(() => all.filter((w) => w.element === chosen), [all, chosen]);
   const way = ways.find((w) => w.trigger === trigger) ?? ways[0];
-  return { chosen, several, way, ways, choose, chooseAlso, openPicker, setPicker };
+  return { chosen, several, way, ways, choose, chooseAlso, chooseAll, openPicker, setPicker };
 }

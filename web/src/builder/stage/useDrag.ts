@@ -1,9 +1,8 @@
-import { useEffect, useState } from 'react';
 import type { Cell } from '../../document/document.gen';
 import type { Edges } from '../../ui/beside';
-import { useSteady } from '../../ui/useSteady';
 import { arranged, type Goal, type Placed, stepped } from './arrange';
 import { columnWidth, drawnAt, droppedAt, measured, type Sheet } from './geometry';
+import { useGesture } from './useGesture';
 
 /** What would become of a drag if it ended now. */
 export interface Drag {
@@ -17,94 +16,34 @@ interface Begun {
   id: string;
   edge: 'w' | 'h' | undefined; // which edge is dragged; the whole element, if none
   from: Cell;
-  x: number;
-  y: number;
   height: number;
   sheet: Sheet;
 }
-
-const least = 6; // px before it is no press any more
 
 /**
  * Drags an element of the stage to another cell, or one of its edges. Others make room; nothing is changed before it is
  * let go, and Escape leaves all as it was.
  */
 export function useDrag(elements: Placed[], tall: boolean, onDrop: (changed: Map<string, Cell>, id: string) => void) {
-  const [drag, setDrag] = useState<Drag>();
-  const placed = useSteady(() => elements);
-  const drop = useSteady(onDrop);
-  useEffect(() => {
-    let begun: Begun | undefined;
-    let now: Drag | undefined;
-    const show = (next: Drag | undefined) => {
-      const same = now && next && JSON.stringify(now.goal) === JSON.stringify(next.goal);
-      now = next;
-      if (!same) setDrag(next);
-    };
-    const down = (e: PointerEvent) => {
-      if (e.button !== 0 || !(e.target instanceof Element) || e.target.closest('[data-notch], input, textarea, select'))
-        return;
-      const frame = e.target.closest<HTMLElement>('[data-element]');
-      const one = placed().find((p) => p.id === frame?.dataset.element);
+  return useGesture<Begun, Drag>({
+    begin: (_, on) => {
+      if (on.closest('[data-notch], input, textarea, select')) return undefined;
+      const frame = on.closest<HTMLElement>('[data-element]');
+      const one = elements.find((p) => p.id === frame?.dataset.element);
       const sheet = frame && one && measured(frame);
-      if (!frame || !one || !sheet) return;
-      const edge = e.target.closest<HTMLElement>('[data-edge]')?.dataset.edge;
-      begun = {
-        id: one.id,
-        edge: edge === 'w' || edge === 'h' ? edge : undefined,
-        from: one.cell,
-        x: e.clientX,
-        y: e.clientY,
-        height: frame.getBoundingClientRect().height,
-        sheet,
-      };
-    };
-    const move = (e: PointerEvent) => {
-      if (!begun) return;
-      const by = { x: e.clientX - begun.x, y: e.clientY - begun.y };
-      if (!now && Math.hypot(by.x, by.y) < least) return;
-      document.body.style.userSelect = 'none';
+      if (!frame || !one || !sheet) return undefined;
+      const edge = on.closest<HTMLElement>('[data-edge]')?.dataset.edge;
+      const { height } = (frame.closest('[data-frame]') ?? frame).getBoundingClientRect(); // of a group with all it holds
+      return { id: one.id, edge: edge === 'w' || edge === 'h' ? edge : undefined, from: one.cell, height, sheet };
+    },
+    moved: (begun, e, by) => {
       const goal = goalOf(begun, by, e.clientY);
-      const changed = arranged(placed(), begun.id, goal, tall);
-      show({ id: begun.id, goal, changed, at: drawnAt(begun.sheet, goal.cell, goal.between, begun.height) });
-    };
-    const end = () => {
-      begun = undefined;
-      document.body.style.userSelect = '';
-      show(undefined);
-    };
-    const up = () => {
-      const done = now;
-      end();
-      if (!done) return;
-      // What was dragged was not pressed.
-      const still = (e: MouseEvent) => {
-        e.preventDefault();
-        e.stopPropagation();
-      };
-      window.addEventListener('click', still, { capture: true, once: true });
-      setTimeout(() => window.removeEventListener('click', still, { capture: true }), 50);
-      if (done.changed.size > 0) drop(done.changed, done.id);
-    };
-    const stop = (e: KeyboardEvent) => {
-      if (e.key !== 'Escape' || !now) return;
-      e.stopPropagation();
-      end();
-    };
-    document.addEventListener('pointerdown', down, true);
-    document.addEventListener('pointermove', move);
-    document.addEventListener('pointerup', up);
-    document.addEventListener('pointercancel', end);
-    document.addEventListener('keydown', stop, true);
-    return () => {
-      document.removeEventListener('pointerdown', down, true);
-      document.removeEventListener('pointermove', move);
-      document.removeEventListener('pointerup', up);
-      document.removeEventListener('pointercancel', end);
-      document.removeEventListener('keydown', stop, true);
-    };
-  }, [placed, drop, tall]);
-  return drag;
+      const changed = arranged(elements, begun.id, goal, tall);
+      return { id: begun.id, goal, changed, at: drawnAt(begun.sheet, goal.cell, goal.between, begun.height) };
+    },
+    same: (a, b) => JSON.stringify(a.goal) === JSON.stringify(b.goal),
+    done: (drag) => drag.changed.size > 0 && onDrop(drag.changed, drag.id),
+  });
 }
 
 function goalOf(b: Begun, by: { x: number; y: number }, pointer: number): Goal {

@@ -1,13 +1,11 @@
 import { useEffect, useState } from 'react';
-import { Refused } from '../../api/client';
 import type { ImageElement } from '../../document/document.gen';
 import { newId, put } from '../../document/edit';
 import { posBehind } from '../../document/parts';
 import { elementsOf } from '../../document/screens';
-import { wordsOfProblem } from '../../trail/Press';
 import { useSteady } from '../../ui/useSteady';
 import { useBuild } from '../context';
-import { keepPicture } from '../keepPicture';
+import { keepPicture, whyNotKept } from '../keepPicture';
 
 const isPicture = (f: File) => f.type.startsWith('image/');
 
@@ -28,8 +26,7 @@ export function usePutPicture() {
       await edit([op, ...put(entities, [screen, 'elements', element], body)]);
       choose(element);
     } catch (e) {
-      if (!(e instanceof Refused)) throw e;
-      setProblem(wordsOfProblem(e.problem));
+      setProblem(whyNotKept(e));
     }
   });
   useEffect(() => {

@@ -21,6 +21,8 @@ const drawings: Record<Shape, ComponentType<PointsProps>> = {
   table: PointTable,
 };
 
+const rest = '~rest'; // no value that a point can have
+
 /** A chart as it is to be drawn, and as a table. Choosing a point goes through its gate; where the screen is
  * narrowed by its points, choosing the chosen one again shows all. */
 export function Chart({ element }: { element: OfKind<'chart'> }) {
@@ -28,10 +30,12 @@ export function Chart({ element }: { element: OfKind<'chart'> }) {
   const { onPress } = useScreen();
   const [asTable, setAsTable] = useState(false);
   const shape = shapeOf(chart);
+  // What lies beyond is drawn as a point, and cannot be chosen.
+  const drawn = chart.rest ? { ...chart, points: [...chart.points, { ...chart.rest, value: rest }] } : chart;
   const Drawn = drawings[asTable ? 'table' : shape];
   const menu = useEntryMenu((_, aim) => void onPress(element, aim));
   const choose = (value: string) => {
-    if (chart.chooses) void onPress(element, { point: value });
+    if (chart.chooses && value !== rest) void onPress(element, { point: value });
   };
   const more = (p: PointView, at: DOMRect) =>
     menu.open({ label: `What can be done with ${p.label}`, entries: p.menu ?? [], at, aim: { point: p.value } });
@@ -54,7 +58,27 @@ export function Chart({ element }: { element: OfKind<'chart'> }) {
         {chart.splits && !asTable && (shape === 'bars' || shape === 'columns') && <Legend splits={chart.splits} />}
       </Flex>
       {chart.points.length === 0 && <Box color="muted">There is nothing to count here.</Box>}
-      {chart.points.length > 0 && <Drawn chart={chart} onChoose={choose} onMore={more} />}
+      {chart.points.length > 0 && <Drawn chart={drawn} onChoose={choose} onMore={more} />}
+      {chart.points.some((p) => p.before !== undefined) &&
+        (shape === 'columns' || shape === 'line' || shape === 'area') && (
+          <Box color="muted" fontSize="note">
+            <Box
+              as="span"
+              display="inline-block"
+              w="14px"
+              borderTopWidth="2px"
+              borderColor="ink"
+              mb="4px"
+              aria-hidden
+            />{' '}
+            a year before
+          </Box>
+        )}
+      {chart.beyond && !chart.rest ? (
+        <Box color="muted" fontSize="note">
+          The {chart.points.length} largest of {chart.points.length + chart.beyond}
+        </Box>
+      ) : null}
       {chart.points.length > 0 && shape !== 'table' && shape !== 'grid' && (
         <Action tone="quiet" minH="24px" mt="4px" px="0" fontWeight="500" onClick={() => setAsTable(!asTable)}>
           {asTable ? 'as a drawing' : 'as a table'}

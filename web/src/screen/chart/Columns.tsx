@@ -3,14 +3,17 @@ import type { PointView } from '../../api/client';
 import { useLanguage } from '../context';
 import { faded, type PointsProps, shadeOf, shapeOf } from './points';
 
+const labels = 5; // below, at most
+const room = 0.14; // of the width, that a label needs where it is narrow
 const ground = 190; // px of height for the highest column
 
 /** Columns beside each other, or a line over them. Each is a button: what it stands for can be chosen. */
 export function Columns({ chart, onChoose, onMore }: PointsProps) {
   const shape = shapeOf(chart);
   const { amount, day } = useLanguage();
-  const most = Math.max(1e-9, ...chart.points.map((p) => p.n));
-  const step = Math.ceil(chart.points.length / 6);
+  const most = Math.max(1e-9, ...chart.points.flatMap((p) => [p.n, p.before ?? 0]));
+  const step = Math.ceil(chart.points.length / labels);
+  const roomy = (i: number) => chart.points.length <= labels || (chart.points.length - i) / chart.points.length > room;
   return (
     <Box position="relative" pt="18px">
       <Box position="absolute" top="0" left="0" fontSize="note" color="muted">
@@ -37,7 +40,7 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
             position="relative"
             cursor={chart.chooses ? 'pointer' : 'default'}
             opacity={faded(chart, p)}
-            aria-label={`${p.label}: ${amount(p.n)} ${chart.unit ?? ''}`.trim()}
+            aria-label={`${p.label}: ${amount(p.n)} ${chart.unit ?? ''}`.trim() + then(p, amount)}
             aria-pressed={chart.again ? (p.chosen ?? false) : undefined}
             _hover={{ bg: 'faint' }}
             onClick={() => onChoose(p.value)}
@@ -81,19 +84,27 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
               pointerEvents="none"
             >
               <b>{p.label}</b>: {amount(p.n)} {chart.unit}
+              {then(p, amount)}
             </Box>
+            {p.before !== undefined && (
+              <Box
+                position="absolute"
+                left="0"
+                right="0"
+                bottom={`${(p.before / most) * (ground - 4)}px`}
+                borderTopWidth="2px"
+                borderColor="ink"
+                aria-hidden
+              />
+            )}
           </Flex>
         ))}
       </Flex>
       <Flex gap="2px" h="22px" fontSize="note" color="muted" pt="3px">
         {chart.points.map((p, i) => (
           <Box key={p.value} flex="1" minW="4px" position="relative">
-            {i % step === 0 && (
-              <Box
-                position="absolute"
-                {...(i > chart.points.length - step ? { right: 0 } : { left: 0 })}
-                whiteSpace="nowrap"
-              >
+            {i % step === 0 && roomy(i) && (
+              <Box position="absolute" left="0" whiteSpace="nowrap">
                 {chart.span ? shortly(p.value, chart.span, day) : p.label}
               </Box>
             )}
@@ -103,6 +114,10 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
     </Box>
   );
 }
+
+/** What it was a year before, where that is known. */
+const then = (p: PointView, amount: (n: number) => string) =>
+  p.before === undefined ? '' : `, a year before ${amount(p.before)}`;
 
 /** One column, of parts where it has some. */
 function Column({ point: p, splits, most }: { point: PointView; splits: string[] | undefined; most: number }) {

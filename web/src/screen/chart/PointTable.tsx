@@ -7,6 +7,7 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
   const { amount } = useLanguage();
   const parts = chart.splits ?? [];
   const most = Math.max(1e-9, ...chart.points.flatMap((p) => parts.map((s) => p.parts?.[s] ?? 0)));
+  const compared = chart.points.some((p) => p.before !== undefined);
   const shaded = shapeOf(chart) === 'grid';
   return (
     <Box overflowX="auto">
@@ -30,6 +31,11 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
             <Box asChild fontWeight="600" pl="5px" textAlign="right">
               <th scope="col">{parts.length > 0 ? 'all' : (chart.unit ?? '')}</th>
             </Box>
+            {compared && (
+              <Box asChild fontWeight="600" pl="5px" textAlign="right">
+                <th scope="col">a year before</th>
+              </Box>
+            )}
           </tr>
         </Box>
         <tbody>
@@ -71,6 +77,11 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
               <Box as="td" pl="5px" textAlign="right" fontWeight="700">
                 {amount(p.n)}
               </Box>
+              {compared && (
+                <Box as="td" pl="5px" textAlign="right" color="muted">
+                  {p.before === undefined ? '' : amount(p.before)}
+                </Box>
+              )}
             </Box>
           ))}
         </tbody>

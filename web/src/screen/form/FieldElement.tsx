@@ -34,7 +34,7 @@ const DrawnField = memo(function DrawnField({ element, typed, error }: DrawnProp
     return (
       // What is set off by another value waits until the field is left, so that nobody is interrupted while typing.
       // biome-ignore lint/a11y/noStaticElementInteractions: it only hears that the field inside was left
-      <div onBlur={settle}>
+      <div onBlur={settle} data-place={field.place} className="field-edit">
         <label htmlFor={id} className="field-head">
           <span>
             {field.label}
@@ -52,6 +52,11 @@ const DrawnField = memo(function DrawnField({ element, typed, error }: DrawnProp
           onType={(v) => onType(field.path, v)}
           onAdd={field.add && work ? () => work.addParent(field.path) : undefined}
         />
+        {field.hint && (
+          <div id={`${id}-hint`} className="field-hint">
+            {field.hint}
+          </div>
+        )}
         {error && (
           <div id={`${id}-error`} className="field-error" role="alert">
             {error}
@@ -62,7 +67,12 @@ const DrawnField = memo(function DrawnField({ element, typed, error }: DrawnProp
   }
   const way = field.way && element.state === 'shown';
   return (
-    <div className="field" data-long={field.long || field.type === 'picture' || undefined} data-state={field.state}>
+    <div
+      className="field"
+      data-place={field.place}
+      data-long={field.long || field.type === 'picture' || undefined}
+      data-state={field.state}
+    >
       <div className="field-label">{field.label}</div>
       <div className="field-value">
         {way ? (

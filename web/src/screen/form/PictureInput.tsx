@@ -2,10 +2,9 @@ import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { FieldView } from '../../api/client';
 import { Action } from '../../ui/controls';
+import { DropFile } from '../../ui/DropFile';
+import { readPicture } from '../../ui/pictureFile';
 import { useScreen } from '../context';
-
-const widest = 1600; // px: what is larger is made smaller before it is sent
-const small = 400_000; // bytes that are sent as they are
 
 interface PictureProps {
   id?: string;
@@ -15,7 +14,7 @@ interface PictureProps {
   onType: (value: string) => void;
 }
 
-/** Chooses a picture: from a file, or with a camera where there is one. */
+/** Chooses a picture: dropped here, from a file, or with a camera where there is one. */
 export function PictureInput({ id, field, value, invalid, onType }: PictureProps) {
   const { work } = useScreen();
   const [problem, setProblem] = useState<string>();
@@ -30,16 +29,17 @@ export function PictureInput({ id, field, value, invalid, onType }: PictureProps
     }
   };
   return (
-    <div>
+    <DropFile onFile={(f) => void choose(f)}>
       {shown && <img className="picture" src={shown} alt={field.label} />}
       <Flex gap="8px" align="center" wrap="wrap">
         <input
           id={id}
           type="file"
-          accept="image/png,image/jpeg,image/webp,image/gif"
+          accept="image/png,image/jpeg,image/webp,image/gif,image/avif"
           aria-invalid={invalid || undefined}
           onChange={(e) => void choose(e.target.files?.[0])}
         />
+        {value === '' && <span className="drop-words">or drop one here</span>}
         {value !== '' && <Action onClick={() => onType('')}>Remove the picture</Action>}
       </Flex>
       {problem && (
@@ -47,27 +47,6 @@ export function PictureInput({ id, field, value, invalid, onType }: PictureProps
           {problem}
         </div>
       )}
-    </div>
+    </DropFile>
   );
-}
-
-/** A file as a data URL, made smaller where it is large. */
-async function readPicture(file: File): Promise<string> {
-  const bitmap = await createImageBitmap(file); // fails on what is no picture
-  if (file.size <= small) return asURL(file);
-  const scale = Math.min(1, widest / Math.max(bitmap.width, bitmap.height));
-  const canvas = document.createElement('canvas');
-  canvas.width = Math.round(bitmap.width * scale);
-  canvas.height = Math.round(bitmap.height * scale);
-  canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
-  return canvas.toDataURL('image/jpeg', 0.8);
-}
-
-function asURL(file: File): Promise<string> {
-  return new Promise((done, failed) => {
-    const reader = new FileReader();
-    reader.onload = () => done(String(reader.result));
-    reader.onerror = () => failed(reader.error);
-    reader.readAsDataURL(file);
-  });
 }

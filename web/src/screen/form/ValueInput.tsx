@@ -25,7 +25,7 @@ export function ValueInput({ id, label, field, value, invalid, autoFocus, given,
     'aria-label': label,
     'aria-invalid': invalid || undefined,
     'aria-required': field.required || undefined,
-    'aria-describedby': invalid && id ? `${id}-error` : undefined,
+    'aria-describedby': (id && (invalid ? `${id}-error` : field.hint && `${id}-hint`)) || undefined,
     autoFocus,
   };
   if (field.table) {

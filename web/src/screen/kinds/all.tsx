@@ -3,10 +3,12 @@ import { chart } from './chart';
 import { field } from './field';
 import { figure } from './figure';
 import { gauge } from './gauge';
+import { group } from './group';
 import { image } from './image';
 import type { ElementKind, Kind, OfKind } from './kind';
 import { lamp } from './lamp';
 import { list } from './list';
+import { sitePlan } from './sitePlan';
 import { tabs } from './tabs';
 import { text } from './text';
 import { total } from './total';
@@ -19,9 +21,11 @@ export const kinds: { [K in Kind]: ElementKind<K> } = {
   field,
   figure,
   gauge,
+  group,
   image,
   lamp,
   list,
+  sitePlan,
   tabs,
   text,
   total,

@@ -36,6 +36,7 @@ export function ColumnHead({ column, list, widths }: HeadProps) {
       aria-sort={at === 0 ? (order?.desc ? 'descending' : 'ascending') : undefined}
       className="row-head"
       data-number={number || undefined}
+      data-align={column.align}
       style={{ width: `${(widths.share(column.path) / widths.total) * 100}%` }}
     >
       {list.main ? (

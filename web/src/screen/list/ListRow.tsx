@@ -2,6 +2,7 @@ import { memo } from 'react';
 import type { ListView, RowView } from '../../api/client';
 import { useScreen } from '../context';
 import { Lead } from '../Lead';
+import { RowMark } from '../RowMark';
 import { Severity } from '../Severity';
 import { RowChange } from './RowChange';
 
@@ -13,6 +14,7 @@ interface RowProps {
   active: boolean;
   ticked: boolean | undefined; // undefined: nothing can be done with several rows
   edits: boolean;
+  most: Record<string, number> | undefined; // the largest number of each column that is drawn as bars
   hands: RowHands;
 }
 
@@ -36,6 +38,7 @@ export const ListRow = memo(function ListRow(p: RowProps) {
       data-index={p.index}
       className="row"
       data-leads={leads || undefined}
+      data-tone={row.face?.tone || undefined}
       title={row.open ? undefined : row.reason}
       aria-current={p.active || undefined}
       onClick={(e) => {
@@ -62,7 +65,7 @@ export const ListRow = memo(function ListRow(p: RowProps) {
         </td>
       )}
       {row.cells.map((cell, i) => (
-        <Cell key={list.columns[i]?.path} {...p} at={i} words={cell.words} />
+        <Cell key={list.columns[i]?.path} {...p} at={i} words={cell.words} value={cell.value} />
       ))}
       {list.menu && (
         <td className="cell">{menu && <RowMore title={row.title} onMenu={(at) => hands.menu(row, at)} />}</td>
@@ -71,20 +74,35 @@ export const ListRow = memo(function ListRow(p: RowProps) {
   );
 });
 
-function Cell({ list, row, at, words, edits, hands }: RowProps & { at: number; words: string }) {
+interface CellProps extends RowProps {
+  at: number;
+  words: string;
+  value: string | undefined;
+}
+
+function Cell({ list, row, at, words, value, edits, most, hands }: CellProps) {
   const { base, builder } = useScreen();
   const column = list.columns[at];
   const dated = column?.type === 'date' || column?.type === 'moment';
   const number = column?.type === 'whole' || column?.type === 'decimal' || column?.type === 'number';
   const shown = column?.choices && column.graded ? <Severity words={words} choices={column.choices} /> : words;
   const leads = at === 0 && row.open;
+  const bar = column && most?.[column.path] ? Number(value) / (most[column.path] ?? 1) : undefined;
   return (
     <td
       className="cell"
       data-lead={at === 0 || undefined}
       data-narrow={at === 0 || (list.main && dated) || undefined}
       data-number={number || undefined}
+      data-align={column?.align}
+      data-label={column?.label}
     >
+      {bar !== undefined && bar > 0 && <span className="cell-bar" style={{ width: `${bar * 100}%` }} aria-hidden />}
+      {at === 0 && row.face && (
+        <>
+          <RowMark face={row.face} /> <span className="heard">{row.face.words && `${row.face.words}: `}</span>
+        </>
+      )}
       {leads && (
         <Lead
           href={row.href && !builder ? base + row.href : undefined}

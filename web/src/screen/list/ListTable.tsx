@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import type { ElementView, ListView, RowView } from '../../api/client';
 import { useScreen } from '../context';
 import { useEntryMenu } from '../useEntryMenu';
@@ -6,7 +6,9 @@ import { ColumnHead } from './ColumnHead';
 import { EditRow } from './EditRow';
 import { Empty, ListFoot } from './ListFoot';
 import { ListRow } from './ListRow';
-import { narrowest } from './needs';
+import { ListRows } from './ListRows';
+import { ListTotals } from './ListTotals';
+import { mostOf, narrowest } from './needs';
 import { TickAll } from './TickAll';
 import { useRowHands } from './useRowHands';
 import { useRowKeys } from './useRowKeys';
@@ -49,7 +51,29 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
   const inPlace = list.inPlace ?? false;
   const onKey = useRowKeys({ shown, stretch, inPlace, open, edit: setEditing, menu: menuOf, tick });
   const hands = useRowHands({ tick, choose: shown.choose, open, edit: setEditing, menu: showMenu });
-  const span = list.columns.length + (ticked ? 1 : 0) + (list.menu ? 1 : 0);
+  const rowAt = (index: number, measure?: (row: Element | null) => void) => {
+    const row = rows[index];
+    if (!row) return null;
+    if (editing === row.key) {
+      const end = () => setEditing(undefined);
+      return <EditRow key={row.key || index} element={element} list={list} row={row} onEnd={end} />;
+    }
+    return (
+      <ListRow
+        key={row.key || index}
+        index={index}
+        measure={measure}
+        list={list}
+        row={row}
+        active={row.key !== '' && active === row.key}
+        ticked={ticked?.has(row.key)}
+        edits={(inPlace && row.edits && !builder) ?? false}
+        most={most}
+        hands={hands}
+      />
+    );
+  };
+  const most = useMemo(() => mostOf(list, rows), [list, rows]);
   return (
     <>
       <section
@@ -63,7 +87,12 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
         aria-label={list.label}
         aria-busy={stretch.waiting}
       >
-        <table className="rows-table" style={{ minWidth: narrowest(list, widths) + (ticked ? 34 : 0) }}>
+        <table
+          className="rows-table"
+          data-cards={list.cards || undefined}
+          data-height={list.height}
+          style={{ minWidth: narrowest(list, widths) + (ticked ? 34 : 0) }}
+        >
           <thead>
             <tr>
               {ticked && <TickAll rows={rows.map((r) => r.key)} ticked={ticked} onTick={onTick} label={list.label} />}
@@ -77,32 +106,17 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
               )}
             </tr>
           </thead>
-          <tbody>
-            {above > 0 && <Gap height={above} span={span} />}
-            {drawn.map(({ index }) => {
-              const row = rows[index];
-              if (!row) return null;
-              if (editing === row.key) {
-                const end = () => setEditing(undefined);
-                return <EditRow key={row.key || index} element={element} list={list} row={row} onEnd={end} />;
-              }
-              return (
-                <ListRow
-                  key={row.key || index}
-                  index={index}
-                  measure={shown.measure}
-                  list={list}
-                  row={row}
-                  active={row.key !== '' && active === row.key}
-                  ticked={ticked?.has(row.key)}
-                  edits={(inPlace && row.edits && !builder) ?? false}
-                  hands={hands}
-                />
-              );
-            })}
-            {adding && <EditRow element={element} list={list} onEnd={() => work?.onAdding(undefined)} />}
-            {below > 0 && <Gap height={below} span={span} />}
-          </tbody>
+          <ListRows
+            list={list}
+            rows={rows}
+            drawn={drawn}
+            above={above}
+            below={below}
+            measure={shown.measure}
+            rowAt={rowAt}
+            fresh={adding && <EditRow element={element} list={list} onEnd={() => work?.onAdding(undefined)} />}
+          />
+          <ListTotals list={list} before={ticked ? 1 : 0} behind={list.menu ? 1 : 0} />
         </table>
         {rows.length === 0 && !adding && <Empty />}
       </section>
@@ -116,12 +130,4 @@ function toggled(from: Set<string>, key: string): Set<string> {
   const next = new Set(from);
   if (!next.delete(key)) next.add(key);
   return next;
-}
-
-function Gap({ height, span }: { height: number; span: number }) {
-  return (
-    <tr aria-hidden>
-      <td colSpan={span} style={{ height, padding: 0 }} />
-    </tr>
-  );
 }

@@ -50,7 +50,7 @@ function FindLine() {
     return () => clearTimeout(timer);
   }, [typed]);
   return (
-    <Box as="search" w={{ base: 'full', md: '280px' }}>
+    <Box as="search" className="sheet-find">
       <Line
         type="search"
         aria-label="Find in this list"

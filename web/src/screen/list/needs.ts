@@ -23,3 +23,11 @@ function needOf(type: string, lead: boolean, main: boolean) {
   if (!lead) return 0;
   return type === 'whole' || type === 'decimal' || type === 'number' ? leadNumber : leadWidth;
 }
+
+/** The largest number of each column that is drawn as bars, among rows; undefined where there is no such column. */
+export function mostOf(list: ListView, rows: ListView['rows']): Record<string, number> | undefined {
+  const bars = list.columns.flatMap((c, i) => (c.look === 'bar' ? [[c.path, i] as const] : []));
+  if (bars.length === 0) return undefined;
+  const most = (i: number) => rows.reduce((m, r) => Math.max(m, Number(r.cells[i]?.value) || 0), 0);
+  return Object.fromEntries(bars.map(([path, i]) => [path, most(i)]));
+}

@@ -2,10 +2,13 @@ import { Flex } from '@chakra-ui/react';
 import type { Op } from '../../../api/client';
 import type { Document, ListColumn } from '../../../document/document.gen';
 import { newId, put } from '../../../document/edit';
-import { type Kept, posBehind } from '../../../document/parts';
-import { fieldAlong, reachedOf } from '../../../document/tables';
+import { entityOf, type Kept, posBehind } from '../../../document/parts';
+import { fieldAlong, reachedOf, talliesOf } from '../../../document/tables';
 import { Action, Select } from '../../../ui/controls';
 import { Typed } from '../../../ui/Typed';
+import { ColumnMore } from './ColumnMore';
+
+const numbers = ['whole', 'number', 'decimal'];
 
 interface ColumnsProps {
   at: string[]; // where the columns stand in the document
@@ -20,7 +23,9 @@ interface ColumnsProps {
 /** The columns of a list: which, in which order, what they are called there, how wide; and adding one by its name. */
 export function Columns({ at, columns, table, entities, edit, bare }: ColumnsProps) {
   const fields = reachedOf(entities, table).filter(({ field }) => field.type !== 'json');
-  const label = (path: string) => fieldAlong(entities, table, path)?.label ?? 'a field that is gone';
+  const tallies = talliesOf(entityOf(entities, table, 'table'));
+  const label = (path: string) =>
+    fieldAlong(entities, table, path)?.label ?? tallies.find((t) => t.id === path)?.label ?? 'a field that is gone';
   const swap = (i: number) => {
     const [a, b] = [columns[i - 1], columns[i]];
     if (a && b)
@@ -53,6 +58,14 @@ export function Columns({ at, columns, table, entities, edit, bare }: ColumnsPro
                   onSave={(v) => set(c.id, 'width', share(v))}
                 />
               </>
+            )}
+            {!bare && (
+              <ColumnMore
+                at={at}
+                column={c}
+                words={words}
+                number={numbers.includes(fieldAlong(entities, table, c.path)?.type ?? '')}
+              />
             )}
             {i > 0 && (
               <Action

@@ -7,7 +7,10 @@ import { useBuild } from '../../context';
 import { OrderLines } from '../../sentence/chips/arrive/OrderLines';
 import type { BuiltElement, LookProps } from '../element';
 import { ChosenPart } from '../parts/ChosenPart';
+import { EitherPart } from '../parts/EitherPart';
+import { FieldPart } from '../parts/Fields';
 import { RelationPart } from '../parts/RelationPart';
+import { RowFaces } from '../parts/RowFaces';
 import { TypedPart } from '../parts/TypedPart';
 import { AddOrder } from './AddOrder';
 import { Columns } from './Columns';
@@ -64,20 +67,40 @@ function ListLook({ path, element: e }: LookProps<'list'>) {
           />
         </Flex>
       </Labelled>
+      <RowFaces path={path} faces={e.faces} label="Faces of its rows" />
+      <FieldPart
+        path={path}
+        name="group"
+        label="Under headings by"
+        value={e.group}
+        table={e.table}
+        only={({ field }) => field.type !== 'json' && field.type !== 'picture'}
+        none="none"
+      />
+      <ChosenPart path={path} name="height" label="Its rows are" value={e.height} among={heights} />
+      <EitherPart
+        path={path}
+        name="cards"
+        label="Where it is narrow"
+        value={e.cards}
+        no="it is moved sideways"
+        yes="each row is a card"
+      />
       <TypedPart path={path} name="rows" label="Rows at once" hint="50" value={e.rows} number />
-      <ChosenPart
+      <EitherPart
         path={path}
         name="inPlace"
         label="Its rows"
-        value={e.inPlace ? 'true' : ''}
-        among={inPlace}
-        as={(v) => v === 'true'}
+        value={e.inPlace}
+        no="are opened to be changed"
+        yes="are changed where they stand"
       />
     </>
   );
 }
 
-const inPlace = [
-  ['', 'are opened to be changed'],
-  ['true', 'are changed where they stand'],
+const heights = [
+  ['', 'as usual'],
+  ['low', 'low'],
+  ['tall', 'tall'],
 ] as const;

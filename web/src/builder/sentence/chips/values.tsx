@@ -2,6 +2,7 @@ import { useBuild } from '../../context';
 import { Pop } from '../../Pop';
 import { moveOf, putInMove } from '../wiring';
 import type { ChipProps } from './chip';
+import { OfferedPicker } from './OfferedPicker';
 import { ValueForm } from './ValueForm';
 
 /** What decides which of several screens is opened. */
@@ -24,17 +25,18 @@ export function ByPicker({ chunk, wayRef, onClose }: ChipProps) {
   );
 }
 
-/** What fills in a part of an address, or an input of another project's screen. */
-export function WithPicker({ chunk, wayRef, onClose }: ChipProps) {
+/** What fills in a part of an address. An input of another application's screen is chosen from what is at hand. */
+export function WithPicker(p: ChipProps) {
+  const { chunk, wayRef, onClose } = p;
   const { edit } = useBuild();
   const move = moveOf(wayRef, chunk.case);
   const name = chunk.item ?? '';
-  const filled = move?.kind === 'address' || move?.kind === 'project' ? move.with : undefined;
+  if (move?.kind === 'project') return <OfferedPicker {...p} move={move} />;
   return (
     <Pop label={`What ${name} is`} onClose={onClose}>
       <ValueForm
         label={`What “${name}” is`}
-        stored={filled?.[name] ?? ''}
+        stored={(move?.kind === 'address' ? move.with : undefined)?.[name] ?? ''}
         wayRef={wayRef}
         hint="record.code"
         onSave={(v) => {

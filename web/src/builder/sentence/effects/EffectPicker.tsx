@@ -9,10 +9,11 @@ import { useBuild } from '../../context';
 import { Picker } from '../../Picker';
 import { Pop } from '../../Pop';
 import type { ChipProps } from '../chips/chip';
-import { caseId, caseOf, putGate, type WayRef } from '../wiring';
+import { caseOf, type WayRef } from '../wiring';
 import { actionsOf, formOf, newForm } from './all';
 import { type Standing, StandingActions } from './EffectFrame';
 import type { Body, Kind } from './effect';
+import { putEffect } from './putEffect';
 
 /** What is done before one is moved, found by any word of it; one that is there is changed, put
  * before or after the others, or taken away. */
@@ -55,13 +56,6 @@ export function EffectPicker({ chunk, wayRef, onClose }: ChipProps) {
       onChoose={(c) => (c.body ? onDone(c.body) : setKind(c.kind))}
     />
   );
-}
-
-/** Puts an effect into a case, which is made if it is not there; undefined takes it away. */
-function putEffect(w: WayRef, of: string | undefined, id: string, effect: object | undefined): Op[] {
-  const named = of || caseId(w);
-  if (!caseOf(w, named) && effect) return putGate(w, ['cases', named], { pos: 1, do: { [id]: effect } });
-  return putGate(w, ['cases', named, 'do', id], effect);
 }
 
 /** What can be done with one of several effects: they are done in the order of their positions. */

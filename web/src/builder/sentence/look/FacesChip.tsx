@@ -10,6 +10,7 @@ import { ConditionEditor } from '../../condition/ConditionEditor';
 import { useBuild } from '../../context';
 import { Pop } from '../../Pop';
 import { ColourChip } from './ColourChip';
+import { PictureChip } from './PictureChip';
 import { tones } from './tones';
 
 const states = ['hover', 'pressed', 'greyed', 'focus', 'unknown'];
@@ -27,11 +28,15 @@ export function FacesChip({ path, faces: kept }: FacesProps) {
   const faces = inOrder(kept);
   const fresh: Face = { pos: faces.length + 1, tone: 'warn' };
   const add = () => void edit(put(entities, [...path, 'faces', newId('q')], fresh));
+  const begin = () => {
+    if (!open && faces.length === 0) add(); // there is nothing else to be done in it
+    setOpen(!open);
+  };
   if (condition)
     return <FaceCondition path={[...path, 'faces', condition, 'when']} onClose={() => setCondition(undefined)} />;
   return (
     <Box position="relative">
-      <Action aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
+      <Action aria-haspopup="dialog" aria-expanded={open} onClick={begin}>
         {faces.length === 0 ? 'faces …' : `${faces.length} ${faces.length === 1 ? 'face' : 'faces'}`}
       </Action>
       {open && (
@@ -86,6 +91,7 @@ function FaceLine({ path, face: f, onCondition }: LineProps) {
         ))}
       </Select>
       <ColourChip path={[...path, 'colour']} />
+      <PictureChip path={[...path, 'picture']} />
       <Action tone="quiet" aria-label="Remove this face" onClick={() => void edit(put(entities, path, undefined))}>
         remove
       </Action>

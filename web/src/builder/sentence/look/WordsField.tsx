@@ -11,10 +11,11 @@ interface WordsFieldProps {
   name: string;
   label: string;
   bare?: boolean; // without the label above it
+  long?: boolean; // of several lines; Ctrl and Enter keep them
 }
 
 /** Words may hold expressions in braces; they are stored over ids, whatever aliases are called later. */
-export function WordsField({ path, name, label, bare }: WordsFieldProps) {
+export function WordsField({ path, name, label, bare, long }: WordsFieldProps) {
   const { entities, edit, project, as, screen } = useBuild();
   const stored = text(entities, ...path, name);
   const element = path[2];
@@ -38,17 +39,18 @@ export function WordsField({ path, name, label, bare }: WordsFieldProps) {
     setProblem(read.problem?.message);
     if (!read.problem && read.stored !== stored) await edit(put(entities, [...path, name], read.stored));
   };
+  const hands = {
+    'aria-label': label,
+    'aria-invalid': !!problem || undefined,
+    value: words,
+    title: problem,
+    onChange: (e: React.ChangeEvent<HTMLInputElement | HTMLTextAreaElement>) => setWords(e.target.value),
+    onBlur: () => void save(),
+    onKeyDown: (e: React.KeyboardEvent) => e.key === 'Enter' && (!long || e.ctrlKey || e.metaKey) && void save(),
+  };
   const field = (
-    <Box w="230px">
-      <Line
-        aria-label={label}
-        aria-invalid={!!problem || undefined}
-        value={words}
-        title={problem}
-        onChange={(e) => setWords(e.target.value)}
-        onBlur={() => void save()}
-        onKeyDown={(e) => e.key === 'Enter' && void save()}
-      />
+    <Box w={long ? '340px' : '230px'}>
+      {long ? <textarea className="entry" rows={2} {...hands} /> : <Line {...hands} />}
       {problem && (
         <Box color="brick" role="alert">
           {problem}

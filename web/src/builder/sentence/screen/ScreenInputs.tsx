@@ -61,7 +61,7 @@ function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDo
   const { entities, edit } = useBuild();
   const path = [doc.id, 'inputs', i.id];
   const own = doc.record === i.id;
-  const lists = Object.values(doc.elements ?? {}).flatMap((e) => ('table' in e ? [e.table] : []));
+  const lists = Object.values(doc.elements ?? {}).flatMap((e) => ('table' in e && e.table ? [e.table] : []));
   // A record narrows whatever holds such a one; other fields are those of one table alone.
   const narrowed = [...new Set(lists)].flatMap((t) =>
     reachedOf(entities, t)

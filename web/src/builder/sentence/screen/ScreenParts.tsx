@@ -27,8 +27,9 @@ export function ScreenParts({ screen: doc }: { screen: ScreenDoc }) {
       .toLowerCase()
       .replaceAll(/[^a-z0-9]+/g, '-')
       .replaceAll(/^-|-$/g, '');
-    if (!wanted || others.some((s) => s.slug === wanted)) return;
+    if (!wanted || wanted === doc.slug || others.some((s) => s.slug === wanted)) return doc.slug;
     void edit([...put(entities, [doc.id, 'slug'], wanted), ...put(entities, [doc.id, 'oldSlugs', doc.slug], true)]);
+    return wanted;
   };
   return (
     <Flex gap="12px" wrap="wrap" align="flex-end" fontSize="note">

@@ -41,6 +41,7 @@ export function MakeScreen({ title: named, wayRef, of, onClose }: MakeProps) {
     const move: ScreenMove = {
       kind: 'screen',
       target: made.id,
+      ...(kind === 'notice' ? { as: 'dialog' as const } : {}),
       ...(record && bind ? { bind: { [record]: bind } } : {}),
     };
     await edit([{ op: 'add', path: `/${made.id}`, value: made.body }, ...putMove(wayRef, move, of)]);

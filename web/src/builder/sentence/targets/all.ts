@@ -1,4 +1,5 @@
 import type { Move } from '../../../document/document.gen';
+import { actionsOf } from '../effects/all';
 import { address } from './address';
 import { along } from './along';
 import { choice } from './choice';
@@ -28,4 +29,15 @@ export const targets: { [K in Move['kind'] | 'stay']: TargetKind } = {
 /** All that a way of a screen can lead to. */
 export function targetsOf(of: TargetsOf): Target[] {
   return Object.values(targets).flatMap((kind) => kind(of));
+}
+
+/** What a way can do instead of leading somewhere, or before, by any word of it: whoever looks for “print” finds it. */
+export function doingOf({ entities, screen }: TargetsOf): Target[] {
+  return actionsOf({ entities, screen }).map((action) => ({
+    id: `do:${action.id}`,
+    words: action.words,
+    note: action.note,
+    group: `Do: ${action.group.toLowerCase()}`,
+    action,
+  }));
 }

@@ -1,0 +1,48 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
+import type { Picture } from '../../../document/document.gen';
+import { put } from '../../../document/edit';
+import { shownBy } from '../../../document/pictures';
+import { Action } from '../../../ui/controls';
+import { useBuild } from '../../context';
+import { TypedPart } from '../../elements/parts/TypedPart';
+import { keepFile, whyNotKept } from '../../keepPicture';
+import { PictureFile } from './PictureFile';
+
+interface KeptProps {
+  id: string;
+  picture: Picture;
+  onProblem: (words: string | undefined) => void;
+}
+
+/** The picture that was chosen: what it is called and shows, where it is shown, and another in its stead everywhere. */
+export function KeptPicture({ id, picture, onProblem }: KeptProps) {
+  const { project, entities, edit } = useBuild();
+  const [replacing, setReplacing] = useState(false);
+  const by = shownBy(entities, id);
+  const replace = async (file: File) => {
+    onProblem(undefined);
+    try {
+      const { digest } = await keepFile(project, file);
+      await edit(put(entities, [id, 'digest'], digest));
+      setReplacing(false);
+    } catch (e) {
+      onProblem(whyNotKept(e));
+    }
+  };
+  return (
+    <Box mt="10px" pt="8px" borderTopWidth="1px" borderColor="rule">
+      <Flex gap="8px">
+        <TypedPart path={[id]} name="name" label="Its name" value={picture.name} width="130px" needed />
+        <TypedPart path={[id]} name="words" label="What it shows" value={picture.words} width="210px" />
+      </Flex>
+      <Flex gap="10px" align="center" mt="6px" fontSize="note" color="muted" wrap="wrap">
+        <span>Used by {by.length === 0 ? 'nothing yet' : by.join(', ')}</span>
+        <Action minH="28px" aria-expanded={replacing} onClick={() => setReplacing(!replacing)}>
+          replace it everywhere
+        </Action>
+      </Flex>
+      {replacing && <PictureFile label="Picture in its stead" onFile={(f) => void replace(f)} />}
+    </Box>
+  );
+}
