@@ -41,6 +41,7 @@ type Client struct {
 	wasGood   bool
 	listeners map[*Listener]bool
 	drop      context.CancelFunc // gives the connection up, for a new one
+	wanted    chan struct{}      // there is something new to watch
 	stop      context.CancelFunc
 	done      chan struct{}
 }
@@ -50,7 +51,8 @@ func Open(settings Settings, source string, log *slog.Logger) *Client {
 	ctx, stop := context.WithCancel(context.Background())
 	c := &Client{
 		settings: settings, source: source, log: log,
-		nodes: map[string]*node{}, byHandle: map[uint32]*node{}, listeners: map[*Listener]bool{}, stop: stop, done: make(chan struct{}),
+		nodes: map[string]*node{}, byHandle: map[uint32]*node{}, listeners: map[*Listener]bool{},
+		wanted: make(chan struct{}, 1), stop: stop, done: make(chan struct{}),
 	}
 	go c.run(ctx)
 	return c
@@ -103,15 +105,10 @@ func (c *Client) session(ctx context.Context) error {
 	c.mu.Lock()
 	c.at = &session{client: client, namespaces: all, usual: uint16(max(0, usual)), paths: map[string]*ua.NodeID{}}
 	c.sub, c.drop, c.away = sub, drop, nil
-	names := make([]string, 0, len(c.nodes))
-	for name, n := range c.nodes {
+	for _, n := range c.nodes {
 		n.watched, n.id, n.missing = false, nil, false
-		names = append(names, name)
 	}
 	c.mu.Unlock()
-	if err := c.monitor(ctx, names); err != nil {
-		return err
-	}
 	c.log.Info("the plant is connected", "endpoint", c.settings.Endpoint)
 	return c.serve(ctx, client, notifications)
 }
@@ -121,6 +118,7 @@ func (c *Client) serve(ctx context.Context, client *opcua.Client, notifications 
 	watching, stop := context.WithCancel(ctx)
 	defer stop()
 	go c.watchdog(watching, client, watchdog)
+	go c.keepWatching(watching)
 	for {
 		select {
 		case <-ctx.Done():
@@ -202,54 +200,6 @@ func (c *Client) lost() {
 	c.at, c.sub, c.drop, c.alive = nil, nil, nil, time.Time{}
 	c.mu.Unlock()
 	c.checkGood()
-}
-
-// monitor puts nodes on the subscription. Without a connection they wait for the next one. A node that the plant does
-// not have is looked for again at the next connection; until then it is not read.
-func (c *Client) monitor(ctx context.Context, names []string) error {
-	c.finding.Lock()
-	defer c.finding.Unlock()
-	c.mu.Lock()
-	at, sub := c.at, c.sub
-	var wanted []*node
-	for _, name := range names {
-		if n := c.nodes[name]; n != nil && !n.watched && at != nil {
-			n.watched = true
-			wanted = append(wanted, n)
-		}
-	}
-	c.mu.Unlock()
-	var items []*ua.MonitoredItemCreateRequest
-	var asked []*node
-	for _, n := range wanted {
-		nodeID, err := at.find(ctx, n.name)
-		if ctx.Err() != nil {
-			return ctx.Err()
-		}
-		c.mu.Lock()
-		n.id, n.missing = nodeID, err != nil
-		c.mu.Unlock()
-		if err != nil {
-			c.log.Warn("a value is not there", "node", n.name, "error", err)
-			continue
-		}
-		item := opcua.NewMonitoredItemCreateRequestWithDefaults(nodeID, ua.AttributeIDValue, n.handle)
-		item.RequestedParameters.SamplingInterval = float64(publishEvery.Milliseconds())
-		items, asked = append(items, item), append(asked, n)
-	}
-	if len(items) == 0 {
-		return nil
-	}
-	response, err := sub.Monitor(ctx, ua.TimestampsToReturnBoth, items...)
-	if err != nil {
-		return fmt.Errorf("watch %d values: %w", len(items), err)
-	}
-	c.mu.Lock()
-	defer c.mu.Unlock()
-	for i, result := range response.Results {
-		asked[i].missing = result.StatusCode == ua.StatusBadNodeIDUnknown
-	}
-	return nil
 }
 
 func (c *Client) take(data *ua.DataChangeNotification) {

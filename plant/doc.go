@@ -4,7 +4,8 @@
 //   - client.go: the connection, kept up
 //   - nodes.go: how nodes are named and found
 //   - browse.go: what there is: browsed and searched
-//   - values.go: values that are watched, their quality, their history
+//   - watch.go: what is watched
+//   - values.go: values as they were read, their quality, their history
 //   - words.go: what happened while connecting, in words
 //   - listen.go: who is told of changes
 //   - write.go: writes, each sent once at most

@@ -93,3 +93,21 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 	defer p.Close()
 	within(t, 40*time.Second, "back by itself", func() bool { return read("UT.drive.running").Known() })
 }
+
+// A screen waits for first values only a moment. What takes longer has to be read all the same: it is not asked for again.
+func TestWhatIsNotReadInTimeIsWatchedAllTheSame(t *testing.T) {
+	if testing.Short() {
+		t.Skip("takes long")
+	}
+	p := startSim(t, freePort(t))
+	defer p.Close()
+	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
+	defer c.Close()
+	within(t, 40*time.Second, "connected", c.Good)
+	gone, leave := context.WithCancel(t.Context())
+	leave()
+	for _, name := range []string{"UT.drive.running", "UT.drive.speed"} {
+		c.Watch(gone, []string{name}, 0)
+		within(t, 40*time.Second, name, func() bool { return c.Read(ask.TagRef{Source: "so_plant", Node: name}).Value.Known() })
+	}
+}

@@ -1,7 +1,6 @@
 package plant
 
 import (
-	"context"
 	"math"
 	"time"
 
@@ -20,7 +19,7 @@ type node struct {
 	status   ua.StatusCode
 	known    bool
 	at       time.Time // the source's own time
-	watched  bool      // on the current subscription
+	watched  bool      // on the current subscription, or found not to be there
 	missing  bool      // the plant has no such node
 	history  []Sample
 	lastKept time.Time
@@ -102,48 +101,6 @@ func valueOf(v *ua.Variant) cond.Value {
 		}
 	}
 	return cond.UnknownBecause("a value of a kind that is not shown")
-}
-
-// Watch begins to watch nodes and waits until each has a first value, or for at most the given time.
-func (c *Client) Watch(ctx context.Context, names []string, wait time.Duration) {
-	c.mu.Lock()
-	fresh := false
-	for _, name := range names {
-		if c.nodes[name] == nil {
-			n := &node{name: name, handle: uint32(len(c.nodes) + 1)}
-			c.nodes[name], c.byHandle[n.handle] = n, n
-			fresh = true
-		}
-	}
-	connected := c.at != nil
-	c.mu.Unlock()
-	if !fresh || !connected {
-		return
-	}
-	ctx, cancel := context.WithTimeout(ctx, wait)
-	defer cancel()
-	if err := c.monitor(ctx, names); err != nil {
-		c.log.Warn("values cannot be watched", "error", err)
-		return
-	}
-	for !c.allKnown(names) {
-		select {
-		case <-ctx.Done():
-			return
-		case <-time.After(10 * time.Millisecond):
-		}
-	}
-}
-
-func (c *Client) allKnown(names []string) bool {
-	c.mu.Lock()
-	defer c.mu.Unlock()
-	for _, name := range names {
-		if n := c.nodes[name]; n == nil || !n.known && !n.missing {
-			return false
-		}
-	}
-	return true
 }
 
 // History gives the samples of a node since a moment, oldest first.

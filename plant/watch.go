@@ -1,0 +1,119 @@
+package plant
+
+import (
+	"context"
+	"errors"
+	"fmt"
+	"time"
+
+	"github.com/gopcua/opcua"
+	"github.com/gopcua/opcua/ua"
+)
+
+// Watch begins to watch nodes and waits until each has a first value, or for at most the given time. What had no value
+// by then is watched all the same.
+func (c *Client) Watch(ctx context.Context, names []string, wait time.Duration) {
+	c.mu.Lock()
+	fresh := false
+	for _, name := range names {
+		if c.nodes[name] == nil {
+			n := &node{name: name, handle: uint32(len(c.nodes) + 1)}
+			c.nodes[name], c.byHandle[n.handle] = n, n
+			fresh = true
+		}
+	}
+	connected := c.at != nil
+	c.mu.Unlock()
+	if !fresh || !connected {
+		return
+	}
+	select {
+	case c.wanted <- struct{}{}:
+	default:
+	}
+	ctx, cancel := context.WithTimeout(ctx, wait)
+	defer cancel()
+	for !c.allKnown(names) {
+		select {
+		case <-ctx.Done():
+			return
+		case <-time.After(10 * time.Millisecond):
+		}
+	}
+}
+
+func (c *Client) allKnown(names []string) bool {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	for _, name := range names {
+		if n := c.nodes[name]; n == nil || !n.known && !n.missing {
+			return false
+		}
+	}
+	return true
+}
+
+// keepWatching puts on the subscription whatever is to be watched, as long as the connection lasts. It is not done by
+// those who ask: they wait for a moment only, and what took longer would never be read.
+func (c *Client) keepWatching(ctx context.Context) {
+	for {
+		var again <-chan time.Time
+		if err := c.monitor(ctx); err != nil && ctx.Err() == nil {
+			c.log.Warn("values cannot be watched; tried again", "error", err)
+			again = time.After(reconnectWait)
+		}
+		select {
+		case <-ctx.Done():
+			return
+		case <-c.wanted:
+		case <-again:
+		}
+	}
+}
+
+// monitor puts on the subscription what is not there yet. A node that the plant does not have is looked for again at
+// the next connection; until then it is not read.
+func (c *Client) monitor(ctx context.Context) error {
+	c.finding.Lock()
+	defer c.finding.Unlock()
+	c.mu.Lock()
+	at, sub := c.at, c.sub
+	var wanted []*node
+	for _, n := range c.nodes {
+		if !n.watched && at != nil {
+			wanted = append(wanted, n)
+		}
+	}
+	c.mu.Unlock()
+	var items []*ua.MonitoredItemCreateRequest
+	var asked []*node
+	for _, n := range wanted {
+		nodeID, err := at.find(ctx, n.name)
+		if ctx.Err() != nil || errors.Is(err, context.DeadlineExceeded) || errors.Is(err, ua.StatusBadTimeout) {
+			return fmt.Errorf("find %s: %w", n.name, err)
+		}
+		c.mu.Lock()
+		n.id, n.missing, n.watched = nodeID, err != nil, err != nil
+		c.mu.Unlock()
+		if err != nil {
+			c.log.Warn("a value is not there", "node", n.name, "error", err)
+			continue
+		}
+		item := opcua.NewMonitoredItemCreateRequestWithDefaults(nodeID, ua.AttributeIDValue, n.handle)
+		item.RequestedParameters.SamplingInterval = float64(publishEvery.Milliseconds())
+		items, asked = append(items, item), append(asked, n)
+	}
+	if len(items) == 0 {
+		return nil
+	}
+	response, err := sub.Monitor(ctx, ua.TimestampsToReturnBoth, items...)
+	if err != nil {
+		return fmt.Errorf("watch %d values: %w", len(items), err)
+	}
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	for i, result := range response.Results {
+		asked[i].watched, asked[i].missing = true, result.StatusCode == ua.StatusBadNodeIDUnknown
+	}
+	return nil
+}
