@@ -126,6 +126,12 @@ type Choice = use.Choice
 // Chunk A piece of a sentence; a chip when it has a part.
 type Chunk = words.Chunk
 
+// ClipElementView A clip, where it stands.
+type ClipElementView = use.ElementView
+
+// ClipView A clip, and how it is played.
+type ClipView = element.ClipView
+
 // Colour A colour by day and by night, as #rrggbb.
 type Colour = project.Colour
 
@@ -1071,6 +1077,12 @@ type Structure struct {
 	Tables   []TableInfo `json:"tables"`
 }
 
+// SymbolElementView A thing of the plant, where it stands.
+type SymbolElementView = use.ElementView
+
+// SymbolView A thing of the plant: its shape, and how it is with it.
+type SymbolView = element.SymbolView
+
 // TabView A tab.
 type TabView = element.TabView
 
@@ -1440,6 +1452,9 @@ type MakeApplicationJSONRequestBody = Wish
 // OfferForCellJSONRequestBody defines body for OfferForCell for application/json ContentType.
 type OfferForCellJSONRequestBody = CellWish
 
+// AddClipJSONRequestBody defines body for AddClip for application/json ContentType.
+type AddClipJSONRequestBody = AddPicture
+
 // CompleteTextJSONRequestBody defines body for CompleteText for application/json ContentType.
 type CompleteTextJSONRequestBody = CompletionRequest
 
@@ -1574,6 +1589,9 @@ type ServerInterface interface {
 	// OfferForCell What could be put into an empty cell of a screen
 	// (POST /api/build/{project}/cells)
 	OfferForCell(c *gin.Context, project string)
+	// AddClip Keeps a clip for the project
+	// (POST /api/build/{project}/clips)
+	AddClip(c *gin.Context, project string)
 	// CompleteText What could stand at a place of a text
 	// (POST /api/build/{project}/complete)
 	CompleteText(c *gin.Context, project string)
@@ -1742,7 +1760,7 @@ type ServerInterface interface {
 	// GetPlantCertificate The certificate that plants are shown
 	// (GET /api/plants/certificate)
 	GetPlantCertificate(c *gin.Context)
-	// GetPicture A picture of the project, by the digest of its bytes
+	// GetPicture A picture or clip of the project, by the digest of its bytes; in parts, where a range is asked for
 	// (GET /api/project-pictures/{project}/{digest})
 	GetPicture(c *gin.Context, project string, digest string)
 	// ProposeApplication An application as it would be made
@@ -1933,6 +1951,31 @@ func (siw *ServerInterfaceWrapper) OfferForCell(c *gin.Context) {
 	}
 
 	siw.Handler.OfferForCell(c, project)
+}
+
+// AddClip operation middleware
+func (siw *ServerInterfaceWrapper) AddClip(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AddClip(c, project)
 }
 
 // CompleteText operation middleware
@@ -4483,6 +4526,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.PUT(options.BaseURL+"/api/use/:project/views/:screen/:element", wrapper.KeepListView)
 	router.GET(options.BaseURL+"/api/use/:project/image", wrapper.GetImage)
 	router.POST(options.BaseURL+"/api/build/:project/pictures", wrapper.AddPicture)
+	router.POST(options.BaseURL+"/api/build/:project/clips", wrapper.AddClip)
 	router.GET(options.BaseURL+"/api/project-pictures/:project/:digest", wrapper.GetPicture)
 	router.GET(options.BaseURL+"/api/build/:project/offers", wrapper.GetOffers)
 	router.GET(options.BaseURL+"/api/first", wrapper.GetFirst)

@@ -36,6 +36,42 @@ func TestPicturesOfAProject(t *testing.T) {
 	}
 }
 
+// A clip is kept by what its bytes are, and sent in the parts that a browser asks for.
+func TestClipsOfAProject(t *testing.T) {
+	arno := as(t, "arno")
+	add := func(data string) map[string]any {
+		return map[string]any{"data": "data:video/webm;base64," + base64.StdEncoding.EncodeToString([]byte(data))}
+	}
+	webm := "\x1a\x45\xdf\xa3\x9f\x42\x82\x84webm" + strings.Repeat("x", 100)
+	var kept api.PictureKept
+	arno.must("POST", builds+"/clips", add(webm), &kept)
+	if kept.Media != "video/webm" {
+		t.Errorf("%+v", kept)
+	}
+	for _, wrong := range []string{"", "no clip", "\x89PNG\r\n\x1a\n", "\x1a\x45\xdf\xa3 matroska", strings.Repeat("\x00\x00\x00 ftyp", 1_000_001)} {
+		arno.refused("POST", builds+"/clips", add(wrong), http.StatusForbidden, "bad-value")
+	}
+	arno.refused("POST", builds+"/pictures", add(webm), http.StatusForbidden, "bad-value")
+	as(t, "mira").refused("POST", builds+"/clips", add(webm), http.StatusForbidden, "no-builder")
+	at := "/api/project-pictures/tarnhorn/" + kept.Digest
+	arno.refused("GET", at, nil, http.StatusNotFound, "no-record")
+	arno.must("POST", builds+"/edits", map[string]any{"patch": []any{map[string]any{"op": "add", "path": "/cl_test", "value": map[string]any{"kind": "clip", "name": "Test", "digest": kept.Digest}}}}, nil)
+	defer arno.must("POST", builds+"/undo", nil, nil)
+	r, err := http.NewRequest("GET", server(t).URL+at, nil)
+	if err != nil {
+		t.Fatal(err)
+	}
+	r.Header.Set("Range", "bytes=10-19")
+	part, err := arno.client.Do(r)
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer part.Body.Close()
+	if part.StatusCode != http.StatusPartialContent || part.Header.Get("Content-Type") != "video/webm" || part.Header.Get("Content-Range") != "bytes 10-19/112" {
+		t.Errorf("%d %v", part.StatusCode, part.Header)
+	}
+}
+
 func gaugeDigest(t *testing.T, p *person) string {
 	t.Helper()
 	var draft api.Draft

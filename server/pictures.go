@@ -1,7 +1,9 @@
 package server
 
 import (
+	"bytes"
 	"net/http"
+	"time"
 
 	"github.com/gin-gonic/gin"
 
@@ -10,11 +12,11 @@ import (
 	"ambergate/server/answer"
 )
 
-// GetPicture gives a picture of a project to those who use or build it. Its address is the digest
-// of its bytes, so a browser may keep it for good.
+// GetPicture gives a picture or clip of a project to those who use or build it. Its address is the digest of its bytes,
+// so a browser may keep it for good. It can be asked for in parts (RFC 9110, 14): that is how clips are played.
 func (s *Server) GetPicture(c *gin.Context, slug, digest string) {
 	has := func(p *project.Project) bool {
-		for _, one := range p.Pictures {
+		for _, one := range p.AllKept() {
 			if one.Digest == digest {
 				return true
 			}
@@ -26,7 +28,7 @@ func (s *Server) GetPicture(c *gin.Context, slug, digest string) {
 		b, refused := s.builders.Building(c, slug)
 		if refused != nil || !has(b.Draft.App.Project) {
 			if err == nil {
-				err = &ask.Refusal{Code: "no-record", What: "There is no such picture here.", Then: "Load the page again."}
+				err = &ask.Refusal{Code: "no-record", What: "There is no such picture or clip here.", Then: "Load the page again."}
 			}
 			answer.Fail(c, err)
 			return
@@ -40,5 +42,6 @@ func (s *Server) GetPicture(c *gin.Context, slug, digest string) {
 	c.Header("Content-Security-Policy", "sandbox; default-src 'none'; style-src 'unsafe-inline'")
 	c.Header("X-Content-Type-Options", "nosniff")
 	c.Header("Cache-Control", "private, max-age=31536000, immutable")
-	c.Data(http.StatusOK, media, data)
+	c.Header("Content-Type", media)
+	http.ServeContent(c.Writer, c.Request, "", time.Time{}, bytes.NewReader(data))
 }

@@ -40,10 +40,11 @@ type (
 	administrators = administer.Side
 )
 
-// How large a request may be; one that brings a picture of 2 MB, which is longer as text.
+// How large a request may be; one that brings a picture of 2 MB or a clip of 8 MB, which are longer as text.
 const (
 	maxBody    = 1 << 20
 	maxPicture = 3 << 20
+	maxClip    = 11 << 20
 )
 
 // New prepares a server.
@@ -139,6 +140,9 @@ func (s *Server) recoverPanics(c *gin.Context) {
 	if strings.HasSuffix(c.FullPath(), "/pictures") {
 		most = maxPicture
 	}
+	if strings.HasSuffix(c.FullPath(), "/clips") {
+		most = maxClip
+	}
 	if strings.HasPrefix(c.FullPath(), "/api/imports") {
 		most = administer.MaxFile
 	}
@@ -146,12 +150,12 @@ func (s *Server) recoverPanics(c *gin.Context) {
 	c.Next()
 }
 
-// answerWithin is how long anything but an event stream or a whole list may take: a database that is there and
+// answerWithin is how long anything but an event stream, a whole list or what brings a clip may take: a database that is there and
 // does not answer is told as away.
 const answerWithin = 8 * time.Second
 
 func bounded(c *gin.Context) {
-	if strings.HasSuffix(c.FullPath(), "/events") || strings.HasSuffix(c.FullPath(), "/csv") {
+	if path := c.FullPath(); strings.HasSuffix(path, "/events") || strings.HasSuffix(path, "/csv") || strings.HasSuffix(path, "/clips") {
 		c.Next()
 		return
 	}

@@ -113,6 +113,8 @@ func init() {
 	anElement[element.Total]("total")
 	anElement[element.Group]("group")
 	anElement[element.SitePlan]("sitePlan")
+	anElement[element.Symbol]("symbol")
+	anElement[element.Clip]("clip")
 
 	anEffect[effect.Save]("save")
 	anEffect[effect.Set]("set")
@@ -171,4 +173,5 @@ func init() {
 	aTrigger[trigger.KeepRow]("keepRow")
 	aTrigger[trigger.Mark]("mark")
 	aTrigger[trigger.Link]("link")
+	aTrigger[trigger.Ended](element.EndedTrigger)
 }

@@ -19,6 +19,7 @@ var shelves = map[string]shelf{
 	"gate":      shelfOf(func(p *Project) *map[string]*SharedGate { return &p.Gates }),
 	"rail":      shelfOf(func(p *Project) *map[string]*Rail { return &p.Rails }),
 	"picture":   shelfOf(func(p *Project) *map[string]*Picture { return &p.Pictures }),
+	"clip":      shelfOf(func(p *Project) *map[string]*Clip { return &p.Clips }),
 	"variable":  shelfOf(func(p *Project) *map[string]*Variable { return &p.Variables }),
 	TagRoot:     shelfOf(func(p *Project) *map[string]*PlantTag { return &p.Tags }),
 }

@@ -21,10 +21,10 @@ type File struct {
 	Schema   string                     `json:"$schema,omitempty"`
 	Format   int                        `json:"format"`
 	Entities map[string]json.RawMessage `json:"entities"`
-	Pictures map[string]FilePicture     `json:"pictures,omitempty"` // by digest
+	Pictures map[string]FilePicture     `json:"pictures,omitempty"` // and clips, by digest
 }
 
-// FilePicture is a picture with its bytes, in base64.
+// FilePicture is a picture or clip with its bytes, in base64.
 type FilePicture struct {
 	Media string `json:"media"`
 	Data  string `json:"data"`
@@ -93,9 +93,9 @@ func ReadFile(text []byte) (*File, *Project, error) {
 			return nil, nil, &FileError{"The picture " + digest[:min(len(digest), 12)] + " is not the one it is said to be.", "Export the application again."}
 		}
 	}
-	for _, id := range slices.Sorted(maps.Keys(p.Pictures)) {
-		if _, there := f.Pictures[p.Pictures[id].Digest]; !there {
-			return nil, nil, &FileError{"The picture “" + p.Pictures[id].Name + "” is missing in the file.", "Export the application again."}
+	for kind, one := range p.AllKept() {
+		if _, there := f.Pictures[one.Digest]; !there {
+			return nil, nil, &FileError{"The " + kind + " “" + one.Name + "” is missing in the file.", "Export the application again."}
 		}
 	}
 	return &f, p, nil

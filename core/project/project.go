@@ -32,6 +32,7 @@ type Project struct {
 	Gates      map[string]*SharedGate
 	Rails      map[string]*Rail
 	Pictures   map[string]*Picture
+	Clips      map[string]*Clip
 	Variables  map[string]*Variable
 	Tags       map[string]*PlantTag
 }

@@ -1,6 +1,7 @@
 package propose
 
 import (
+	"cmp"
 	"maps"
 	"slices"
 	"strings"
@@ -55,7 +56,9 @@ func OffersFor(p *project.Project, w CellWish) []CellOffer {
 	if len(o.typed) > 0 {
 		o.plain()
 	}
+	o.things()
 	o.pictures()
+	o.clips()
 	o.saying()
 	return o.out
 }
@@ -163,6 +166,12 @@ func (o *offering) pictures() {
 			o.add(thing{id: "figure:" + id, words: o.p.Pictures[id].Name + ", with live words on it", also: "image marks plan", note: "picture", group: "Pictures", w: 8, h: 8, least: 3, body: body{"kind": "figure", "words": o.p.Pictures[id].Name, "picture": id}})
 			o.add(thing{id: "plan:" + id, words: o.p.Pictures[id].Name + ", with marks that are pressed", also: "image site plan map points", note: "picture", group: "Pictures", w: 8, h: 8, least: 3, body: body{"kind": "sitePlan", "picture": id, "marks": body{"m_1": body{"pos": 1, "x": 50, "y": 50, "words": "New mark"}}}})
 		}
+	}
+}
+
+func (o *offering) clips() {
+	for _, id := range byName(o.p.Clips, func(c *project.Clip) string { return c.Name }) {
+		o.add(thing{id: "clip:" + id, words: o.p.Clips[id].Name, also: "clip film video", note: "clip", group: "Clips", w: 6, h: 6, least: 2, body: body{"kind": "clip", "clip": id}})
 	}
 }
 
@@ -308,64 +317,16 @@ func (o *offering) charts(t *project.Table) {
 	}
 }
 
-// live are values of the plant: those of the record's equipment, and those of no record.
-func (o *offering) live() {
-	table := o.s.RecordTable()
-	if eq := o.p.EquipmentOf(table); eq != nil {
-		for _, partID := range byPos(eq.Parts, func(p *project.Part) float64 { return p.Pos }) {
-			part := eq.Parts[partID]
-			for _, id := range byPos(part.Tags, func(t *project.Tag) float64 { return t.Pos }) {
-				o.value(part.Tags[id], english.Capital(part.Label)+" "+english.Lower(part.Tags[id].Label), "record."+project.EquipField+"."+partID+"."+id, "Values of the "+english.Lower(o.p.Tables[table].One)+" in the plant")
-			}
-		}
-	}
-	for _, t := range project.Ordered(o.p.Tags) {
-		o.value(&t.Tag, t.Label, project.TagRoot+"."+t.ID, "Values of the plant")
-	}
-}
-
-// value offers a live value as what suits it, and a number as a trend too.
-func (o *offering) value(t *project.Tag, label, path, group string) {
-	if t.Type == "yesno" {
-		if t.Writable {
-			words := strings.TrimSuffix(english.Capital(t.Label), " command")
-			o.add(thing{id: "command:" + path, words: "button: " + english.Lower(label), also: "press command write", note: "sends yes to the plant", group: group, w: 3, least: 1, body: body{"kind": "button", "words": words, "gate": gate(body{"kind": "write", "tag": path, "value": "true"}, nil)}})
-		}
-		o.add(thing{id: "lamp:" + path, words: "lamp: " + english.Lower(label), also: "light", group: group, w: 3, least: 2, body: body{"kind": "lamp", "words": label, "value": path, "on": "yes", "off": "no"}})
-		return
-	}
-	unit := ""
-	if t.Unit != "" {
-		unit = " " + t.Unit
-	}
-	text := thing{id: "value:" + path, words: "value: " + english.Lower(label), also: "text live", group: group, w: 3, least: 2, body: body{"kind": "text", "words": label + ": {" + path + "}" + unit}}
-	if t.Type == "text" {
-		o.add(text)
-		return
-	}
-	low, high := 0.0, 100.0
-	if t.Min != nil && t.Max != nil && *t.Min < *t.Max {
-		low, high = *t.Min, *t.Max
-	}
-	gauge := body{"kind": "gauge", "words": label, "value": path, "min": low, "max": high}
-	line := body{"pos": 1, "words": english.Lower(label), "value": path, "max": high}
-	if t.Unit != "" {
-		gauge["unit"], line["unit"] = t.Unit, t.Unit
-	}
-	if t.Type == "number" {
-		gauge["digits"] = 1
-	}
-	o.add(thing{id: "gauge:" + path, words: "gauge: " + english.Lower(label), also: "bar dial", group: group, w: 3, least: 2, body: gauge})
-	o.add(text)
-	o.add(thing{id: "trend:" + path, words: "trend: " + english.Lower(label), also: "history line curve", group: group, w: 6, h: 4, least: 4, body: body{"kind": "trend", "words": label + ", last 10 minutes", "minutes": 10, "lines": body{"l_1": line}}})
-}
-
 func tablesByLabel(p *project.Project) []string {
-	return slices.SortedFunc(maps.Keys(p.Tables), func(a, b string) int { return strings.Compare(p.Tables[a].Label, p.Tables[b].Label) })
+	return byName(p.Tables, func(t *project.Table) string { return t.Label })
 }
 
 func picturesByName(p *project.Project) []string {
-	return slices.SortedFunc(maps.Keys(p.Pictures), func(a, b string) int {
-		return strings.Compare(p.Pictures[a].Name, p.Pictures[b].Name)
+	return byName(p.Pictures, func(p *project.Picture) string { return p.Name })
+}
+
+func byName[T any](all map[string]*T, name func(*T) string) []string {
+	return slices.SortedFunc(maps.Keys(all), func(a, b string) int {
+		return cmp.Or(strings.Compare(name(all[a]), name(all[b])), strings.Compare(a, b))
 	})
 }

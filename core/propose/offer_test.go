@@ -4,11 +4,13 @@ import (
 	"encoding/json"
 	"fmt"
 	"maps"
+	"regexp"
 	"slices"
 	"strings"
 	"testing"
 
 	"ambergate/core/check"
+	"ambergate/core/kinds/element"
 	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -83,10 +85,11 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 	wind := propose.TagOf(patched(t, a, ops), "hall", propose.PlantValue{Way: []string{"Roof", "Wind"}, Type: "number", Unit: "m/s"})
 	ops = append(ops, wind.Patch...)
 	ops = append(ops, patch.Op{Op: "add", Path: "/im_plan", Value: json.RawMessage(`{"kind":"picture","name":"Plan of the works","digest":"0bbe7a219527c754f212076b1879c014d24ee18dcb85b0ee69e7783fdc793bd1"}`)})
+	ops = append(ops, patch.Op{Op: "add", Path: "/cl_door", Value: json.RawMessage(`{"kind":"clip","name":"Shutting the door","digest":"0bbe7a219527c754f212076b1879c014d24ee18dcb85b0ee69e7783fdc793bd1"}`)})
 	p := patched(t, a, ops)
 	seen, tried, put := map[string]bool{}, map[string]bool{}, map[string]bool{}
 	for _, screen := range []string{"s_start", figures.Screen, formOf(p, "t_pumps"), formOf(p, "t_sites")} {
-		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "number", "plan", "button"} {
+		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "number", "plan", "button", "symbol", "clip"} {
 			for _, at := range [][2]int{{1, 1}, {2, 7}, {90, 1}} {
 				for _, o := range propose.OffersFor(p, propose.CellWish{Screen: screen, Row: at[0], Col: at[1], Words: words, Element: "e_made"}) {
 					kind, _, _ := strings.Cut(o.ID, ":")
@@ -119,7 +122,7 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 			t.Errorf("no cell is ever offered an element of the kind %q", kind)
 		}
 	}
-	for _, kind := range []string{"button", "text", "heading", "note", "tabs", "field", "children", "list", "chart", "lamp", "gauge", "trend", "value", "total"} {
+	for _, kind := range []string{"button", "text", "heading", "note", "tabs", "field", "children", "list", "chart", "lamp", "gauge", "trend", "value", "total", "symbol", "clip"} {
 		if !seen[kind] {
 			t.Errorf("%s was never offered", kind)
 		}
@@ -128,6 +131,30 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 	if text, _ := json.Marshal(offered(p, figures.Screen, "chart pumps state")[0].Patch); i < 0 || !strings.Contains(string(text), `"/`+figures.Screen+`/inputs/i_state"`) || !strings.Contains(string(text), `"rule":"point"`) {
 		t.Errorf("a chart on a dashboard narrows nothing: %s", text)
 	}
+}
+
+// A thing of a plant is found by what it is; a value that speaks of one is drawn as that.
+func TestThingsOfAPlantAreOffered(t *testing.T) {
+	a, app := proposed(t, works(), all(works()))
+	equip := propose.ProposeEquipment(app.Project, propose.EquipmentWish{Connection: "hall", Path: "/Hall"}, presses(), []propose.Keyed{pumpKeys("01", "02")})
+	p := patched(t, a, equip.Patch)
+	for _, shape := range element.SymbolShapes {
+		offers := offered(p, "s_start", shape)
+		if i := slices.IndexFunc(offers, func(o propose.CellOffer) bool { return o.ID == "symbol:"+shape }); i < 0 {
+			t.Errorf("%s is not offered: %+v", shape, offers)
+		}
+	}
+	var shapes []string
+	for _, o := range offered(p, formOf(p, "t_pumps"), "symbol") {
+		text, _ := json.Marshal(o.Patch)
+		if strings.HasPrefix(o.ID, "symbol:record.") {
+			shapes = append(shapes, o.Words+": "+string(regexp.MustCompile(`"shape":"\w+"`).Find(text)))
+		}
+	}
+	if len(shapes) == 0 {
+		t.Error("no value of the plant is offered as a thing")
+	}
+	t.Log(shapes)
 }
 
 func formOf(p *project.Project, table string) string {

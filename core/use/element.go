@@ -19,11 +19,7 @@ func (o *Opening) PictureView(id string) *PictureView {
 	if p == nil {
 		return nil
 	}
-	words := p.Words
-	if words == "" {
-		words = p.Name
-	}
-	return &PictureView{Digest: p.Digest, Words: words}
+	return &PictureView{Digest: p.Digest, Words: p.Shows()}
 }
 
 // Take shows a gate's verdict on the element that sets it off.

@@ -61,10 +61,10 @@ func Export(ctx context.Context, st *store.Store, id string) ([]byte, error) {
 		return nil, err
 	}
 	pictures := map[string]project.FilePicture{}
-	for _, one := range p.Pictures {
+	for kind, one := range p.AllKept() {
 		media, data, err := st.Picture(ctx, one.Digest)
 		if err != nil {
-			return nil, fmt.Errorf("read the picture %s: %w", one.Name, err)
+			return nil, fmt.Errorf("read the %s %s: %w", kind, one.Name, err)
 		}
 		pictures[one.Digest] = project.FilePicture{Media: media, Data: base64.StdEncoding.EncodeToString(data)}
 	}

@@ -63,10 +63,7 @@ func (spec *Image) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	iv := &ImageView{Words: "the picture is gone"}
 	into.View = iv
 	if p := o.App.Project.Pictures[spec.Picture]; p != nil {
-		iv.Digest, iv.Words = p.Digest, p.Words
-		if iv.Words == "" {
-			iv.Words = p.Name
-		}
+		iv.Digest, iv.Words = p.Digest, p.Shows()
 	}
 	if gate := e.Gates["release"]; gate != nil {
 		v := o.Judge(gate, use.Aim{})

@@ -8,14 +8,14 @@ import (
 	"ambergate/core/use"
 )
 
-// RowTones are how a row of a list, or a point of a site plan, can stand out.
+// RowTones are how a row of a list, a point of a site plan or a symbol can stand out.
 var RowTones = []string{"", "good", "warn", "stop", "strong", "quiet"}
 
-// RowFace is how a row or point looks while a condition on its record holds: the first that holds is shown, and none
-// while that is not known.
+// RowFace is how a row, point or symbol looks while a condition holds: the first that holds is shown, and none while
+// that is not known.
 type RowFace struct {
 	project.Item
-	When  string `json:"when,omitempty"`                                                                   // condition on the row; empty: always
+	When  string `json:"when,omitempty"`                                                                   // condition, of a row on its record; empty: always
 	Tone  string `json:"tone,omitempty" jsonschema:"enum=good,enum=warn,enum=stop,enum=strong,enum=quiet"` // plain, if none
 	Words string `json:"words,omitempty"`                                                                  // what it means, for people; template
 }
@@ -51,24 +51,30 @@ func planRowFaces(b *plan.Planner, faces map[string]*RowFace) {
 
 // rowFace gives the face that a row shows; nil for none.
 func rowFace(o *use.Opening, e *plan.Element, faces map[string]*RowFace, row *use.World) *RowFaceView {
+	face, _ := faceOf(o, e, faces, row)
+	return face
+}
+
+// faceOf gives the first face that holds; nil for none. Where it cannot be known which that is, it says why.
+func faceOf(o *use.Opening, e *plan.Element, faces map[string]*RowFace, world *use.World) (face *RowFaceView, why string) {
 	for _, f := range project.Ordered(faces) {
 		if f.When != "" {
 			c := e.Exprs["face."+f.ID]
 			if c == nil {
-				return nil
+				return nil, "its condition cannot be read"
 			}
-			switch holds := c.Root.Eval(row); {
+			switch holds := c.Root.Eval(world); {
 			case !holds.Known():
-				return nil
+				return nil, holds.Why()
 			case !holds.True():
 				continue
 			}
 		}
 		v := &RowFaceView{Tone: f.Tone}
 		if t := e.Texts["face."+f.ID]; t != nil {
-			v.Words = t.Say(row, row.Say)
+			v.Words = t.Say(world, world.Say)
 		}
-		return v
+		return v, ""
 	}
-	return nil
+	return nil, ""
 }

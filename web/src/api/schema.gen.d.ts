@@ -820,6 +820,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/clips": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Keeps a clip for the project */
+        post: operations["addClip"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/project-pictures/{project}/{digest}": {
         parameters: {
             query?: never;
@@ -827,7 +844,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** A picture of the project, by the digest of its bytes */
+        /** A picture or clip of the project, by the digest of its bytes; in parts, where a range is asked for */
         get: operations["getPicture"];
         put?: never;
         post?: never;
@@ -1938,7 +1955,7 @@ export interface components {
             clear: boolean;
         };
         /** @description One element as it is drawn. What its kind shows stands under the name of the kind. */
-        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["GroupElementView"] | components["schemas"]["SitePlanElementView"] | components["schemas"]["TrendElementView"];
+        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["GroupElementView"] | components["schemas"]["SitePlanElementView"] | components["schemas"]["SymbolElementView"] | components["schemas"]["ClipElementView"] | components["schemas"]["TrendElementView"];
         /** @description What every element has. */
         ElementHead: {
             id: string;
@@ -2082,6 +2099,30 @@ export interface components {
              * @enum {string}
              */
             kind: "list";
+        };
+        /** @description A thing of the plant, where it stands. */
+        SymbolElementView: components["schemas"]["ElementHead"] & {
+            /** @enum {string} */
+            kind: "symbol";
+            symbol: components["schemas"]["SymbolView"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "symbol";
+        };
+        /** @description A clip, where it stands. */
+        ClipElementView: components["schemas"]["ElementHead"] & {
+            /** @enum {string} */
+            kind: "clip";
+            clip: components["schemas"]["ClipView"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "clip";
         };
         /** @description A block of tabs, where it stands. */
         TabsElementView: components["schemas"]["ElementHead"] & {
@@ -2356,6 +2397,31 @@ export interface components {
             /** Format: double */
             high: number;
             out?: boolean;
+        };
+        /** @description A thing of the plant: its shape, and how it is with it. */
+        SymbolView: {
+            /** @enum {string} */
+            shape: "motor" | "pump" | "fan" | "valve" | "tank" | "belt" | "door" | "heater" | "light" | "brake";
+            words: string;
+            /** @description known or unknown */
+            state: string;
+            /** @enum {string} */
+            tone?: "good" | "warn" | "stop" | "strong" | "quiet";
+            says?: string;
+            turn?: number;
+            fill?: number;
+            way?: boolean;
+            href?: string;
+        };
+        /** @description A clip, and how it is played. */
+        ClipView: {
+            digest?: string;
+            words: string;
+            starts?: boolean;
+            again?: boolean;
+            silent?: boolean;
+            bare?: boolean;
+            ended?: boolean;
         };
         /** @description A live yes or no. */
         LampView: {
@@ -5037,6 +5103,41 @@ export interface operations {
             };
         };
     };
+    addClip: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AddPicture"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PictureKept"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     getPicture: {
         parameters: {
             query?: never;
@@ -5056,6 +5157,16 @@ export interface operations {
                 };
                 content: {
                     "image/*": string;
+                    "video/*": string;
+                };
+            };
+            /** @description the part that was asked for */
+            206: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "video/*": string;
                 };
             };
             /** @description a no */

@@ -48,6 +48,7 @@ export type Move =
 export type Element =
   | ButtonElement
   | ChartElement
+  | ClipElement
   | FieldElement
   | FigureElement
   | GaugeElement
@@ -56,6 +57,7 @@ export type Element =
   | LampElement
   | ListElement
   | SitePlanElement
+  | SymbolElement
   | TabsElement
   | TextElement
   | TotalElement
@@ -64,6 +66,7 @@ export type Element =
  * One entity of a project.
  */
 export type Entity =
+  | Clip
   | Condition
   | Equipment
   | SharedGate
@@ -1113,6 +1116,61 @@ export interface Entry {
   gate: Gate;
 }
 /**
+ * Clip is a short film that screens play.
+ */
+export interface Clip {
+  kind: 'clip';
+  name: string;
+  /**
+   * What it shows, for who cannot see it
+   */
+  words?: string;
+  /**
+   * SHA-256 of its bytes, in hexadecimal
+   */
+  digest: string;
+}
+/**
+ * Clip plays a clip of the project on a screen.
+ */
+export interface ClipElement {
+  kind: 'clip';
+  pos: number;
+  cell: Cell;
+  /**
+   * Condition; empty: always
+   */
+  shown?: string;
+  /**
+   * View, edit, add: where it is; absent: everywhere
+   */
+  modes?: {
+    [k: string]: boolean;
+  };
+  /**
+   * Element id and tab id, joined by a dot: it shows while that tab is open; empty: always
+   */
+  tab?: string;
+  clip: string;
+  /**
+   * Pressed (default), itself
+   */
+  starts?: 'pressed' | 'itself';
+  /**
+   * It never ends
+   */
+  again?: boolean;
+  /**
+   * Without its sound
+   */
+  silent?: boolean;
+  /**
+   * Without anything to stop or move it by
+   */
+  bare?: boolean;
+  ended?: Gate;
+}
+/**
  * Colour is one of a project's palette, by day and by night, as #rrggbb; "" for the usual one.
  */
 export interface Colour {
@@ -1531,12 +1589,12 @@ export interface Several {
   gate: Gate;
 }
 /**
- * RowFace is how a row or point looks while a condition on its record holds: the first that holds is shown, and none while that is not known.
+ * RowFace is how a row, point or symbol looks while a condition holds: the first that holds is shown, and none while that is not known.
  */
 export interface RowFace {
   pos: number;
   /**
-   * Condition on the row; empty: always
+   * Condition, of a row on its record; empty: always
    */
   when?: string;
   /**
@@ -1631,6 +1689,50 @@ export interface SiteMark {
    * Template
    */
   words: string;
+  gate?: Gate;
+}
+/**
+ * Symbol stands for a thing of the plant on an operator screen: a pump, a valve, a tank.
+ */
+export interface SymbolElement {
+  kind: 'symbol';
+  pos: number;
+  cell: Cell;
+  /**
+   * Condition; empty: always
+   */
+  shown?: string;
+  /**
+   * View, edit, add: where it is; absent: everywhere
+   */
+  modes?: {
+    [k: string]: boolean;
+  };
+  /**
+   * Element id and tab id, joined by a dot: it shows while that tab is open; empty: always
+   */
+  tab?: string;
+  shape: 'motor' | 'pump' | 'fan' | 'valve' | 'tank' | 'belt' | 'door' | 'heater' | 'light' | 'brake';
+  /**
+   * Template
+   */
+  words: string;
+  turn?: 0 | 90 | 180 | 270;
+  faces?: {
+    [k: string]: RowFace;
+  };
+  /**
+   * Expression: how full it is
+   */
+  level?: string;
+  /**
+   * The level at which it is empty; 0
+   */
+  min?: number;
+  /**
+   * And full; 100
+   */
+  max?: number;
   gate?: Gate;
 }
 /**

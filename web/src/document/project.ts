@@ -1,4 +1,4 @@
-import type { Condition, Document, Picture, Rail, Role, SharedGate } from './document.gen';
+import type { Clip, Condition, Document, Picture, Rail, Role, SharedGate } from './document.gen';
 import { entitiesOf, entityOf, type Kept } from './parts';
 
 const byPos = (a: { pos: number }, b: { pos: number }) => a.pos - b.pos;
@@ -26,6 +26,11 @@ export function railsOf(d: Document): Kept<Rail>[] {
 /** The pictures of the project. */
 export function picturesOf(d: Document): Kept<Picture>[] {
   return entitiesOf(d, 'picture');
+}
+
+/** The clips of the project. */
+export function clipsOf(d: Document): Kept<Clip>[] {
+  return entitiesOf(d, 'clip');
 }
 
 /** The language that numbers and dates of the application are written in. */

@@ -1,17 +1,16 @@
+import { asURL, UnfitFile } from './files';
+
 const widest = 1600; // px: what is larger is made smaller before it is sent
 const small = 400_000; // bytes that are sent as they are
 
 /** What the program keeps as it is; everything else that the browser can show is drawn anew. */
 const kept = ['image/png', 'image/jpeg', 'image/webp', 'image/gif'];
 
-/** A file that the browser cannot show as a picture. */
-export class NoPicture extends Error {}
-
 /** A picture file as a data URL, made smaller where it is large. A drawing (SVG) stays what it is. */
 export async function readPicture(file: File): Promise<string> {
   if (file.type === 'image/svg+xml') return asURL(file);
   const bitmap = await createImageBitmap(file).catch(() => {
-    throw new NoPicture('This file is no picture that can be shown.');
+    throw new UnfitFile('This file is no picture that can be shown.');
   });
   if (file.size <= small && kept.includes(file.type)) return asURL(file);
   const scale = Math.min(1, widest / Math.max(bitmap.width, bitmap.height));
@@ -20,13 +19,4 @@ export async function readPicture(file: File): Promise<string> {
   canvas.height = Math.max(1, Math.round(bitmap.height * scale));
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height);
   return canvas.toDataURL('image/webp', 0.85); // which keeps what is transparent
-}
-
-function asURL(file: File): Promise<string> {
-  return new Promise((done, failed) => {
-    const reader = new FileReader();
-    reader.onload = () => done(String(reader.result));
-    reader.onerror = () => failed(reader.error);
-    reader.readAsDataURL(file);
-  });
 }

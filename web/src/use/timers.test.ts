@@ -32,6 +32,24 @@ test('what waits for rest waits again while something lies over the screen', () 
   expect(off).toEqual(['touch']);
 });
 
+test('a clip that runs to its end is looked at; one that runs on and on is not', () => {
+  class Clip extends EventTarget {
+    constructor(readonly loop: boolean) {
+      super();
+    }
+  }
+  for (const loop of [false, true]) {
+    const page = new Clip(loop); // where it comes from, here
+    const off: string[] = [];
+    const end = startTimers([way('touch')], (id) => off.push(id) > 0, page);
+    vi.advanceTimersByTime(40_000);
+    page.dispatchEvent(new Event('timeupdate'));
+    vi.advanceTimersByTime(40_000);
+    expect(off).toEqual(loop ? ['touch'] : []);
+    end();
+  }
+});
+
 test('leaving ends them', () => {
   const page = new EventTarget();
   const off: string[] = [];

@@ -2,8 +2,8 @@ import type { WayView } from '../api/client';
 
 const seen = { capture: true, passive: true };
 
-/** What shows that somebody is there. */
-const touches = ['pointerdown', 'pointermove', 'keydown', 'wheel', 'touchstart'] as const;
+/** What shows that somebody is there; a clip that runs to its end is looked at, too. */
+const touches = ['pointerdown', 'pointermove', 'keydown', 'wheel', 'touchstart', 'timeupdate'] as const;
 
 /**
  * Sets off ways some time after arriving, or after the last touch; gives what ends that. Where it is
@@ -18,7 +18,8 @@ export function startTimers(ways: WayView[], setOff: (way: string) => boolean, p
       function fire() {
         if (!setOff(w.id) && w.since === 'touch') again();
       }
-      function again() {
+      function again(event?: Event) {
+        if (event?.type === 'timeupdate' && (event.target as Partial<HTMLMediaElement>).loop) return;
         clearTimeout(timer);
         timer = setTimeout(fire, ms);
       }

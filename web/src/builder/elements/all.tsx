@@ -3,6 +3,7 @@ import type { Kept } from '../../document/parts';
 import type { Choice } from '../Picker';
 import { button } from './button';
 import { chart } from './chart';
+import { clip } from './clip';
 import type { BuiltElement, Kind, OfKind } from './element';
 import { field } from './field';
 import { figure } from './figure';
@@ -12,6 +13,7 @@ import { image } from './image';
 import { lamp } from './lamp';
 import { list } from './list/list';
 import { sitePlan } from './sitePlan';
+import { symbol } from './symbol';
 import { tabs } from './tabs';
 import { text } from './text';
 import { total } from './total';
@@ -21,6 +23,7 @@ import { trend } from './trend';
 export const kinds: { [K in Kind]: BuiltElement<K> } = {
   button,
   chart,
+  clip,
   field,
   figure,
   gauge,
@@ -29,6 +32,7 @@ export const kinds: { [K in Kind]: BuiltElement<K> } = {
   lamp,
   list,
   sitePlan,
+  symbol,
   tabs,
   text,
   total,

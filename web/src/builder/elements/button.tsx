@@ -6,7 +6,7 @@ import { Typed } from '../../ui/Typed';
 import { useBuild } from '../context';
 import { ColourChip } from '../sentence/look/ColourChip';
 import { FacesChip } from '../sentence/look/FacesChip';
-import { PictureChip } from '../sentence/look/PictureChip';
+import { KeptChip } from '../sentence/look/KeptChip';
 import { tones } from '../sentence/look/tones';
 import { WordsField } from '../sentence/look/WordsField';
 import type { BuiltElement, LookProps } from './element';
@@ -43,7 +43,7 @@ function ButtonLook({ path, element }: LookProps<'button'>) {
         <Typed label="Shortcut" value={element.keys ?? ''} hint="Alt+E" onSave={(v) => set('keys', v)} />
       </Labelled>
       <WordsField path={path} name="tip" label="Tooltip" />
-      <PictureChip path={[...path, 'picture']} />
+      <KeptChip path={[...path, 'picture']} />
       <ColourChip path={[...path, 'colour']} />
       <FacesChip path={path} faces={element.faces} />
       {element.tone === 'sign' && <WordsField path={path} name="note" label="Line below" />}

@@ -1,5 +1,5 @@
 import { inOrder } from '../../document/parts';
-import { PictureChip } from '../sentence/look/PictureChip';
+import { KeptChip } from '../sentence/look/KeptChip';
 import type { BuiltElement } from './element';
 import { ConditionPart } from './parts/ConditionPart';
 import { MarksPart } from './parts/MarksPart';
@@ -11,7 +11,7 @@ export const figure: BuiltElement<'figure'> = {
   Look: ({ path, element: e }) => (
     <>
       <TypedPart path={path} name="words" label="What it is" value={e.words} />
-      <PictureChip path={[...path, 'picture']} needed />
+      <KeptChip path={[...path, 'picture']} needed />
       <MarksPart
         path={path}
         label="Marks"

@@ -1,6 +1,6 @@
 import { entityOf } from '../../document/parts';
 import { useBuild } from '../context';
-import { PictureChip } from '../sentence/look/PictureChip';
+import { KeptChip } from '../sentence/look/KeptChip';
 import type { BuiltElement, LookProps } from './element';
 import { TypedPart } from './parts/TypedPart';
 
@@ -16,7 +16,7 @@ function ImageLook({ path, element: e }: LookProps<'image'>) {
   const kept = entityOf(entities, e.picture, 'picture');
   return (
     <>
-      <PictureChip path={[...path, 'picture']} needed />
+      <KeptChip path={[...path, 'picture']} needed />
       {kept && (
         <TypedPart
           path={[e.picture]}

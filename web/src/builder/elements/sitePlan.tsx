@@ -2,7 +2,7 @@ import { put } from '../../document/edit';
 import { inOrder } from '../../document/parts';
 import { reachedOf, tablesOf } from '../../document/tables';
 import { useBuild } from '../context';
-import { PictureChip } from '../sentence/look/PictureChip';
+import { KeptChip } from '../sentence/look/KeptChip';
 import type { BuiltElement, LookProps } from './element';
 import { ChosenPart } from './parts/ChosenPart';
 import { FieldPart } from './parts/Fields';
@@ -47,7 +47,7 @@ function SitePlanLook({ path, element: e }: LookProps<'sitePlan'>) {
   return (
     <>
       <TypedPart path={path} name="label" label="Label" value={e.label} width="200px" />
-      <PictureChip path={[...path, 'picture']} needed={!e.table} />
+      <KeptChip path={[...path, 'picture']} needed={!e.table} />
       <ChosenPart
         path={path}
         name="table"

@@ -1,28 +1,32 @@
 import { useEffect, useState } from 'react';
-import type { ImageElement } from '../../document/document.gen';
+import type { ClipElement, ImageElement } from '../../document/document.gen';
 import { newId, put } from '../../document/edit';
 import { posBehind } from '../../document/parts';
 import { elementsOf } from '../../document/screens';
 import { useSteady } from '../../ui/useSteady';
 import { useBuild } from '../context';
-import { keepPicture, whyNotKept } from '../keepPicture';
+import { keep, type Sort, whyNotKept } from '../keep';
 
-const isPicture = (f: File) => f.type.startsWith('image/');
+const sortOf = (f: File): Sort | undefined =>
+  f.type.startsWith('image/') ? 'picture' : f.type.startsWith('video/') ? 'clip' : undefined;
 
-/** A picture that is dropped on the stage, or pasted while nothing is typed in: it is kept, and put below everything. */
+/** A picture or clip that is dropped on the stage, or pasted while nothing is typed in: it is kept, and put below everything. */
 export function usePutPicture() {
   const { project, entities, screen, edit, choose } = useBuild();
   const [problem, setProblem] = useState<string>();
   const take = useSteady(async (files: Iterable<File>) => {
-    const file = [...files].find(isPicture);
-    if (!file) return setProblem('Only pictures can be put here.');
+    const file = [...files].find(sortOf);
+    const sort = file && sortOf(file);
+    if (!file || !sort) return setProblem('Only pictures and clips can be put here.');
     setProblem(undefined);
     try {
-      const { id, op } = await keepPicture(project, file, '');
+      const { id, op } = await keep(project, file, sort, '');
       const all = elementsOf(entities, screen);
       const row = Math.max(0, ...all.map((e) => e.cell.row + Math.max(1, e.cell.h ?? 1) - 1)) + 1;
       const element = newId('e');
-      const body: ImageElement = { kind: 'image', pos: posBehind(all), cell: { row, col: 1, w: 4, h: 4 }, picture: id };
+      const place = { pos: posBehind(all), cell: { row, col: 1, w: 4, h: 4 } };
+      const body: ImageElement | ClipElement =
+        sort === 'clip' ? { kind: 'clip', ...place, clip: id } : { kind: 'image', ...place, picture: id };
       await edit([op, ...put(entities, [screen, 'elements', element], body)]);
       choose(element);
     } catch (e) {

@@ -1,5 +1,6 @@
 import { button } from './button';
 import { chart } from './chart';
+import { clip } from './clip';
 import { field } from './field';
 import { figure } from './figure';
 import { gauge } from './gauge';
@@ -9,6 +10,7 @@ import type { ElementKind, Kind, OfKind } from './kind';
 import { lamp } from './lamp';
 import { list } from './list';
 import { sitePlan } from './sitePlan';
+import { symbol } from './symbol';
 import { tabs } from './tabs';
 import { text } from './text';
 import { total } from './total';
@@ -18,6 +20,7 @@ import { trend } from './trend';
 export const kinds: { [K in Kind]: ElementKind<K> } = {
   button,
   chart,
+  clip,
   field,
   figure,
   gauge,
@@ -26,6 +29,7 @@ export const kinds: { [K in Kind]: ElementKind<K> } = {
   lamp,
   list,
   sitePlan,
+  symbol,
   tabs,
   text,
   total,

@@ -10,7 +10,7 @@ import { ConditionEditor } from '../../condition/ConditionEditor';
 import { useBuild } from '../../context';
 import { Pop } from '../../Pop';
 import { ColourChip } from './ColourChip';
-import { PictureChip } from './PictureChip';
+import { KeptChip } from './KeptChip';
 import { tones } from './tones';
 
 const states = ['hover', 'pressed', 'greyed', 'focus', 'unknown'];
@@ -91,7 +91,7 @@ function FaceLine({ path, face: f, onCondition }: LineProps) {
         ))}
       </Select>
       <ColourChip path={[...path, 'colour']} />
-      <PictureChip path={[...path, 'picture']} />
+      <KeptChip path={[...path, 'picture']} />
       <Action tone="quiet" aria-label="Remove this face" onClick={() => void edit(put(entities, path, undefined))}>
         remove
       </Action>

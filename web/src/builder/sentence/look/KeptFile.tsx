@@ -1,13 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { DropFile } from '../../../ui/DropFile';
+import type { Sort } from '../../keep';
+import { sorts } from './keptSorts';
 
 interface FileProps {
+  sort: Sort;
   label: string;
   onFile: (file: File) => void;
 }
 
-/** A picture file: chosen, or dropped here. */
-export function PictureFile({ label, onFile }: FileProps) {
+/** A file: chosen, or dropped here. */
+export function KeptFile({ sort, label, onFile }: FileProps) {
   return (
     <Box mt="8px">
       <DropFile onFile={onFile}>
@@ -15,7 +18,7 @@ export function PictureFile({ label, onFile }: FileProps) {
           <input
             type="file"
             aria-label={label}
-            accept="image/png,image/jpeg,image/webp,image/gif,image/avif,image/svg+xml"
+            accept={sorts[sort].accept}
             onChange={(e) => e.target.files?.[0] && onFile(e.target.files[0])}
           />
           <span className="drop-words">or drop one here</span>

@@ -2,35 +2,36 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { put, text } from '../../../document/edit';
 import { entityOf } from '../../../document/parts';
-import { picturesOf } from '../../../document/project';
 import { Action, Line } from '../../../ui/controls';
 import { found } from '../../choices';
 import { useBuild } from '../../context';
-import { keepPicture, whyNotKept } from '../../keepPicture';
+import { keep, type Sort, whyNotKept } from '../../keep';
 import { Pop } from '../../Pop';
-import { KeptPicture } from './KeptPicture';
-import { PictureFile } from './PictureFile';
+import { KeptFile } from './KeptFile';
+import { KeptTold } from './KeptTold';
+import { sorts } from './keptSorts';
 
-const searchedFrom = 7; // pictures
+const searchedFrom = 7; // of them
 
 interface ChipProps {
+  sort?: Sort; // picture
   path: string[];
   needed?: boolean; // there has to be one
 }
 
-/** A picture of the project: one that is there already, or a file from this computer. */
-export function PictureChip({ path, needed }: ChipProps) {
+/** A picture or clip of the project: one that is there already, or a file from this computer. */
+export function KeptChip({ sort = 'picture', path, needed }: ChipProps) {
   const { project, entities, edit } = useBuild();
   const [open, setOpen] = useState(false);
   const [find, setFind] = useState('');
   const [words, setWords] = useState('');
   const [problem, setProblem] = useState<string>();
   const now = text(entities, ...path);
-  const kept = entityOf(entities, now, 'picture');
+  const kept = entityOf(entities, now, sort);
   const take = async (file: File) => {
     setProblem(undefined);
     try {
-      const { id, op } = await keepPicture(project, file, words);
+      const { id, op } = await keep(project, file, sort, words);
       await edit([op, ...put(entities, path, id)]);
       setOpen(false);
     } catch (e) {
@@ -41,19 +42,19 @@ export function PictureChip({ path, needed }: ChipProps) {
     setOpen(false);
     void edit(put(entities, path, id));
   };
-  const all = picturesOf(entities).map((p) => ({ ...p, note: p.words, words: p.name, shows: p.words }));
+  const all = sorts[sort].all(entities).map((p) => ({ ...p, note: p.words, words: p.name, shows: p.words }));
   return (
     <Box position="relative">
       <Action aria-haspopup="dialog" aria-expanded={open} onClick={() => setOpen(!open)}>
-        {now ? `picture: ${kept?.name || 'gone'}` : 'picture …'}
+        {now ? `${sort}: ${kept?.name || 'gone'}` : `${sort} …`}
       </Action>
       {open && (
-        <Pop label="Picture" onClose={() => setOpen(false)}>
+        <Pop label={capital(sort)} onClose={() => setOpen(false)}>
           <Box p="12px" w="380px">
             {all.length >= searchedFrom && (
               <Line
-                aria-label="Find a picture"
-                placeholder="find a picture"
+                aria-label={`Find a ${sort}`}
+                placeholder={`find a ${sort}`}
                 mb="8px"
                 value={find}
                 onChange={(e) => setFind(e.target.value)}
@@ -73,28 +74,24 @@ export function PictureChip({ path, needed }: ChipProps) {
                   aria-current={p.id === now || undefined}
                   onClick={() => choose(p.id)}
                 >
-                  <img
-                    src={`/api/project-pictures/${project}/${p.digest}`}
-                    alt={p.shows || p.name}
-                    style={{ maxHeight: 60, maxWidth: '100%', margin: '0 auto' }}
-                  />
+                  {sorts[sort].small(`/api/project-pictures/${project}/${p.digest}`, p.shows || p.name)}
                   <Box fontSize="note" truncate>
                     {p.name}
                   </Box>
                 </Box>
               ))}
             </Flex>
-            {kept && <KeptPicture id={now} picture={kept} onProblem={setProblem} />}
+            {kept && <KeptTold sort={sort} id={now} kept={kept} onProblem={setProblem} />}
             {now && !needed && (
               <Action mt="8px" onClick={() => choose(undefined)}>
-                no picture
+                no {sort}
               </Action>
             )}
             <Box fontSize="note" color="muted" mt="12px" mb="3px">
               A new one: say what it shows, for people who cannot see it.
             </Box>
             <Line aria-label="What it shows" value={words} onChange={(e) => setWords(e.target.value)} />
-            <PictureFile label="Picture file" onFile={(f) => void take(f)} />
+            <KeptFile sort={sort} label={`${capital(sort)} file`} onFile={(f) => void take(f)} />
             {problem && (
               <Box color="brick" fontSize="note" mt="6px" role="alert">
                 {problem}
@@ -106,3 +103,5 @@ export function PictureChip({ path, needed }: ChipProps) {
     </Box>
   );
 }
+
+const capital = (word: string) => word.charAt(0).toUpperCase() + word.slice(1);

@@ -1,0 +1,109 @@
+package propose
+
+import (
+	"slices"
+	"strings"
+
+	"ambergate/core/english"
+	"ambergate/core/project"
+)
+
+// live are values of the plant: those of the record's equipment, and those of no record.
+func (o *offering) live() {
+	table := o.s.RecordTable()
+	if eq := o.p.EquipmentOf(table); eq != nil {
+		for _, partID := range byPos(eq.Parts, func(p *project.Part) float64 { return p.Pos }) {
+			part := eq.Parts[partID]
+			for _, id := range byPos(part.Tags, func(t *project.Tag) float64 { return t.Pos }) {
+				o.value(part.Tags[id], english.Capital(part.Label)+" "+english.Lower(part.Tags[id].Label), "record."+project.EquipField+"."+partID+"."+id, "Values of the "+english.Lower(o.p.Tables[table].One)+" in the plant")
+			}
+		}
+	}
+	for _, t := range project.Ordered(o.p.Tags) {
+		o.value(&t.Tag, t.Label, project.TagRoot+"."+t.ID, "Values of the plant")
+	}
+}
+
+// value offers a live value as what suits it, and a number as a trend too.
+func (o *offering) value(t *project.Tag, label, path, group string) {
+	o.symbol(t, label, path, group)
+	if t.Type == "yesno" {
+		if t.Writable {
+			words := strings.TrimSuffix(english.Capital(t.Label), " command")
+			o.add(thing{id: "command:" + path, words: "button: " + english.Lower(label), also: "press command write", note: "sends yes to the plant", group: group, w: 3, least: 1, body: body{"kind": "button", "words": words, "gate": gate(body{"kind": "write", "tag": path, "value": "true"}, nil)}})
+		}
+		o.add(thing{id: "lamp:" + path, words: "lamp: " + english.Lower(label), also: "light", group: group, w: 3, least: 2, body: body{"kind": "lamp", "words": label, "value": path, "on": "yes", "off": "no"}})
+		return
+	}
+	unit := ""
+	if t.Unit != "" {
+		unit = " " + t.Unit
+	}
+	text := thing{id: "value:" + path, words: "value: " + english.Lower(label), also: "text live", group: group, w: 3, least: 2, body: body{"kind": "text", "words": label + ": {" + path + "}" + unit}}
+	if t.Type == "text" {
+		o.add(text)
+		return
+	}
+	low, high := 0.0, 100.0
+	if t.Min != nil && t.Max != nil && *t.Min < *t.Max {
+		low, high = *t.Min, *t.Max
+	}
+	gauge := body{"kind": "gauge", "words": label, "value": path, "min": low, "max": high}
+	line := body{"pos": 1, "words": english.Lower(label), "value": path, "max": high}
+	if t.Unit != "" {
+		gauge["unit"], line["unit"] = t.Unit, t.Unit
+	}
+	if t.Type == "number" {
+		gauge["digits"] = 1
+	}
+	o.add(thing{id: "gauge:" + path, words: "gauge: " + english.Lower(label), also: "bar dial", group: group, w: 3, least: 2, body: gauge})
+	o.add(text)
+	o.add(thing{id: "trend:" + path, words: "trend: " + english.Lower(label), also: "history line curve", group: group, w: 6, h: 4, least: 4, body: body{"kind": "trend", "words": label + ", last 10 minutes", "minutes": 10, "lines": body{"l_1": line}}})
+}
+
+// plantThings are what symbols can be drawn as, each with further words that it is meant by.
+var plantThings = []struct{ shape, also string }{
+	{"motor", "drive engine"}, {"pump", ""}, {"fan", "blower ventilation"}, {"valve", "tap"}, {"tank", "vessel level"},
+	{"belt", "conveyor"}, {"door", "gate lock"}, {"heater", "heating"}, {"light", "lighting"}, {"brake", ""},
+}
+
+// shapeFor is the thing that words speak of; that of a value that speaks of none is a motor, or a tank for how full it is.
+func shapeFor(words string, otherwise string) string {
+	in := wordsIn(words)
+	for _, t := range plantThings {
+		if slices.ContainsFunc(in, func(w string) bool { return w == t.shape || w == t.shape+"s" || slices.Contains(wordsIn(t.also), w) }) {
+			return t.shape
+		}
+	}
+	return otherwise
+}
+
+// symbol offers a thing that shows a yes or no by how it is filled, or a number by how full it is.
+func (o *offering) symbol(t *project.Tag, label, path, group string) {
+	if t.Type == "text" || t.Writable {
+		return
+	}
+	b := body{"kind": "symbol", "words": label}
+	if t.Type == "yesno" {
+		b["shape"] = shapeFor(label, "motor")
+		b["faces"] = body{"q_1": body{"pos": 1, "when": path, "tone": "strong", "words": "on"}, "q_2": body{"pos": 2, "tone": "quiet", "words": "off"}}
+	} else {
+		b["shape"], b["level"] = shapeFor(label, "tank"), path
+		if t.Min != nil && t.Max != nil && *t.Min < *t.Max {
+			b["min"], b["max"] = *t.Min, *t.Max
+		}
+	}
+	if len(o.typed) > 0 { // a lamp and a bar are nearer, as long as nothing is said
+		o.add(thing{id: "symbol:" + path, words: "symbol: " + english.Lower(label), also: "drawing thing " + b["shape"].(string), group: group, w: 3, h: 3, least: 2, body: b})
+	}
+}
+
+// things are symbols that nothing is known of yet.
+func (o *offering) things() {
+	if len(o.typed) == 0 {
+		return
+	}
+	for _, t := range plantThings {
+		o.add(thing{id: "symbol:" + t.shape, words: "a " + t.shape, also: "symbol drawing thing plant " + t.also, note: "drawn; faces say how it is with it", group: "Things of a plant", w: 3, h: 3, least: 2, body: body{"kind": "symbol", "shape": t.shape, "words": english.Capital(t.shape)}})
+	}
+}
