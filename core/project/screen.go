@@ -18,6 +18,7 @@ type Screen struct {
 	Title    string              `json:"title"`             // what it is called: Cabin
 	Heading  string              `json:"heading,omitempty"` // template: Cabin {record.number}
 	Area     string              `json:"area,omitempty"`
+	Pos      float64             `json:"pos,omitempty"` // its place in its area; those without one come behind, by title
 	Slug     string              `json:"slug"`
 	OldSlugs map[string]bool     `json:"oldSlugs,omitempty"`
 	Record   string              `json:"record,omitempty"` // the input that is the screen's own record

@@ -17,6 +17,7 @@ type FigureView struct {
 
 // MarkView is one text on a figure.
 type MarkView struct {
+	ID       string  `json:"id"`
 	X        float64 `json:"x"`
 	Y        float64 `json:"y"`
 	Words    string  `json:"words"`
@@ -81,7 +82,7 @@ func (spec *Figure) View(o *use.Opening, e *plan.Element, into *use.ElementView)
 	}
 	into.View = fv
 	for _, m := range project.Ordered(spec.Marks) {
-		mv := MarkView{X: m.X, Y: m.Y, Words: o.Text(e, m.ID)}
+		mv := MarkView{ID: m.ID, X: m.X, Y: m.Y, Words: o.Text(e, m.ID)}
 		if c := e.Exprs[m.ID]; c != nil {
 			mv.Abnormal = c.Root.Eval(o.World).True()
 		}

@@ -2456,6 +2456,7 @@ export interface components {
         };
         /** @description A text on a figure. */
         MarkView: {
+            id: string;
             /** Format: double */
             x: number;
             /** Format: double */

@@ -8,6 +8,7 @@ const keys: [head: string, keys: [string, string][]][] = [
     [
       ['Ctrl K', 'find a screen, an element, a table, a command'],
       ['Ctrl B', 'list of screens'],
+      ['Alt ↑, ↓', 'move a screen in that list'],
       ['Ctrl Z', 'undo my last edit'],
       ['Ctrl Shift Z', 'redo'],
       ['?', 'these keys'],

@@ -2172,6 +2172,10 @@ export interface Screen {
    */
   heading?: string;
   area?: string;
+  /**
+   * Its place in its area; those without one come behind, by title
+   */
+  pos?: number;
   slug: string;
   oldSlugs?: {
     [k: string]: boolean;

@@ -4,10 +4,13 @@ import { entitiesOf, entityOf, inOrder, type Kept } from './parts';
 export type ScreenDoc = Kept<Screen>;
 export type InputDoc = Kept<Input>;
 
-/** The screens of the project by area and title. */
+/** The screens of the project by area, in their order there; those without a place of their own come behind, by title. */
 export function screensOf(d: Document): ScreenDoc[] {
   const area = (s: Screen) => s.area ?? '';
-  return entitiesOf(d, 'screen').sort((a, b) => area(a).localeCompare(area(b)) || a.title.localeCompare(b.title));
+  const pos = (s: Screen) => s.pos ?? Number.MAX_VALUE;
+  return entitiesOf(d, 'screen').sort(
+    (a, b) => area(a).localeCompare(area(b)) || pos(a) - pos(b) || a.title.localeCompare(b.title),
+  );
 }
 
 /** One screen, with its id. */

@@ -1,11 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Draft, Op } from '../../api/client';
-import { put } from '../../document/edit';
 import { waysBetween } from '../../document/leads';
-import { type ScreenDoc, screensOf } from '../../document/screens';
+import { neighbour, placeScreen } from '../../document/screenOrder';
+import { screensOf } from '../../document/screens';
 import { Action, Line } from '../../ui/controls';
-import { Glyph } from '../../ui/Glyph';
+import { ScreenLine } from './ScreenLine';
 
 interface PanelProps {
   draft: Draft;
@@ -16,18 +16,19 @@ interface PanelProps {
   onClose: () => void;
 }
 
-/** All screens by area, with their ways and findings; dragged to another area, found by any word, made anew. */
+/** All screens by area, with their ways and findings; dragged to another place or area, found by any word, made anew. */
 export function ScreensPanel({ draft, here, edit, onOpen, onMake, onClose }: PanelProps) {
   const { entities, findings } = draft;
   const [find, setFind] = useState('');
-  const [over, setOver] = useState<string>();
+  const [over, setOver] = useState<{ area: string; before?: string }>();
   const ways = waysBetween(entities);
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const shown = screensOf(entities).filter((s) =>
     words.every((w) => `${s.title} ${s.area ?? ''} ${s.type} ${s.slug}`.toLowerCase().includes(w)),
   );
   const areas = [...new Set(shown.map((s) => s.area ?? ''))];
-  const moveTo = (screen: string, area: string) => void edit(put(entities, [screen, 'area'], area || undefined));
+  const moveTo = (screen: string, area: string, before?: string) =>
+    void edit(placeScreen(entities, screen, area, before));
   return (
     <Flex
       as="aside"
@@ -60,16 +61,17 @@ export function ScreensPanel({ draft, here, edit, onOpen, onMake, onClose }: Pan
             key={area}
             aria-label={area || 'No area'}
             borderRadius="4px"
-            bg={over === area ? 'amberSoft' : undefined}
+            bg={over?.area === area && !over.before ? 'amberSoft' : undefined}
             onDragOver={(e: React.DragEvent) => {
               e.preventDefault();
-              setOver(area);
+              const before = e.target instanceof Element && e.target.closest<HTMLElement>('[data-screen]');
+              setOver({ area, before: (before && before.dataset.screen) || undefined });
             }}
             onDragLeave={() => setOver(undefined)}
             onDrop={(e: React.DragEvent) => {
               setOver(undefined);
               const screen = e.dataTransfer.getData('text/plain');
-              if (entities[screen]?.kind === 'screen') moveTo(screen, area);
+              if (entities[screen]?.kind === 'screen' && screen !== over?.before) moveTo(screen, area, over?.before);
             }}
           >
             <Box
@@ -92,7 +94,12 @@ export function ScreensPanel({ draft, here, edit, onOpen, onMake, onClose }: Pan
                   ways={ways.get(s.id)}
                   findings={findings.filter((f) => f.screen === s.id).length}
                   here={s.id === here}
+                  marked={over?.before === s.id}
                   onOpen={() => onOpen(s.id)}
+                  onMove={(by) => {
+                    const before = neighbour(entities, s.id, by);
+                    if (before !== undefined) moveTo(s.id, area, before || undefined);
+                  }}
                 />
               ))}
           </Box>
@@ -109,62 +116,5 @@ export function ScreensPanel({ draft, here, edit, onOpen, onMake, onClose }: Pan
         </Action>
       </Box>
     </Flex>
-  );
-}
-
-interface LineProps {
-  screen: ScreenDoc;
-  ways: { in: number; out: number } | undefined;
-  findings: number;
-  here: boolean;
-  onOpen: () => void;
-}
-
-function ScreenLine({ screen: s, ways, findings, here, onOpen }: LineProps) {
-  const counts = `${ways?.in ?? 0} ways in, ${ways?.out ?? 0} out`;
-  return (
-    <Flex
-      as="button"
-      w="full"
-      textAlign="left"
-      align="center"
-      gap="8px"
-      px="8px"
-      minH="32px"
-      borderRadius="4px"
-      cursor="pointer"
-      bg={here ? 'amberSoft' : undefined}
-      fontWeight={here ? '700' : '500'}
-      aria-current={here ? 'page' : undefined}
-      _hover={{ bg: here ? 'amberSoft' : 'faint' }}
-      draggable
-      onDragStart={(e: React.DragEvent) => e.dataTransfer.setData('text/plain', s.id)}
-      onClick={onOpen}
-    >
-      <Glyph name={s.type} size={16} />
-      <Box flex="1" minW="0" truncate>
-        {s.title}
-      </Box>
-      {findings > 0 && (
-        <Box as="span" color="amberText" fontSize="note" fontWeight="700">
-          {findings} <Hidden>{findings === 1 ? 'finding' : 'findings'}</Hidden>!
-        </Box>
-      )}
-      <Box as="span" color="muted" fontSize="note" title={counts} fontVariantNumeric="tabular-nums">
-        <span aria-hidden>
-          {ways?.in ?? 0} › {ways?.out ?? 0}
-        </span>
-        <Hidden>{counts}</Hidden>
-      </Box>
-    </Flex>
-  );
-}
-
-/** For who hears the page. */
-function Hidden({ children }: { children: React.ReactNode }) {
-  return (
-    <Box as="span" srOnly>
-      {children}
-    </Box>
   );
 }

@@ -8,6 +8,7 @@ import { useBuild } from '../context';
 import { useArrangeKeys } from './useArrangeKeys';
 import { useChoosingFrame } from './useChoosingFrame';
 import { useDrag } from './useDrag';
+import { useDragMark } from './useDragMark';
 
 /** Elements of the stage are put elsewhere: dragged, or by keys. Where one would go is seen before. */
 export function Arranging() {
@@ -20,32 +21,54 @@ export function Arranging() {
     choose(id);
     void place(changed);
   });
+  const mark = useDragMark(({ element, mark: id, x, y }) => {
+    const at = [screen, 'elements', element, 'marks', id];
+    choose(element);
+    void edit([...put(entities, [...at, 'x'], x), ...put(entities, [...at, 'y'], y)]);
+  });
   useArrangeKeys(place);
   const frame = useChoosingFrame(chooseAll);
   if (frame) return <Frame at={frame} />;
+  if (mark)
+    return (
+      <Frame at={mark.at}>
+        <Told>
+          {mark.x} % from the left, {mark.y} % from above
+        </Told>
+      </Frame>
+    );
   if (!drag) return null;
   const others = drag.changed.size - (drag.changed.has(drag.id) ? 1 : 0);
   const { row, col, w } = drag.goal.cell;
   return (
     <Frame at={drag.at}>
-      <Box
-        position="absolute"
-        bottom="100%"
-        left="0"
-        mb="3px"
-        px="7px"
-        bg="amberSoft"
-        color="amberText"
-        fontSize="note"
-        fontWeight="700"
-        borderRadius="3px"
-        whiteSpace="nowrap"
-        role="status"
-      >
+      <Told>
         row {row}, column {col}, {w} wide
         {others > 0 && `; ${others} ${others === 1 ? 'goes' : 'go'} down`}
-      </Box>
+      </Told>
     </Frame>
+  );
+}
+
+/** Where it would go, in words. */
+function Told({ children }: { children: ReactNode }) {
+  return (
+    <Box
+      position="absolute"
+      bottom="100%"
+      left="0"
+      mb="3px"
+      px="7px"
+      bg="amberSoft"
+      color="amberText"
+      fontSize="note"
+      fontWeight="700"
+      borderRadius="3px"
+      whiteSpace="nowrap"
+      role="status"
+    >
+      {children}
+    </Box>
   );
 }
 

@@ -27,7 +27,7 @@ interface Begun {
 export function useDrag(elements: Placed[], tall: boolean, onDrop: (changed: Map<string, Cell>, id: string) => void) {
   return useGesture<Begun, Drag>({
     begin: (_, on) => {
-      if (on.closest('[data-notch], input, textarea, select')) return undefined;
+      if (on.closest('[data-notch], [data-fixed], input, textarea, select')) return undefined;
       const frame = on.closest<HTMLElement>('[data-element]');
       const one = elements.find((p) => p.id === frame?.dataset.element);
       const sheet = frame && one && measured(frame);

@@ -18,7 +18,10 @@ function Figure({ element }: { element: OfKind<'figure'> }) {
         </Box>
         {figure.marks.map((m) => (
           <Box
-            key={`${m.x}.${m.y}`}
+            key={m.id}
+            data-fixed={m.id} // which a builder can drag
+            data-x={m.x}
+            data-y={m.y}
             position="absolute"
             left={`${m.x}%`}
             top={`${m.y}%`}

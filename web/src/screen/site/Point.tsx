@@ -24,6 +24,7 @@ export function Point({ plan, point: p, stop, onFocus, onGo, onMore }: PointProp
   const look = {
     className: 'site-point',
     'data-mark': p.mark || undefined,
+    ...(p.mark && { 'data-fixed': p.id, 'data-x': p.x, 'data-y': p.y }), // which a builder can drag
     'data-chosen': p.chosen || undefined,
     'data-left': p.x > 60 || undefined,
     'data-faded': (plan.points.some((x) => x.chosen) && !p.chosen) || undefined,

@@ -9,8 +9,15 @@ import { readCondition, type Spot } from '../../condition/spot';
 import { useBuild } from '../../context';
 import { Pop } from '../../Pop';
 
+interface ConditionPartProps {
+  path: string[]; // of what it is a part of
+  name: string;
+  label: string;
+  without?: string; // what is said where there is none
+}
+
 /** A part of an element that is a condition: told as a phrase, changed by rows or as text. */
-export function ConditionPart({ path, name, label }: { path: string[]; name: string; label: string }) {
+export function ConditionPart({ path, name, label, without = 'nothing yet' }: ConditionPartProps) {
   const { project, as, screen, entities, edit } = useBuild();
   const [open, setOpen] = useState(false);
   const element = path[2];
@@ -21,7 +28,7 @@ export function ConditionPart({ path, name, label }: { path: string[]; name: str
     queryFn: () => readCondition(spot, { text: stored }),
     enabled: stored !== '',
   });
-  const words = read.data ? (read.data.problem?.message ?? read.data.phrase) : stored ? '…' : 'nothing yet';
+  const words = read.data ? (read.data.problem?.message ?? read.data.phrase) : stored ? '…' : without;
   return (
     <Labelled label={label}>
       <Action

@@ -28,7 +28,7 @@ export function MarksPart({ path, label, marks, more }: MarksProps) {
   const { entities, edit } = useBuild();
   const fresh: Mark = { pos: posBehind(marks), x: 50, y: 50, words: 'New mark' };
   return (
-    <Labelled label={label}>
+    <Labelled label={label} wide>
       {marks.map((m) => {
         const at = [...path, 'marks', m.id];
         return (

@@ -30,12 +30,12 @@ export function RowFaces({ path, faces: kept, label }: RowFacesProps) {
   const faces = inOrder(kept);
   const fresh: RowFace = { pos: posBehind(faces), tone: 'warn' };
   return (
-    <Labelled label={label}>
+    <Labelled label={label} wide>
       {faces.map((f) => {
         const at = [...path, 'faces', f.id];
         return (
           <Flex key={f.id} gap="8px" align="flex-end" mb="4px">
-            <ConditionPart path={at} name="when" label="While" />
+            <ConditionPart path={at} name="when" label="While" without="always" />
             <ChosenPart path={at} name="tone" label="Looks" value={f.tone} among={tones} />
             <TypedPart path={at} name="words" label="It means" hint="for the legend" value={f.words} />
             <Action tone="quiet" aria-label="Remove this face" onClick={() => void edit(put(entities, at, undefined))}>
