@@ -1,9 +1,10 @@
 import { Box } from '@chakra-ui/react';
-import { type ReactNode, useId, useRef, useState } from 'react';
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react';
 import { Line } from '../ui/controls';
 import { Panel } from '../ui/Panel';
 import { useBeside } from '../ui/useBeside';
 import { useOutside } from '../ui/useOutside';
+import { useSteady } from '../ui/useSteady';
 import { type Choice, found } from './choices';
 import { PickerLine } from './PickerLine';
 
@@ -17,6 +18,7 @@ interface PickerProps<C extends Choice> {
   onClose: () => void;
   onType?: (text: string) => void;
   filtered?: boolean; // the choices come filtered already
+  coming?: boolean; // some are still looked for: Enter waits for them, so that nobody has to
   make?: (text: string) => C | undefined; // what typing something new offers
   empty?: string;
   align?: 'left' | 'right';
@@ -29,20 +31,42 @@ const besideList = 70; // px: the search field and what stands at the foot
 
 /** A list with a search field: type any word, arrows, Enter; Escape closes. */
 export function Picker<C extends Choice>(p: PickerProps<C>) {
-  const { label, hint, choices, onChoose, onClose, onType, filtered, make, empty, align = 'left', up, foot } = p;
+  const {
+    label,
+    hint,
+    choices,
+    onChoose,
+    onClose,
+    onType,
+    filtered,
+    coming,
+    make,
+    empty,
+    align = 'left',
+    up,
+    foot,
+  } = p;
   const [find, setFind] = useState('');
   const [at, setAt] = useState(0);
+  const [due, setDue] = useState(false); // Enter was pressed
   const box = useRef<HTMLDivElement>(null);
   const id = useId();
   const place = useBeside(box, { width, up, align });
   useOutside(box, onClose);
   const made = find.trim() ? make?.(find.trim()) : undefined;
   const shown = [...(filtered ? choices : found(choices, find)), ...(made ? [made] : [])];
+  const chosen = shown[at];
+  const take = useSteady(() => chosen && onChoose(chosen));
+  useEffect(() => {
+    if (!due || coming) return;
+    setDue(false);
+    take();
+  }, [due, coming, take]);
   const onKey = (e: React.KeyboardEvent) => {
-    const chosen = shown[at];
     if (e.key === 'ArrowDown') setAt(Math.min(at + 1, shown.length - 1));
     else if (e.key === 'ArrowUp') setAt(Math.max(at - 1, 0));
     else if (e.key === 'Escape') onClose();
+    else if (e.key === 'Enter' && coming) setDue(true);
     else if (e.key === 'Enter' && chosen) onChoose(chosen);
     else return;
     e.preventDefault();
@@ -70,6 +94,7 @@ export function Picker<C extends Choice>(p: PickerProps<C>) {
           onChange={(e) => {
             setFind(e.target.value);
             setAt(0);
+            setDue(false);
             onType?.(e.target.value);
           }}
         />

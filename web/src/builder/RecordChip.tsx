@@ -47,6 +47,7 @@ export function RecordChip({ project, as, table, one, record, label, onRecord }:
           choices={choices}
           onType={setFind}
           filtered
+          coming={found.isPending}
           align="right"
           onClose={() => setOpen(false)}
           onChoose={(c) => {

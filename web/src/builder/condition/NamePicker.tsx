@@ -65,6 +65,7 @@ export function NamePicker({
           key={under}
           label={label}
           up
+          coming={far.isLoading}
           choices={choices}
           onClose={close}
           onChoose={choose}

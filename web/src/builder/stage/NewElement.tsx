@@ -58,6 +58,7 @@ export function NewElement({ cell, onClose }: NewProps) {
           hint="type what goes here"
           choices={offers.data ?? []}
           filtered
+          coming={offers.isPending || offers.isPlaceholderData}
           onType={setWords}
           onChoose={(c) => void choose(c)}
           onClose={() => onClose()}

@@ -77,6 +77,7 @@ export function BindPicker({ part, chunk, wayRef, onClose }: BindProps) {
       up
       onType={setFind}
       choices={choices}
+      coming={found.isPending || records.isLoading}
       make={(words) => {
         if (isConstant(words, takes?.type ?? '')) return { id: `=${words}`, words, note: 'always' };
         const title = table !== '' && !/[.("]/.test(words); // a part of one

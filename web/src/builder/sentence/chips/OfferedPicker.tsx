@@ -54,6 +54,7 @@ export function OfferedPicker({ chunk, wayRef, move, onClose }: OfferedProps) {
     <Picker
       label={`Which ${words}`}
       up
+      coming={offers.isPending}
       choices={choices}
       onClose={onClose}
       onChoose={(c) => (c.id === 'typed' ? setTyping(true) : put(c.id === 'none' ? undefined : c.text))}

@@ -30,6 +30,7 @@ export function RowSpotPicker({ chunk, wayRef, onClose }: ChipProps) {
     <Picker
       label="At which row"
       up
+      coming={found.isPending}
       choices={[
         ...rules.map((p, i) => ({ id: String(i), words: p.words, note: p.note })),
         ...(move?.spotRow ? [{ id: 'none', words: 'at no row, the list alone' }] : []),

@@ -64,6 +64,7 @@ export function TargetPicker(p: ChipProps) {
     <Picker
       label="Where it leads"
       up
+      coming={offers.isPending}
       choices={[...(among || wayRef.shared ? [] : sharedChoices(wayRef)), ...targets]}
       make={(t) =>
         among || taken(t)
