@@ -197,6 +197,8 @@ test('a chart is drawn in several ways, and is a table too', async ({ page }) =>
     );
   await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('notes.txt', 'text/plain', 'aGVsbG8=') });
   await expect(page.getByRole('alert')).toContainText('Only pictures and clips can be put here.');
+  await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('none.webm', 'video/webm', 'aGVsbG8=') });
+  await expect(page.getByRole('alert')).toContainText('This file is no clip that can be played.');
   await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('none.png', 'image/png', 'aGVsbG8=') });
   await expect(page.getByRole('alert')).toContainText('This file is no picture that can be shown.');
   const scripted = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>').toString('base64');
@@ -294,5 +296,43 @@ test('what a screen of another application needs is chosen by chips', async ({ p
   await page.getByRole('option', { name: /^its number|^its code/ }).click();
   await expect(sentence(page)).toContainText(/What was ordered of Tarnhorn Stores with part = its (number|code)/);
   await expect(stage(page).getByRole('button', { name: 'Orders elsewhere' })).not.toHaveAttribute('aria-disabled', 'true');
+  await undoAll(page);
+});
+
+test('a clip is put by its file, and its end leads on', async ({ page }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  // A second of film, drawn and recorded here.
+  const film = await page.evaluateHandle(async () => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 64, height: 36 });
+    const brush = canvas.getContext('2d');
+    const recorder = new MediaRecorder(canvas.captureStream(20), { mimeType: 'video/webm' });
+    const parts: Blob[] = [];
+    recorder.ondataavailable = (e) => parts.push(e.data);
+    const over = new Promise((done) => (recorder.onstop = done));
+    recorder.start();
+    for (let i = 0; i < 20; i++) {
+      brush?.fillRect(i * 3, 0, 3, 36);
+      await new Promise((done) => setTimeout(done, 40));
+    }
+    recorder.stop();
+    await over;
+    const files = new DataTransfer();
+    files.items.add(new File(parts, 'gate.webm', { type: 'video/webm' }));
+    return files;
+  });
+  await stage(page).dispatchEvent('drop', { dataTransfer: film });
+  const clip = stage(page).locator('video');
+  await expect(clip).toBeVisible();
+  await page.getByRole('tab', { name: 'Look' }).click();
+  const look = page.getByRole('tabpanel', { name: 'Look' });
+  await expect(look.getByRole('button', { name: 'clip: gate' })).toBeVisible();
+  await look.getByLabel('Starts').selectOption({ label: 'by itself, without sound' });
+  await page.getByLabel('Which of its ways').selectOption({ label: '+ when it was played to its end' });
+  await page.getByRole('combobox', { name: 'Where it leads' }).fill('parts list');
+  await page.keyboard.press('Enter');
+  await expect(sentence(page)).toContainText('open Parts');
+  await expect(sentence(page)).toContainText('played to its end');
+  await clip.evaluate((v: HTMLVideoElement) => v.play());
+  await expect(stage(page).getByRole('heading', { level: 1, name: 'Parts' })).toBeVisible();
   await undoAll(page);
 });

@@ -15,13 +15,21 @@ func (o *offering) live() {
 		for _, partID := range byPos(eq.Parts, func(p *project.Part) float64 { return p.Pos }) {
 			part := eq.Parts[partID]
 			for _, id := range byPos(part.Tags, func(t *project.Tag) float64 { return t.Pos }) {
-				o.value(part.Tags[id], english.Capital(part.Label)+" "+english.Lower(part.Tags[id].Label), "record."+project.EquipField+"."+partID+"."+id, "Values of the "+english.Lower(o.p.Tables[table].One)+" in the plant")
+				o.value(part.Tags[id], labelIn(part, part.Tags[id]), "record."+project.EquipField+"."+partID+"."+id, "Values of the "+english.Lower(o.p.Tables[table].One)+" in the plant")
 			}
 		}
 	}
 	for _, t := range project.Ordered(o.p.Tags) {
 		o.value(&t.Tag, t.Label, project.TagRoot+"."+t.ID, "Values of the plant")
 	}
+}
+
+// labelIn says whose value it is, once.
+func labelIn(part *project.Part, t *project.Tag) string {
+	if slices.Equal(wordsIn(part.Label), wordsIn(t.Label)[:min(len(wordsIn(part.Label)), len(wordsIn(t.Label)))]) {
+		return english.Capital(t.Label)
+	}
+	return english.Capital(part.Label) + " " + english.Lower(t.Label)
 }
 
 // value offers a live value as what suits it, and a number as a trend too.

@@ -7,13 +7,15 @@ import { AddInFrame, EmptyCells } from './EmptyCells';
 import { kindOf, known } from './kinds/all';
 import { panelsOf } from './layout';
 
-/** An operator screen has a fixed shape and is scaled as a whole. */
+/** An operator screen has this shape and is scaled as a whole; where more stands below each other than fits, one scrolls. */
 const shape = { w: 1280, h: 752 };
+const head = 40; // px: the heading
+const edges = { top: 14, bottom: 16 };
 
 /** An operator screen: panels of elements that stand in the same columns, on grey ground. */
 export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
   const { view, builder } = useScreen();
-  const { box, scale } = useScale();
+  const { box, sheet, scale, height } = useScale();
   const panels = panelsOf(view);
   const frames = view.elements.filter((e) => e.kind === 'group');
   const rows = Math.max(
@@ -27,21 +29,21 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
       bg="plant.ground"
       w="full"
       h="full"
-      minH={builder ? `${shape.h * scale}px` : undefined}
+      minH={builder || height > shape.h ? `${height * scale}px` : undefined}
+      position="relative"
       overflow="hidden"
       data-palette="plant"
     >
       <Box
+        ref={sheet}
+        position="absolute" // as tall as it is, it is not to stretch what it is fitted to
         w={`${shape.w}px`}
-        h={`${shape.h}px`}
         transform={`scale(${scale})`}
         transformOrigin="0 0"
-        p="14px 16px 16px"
-        display="flex"
-        flexDirection="column"
+        p={`${edges.top}px 16px ${edges.bottom}px`}
         color="plant.ink"
       >
-        <Flex align="baseline" gap="14px" minH="40px">
+        <Flex align="baseline" gap="14px" minH={`${head}px`}>
           <Heading
             ref={headingRef}
             as="h1"
@@ -56,12 +58,11 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
           <Quality view={view} />
         </Flex>
         <Box
-          flex="1"
           display="grid"
           gridTemplateColumns="repeat(12, minmax(0, 1fr))"
-          gridTemplateRows={`repeat(${rows}, minmax(0, 1fr))`}
+          gridTemplateRows={`repeat(${rows}, minmax(min-content, 1fr))`}
           gap="0 12px"
-          minH={0}
+          minH={`${shape.h - head - edges.top - edges.bottom}px`}
           data-sheet={rows}
         >
           {frames.map((e) => (
@@ -96,11 +97,9 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
               borderRadius="3px"
               p="10px 12px"
               mb="12px"
-              minH={0}
-              overflow="visible"
             >
               {p.elements.map((e) => (
-                <Box key={e.id} flex={kindOf(e).grows ? '1' : undefined} minH={0}>
+                <Box key={e.id} {...(kindOf(e).grows ? { flex: '1', containerType: 'size' } : { flexShrink: 0 })}>
                   <Element element={e} />
                 </Box>
               ))}
@@ -126,23 +125,25 @@ function Quality({ view }: { view: View }) {
   );
 }
 
-/** How much the fixed shape has to be scaled to fit the box. */
+/** How much the shape has to be scaled to fit the box, and how tall the sheet is before that. */
 function useScale() {
   const box = useRef<HTMLDivElement>(null);
-  const [scale, setScale] = useState(1);
+  const sheet = useRef<HTMLDivElement>(null);
+  const [fit, setFit] = useState({ scale: 1, height: shape.h });
   useEffect(() => {
     const el = box.current;
     if (!el) return;
     const measure = () => {
+      const height = sheet.current?.offsetHeight ?? shape.h;
       const room = el.parentElement ?? el;
       const byHeight = room.clientHeight > 300 ? room.clientHeight / shape.h : Number.POSITIVE_INFINITY;
-      setScale(Math.min(el.clientWidth / shape.w, byHeight) || 1);
+      const scale = Math.min(el.clientWidth / shape.w, byHeight) || 1;
+      setFit((was) => (was.scale === scale && was.height === height ? was : { scale, height }));
     };
     measure();
     const watch = new ResizeObserver(measure);
-    watch.observe(el);
-    if (el.parentElement) watch.observe(el.parentElement);
+    for (const one of [el, el.parentElement, sheet.current]) if (one) watch.observe(one);
     return () => watch.disconnect();
   }, []);
-  return { box, scale };
+  return { box, sheet, ...fit };
 }

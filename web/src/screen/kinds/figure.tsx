@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
 import { useScreen } from '../context';
 import type { ElementKind, OfKind } from './kind';
 
@@ -8,13 +9,25 @@ export const figure: ElementKind<'figure'> = { Draw: Figure, grows: true };
 function Figure({ element }: { element: OfKind<'figure'> }) {
   const { figure } = element;
   const { pictures } = useScreen();
+  const [ratio, setRatio] = useState<number>(); // width to height
   if (!figure.digest) return <div className="field-error">{figure.words}</div>;
   return (
     <Flex align="center" justify="center" h="full" minH={0}>
       {/* Pictures are drawn for light ground. */}
-      <Box className="light" position="relative" w="full" maxW="640px" bg="plant.panel" borderRadius="4px">
+      <Box
+        className="light"
+        position="relative"
+        w="full"
+        maxW={ratio ? `min(640px, calc(100cqh * ${ratio}))` : '640px'} // no taller than its place, whatever is written on it
+        bg="plant.panel"
+        borderRadius="4px"
+      >
         <Box asChild w="full" display="block">
-          <img src={pictures + figure.digest} alt={figure.words} />
+          <img
+            src={pictures + figure.digest}
+            alt={figure.words}
+            onLoad={(e) => setRatio(e.currentTarget.naturalWidth / e.currentTarget.naturalHeight || undefined)}
+          />
         </Box>
         {figure.marks.map((m) => (
           <Box
