@@ -96,6 +96,9 @@ type AtWork struct {
 // ButtonElementView A button, where it stands.
 type ButtonElementView = use.ElementView
 
+// ButtonStyle How all buttons are drawn that look one way.
+type ButtonStyle = project.ButtonStyle
+
 // ButtonView A button.
 type ButtonView = element.ButtonView
 
@@ -1076,6 +1079,9 @@ type Structure struct {
 	Database string      `json:"database"`
 	Tables   []TableInfo `json:"tables"`
 }
+
+// StyleView What an application looks like besides its palette.
+type StyleView = use.StyleView
 
 // SymbolElementView A thing of the plant, where it stands.
 type SymbolElementView = use.ElementView

@@ -44,6 +44,22 @@ test('what a table is: called, ordered, of which kinds, seen from both sides; an
   await expect(usual).toBeVisible();
   await expect(page.getByText('reads badly')).toHaveCount(0);
 
+  // A colour with a name of one's own, for all buttons of a look: outlined by night it would not read, and says so.
+  await page.getByRole('button', { name: '+ a colour of your own' }).click();
+  const called = page.getByLabel('What the colour New colour is called');
+  await called.fill('Tarn blue');
+  await called.press('Enter');
+  await page.getByLabel('Tarn blue by day').fill('#1d4e89');
+  await page.getByLabel('Tarn blue by night').fill('#102040');
+  await page.getByLabel('Colour of plain buttons').selectOption({ label: 'Tarn blue' });
+  await expect(page.getByRole('button', { name: 'Remove the colour Tarn blue' })).toBeDisabled(); // it is used
+  await page.getByLabel('How plain buttons are drawn').selectOption({ label: 'outlined' });
+  await expect(page.getByText('by night, outlined plain buttons read badly', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'fill them' }).click();
+  await expect(page.getByText('read badly')).toHaveCount(0);
+  await page.getByLabel('Corners').selectOption({ label: 'round' });
+  await expect(page.getByLabel('Corners')).toHaveValue('round');
+
   await nav.getByRole('button', { name: 'Plant', exact: true }).click();
   const lifts = page.getByRole('region', { name: 'Lifts' });
   await expect(lifts.getByRole('row').filter({ has: page.getByLabel('Name of gates') })).toContainText('yes');
@@ -71,5 +87,9 @@ test('what a table is: called, ordered, of which kinds, seen from both sides; an
   await expect(stage(page).getByRole('columnheader', { name: 'Hours' })).toBeVisible();
   await expect(stage(page).getByText(/^\d{2}\.\d{2}\.20\d{2}$/).first()).toBeVisible();
   await expect(stage(page)).toHaveCSS('background-color', 'rgb(255, 240, 208)');
+  await page.goto('/build/tarnhorn/screen/s_bycomp');
+  const plain = stage(page).locator('.face[data-tone=plain]:not([aria-disabled=true])').first();
+  await expect(plain).toHaveCSS('background-color', 'rgb(29, 78, 137)');
+  await expect(plain).toHaveCSS('border-radius', '12px');
   await undoAll(page);
 });

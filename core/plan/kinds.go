@@ -71,6 +71,13 @@ func (b *Planner) Picture(id string) {
 	}
 }
 
+// Colour notes one of the builder's own that is gone.
+func (b *Planner) Colour(id string) {
+	if !b.App.Project.Settings.HasColour(id) {
+		b.Broken("colour", id, cond.Problem{Message: "The colour it had is gone.", Length: 1})
+	}
+}
+
 // What the planner asks of each kind: every spec in a document answers to one of these.
 
 // ElementKind is what is asked of a kind of element.

@@ -50,6 +50,7 @@ type Settings struct {
 	// Appearance says how screens of a kind look, light or dark, whatever users have chosen for themselves.
 	Appearance map[string]string  `json:"appearance,omitempty"`
 	Palette    map[string]*Colour `json:"palette,omitempty"` // by name; those that are absent are the usual ones
+	Style      *Style             `json:"style,omitempty"`
 }
 
 func (s *Settings) validate() error {
@@ -66,6 +67,9 @@ func (s *Settings) validate() error {
 		return fmt.Errorf("numbers and dates cannot be written as in “%s”", s.Language)
 	}
 	if err := validPalette(s.Palette); err != nil {
+		return err
+	}
+	if err := s.Style.validate(); err != nil {
 		return err
 	}
 	for kind, look := range s.Appearance {

@@ -94,3 +94,30 @@ func TestAPaletteHasItsNamesAndColours(t *testing.T) {
 		}
 	}
 }
+
+func TestTheStyleOfAnApplication(t *testing.T) {
+	for style, right := range map[string]bool{
+		`{}`: true,
+		`{"colours":{"co_roof":{"pos":1,"name":"Roof","light":"#aa3311","dark":"#ff8877"}},"buttons":{"main":{"colour":"co_roof"},"plain":{"colour":"going","drawn":"outlined"},"stop":{"colour":"#aa0000"}},"corners":"round","text":"large","logo":"im_a"}`: true,
+		`{"colours":{"roof":{"pos":1,"name":"Roof","light":"#aa3311","dark":"#ff8877"}}}`: false,
+		`{"colours":{"co_roof":{"pos":1,"name":"","light":"#aa3311","dark":"#ff8877"}}}`:  false,
+		`{"colours":{"co_roof":{"pos":1,"name":"Roof","light":"#aa3311"}}}`:               false,
+		`{"buttons":{"sign":{"colour":"going"}}}`:                                         false,
+		`{"buttons":{"main":{"colour":"red"}}}`:                                           false,
+		`{"buttons":{"main":{"colour":"#aa0000; } *"}}}`:                                  false,
+		`{"buttons":{"main":{"colour":""}}}`:                                              false,
+		`{"buttons":{"main":{"colour":"going","drawn":"dotted"}}}`:                        false,
+		`{"corners":"cut"}`: false, `{"text":"huge"}`: false,
+	} {
+		p, err := project.Decode(map[string]json.RawMessage{"project": json.RawMessage(`{"kind":"project","title":"T","slug":"t","zone":"UTC","style":` + style + `}`)})
+		if (err == nil) != right {
+			t.Errorf("%s: %v", style, err)
+		}
+		if right && p.Settings.Style.Colours != nil && (!p.Settings.HasColour("co_roof") || p.Settings.HasColour("co_none") || !p.Settings.HasColour("going")) {
+			t.Error("which colours there are")
+		}
+	}
+	if none := (&project.Settings{}); none.HasColour("co_roof") || !none.HasColour("") || !none.HasColour("#aabbcc") {
+		t.Error("which colours there are without any of one’s own")
+	}
+}

@@ -33,6 +33,7 @@ type View struct {
 	// Appearance is light or dark where the project says how screens of this kind look; "" as the user likes.
 	Appearance string                     `json:"appearance,omitempty"`
 	Palette    map[string]*project.Colour `json:"palette,omitempty"` // of the project
+	Style      *StyleView                 `json:"style,omitempty"`
 	// Language is how numbers and dates are written (BCP 47); "" for English.
 	Language string `json:"language,omitempty"`
 }
@@ -136,7 +137,7 @@ func (ev *ElementView) UnmarshalJSON(data []byte) error {
 func (o *Opening) View() *View {
 	s := o.Plan.Screen
 	v := &View{
-		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.At.Mode, Bare: s.Bare, Appearance: o.App.Project.Settings.Appearance[s.Type], Language: o.App.Project.Settings.Language, Palette: o.App.Project.Settings.Palette,
+		Screen: s.ID, Type: s.Type, Title: s.Title, Heading: s.Title, Area: s.Area, Mode: o.At.Mode, Bare: s.Bare, Appearance: o.App.Project.Settings.Appearance[s.Type], Language: o.App.Project.Settings.Language, Palette: o.App.Project.Settings.Palette, Style: o.style(),
 		Place: o.At, Find: o.At.Find, Address: o.At.Address(o.App.Project), Elements: make([]ElementView, 0, len(o.Plan.Elements)), Context: o.chips(),
 	}
 	if o.At.Mode == "add" {

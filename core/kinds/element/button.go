@@ -50,7 +50,7 @@ type Button struct {
 	Words   string        `json:"words"` // template
 	Icon    string        `json:"icon,omitempty"`
 	Tone    string        `json:"tone,omitempty"`                                         // plain (default), main, strong, sign
-	Colour  string        `json:"colour,omitempty"`                                       // #rrggbb in the stead of the tone's ground
+	Colour  string        `json:"colour,omitempty"`                                       // in the stead of the tone's ground, as project.ValidColour has it
 	Note    string        `json:"note,omitempty"`                                         // template: a line under the words, on signs
 	Trigger string        `json:"trigger,omitempty" jsonschema:"enum=release,enum=press"` // release (default), press
 	Tip     string        `json:"tip,omitempty"`                                          // template: shown while it is pointed at
@@ -72,7 +72,7 @@ func (spec *Button) Validate() error {
 			return fmt.Errorf("face %s: %w", id, err)
 		}
 	}
-	if err := ValidColour(spec.Colour); err != nil {
+	if err := project.ValidColour(spec.Colour); err != nil {
 		return err
 	}
 	if err := project.ValidKeys(spec.Keys); err != nil {
@@ -110,7 +110,9 @@ func (spec *Button) Plan(b *plan.Planner) {
 	b.Element.Texts["note"] = b.Template("note", spec.Note)
 	b.Element.Texts["tip"] = b.Template("tip", spec.Tip)
 	b.Picture(spec.Picture)
+	b.Colour(spec.Colour)
 	for _, f := range project.Ordered(spec.Faces) {
+		b.Colour(f.Colour)
 		if f.When != "" {
 			b.Element.Exprs["face."+f.ID] = b.Condition("face", f.When)
 		}

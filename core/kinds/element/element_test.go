@@ -307,3 +307,23 @@ func TestNamesThatConditionsMayUse(t *testing.T) {
 		}
 	}
 }
+
+// A colour of the builder's own that is gone is a finding, and the button is told as it stands.
+func TestAButtonInAColourOfOnesOwn(t *testing.T) {
+	const colour = `{"op":"add","path":"/s_board/elements/e_mine/colour","value":"co_roof"}`
+	s := stand.New(t, `[{"op":"add","path":"/project/style","value":{"colours":{"co_roof":{"pos":1,"name":"Roof","light":"#aa3311","dark":"#ff8877"}},"corners":"round"}},`+colour+`]`)
+	v := s.MustOpen(t, s.Mira, "board").View()
+	if b := stand.Element(t, v, "e_mine").View.(*element.ButtonView); b.Colour != "co_roof" || v.Style == nil || v.Style.Colours["co_roof"].Dark != "#ff8877" || v.Style.Corners != "round" {
+		t.Errorf("%+v %+v", b, v.Style)
+	}
+	if len(s.App.Problems) != 0 {
+		t.Errorf("%+v", s.App.Problems)
+	}
+	s = stand.New(t, `[`+colour+`]`)
+	if len(s.App.Problems) != 1 || s.App.Problems[0].Problem.Message != "The colour it had is gone." {
+		t.Errorf("%+v", s.App.Problems)
+	}
+	if v := s.MustOpen(t, s.Mira, "board").View(); v.Style != nil {
+		t.Errorf("%+v", v.Style)
+	}
+}

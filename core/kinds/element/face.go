@@ -1,11 +1,6 @@
 package element
 
-import (
-	"fmt"
-	"regexp"
-
-	"ambergate/core/project"
-)
+import "ambergate/core/project"
 
 // Tones are how a button is dressed.
 var Tones = []string{"", "plain", "main", "strong", "sign", "quiet", "good", "warn", "stop"}
@@ -20,7 +15,7 @@ type Face struct {
 	Icon    string `json:"icon,omitempty"`
 	Picture string `json:"picture,omitempty"`
 	Tone    string `json:"tone,omitempty"`
-	Colour  string `json:"colour,omitempty"` // #rrggbb in the stead of the tone's ground
+	Colour  string `json:"colour,omitempty"` // in the stead of the tone's ground, as project.ValidColour has it
 }
 
 // Validate refuses states, tones and colours that do not exist.
@@ -28,18 +23,8 @@ func (f *Face) Validate() error {
 	if err := project.OneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "unknown"); err != nil {
 		return err
 	}
-	if err := ValidColour(f.Colour); err != nil {
+	if err := project.ValidColour(f.Colour); err != nil {
 		return err
 	}
 	return project.OneOf("tone", f.Tone, Tones...)
-}
-
-var colourForm = regexp.MustCompile(`^#[0-9a-f]{6}$`)
-
-// ValidColour refuses what is no colour.
-func ValidColour(c string) error {
-	if c != "" && !colourForm.MatchString(c) {
-		return fmt.Errorf("a colour is written #rrggbb, in small letters")
-	}
-	return nil
 }

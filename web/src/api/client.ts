@@ -17,6 +17,7 @@ export type PictureView = Schemas['PictureView'];
 export type ChartView = Schemas['ChartView'];
 export type GaugeView = Schemas['GaugeView'];
 export type LampView = Schemas['LampView'];
+export type StyleView = Schemas['StyleView'];
 export type SymbolView = Schemas['SymbolView'];
 export type TrendView = Schemas['TrendView'];
 export type SitePlanView = Schemas['SitePlanView'];

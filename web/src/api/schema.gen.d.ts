@@ -1379,6 +1379,29 @@ export interface components {
             light?: string;
             dark?: string;
         };
+        /** @description What an application looks like besides its palette. */
+        StyleView: {
+            /** @description of the builder's own, by id */
+            colours?: {
+                [key: string]: components["schemas"]["Colour"];
+            };
+            /** @description of all buttons that look one way, by its name */
+            buttons?: {
+                [key: string]: components["schemas"]["ButtonStyle"];
+            };
+            /** @enum {string} */
+            corners?: "square" | "round";
+            /** @enum {string} */
+            text?: "small" | "large";
+            logo?: components["schemas"]["PictureView"];
+        };
+        /** @description How all buttons are drawn that look one way. */
+        ButtonStyle: {
+            /** @description #rrggbb, a name of the palette, or the id of one of the builder's own */
+            colour: string;
+            /** @enum {string} */
+            drawn?: "filled" | "outlined";
+        };
         /** @description What is to be made for a table: screens (what it lacks of a list and a form), list, form, dashboard, operator. */
         LaterAsked: {
             what: string;
@@ -1932,6 +1955,7 @@ export interface components {
             palette?: {
                 [key: string]: components["schemas"]["Colour"];
             };
+            style?: components["schemas"]["StyleView"];
             bare?: boolean;
             place: components["schemas"]["Place"];
             address: string;

@@ -975,7 +975,7 @@ export interface ButtonElement {
    */
   tone?: string;
   /**
-   * #rrggbb in the stead of the tone's ground
+   * In the stead of the tone's ground, as project.ValidColour has it
    */
   colour?: string;
   /**
@@ -1036,9 +1036,22 @@ export interface Face {
   picture?: string;
   tone?: string;
   /**
-   * #rrggbb in the stead of the tone's ground
+   * In the stead of the tone's ground, as project.ValidColour has it
    */
   colour?: string;
+}
+/**
+ * ButtonStyle is how all buttons are drawn that look one way.
+ */
+export interface ButtonStyle {
+  /**
+   * As ValidColour has it
+   */
+  colour: string;
+  /**
+   * Filled, if none is said
+   */
+  drawn?: 'filled' | 'outlined';
 }
 /**
  * Chart counts or sums records by one field.
@@ -2072,6 +2085,45 @@ export interface Settings {
   palette?: {
     [k: string]: Colour;
   };
+  style?: Style;
+}
+/**
+ * Style is what an application looks like besides the usual colours of its palette.
+ */
+export interface Style {
+  /**
+   * Of the builder's own, by an id that begins with co_
+   */
+  colours?: {
+    [k: string]: OwnColour;
+  };
+  /**
+   * Of all buttons that look one way, by its name
+   */
+  buttons?: {
+    [k: string]: ButtonStyle;
+  };
+  /**
+   * A little round, if none is said
+   */
+  corners?: 'square' | 'round';
+  /**
+   * How large all that is written is
+   */
+  text?: 'small' | 'large';
+  /**
+   * Picture of the project, in the strip at the top
+   */
+  logo?: string;
+}
+/**
+ * OwnColour is a colour that the builder has named: wherever it is used it is changed at once.
+ */
+export interface OwnColour {
+  pos: number;
+  name: string;
+  light?: string;
+  dark?: string;
 }
 /**
  * Rail is a strip shared by many screens, with any elements on it; a rule says on which.

@@ -28,4 +28,9 @@ test('where a picture is shown: on screens, in faces, on rails', () => {
   };
   expect(shownBy(d, 'im_a')).toEqual(['Start (2 times)', 'Main']);
   expect(shownBy(d, 'im_b')).toEqual([]);
+  const colours = { co_a: { pos: 1, name: 'Blue', light: '#000066', dark: '#ddddff' } };
+  const settings = { kind: 'project' as const, title: 'T', slug: 't', zone: 'UTC', style: { colours } };
+  expect(shownBy({ project: settings }, 'co_a')).toEqual([]); // where it is kept it is not used
+  const buttons = { main: { colour: 'co_a' } };
+  expect(shownBy({ project: { ...settings, style: { colours, buttons } } }, 'co_a')).toEqual(['its settings']);
 });

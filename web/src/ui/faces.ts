@@ -15,7 +15,7 @@ export const faces = {
     textAlign: 'center',
     border: '1.5px solid',
     borderColor: 'ink',
-    borderRadius: '4px',
+    borderRadius: 'var(--corner, 4px)',
     bg: 'plate',
     color: 'ink',
     cursor: 'pointer',

@@ -1,7 +1,6 @@
-import { useEffect } from 'react';
 import { themed } from './colours';
 
-type Look = 'light' | 'dark';
+export type Look = 'light' | 'dark';
 
 /** Colours by name that are not the usual ones. */
 export type Palette = Partial<Record<string, { light?: string; dark?: string }>>;
@@ -65,26 +64,18 @@ function rules(palette: Palette, look: Look): string {
     .join(' ');
 }
 
+/** Where a look holds: on the whole page, or in one part of it that may have a look of its own. */
+export function whereOf(look: Look, within?: string): string {
+  const other = look === 'light' ? 'dark' : 'light';
+  return within ? `html.${look} ${within}:not(.${other}), ${within}.${look}` : `html.${look}`;
+}
+
 /** A palette as a sheet of styles, for the whole page or for one part of it that may have a look of its own. */
 export function paletteSheet(palette: Palette | undefined, within?: string): string {
   if (!palette) return '';
-  const at = (look: Look, other: Look) =>
-    within ? `html.${look} ${within}:not(.${other}), ${within}.${look}` : `html.${look}`;
   return (['light', 'dark'] as const)
-    .map((look) => [at(look, look === 'light' ? 'dark' : 'light'), rules(palette, look)])
+    .map((look) => [whereOf(look, within), rules(palette, look)])
     .filter(([, inside]) => inside !== '')
     .map(([where, inside]) => `${where} { ${inside} }`)
     .join('\n');
-}
-
-/** Shows a palette on the whole page for as long as a screen of its application is there. */
-export function usePalette(palette: Palette | undefined) {
-  const sheet = paletteSheet(palette);
-  useEffect(() => {
-    if (!sheet) return;
-    const style = document.createElement('style');
-    style.textContent = sheet;
-    document.head.append(style);
-    return () => style.remove();
-  }, [sheet]);
 }

@@ -35,8 +35,14 @@ interface StripProps {
 /** The small fixed strip: back, forward, home, and who is here. */
 export const Strip = memo(function Strip({ shown, project, builder, onGo }: StripProps) {
   const start = shown.home === shown.view.title;
+  const logo = shown.view.style?.logo;
   return (
     <Flex as="nav" aria-label="Trail" bg="rail" color="white" align="center" px="8px" gap="2px" flexShrink={0}>
+      {logo && (
+        <Box asChild h="28px" w="auto" mx="6px">
+          <img src={`/api/project-pictures/${project}/${logo.digest}`} alt={logo.words} />
+        </Box>
+      )}
       <Way
         onClick={() => onGo('back')}
         disabled={!shown.back && start}

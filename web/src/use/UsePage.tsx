@@ -8,7 +8,7 @@ import type { Along, Trail } from '../trail/Trail';
 import { useFixedAppearance } from '../ui/appearance';
 import { later } from '../ui/later';
 import { Message, Waiting } from '../ui/Message';
-import { usePalette } from '../ui/palette';
+import { useDress } from '../ui/style';
 import { useSteady } from '../ui/useSteady';
 import { Refusal } from './Refusal';
 import { Strip } from './Strip';
@@ -58,7 +58,7 @@ function Page({ shown, away, trail, project }: PageProps) {
     document.title = shown.view.heading;
   }, [shown.view.heading]);
   useFixedAppearance(shown.view.appearance);
-  usePalette(shown.view.palette);
+  useDress(shown.view);
   const operator = shown.view.type === 'operator';
   const over = (shown.overlays ?? []).map((o, i) => ({ ...o, depth: i + 1 }));
   const common = {

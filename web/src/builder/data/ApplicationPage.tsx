@@ -10,7 +10,8 @@ import { Typed } from '../../ui/Typed';
 import { useRights } from './context';
 import { languages } from './languages';
 import { Offers } from './Offers';
-import { PaletteLines } from './PaletteLines';
+import { SettingLine } from './SettingLine';
+import { StyleLines } from './StyleLines';
 import { ViewHead } from './ViewHead';
 
 /** What belongs to the application as a whole: what it is called, its zone, who its users are. */
@@ -39,20 +40,20 @@ export function ApplicationPage() {
         What belongs to it as a whole. Each change is one step, which undo takes back.
       </ViewHead>
       <Box overflowY="auto" flex="1" minH={0}>
-        <Line words="It is called">
+        <SettingLine words="It is called">
           <Typed
             label="What the application is called"
             width="280px"
             value={settings.title}
             onSave={(v) => v && set('title', v)}
           />
-        </Line>
-        <Line words="Its address is">
+        </SettingLine>
+        <SettingLine words="Its address is">
           <Box as="span" fontFamily="mono" fontSize="note">
             /use/{project}
           </Box>
-        </Line>
-        <Line words="Today is told in the zone">
+        </SettingLine>
+        <SettingLine words="Today is told in the zone">
           <Select aria-label="Zone" value={settings.zone} onChange={(e) => set('zone', e.target.value)}>
             {[...new Set([settings.zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((z) => (
               <option key={z} value={z}>
@@ -60,8 +61,8 @@ export function ApplicationPage() {
               </option>
             ))}
           </Select>
-        </Line>
-        <Line words="Numbers and dates are written in">
+        </SettingLine>
+        <SettingLine words="Numbers and dates are written in">
           <Select
             aria-label="Language of numbers and dates"
             value={settings.language ?? 'en'}
@@ -78,8 +79,8 @@ export function ApplicationPage() {
           <Box as="span" color="muted" fontSize="note">
             {sample(settings.language ?? 'en')}
           </Box>
-        </Line>
-        <Line words="Users have a record of their own in">
+        </SettingLine>
+        <SettingLine words="Users have a record of their own in">
           <Select
             aria-label="Table of users"
             value={settings.userTable ?? ''}
@@ -118,8 +119,8 @@ export function ApplicationPage() {
               </Box>
             </>
           )}
-        </Line>
-        <Line words="Who comes in begins at" tall>
+        </SettingLine>
+        <SettingLine words="Who comes in begins at" tall>
           <Box as="ul" listStyleType="none" display="grid" gap="6px" aria-label="Where each role begins">
             {rolesOf(entities).map((r) => (
               <Flex as="li" key={r.id} align="center" gap="8px">
@@ -145,11 +146,9 @@ export function ApplicationPage() {
               The first of these roles that somebody has decides.
             </Box>
           </Box>
-        </Line>
+        </SettingLine>
         <Offers />
-        <Line words="Its colours are" tall>
-          <PaletteLines settings={settings} />
-        </Line>
+        <StyleLines settings={settings} />
       </Box>
     </>
   );
@@ -159,24 +158,4 @@ export function ApplicationPage() {
 function sample(language: string) {
   const { count, day } = written(language);
   return `${count(14200)} on ${day(new Date(2026, 10, 3), { dateStyle: 'medium' })}`;
-}
-
-function Line({ words, tall, children }: { words: string; tall?: boolean; children: React.ReactNode }) {
-  return (
-    <Flex
-      align={tall ? 'flex-start' : 'center'}
-      gap="8px"
-      minH="44px"
-      borderTopWidth="1px"
-      borderColor="rule"
-      maxW="860px"
-      py="5px"
-      wrap="wrap"
-    >
-      <Box minW="250px" pt={tall ? '6px' : undefined}>
-        {words}
-      </Box>
-      {children}
-    </Flex>
-  );
 }

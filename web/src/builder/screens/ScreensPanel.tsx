@@ -64,8 +64,8 @@ export function ScreensPanel({ draft, here, edit, onOpen, onMake, onClose }: Pan
             bg={over?.area === area && !over.before ? 'amberSoft' : undefined}
             onDragOver={(e: React.DragEvent) => {
               e.preventDefault();
-              const before = e.target instanceof Element && e.target.closest<HTMLElement>('[data-screen]');
-              setOver({ area, before: (before && before.dataset.screen) || undefined });
+              const on = e.target instanceof Element ? e.target.closest<HTMLElement>('[data-screen]') : undefined;
+              setOver({ area, before: on?.dataset.screen });
             }}
             onDragLeave={() => setOver(undefined)}
             onDrop={(e: React.DragEvent) => {

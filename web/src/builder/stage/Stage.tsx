@@ -6,7 +6,7 @@ import { RailedSheet } from '../../screen/RailedSheet';
 import type { DrawerHands } from '../../screen/rails/useDrawers';
 import type { Arrangement, Pressed } from '../../trail/asking';
 import { Action } from '../../ui/controls';
-import { paletteSheet } from '../../ui/palette';
+import { dressSheet } from '../../ui/style';
 import { useSteady } from '../../ui/useSteady';
 import { QuestionDialog } from '../../use/question/QuestionDialog';
 import { useBuild } from '../context';
@@ -94,7 +94,7 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
   if (!hands) return <NotEntered work={work} />;
   return (
     <ScreenProvider hands={hands} typed={typed} busy={practice.busy} marks={marks}>
-      <style>{paletteSheet(view?.palette, '[data-stage]')}</style>
+      <style>{dressSheet(view ?? {}, '[data-stage]')}</style>
       <Box
         ref={box}
         data-stage

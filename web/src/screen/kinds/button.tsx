@@ -1,8 +1,8 @@
 import { memo, type ReactNode, useId, useState } from 'react';
 import type { ButtonView } from '../../api/client';
 import { Glyph } from '../../ui/Glyph';
-import { inkOn } from '../../ui/inkOn';
 import { PlateShape } from '../../ui/PlateShape';
+import { groundOf, inkOf } from '../../ui/style';
 import { useBusy, useScreen } from '../context';
 import type { ElementKind, OfKind } from './kind';
 
@@ -37,7 +37,12 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
         className="face"
         data-tone={tone}
         style={
-          own ? { color: inkOn(own), ...(tone === 'sign' ? {} : { background: own, borderColor: own }) } : undefined
+          own
+            ? {
+                color: inkOf(own),
+                ...(tone === 'sign' ? {} : { background: groundOf(own), borderColor: groundOf(own) }),
+              }
+            : undefined
         }
         aria-disabled={shut || waits || undefined}
         aria-describedby={tip ? tipId : undefined}
@@ -56,7 +61,7 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
           if (!byPress || e.detail === 0) press();
         }}
       >
-        {tone === 'sign' && <PlateShape bg={own ?? (shut ? 'ghost' : 'plate')} edge="rule" point={22} />}
+        {tone === 'sign' && <PlateShape bg={own ? groundOf(own) : shut ? 'ghost' : 'plate'} edge="rule" point={22} />}
         <Inside button={button} sign={tone === 'sign'} waits={waits} />
       </Face>
     </Reasoned>
