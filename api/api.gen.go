@@ -793,6 +793,8 @@ type Practised struct {
 
 // PressRequest What was set off. It decides nothing.
 type PressRequest struct {
+	// Also the point or row is chosen besides those that are, or no more
+	Also      *bool              `json:"also,omitempty"`
 	Base      *map[string]string `json:"base,omitempty"`
 	Chosen    *map[string]string `json:"chosen,omitempty"`
 	Confirmed *bool              `json:"confirmed,omitempty"`
@@ -802,17 +804,20 @@ type PressRequest struct {
 	N         int                `json:"n"`
 	Picked    *map[string]string `json:"picked,omitempty"`
 	Point     *string            `json:"point,omitempty"`
-	Press     string             `json:"press"`
-	Release   int                `json:"release"`
-	Result    *string            `json:"result,omitempty"`
-	Row       *string            `json:"row,omitempty"`
-	Rows      *[]string          `json:"rows,omitempty"`
-	Tokens    *[]string          `json:"tokens,omitempty"`
-	Trail     string             `json:"trail"`
-	Trigger   *string            `json:"trigger,omitempty"`
-	Unsaved   *string            `json:"unsaved,omitempty"`
-	Values    *map[string]string `json:"values,omitempty"`
-	Version   *string            `json:"version,omitempty"`
+
+	// PointTo the last of several points of time that were chosen together
+	PointTo *string            `json:"pointTo,omitempty"`
+	Press   string             `json:"press"`
+	Release int                `json:"release"`
+	Result  *string            `json:"result,omitempty"`
+	Row     *string            `json:"row,omitempty"`
+	Rows    *[]string          `json:"rows,omitempty"`
+	Tokens  *[]string          `json:"tokens,omitempty"`
+	Trail   string             `json:"trail"`
+	Trigger *string            `json:"trigger,omitempty"`
+	Unsaved *string            `json:"unsaved,omitempty"`
+	Values  *map[string]string `json:"values,omitempty"`
+	Version *string            `json:"version,omitempty"`
 }
 
 // PressResult What a press came to: moved, stayed, question.

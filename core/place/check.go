@@ -34,7 +34,7 @@ func (p Place) Check(of *project.Project) (map[string]cond.Value, error) {
 			inputs[id] = cond.NullValue
 			continue
 		}
-		v, err := cond.Parse(in.TypeOf(), wire)
+		v, err := read(in, p.Several(in))
 		if err != nil {
 			return nil, ask.Refuse("bad-input", "“"+in.Label+"” is wrong: "+err.Error()+".", "Correct the address, or open the screen from a list.")
 		}

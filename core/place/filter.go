@@ -30,6 +30,17 @@ func SplitValues(text string) []string {
 	return parts
 }
 
+// JoinValues writes several values as SplitValues reads them; a single one as it is, as far as it can be.
+func JoinValues(values []string) string {
+	parts := make([]string, len(values))
+	for i, v := range values {
+		parts[i] = joined.Replace(v)
+	}
+	return strings.Join(parts, "|")
+}
+
+var joined = strings.NewReplacer("%", "%25", "|", "%7C")
+
 // Words says what the filter lets through, as a language writes it; days and moments in a zone.
 func (f Filter) Words(c *project.Column, l *local.Language, zone *time.Location) string {
 	say := func(wire string) string {

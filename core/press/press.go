@@ -19,6 +19,8 @@ type Press struct {
 	Row       string            // key of the chosen row
 	Rows      []string          // keys of the rows that were chosen, for what is done with several
 	Point     string            // value of the chosen point
+	PointTo   string            // the last of several points of time that were chosen together; "" for one
+	Also      bool              // the point or row is chosen besides those that are, or no more
 	Result    string            // of a dialog that came back: what with
 	Values    map[string]string // typed and not saved, by field id
 	Base      map[string]string // what those fields were when the form was opened
@@ -135,7 +137,7 @@ func AimRow(ctx context.Context, o *use.Opening, e *plan.Element, p Press, src a
 	if err != nil {
 		return use.Aim{}, err
 	}
-	at := use.Aim{Point: p.Point, Picked: p.Picked, Result: p.Result, Row: row, Element: e.ID, Several: several}
+	at := use.Aim{Point: p.Point, Also: p.Also, Picked: p.Picked, Result: p.Result, Row: row, Element: e.ID, Several: several}
 	return at, o.FetchChildrenOf(ctx, src, row)
 }
 

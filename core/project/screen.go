@@ -43,6 +43,7 @@ type Input struct {
 	Required bool   `json:"required,omitempty"`
 	Filter   string `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has; of one table alone: t_pumps:f_state
 	Compare  string `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost
+	Several  bool   `json:"several,omitempty"` // of Filter: several values can be chosen, of which one is enough
 }
 
 // TypeOf gives the input's type in the language of conditions.
@@ -94,6 +95,9 @@ func (s *Screen) validate() error {
 	for id, in := range s.Inputs {
 		if err := OneOf("comparison", in.Compare, "", "is", "atLeast", "atMost"); err != nil {
 			return fmt.Errorf("input %s: %w", id, err)
+		}
+		if in.Several && (in.Filter == "" || in.Compare != "" && in.Compare != "is" || in.Required || id == s.Record) {
+			return fmt.Errorf("input %s: several values only narrow, by being one of them, and are never needed", id)
 		}
 	}
 	return nil

@@ -41,6 +41,7 @@ func (n *inputs) byField(t *project.Table, field, span string) body {
 		if c.Type == "record" {
 			one["table"] = c.References
 		}
+		one["several"] = true
 		return to(n.s.ID, n.narrowing(id, one), body{"rule": "point"})
 	}
 	edge := func(name, label, compare string) string {

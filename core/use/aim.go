@@ -29,11 +29,23 @@ func (o *Opening) AimLead(v *Verdict, m *plan.Lead, w *World, at Aim) {
 			to.Inputs = map[string]string{}
 		}
 	}
-	o.carry(&to, m, w)
+	again := o.chosenAgain(m, w, at)
+	if in := o.carry(&to, m, w); in != nil {
+		*v = Verdict{State: StateGreyed, By: "record", Reason: "Several of “" + in.Label + "” are chosen, and it goes on with one.", Part: v.Part, Chosen: v.Chosen}
+		return
+	}
 	for _, id := range slices.Sorted(maps.Keys(m.Bind)) {
 		in := m.Target.Inputs[id]
 		if in == nil {
 			continue // the input is gone: a finding, not an error
+		}
+		if wire := o.passedOn(in, m.Bind[id], w); wire != "" {
+			to.Inputs[id] = wire
+			continue
+		}
+		if again && fromChosen(m.Bind[id]) {
+			delete(to.Inputs, id)
+			continue
 		}
 		x := Binding{Opening: o, Input: in, Bound: m.Bind[id], Expr: m.Exprs[id], World: w, At: at}
 		value := x.Value()
@@ -51,8 +63,12 @@ func (o *Opening) AimLead(v *Verdict, m *plan.Lead, w *World, at Aim) {
 		case value.IsNull() && (in.Required || x.Bound.None != ""):
 			o.applyNone(v, m, x.Bound, &to)
 			return
+		case !value.IsNull() && at.Also && in.Several && at.here != nil && ChoosesPoint(x.Bound):
+			if to.Inputs[id] = place.Toggled(at.here[id], value.Wire()); to.Inputs[id] == "" {
+				delete(to.Inputs, id)
+			}
 		case !value.IsNull():
-			to.Inputs[id] = value.Wire()
+			to.Inputs[id] = place.Written(in, value)
 		}
 	}
 	if v.Later {
@@ -114,6 +130,39 @@ func arrive(to *place.Place, a *project.Arrive) {
 	}
 }
 
+// passedOn gives the several values of an input of this screen that go on, as they are, into one that takes several.
+func (o *Opening) passedOn(in *project.Input, b *project.Binding, w *World) string {
+	spec, is := b.Spec.(interface{ PassesOn() string })
+	if !is || !in.Several || w.given {
+		return ""
+	}
+	if own := o.Plan.Screen.Inputs[spec.PassesOn()]; own != nil && len(o.severalOf(own)) > 0 {
+		return o.At.Inputs[own.ID]
+	}
+	return ""
+}
+
+// chosenAgain says whether what was chosen is just what the screen is opened with already: then it is taken back.
+func (o *Opening) chosenAgain(m *plan.Lead, w *World, at Aim) bool {
+	if at.here == nil || at.Also {
+		return false
+	}
+	found := false
+	for id, b := range m.Bind {
+		in := m.Target.Inputs[id]
+		if in == nil || !fromChosen(b) {
+			continue
+		}
+		x := Binding{Opening: o, Input: in, Bound: b, Expr: m.Exprs[id], World: w, At: at}
+		value := x.Value()
+		if !value.Known() || value.IsNull() || at.here[id] != place.Written(in, value) {
+			return false
+		}
+		found = true
+	}
+	return found
+}
+
 // applyNone does what a binding says for the case that there is no record.
 func (o *Opening) applyNone(v *Verdict, m *plan.Lead, b *project.Binding, to *place.Place) {
 	reason := b.Reason
@@ -137,20 +186,38 @@ func (o *Opening) applyNone(v *Verdict, m *plan.Lead, b *project.Binding, to *pl
 	*v = Verdict{State: StateGreyed, By: "record", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 }
 
+// fromChosen says whether a binding brings something of what was chosen: what it stands for, or where it ends.
+func fromChosen(b *project.Binding) bool {
+	_, chosen := b.Spec.(interface{ OfChosen() })
+	return chosen
+}
+
 // ChoosesPoint says whether a binding brings what was chosen: what a point stands for, or its record.
 func ChoosesPoint(b *project.Binding) bool {
 	_, point := b.Spec.(interface{ Chooses() bool })
 	return point
 }
 
-// carry passes on what this screen was given, by name, and its filters where both list the same table.
-func (o *Opening) carry(to *place.Place, m *plan.Lead, w *World) {
+// carry passes on what this screen was given, by name, and its filters where both list the same table. It gives an
+// input of which several values are chosen, and only one can go on; nil where all went on.
+func (o *Opening) carry(to *place.Place, m *plan.Lead, w *World) *project.Input {
 	for id, mine := range m.Carried {
+		own, in := o.Plan.Screen.Inputs[mine], m.Target.Inputs[id]
+		if own != nil && in != nil && len(o.severalOf(own)) > 0 {
+			if !in.Several {
+				return own
+			}
+			to.Inputs[id] = o.At.Inputs[mine]
+			continue
+		}
 		if v, ok := w.Inputs[mine]; ok && v.Known() && !v.IsNull() {
-			to.Inputs[id] = v.Wire()
+			if to.Inputs[id] = v.Wire(); in != nil {
+				to.Inputs[id] = place.Written(in, v)
+			}
 		}
 	}
 	if c := m.Carry; c != nil && c.All && len(o.At.Filters) > 0 && o.Plan.Screen.ListTable() == m.Target.ListTable() {
 		to.Filters = append(to.Filters, o.At.Filters...)
 	}
+	return nil
 }

@@ -18,6 +18,7 @@ func (o *Opening) Given(g *plan.Gate, w *World, at Aim) *World {
 		return w
 	}
 	of := *w
+	of.given = true
 	of.Inputs, of.InputRows = map[string]cond.Value{}, map[string]*ask.Row{}
 	for id, in := range g.Shared.Inputs {
 		of.Inputs[id] = cond.NullValue

@@ -51,14 +51,13 @@ type Aim struct {
 	Element string            // the list that the row is in
 	Several bool              // the row is what is changed: one of those that were chosen
 	Point   string            // the point's value, as the wire writes it
+	PointTo string            // the last of several points of time that were chosen together; "" for one
+	Also    bool              // the point is chosen besides those that are, or no more
 	Span    string            // of a point of time: day, week, month
 	here    map[string]string // of a point: what its own screen is opened with, where choosing it again takes it back
 	Result  string            // what a dialog came back with, as the wire writes it
 	Picked  map[string]string // records that the user was asked for, by input
 }
-
-// Again says whether the point that was chosen is what the screen is opened with already.
-func (a Aim) Again(input, wire string) bool { return wire != "" && a.here[input] == wire }
 
 // Judge decides a gate: roles, condition, case, and whether what it needs is there.
 func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {

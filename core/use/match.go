@@ -16,12 +16,16 @@ import (
 func (o *Opening) Match(table string, main bool) ([]ask.Match, error) {
 	var out []ask.Match
 	for _, in := range project.Ordered(o.Plan.Screen.Inputs) {
-		v := o.World.Inputs[in.ID]
-		if in.Filter == "" || v.IsNull() || !v.Known() {
+		v, several := o.World.Inputs[in.ID], o.severalOf(in)
+		if in.Filter == "" || len(several) == 0 && (v.IsNull() || !v.Known()) {
 			continue
 		}
 		path, c := o.App.Project.Narrows(in, table)
 		if c == nil || !o.MaySee(table, path) {
+			continue
+		}
+		if len(several) > 0 {
+			out = append(out, ask.Match{Path: path, Compare: "in", Values: several})
 			continue
 		}
 		from, to := v.Wire(), v.Wire()

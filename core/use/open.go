@@ -200,7 +200,7 @@ func (o *Opening) askRecords(round *ask.Round, src Sources) error {
 	for _, id := range slices.Sorted(maps.Keys(o.Plan.InputPaths)) {
 		in := o.Plan.Screen.Inputs[id]
 		key := w.Inputs[id]
-		if key.IsNull() || in.Table == "" {
+		if key.IsNull() || !key.Known() || in.Table == "" {
 			continue
 		}
 		if id == o.Plan.Screen.Record && o.At.Mode == "add" {

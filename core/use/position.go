@@ -2,9 +2,12 @@ package use
 
 import (
 	"context"
+	"fmt"
 	"strings"
 
 	"ambergate/core/ask"
+	"ambergate/core/english"
+	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -83,6 +86,11 @@ func (o *Opening) narrowedBy(ctx context.Context, src Sources, q ask.Query) stri
 	if s := o.App.Project.Screens[from.Screen]; s != nil {
 		for _, in := range project.Ordered(s.Inputs) {
 			if in.Filter != "" && from.Inputs[in.ID] != "" {
+				of := place.Place{Inputs: from.Inputs}
+				if several := of.Several(in); len(several) > 1 {
+					words = append(words, fmt.Sprintf("%d of %s", len(several), english.Lower(in.Label)))
+					continue
+				}
 				words = append(words, o.TitleOf(ctx, src, in.Table, from.Inputs[in.ID]))
 			}
 		}

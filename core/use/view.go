@@ -224,6 +224,9 @@ func (o *Opening) chips() []Chip {
 			continue
 		}
 		words := o.World.Say(v, in.TypeOf())
+		if several := o.severalOf(in); len(several) > 0 {
+			words = o.severalWords(in, several)
+		}
 		if row := o.World.InputRows[in.ID]; row != nil {
 			words = o.World.Title(row, in.Table, "")
 		}

@@ -54,6 +54,7 @@ type World struct {
 	tags      ask.Tags
 	Added     map[string]string // table → key of the record that this press added to it
 	asks      *Pick             // inside a shared gate: the record it is given is asked for first
+	given     bool              // inside a shared gate: its inputs are what it is given, not the screen's
 }
 
 // HasRole says whether the user has a role.

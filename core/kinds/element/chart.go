@@ -23,6 +23,8 @@ type ChartView struct {
 	Unit    string      `json:"unit,omitempty"`
 	Chooses bool        `json:"chooses,omitempty"` // a point leads somewhere
 	Again   bool        `json:"again,omitempty"`   // choosing the chosen point again shows all
+	Input   string      `json:"input,omitempty"`   // of its own screen, that a chosen point narrows
+	Several bool        `json:"several,omitempty"` // several points can be chosen
 	Refused string      `json:"refused,omitempty"`
 	Shape   string      `json:"shape,omitempty"`
 	Beyond  int         `json:"beyond,omitempty"` // so many values are not shown
@@ -182,11 +184,13 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	}
 	gate := e.Gates["point"]
 	own := o.OwnInput(gate)
-	cv.Again = own != ""
+	if cv.Again = own != ""; cv.Again {
+		cv.Input, cv.Several = own, o.Plan.Screen.Inputs[own].Several
+	}
 	for i := range cv.Points {
 		p := &cv.Points[i]
 		at := use.Aim{Point: p.Value, Span: spec.Span}
-		p.Chosen = own != "" && p.Value != "" && o.At.Inputs[own] == p.Value
+		p.Chosen = own != "" && p.Value != "" && o.IsChosen(own, p.Value, spec.Span)
 		p.Menu = o.MenuOf(e, spec.Menu, at)
 		if gate != nil && i == 0 {
 			cv.Chooses = o.Judge(gate, at).Open()

@@ -237,7 +237,7 @@ func (spec *SitePlan) View(o *use.Opening, e *plan.Element, into *use.ElementVie
 		world := *o.World
 		world.Row = r
 		p := SitePoint{ID: r.Key, X: x, Y: y, Words: o.World.Title(r, r.Table, ""), Face: rowFace(o, e, spec.Faces, &world), Menu: o.MenuOf(e, spec.Menu, use.Aim{Row: r, Element: e.ID, Several: true})}
-		p.Chosen = own != "" && o.At.Inputs[own] == r.Key
+		p.Chosen = own != "" && o.IsChosen(own, r.Key, "")
 		if gate != nil {
 			p.judged(o, gate, at)
 		}

@@ -20,18 +20,21 @@ type Point struct {
 // Chooses says that the point's own value is brought, not the end of its span.
 func (spec *Point) Chooses() bool { return spec.Value == "" }
 
-// Give gives its value.
+// OfChosen says that what it brings comes from what was chosen.
+func (*Point) OfChosen() {}
+
+// Give gives its value; the end is that of the last, where several were chosen together.
 func (spec *Point) Give(x *use.Binding) cond.Value {
 	wire := x.At.Point
+	if spec.Value == "end" && x.At.PointTo != "" {
+		wire = x.At.PointTo
+	}
 	if spec.Value == "end" && wire != "" {
 		day, err := time.Parse(time.DateOnly, wire)
 		if err != nil {
 			return cond.UnknownBecause("this point is no span of time")
 		}
 		wire = use.SpanEnd(day, x.At.Span).Format(time.DateOnly)
-	}
-	if x.At.Again(x.Input.ID, wire) {
-		return cond.NullValue // chosen again: it is taken back
 	}
 	v, err := cond.Parse(x.Input.TypeOf(), wire)
 	if err != nil {

@@ -18,13 +18,13 @@ type Row struct {
 // Chooses says that it brings what was chosen itself.
 func (*Row) Chooses() bool { return true }
 
+// OfChosen says that what it brings comes from what was chosen.
+func (*Row) OfChosen() {}
+
 // Give gives its key.
 func (*Row) Give(x *use.Binding) cond.Value {
 	if x.At.Row == nil {
 		return cond.UnknownBecause("no row was chosen")
-	}
-	if x.At.Again(x.Input.ID, x.At.Row.Key) {
-		return cond.NullValue // chosen again: it is taken back
 	}
 	return cond.Key(x.At.Row.Key)
 }

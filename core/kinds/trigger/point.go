@@ -28,7 +28,7 @@ func (Point) Aim(_ context.Context, _ *use.Opening, e *plan.Element, _ *plan.Gat
 func (Point) Sample(o *use.Opening, e *plan.Element) use.Aim { return o.FirstPoint(e) }
 
 func aimPoint(e *plan.Element, p press.Press) use.Aim {
-	at := use.Aim{Point: p.Point, Picked: p.Picked, Result: p.Result}
+	at := use.Aim{Point: p.Point, PointTo: p.PointTo, Also: p.Also, Picked: p.Picked, Result: p.Result}
 	if s := project.PointsOf(e.Element); s != nil {
 		at.Span = s.Span
 	}

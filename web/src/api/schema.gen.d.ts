@@ -2378,6 +2378,10 @@ export interface components {
             unit?: string;
             shape?: string;
             again?: boolean;
+            /** @description of its own screen, that a chosen point narrows */
+            input?: string;
+            /** @description several points can be chosen */
+            several?: boolean;
             label: string;
             by: string;
             measure: string;
@@ -2886,6 +2890,10 @@ export interface components {
             element: string;
             row?: string;
             point?: string;
+            /** @description the last of several points of time that were chosen together */
+            pointTo?: string;
+            /** @description the point or row is chosen besides those that are, or no more */
+            also?: boolean;
             values?: {
                 [key: string]: string;
             };

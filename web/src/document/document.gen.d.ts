@@ -1998,6 +1998,10 @@ export interface Input {
    * Of Filter: is (default), atLeast, atMost
    */
   compare?: string;
+  /**
+   * Of Filter: several values can be chosen, of which one is enough
+   */
+  several?: boolean;
 }
 /**
  * Grant is what a role may do with a table, and with which of its records.
