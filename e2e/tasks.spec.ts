@@ -64,6 +64,17 @@ test('a dashboard from nothing: two charts, a number and a list that narrow each
   await expect(stage(page).getByText('only wind')).toBeVisible();
   await bar.click();
   await expect.poll(async () => total().innerText()).toBe(all);
+  // With Ctrl a second one is chosen besides it.
+  await bar.click();
+  await expect(stage(page).getByText('only wind')).toBeVisible();
+  const one = await total().innerText();
+  const other = stage(page).getByRole('button', { name: /^guest, \d+$/ });
+  await other.click({ modifiers: ['Control'] });
+  await expect(stage(page).getByText(/only (wind, guest|guest, wind)/)).toBeVisible();
+  await expect.poll(async () => total().innerText()).not.toBe(one);
+  await expect(stage(page).getByRole('group', { name: 'What narrows this screen' })).toContainText('Cause: wind or guest');
+  await stage(page).getByRole('button', { name: 'show all' }).first().click();
+  await expect.poll(async () => total().innerText()).toBe(all);
   console.log(`${hands.presses} presses`);
   await undoAll(page);
 });

@@ -54,6 +54,6 @@ func (n *inputs) byField(t *project.Table, field, span string) body {
 
 // byRecord lets a chosen record narrow the screen: by the fields, as paths, that hold one.
 func (n *inputs) byRecord(t *project.Table, filter string) body {
-	one := body{"alias": alias(t.One), "label": english.Capital(t.One), "type": "record", "table": t.ID, "filter": filter}
+	one := body{"alias": alias(t.One), "label": english.Capital(t.One), "type": "record", "table": t.ID, "filter": filter, "several": true}
 	return to(n.s.ID, n.narrowing("i_"+strings.TrimPrefix(t.ID, "t_"), one), body{"rule": "row"})
 }

@@ -20,6 +20,7 @@ type SitePlanView struct {
 	More    bool        `json:"more,omitempty"`  // there are records beyond those that are shown
 	Off     int         `json:"off,omitempty"`   // records that have no place on the picture
 	Again   bool        `json:"again,omitempty"` // choosing the chosen point again shows all
+	Input   string      `json:"input,omitempty"` // of its own screen, that a chosen point narrows
 	Refused string      `json:"refused,omitempty"`
 }
 
@@ -225,7 +226,7 @@ func (spec *SitePlan) View(o *use.Opening, e *plan.Element, into *use.ElementVie
 		gate = nil // without a key no record can be named
 	}
 	own := o.OwnInput(gate)
-	v.Again = own != ""
+	v.Again, v.Input = own != "", own
 	for _, r := range o.Pages[e.ID].Rows {
 		x, across := r.Values[spec.Across].Float64()
 		y, down := r.Values[spec.Down].Float64()

@@ -2344,6 +2344,8 @@ export interface components {
             more?: boolean;
             off?: number;
             again?: boolean;
+            /** @description of its own screen, that a chosen point narrows */
+            input?: string;
             refused?: string;
         };
         /** @description One point of a site plan: a record, or a fixed mark. */

@@ -4,6 +4,10 @@ import type { Filter, PressRequest, Question, Sort } from '../api/client';
 export interface PressAim {
   row?: string;
   point?: string;
+  /** The last of several points of time that are chosen together. */
+  pointTo?: string;
+  /** The point or row is chosen besides those that are, or no more. */
+  also?: boolean;
   /** What a dialog came back with. */
   result?: string;
   trigger?: string;

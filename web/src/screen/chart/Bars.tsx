@@ -3,7 +3,7 @@ import { Bar, BarChart, Cell, ResponsiveContainer, Tooltip, XAxis, YAxis } from 
 import type { PointView } from '../../api/client';
 import { colour } from '../../ui/colours';
 import { useLanguage } from '../context';
-import { faded, type PointsProps, shadeOf } from './points';
+import { choosing, faded, type PointsProps, shadeOf } from './points';
 
 /** Lying bars, largest first. Each bar's label is a button as well. */
 export function Bars({ chart, onChoose, onMore }: PointsProps) {
@@ -39,7 +39,9 @@ export function Bars({ chart, onChoose, onMore }: PointsProps) {
               fill={colour(shadeOf(i))}
               isAnimationActive={false}
               cursor={chart.chooses ? 'pointer' : undefined}
-              onClick={(d: { payload?: { value?: string } }) => d.payload?.value && onChoose(d.payload.value)}
+              onClick={(d: { payload?: PointView }, _: number, e: React.MouseEvent) =>
+                d.payload?.value && onChoose(...choosing(chart, d.payload, e))
+              }
             >
               {rows.map((p) => (
                 <Cell key={p.value} opacity={faded(chart, p)} />
@@ -63,7 +65,7 @@ export function Bars({ chart, onChoose, onMore }: PointsProps) {
               _hover={{ color: 'pine' }}
               aria-label={`${p.label}, ${amount(p.n)}`}
               aria-pressed={chart.again ? (p.chosen ?? false) : undefined}
-              onClick={() => onChoose(p.value)}
+              onClick={(e: React.MouseEvent) => onChoose(...choosing(chart, p, e))}
               onContextMenu={(e: React.MouseEvent) => {
                 if (!p.menu) return;
                 e.preventDefault();

@@ -8,7 +8,7 @@ import { useEntryMenu } from '../useEntryMenu';
 import { Bars } from './Bars';
 import { Columns } from './Columns';
 import { PointTable } from './PointTable';
-import { type PointsProps, partWords, type Shape, shadeOf, shapeOf } from './points';
+import { type Choosing, type PointsProps, partWords, type Shape, shadeOf, shapeOf, stretch } from './points';
 import { Share } from './Share';
 
 const drawings: Record<Shape, ComponentType<PointsProps>> = {
@@ -27,19 +27,27 @@ const rest = '~rest'; // no value that a point can have
  * narrowed by its points, choosing the chosen one again shows all. */
 export function Chart({ element }: { element: OfKind<'chart'> }) {
   const { chart } = element;
-  const { onPress } = useScreen();
+  const { view, onPress, onArrange } = useScreen();
   const [asTable, setAsTable] = useState(false);
   const shape = shapeOf(chart);
   // What lies beyond is drawn as a point, and cannot be chosen.
   const drawn = chart.rest ? { ...chart, points: [...chart.points, { ...chart.rest, value: rest }] } : chart;
   const Drawn = drawings[asTable ? 'table' : shape];
   const menu = useEntryMenu((_, aim) => void onPress(element, aim));
-  const choose = (value: string) => {
-    if (chart.chooses && value !== rest) void onPress(element, { point: value });
+  const choose = (value: string, { also, to }: Choosing = {}) => {
+    if (chart.chooses && value !== rest) void onPress(element, { point: value, also, pointTo: to });
   };
   const more = (p: PointView, at: DOMRect) =>
     menu.open({ label: `What can be done with ${p.label}`, entries: p.menu ?? [], at, aim: { point: p.value } });
-  const chosen = chart.points.find((p) => p.chosen);
+  const chosen = chart.points.filter((p) => p.chosen);
+  const first = chosen[0];
+  const last = chosen.at(-1);
+  const all = () => {
+    if (!first || !last) return;
+    const { filters = [], sort = [], find } = view.place;
+    if (chart.several && chart.input) onArrange({ filters, sort, find, clear: [chart.input] });
+    else choose(...stretch(first.value, chart.span ? last.value : first.value)); // again: that shows all
+  };
   if (chart.refused) return <Box color="muted">{chart.refused}</Box>;
   return (
     <Box>
@@ -47,10 +55,13 @@ export function Chart({ element }: { element: OfKind<'chart'> }) {
         <Heading as="h2" fontSize="text" fontWeight="800">
           {chart.label}
         </Heading>
-        {chosen && (
+        {first && last && (
           <Flex gap="8px" fontSize="note" align="baseline">
-            only {chosen.label}
-            <Action minH="24px" onClick={() => choose(chosen.value)}>
+            only{' '}
+            {chart.span && chosen.length > 1
+              ? `${first.label} to ${last.label}`
+              : chosen.map((p) => p.label).join(', ')}
+            <Action minH="24px" onClick={all}>
               show all
             </Action>
           </Flex>

@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { PointView } from '../../api/client';
 import { useLanguage } from '../context';
-import { faded, type PointsProps, shadeOf, shapeOf } from './points';
+import { choosing, faded, type PointsProps, shadeOf, shapeOf } from './points';
+import { useStretch } from './useStretch';
 
 const labels = 5; // below, at most
 const room = 0.14; // of the width, that a label needs where it is narrow
@@ -13,6 +14,7 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
   const { amount, day } = useLanguage();
   const most = Math.max(1e-9, ...chart.points.flatMap((p) => [p.n, p.before ?? 0]));
   const step = Math.ceil(chart.points.length / labels);
+  const drawn = useStretch(chart, onChoose);
   const roomy = (i: number) => chart.points.length <= labels || (chart.points.length - i) / chart.points.length > room;
   return (
     <Box position="relative" pt="18px">
@@ -42,8 +44,10 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
             opacity={faded(chart, p)}
             aria-label={`${p.label}: ${amount(p.n)} ${chart.unit ?? ''}`.trim() + then(p, amount)}
             aria-pressed={chart.again ? (p.chosen ?? false) : undefined}
-            _hover={{ bg: 'faint' }}
-            onClick={() => onChoose(p.value)}
+            bg={drawn.holds(p) ? 'amberSoft' : undefined}
+            _hover={{ bg: drawn.holds(p) ? 'amberSoft' : 'faint' }}
+            {...drawn.hands(p)}
+            onClick={(e: React.MouseEvent) => onChoose(...choosing(chart, p, e))}
             onContextMenu={(e: React.MouseEvent) => {
               if (!p.menu) return;
               e.preventDefault();

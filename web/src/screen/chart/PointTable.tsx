@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useLanguage } from '../context';
-import { faded, type PointsProps, partWords, shapeOf } from './points';
+import { choosing, faded, type PointsProps, partWords, shapeOf } from './points';
 
 /** The points of a chart as a table; as a grid, what is more is darker. */
 export function PointTable({ chart, onChoose, onMore }: PointsProps) {
@@ -50,7 +50,7 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
                     cursor={chart.chooses ? 'pointer' : 'default'}
                     _hover={chart.chooses ? { color: 'pine' } : undefined}
                     aria-pressed={chart.again ? (p.chosen ?? false) : undefined}
-                    onClick={() => onChoose(p.value)}
+                    onClick={(e: React.MouseEvent) => onChoose(...choosing(chart, p, e))}
                     onContextMenu={(e: React.MouseEvent) => {
                       if (!p.menu) return;
                       e.preventDefault();

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useLanguage } from '../context';
-import { faded, type PointsProps, shadeOf } from './points';
+import { choosing, faded, type PointsProps, shadeOf } from './points';
 
 const kinds = 4; // shades
 
@@ -36,7 +36,7 @@ export function Share({ chart, onChoose, onMore }: PointsProps) {
             opacity={faded(chart, p)}
             cursor={chart.chooses ? 'pointer' : 'default'}
             aria-pressed={chart.again ? (p.chosen ?? false) : undefined}
-            onClick={() => onChoose(p.value)}
+            onClick={(e: React.MouseEvent) => onChoose(...choosing(chart, p, e))}
             onContextMenu={(e: React.MouseEvent) => {
               if (!p.menu) return;
               e.preventDefault();

@@ -5,12 +5,33 @@ const shades = ['rank.first', 'rank.second', 'rank.third', 'rank.fourth'];
 /** The token of a rank's colour, from 0. */
 export const shadeOf = (rank: number) => shades[rank] ?? 'rank.fourth';
 
+/** How a point is chosen: besides others, or as the first of a stretch of time. */
+export interface Choosing {
+  also?: boolean;
+  to?: string; // the last of the stretch
+}
+
 /** What draws the points of a chart is given. */
 export interface PointsProps {
   chart: ChartView;
-  onChoose: (value: string) => void;
+  onChoose: (value: string, how?: Choosing) => void;
   onMore: (point: PointView, at: DOMRect) => void;
 }
+
+/** How a press chooses a point: with Ctrl besides those that are chosen, with Shift along with all since the first of them. */
+export function choosing(
+  chart: ChartView,
+  p: PointView,
+  e: { ctrlKey: boolean; metaKey: boolean; shiftKey: boolean },
+): [string, Choosing] {
+  const first = chart.points.find((x) => x.chosen);
+  if (e.shiftKey && chart.span && first) return stretch(first.value, p.value);
+  return [p.value, chart.several && (e.ctrlKey || e.metaKey) ? { also: true } : {}];
+}
+
+/** A stretch of time between two points, whichever comes first. */
+export const stretch = (a: string, b: string): [string, Choosing] =>
+  a < b ? [a, { to: b }] : a > b ? [b, { to: a }] : [a, {}];
 
 /** How a point stands back while another is chosen. */
 export const faded = (chart: ChartView, p: PointView) => (chart.points.some((x) => x.chosen) && !p.chosen ? 0.6 : 1);

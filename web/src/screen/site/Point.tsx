@@ -5,7 +5,7 @@ import { RowMark } from '../RowMark';
 /** What is needed to draw the points of a site plan. */
 export interface PointsProps {
   plan: SitePlanView;
-  onGo: (point: SitePoint) => void;
+  onGo: (point: SitePoint, also?: boolean) => void;
   onMore: (point: SitePoint, at: DOMRect) => void;
 }
 
@@ -67,7 +67,7 @@ export function Point({ plan, point: p, stop, onFocus, onGo, onMore }: PointProp
       aria-disabled={!p.open || undefined}
       aria-pressed={plan.again && !p.mark ? (p.chosen ?? false) : undefined}
       title={p.open ? undefined : p.reason}
-      onClick={() => p.open && onGo(p)}
+      onClick={(e) => p.open && onGo(p, e.ctrlKey || e.metaKey)}
     >
       {inside}
     </button>

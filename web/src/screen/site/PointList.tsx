@@ -21,7 +21,7 @@ export function PointList({ plan, onGo, onMore }: PointsProps) {
               type="button"
               className="lead"
               aria-pressed={plan.again && !p.mark ? (p.chosen ?? false) : undefined}
-              onClick={() => onGo(p)}
+              onClick={(e) => onGo(p, e.ctrlKey || e.metaKey)}
             >
               {p.words}
             </button>

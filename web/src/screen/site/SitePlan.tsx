@@ -16,12 +16,13 @@ import { PointList } from './PointList';
  */
 export function SitePlan({ element }: { element: OfKind<'sitePlan'> }) {
   const { sitePlan: plan } = element;
-  const { pictures, onPress } = useScreen();
+  const { view, pictures, onPress, onArrange } = useScreen();
   const [asList, setAsList] = useState(false);
   const [at, setAt] = useState(0);
   const board = useRef<HTMLDivElement>(null);
   const menu = useEntryMenu((_, aim) => void onPress(element, aim));
-  const go = (p: SitePoint) => void onPress(element, p.mark ? { trigger: `mark.${p.id}` } : { row: p.id });
+  const go = (p: SitePoint, also?: boolean) =>
+    void onPress(element, p.mark ? { trigger: `mark.${p.id}` } : { row: p.id, also });
   const more = (p: SitePoint, box: DOMRect) =>
     menu.open({ label: `What can be done with ${p.words}`, entries: p.menu ?? [], at: box, aim: { row: p.id } });
   const onKeyDown = (e: React.KeyboardEvent) => {
@@ -33,7 +34,11 @@ export function SitePlan({ element }: { element: OfKind<'sitePlan'> }) {
     board.current?.querySelectorAll<HTMLElement>('.site-point')[to]?.focus();
   };
   if (!plan.digest && plan.words) return <div className="field-error">{plan.words}</div>;
-  const chosen = plan.points.find((p) => p.chosen);
+  const chosen = plan.points.filter((p) => p.chosen);
+  const showAll = () => {
+    const { filters = [], sort = [], find } = view.place;
+    if (plan.input) onArrange({ filters, sort, find, clear: [plan.input] });
+  };
   const each = { plan, onGo: go, onMore: more };
   return (
     <Box>
@@ -43,10 +48,10 @@ export function SitePlan({ element }: { element: OfKind<'sitePlan'> }) {
             {plan.label}
           </Heading>
         )}
-        {chosen && (
+        {chosen.length > 0 && (
           <Flex gap="8px" fontSize="note" align="baseline">
-            only {chosen.words}
-            <Action minH="24px" onClick={() => go(chosen)}>
+            only {chosen.map((p) => p.words).join(', ')}
+            <Action minH="24px" onClick={showAll}>
               show all
             </Action>
           </Flex>

@@ -88,7 +88,12 @@ function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDo
             <input
               type="checkbox"
               checked={i.required ?? false}
-              onChange={() => void edit(put(entities, [...path, 'required'], i.required ? undefined : true))}
+              onChange={() =>
+                void edit([
+                  ...put(entities, [...path, 'required'], i.required ? undefined : true),
+                  ...put(entities, [...path, 'several'], undefined), // what is needed is one
+                ])
+              }
             />
             needed
           </Flex>
@@ -97,7 +102,12 @@ function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDo
               aria-label={`What ${i.label} narrows`}
               maxW="280px"
               value={i.filter ?? ''}
-              onChange={(e) => void edit(put(entities, [...path, 'filter'], e.target.value || undefined))}
+              onChange={(e) =>
+                void edit([
+                  ...put(entities, [...path, 'filter'], e.target.value || undefined),
+                  ...(e.target.value ? [] : put(entities, [...path, 'several'], undefined)),
+                ])
+              }
             >
               <option value="">narrows nothing</option>
               {i.filter && !among.some(([id]) => id === i.filter) && (
@@ -109,6 +119,16 @@ function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDo
                 </option>
               ))}
             </Select>
+          )}
+          {i.filter && !i.required && (i.compare ?? 'is') === 'is' && (
+            <Flex as="label" gap="4px" align="center" title="With Ctrl several are chosen, of which one is enough">
+              <input
+                type="checkbox"
+                checked={i.several ?? false}
+                onChange={() => void edit(put(entities, [...path, 'several'], i.several ? undefined : true))}
+              />
+              several at once
+            </Flex>
           )}
           <Action
             tone="quiet"

@@ -1,0 +1,48 @@
+import { useEffect, useRef, useState } from 'react';
+import type { PointView } from '../../api/client';
+import { useSteady } from '../../ui/useSteady';
+import { type PointsProps, stretch } from './points';
+
+/** A stretch of time is drawn with the pointer over the points of a chart; let go, all of it is chosen. */
+export function useStretch(chart: PointsProps['chart'], onChoose: PointsProps['onChoose']) {
+  const [drawn, setDrawn] = useState<[from: string, to: string]>();
+  const from = useRef<string>(undefined);
+  const end = useSteady(() => {
+    from.current = undefined;
+    if (!drawn) return;
+    setDrawn(undefined);
+    if (drawn[0] === drawn[1]) return;
+    // The press that comes with letting go is part of it.
+    const still = (e: MouseEvent) => {
+      e.preventDefault();
+      e.stopPropagation();
+    };
+    window.addEventListener('click', still, { capture: true, once: true });
+    setTimeout(() => window.removeEventListener('click', still, { capture: true }), 50);
+    onChoose(...stretch(drawn[0], drawn[1]));
+  });
+  useEffect(() => {
+    window.addEventListener('pointerup', end);
+    window.addEventListener('pointercancel', end);
+    return () => {
+      window.removeEventListener('pointerup', end);
+      window.removeEventListener('pointercancel', end);
+    };
+  }, [end]);
+  if (!chart.span || !chart.again) return { holds: () => false, hands: () => ({}) };
+  return {
+    holds: (p: PointView) => {
+      if (!drawn) return false;
+      const [a, { to }] = stretch(drawn[0], drawn[1]);
+      return p.value >= a && p.value <= (to ?? a);
+    },
+    hands: (p: PointView) => ({
+      onPointerDown: (e: React.PointerEvent) => {
+        if (e.button !== 0 || e.pointerType === 'touch') return; // a finger scrolls
+        from.current = p.value;
+      },
+      onPointerEnter: () => from.current !== undefined && setDrawn([from.current, p.value]),
+      onDragStart: (e: React.DragEvent) => e.preventDefault(),
+    }),
+  };
+}
