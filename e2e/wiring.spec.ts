@@ -26,6 +26,20 @@ test('story: one lift and a week of the season go along to wind and stops; clear
   await page.getByRole('button', { name: /^Upper Tarn,/ }).click(); // chosen again: taken back
   await expect(page.getByRole('button', { name: /^Upper Tarn,/ })).toHaveAttribute('aria-pressed', 'false');
   await expect(page.getByText(`only ${words}`)).toBeVisible();
+  // A stretch of time: drawn over its weeks with the pointer, and shortened with Shift.
+  const weeks = page.getByRole('button', { name: /–.*: [\d,]+ riders/ });
+  const [from, to] = [await weeks.nth(-8).boundingBox(), await weeks.nth(-4).boundingBox()];
+  if (!from || !to) throw new Error('no weeks to draw over');
+  await page.mouse.move(from.x + from.width / 2, from.y + 90);
+  await page.mouse.down();
+  await page.mouse.move(to.x + to.width / 2, to.y + 90, { steps: 12 });
+  await page.mouse.up();
+  const pressed = page.getByRole('button', { name: /riders/, pressed: true });
+  await expect(pressed).toHaveCount(5);
+  await weeks.nth(-6).click({ modifiers: ['Shift'] });
+  await expect(pressed).toHaveCount(3);
+  await page.getByRole('button', { name: 'show all' }).first().click();
+  await expect(pressed).toHaveCount(0);
 });
 
 test('story: from a part in the workshop to its orders in the stores, and back', async ({ page }) => {
