@@ -185,6 +185,24 @@ test('a chart is drawn in several ways, and is a table too', async ({ page }) =>
   await look.getByLabel('Drawn as').selectOption({ label: 'a table' });
   await expect(made.getByRole('row', { name: /^wind \d+$/ })).toBeVisible();
 
+  // Dots have a second measure and a third; counted by something else, it narrows its screen by that.
+  await look.getByLabel('Drawn as').selectOption({ label: 'dots, by two measures' });
+  await look.getByLabel('Higher by', { exact: true }).selectOption({ label: 'the average of' });
+  await look.getByLabel('How large').selectOption({ label: 'by a measure' });
+  await expect(made.getByRole('button', { name: /^wind: stops \d+, average length, m [\d.,]+, stops \d+$/ })).toBeVisible();
+  await look.getByLabel('Drawn as').selectOption({ label: 'bars' });
+  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('chart defects severity');
+  await page.keyboard.press('Enter');
+  await expect(stage(page).getByText('Defects by severity', { exact: true })).toBeVisible();
+  await page.getByRole('tab', { name: 'Look' }).click();
+  await look.getByLabel('For each').selectOption({ label: 'Hours' });
+  await look.getByLabel('In ranges of').fill('2');
+  await page.keyboard.press('Enter');
+  await expect(stage(page).getByRole('button', { name: /^2 to 4: \d+/ })).toBeVisible();
+  await page.getByRole('tab', { name: 'Way' }).click();
+  await expect(sentence(page)).toContainText('hours below the end of the chosen point');
+
   // A picture is put by dropping its file; what is none is refused where it fell.
   const dropped = (name: string, type: string, base64: string) =>
     page.evaluateHandle(

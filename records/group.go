@@ -1,6 +1,7 @@
 package records
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"maps"
@@ -44,13 +45,15 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 		}
 		split += "::text"
 	}
-	measure := "count(*)::float8"
-	if over := measures[q.Measure]; over != "" {
-		of, _, err := s.column(q.Of)
-		if err != nil {
+	measure, err := s.measure(ask.Measure{Measure: q.Measure, Of: q.Of})
+	if err != nil {
+		return asked{}, err
+	}
+	more := make([]string, len(q.More))
+	for i, m := range q.More {
+		if more[i], err = s.measure(m); err != nil {
 			return asked{}, err
 		}
-		measure = fmt.Sprintf(over, of)
 	}
 	if q.Span != "" {
 		if columns[0], err = s.span(by, field, q); err != nil {
@@ -58,6 +61,11 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 		}
 		day := *field
 		day.Type, field = "date", &day
+	}
+	if q.Step > 0 {
+		columns[0] = fmt.Sprintf("(floor((%s)::numeric / %[2]s) * %[2]s)::float8", by, s.arg(q.Step)+"::numeric")
+		number := *field
+		number.Type, field = "number", &number
 	}
 	var titles []*project.Column
 	for _, path := range q.Title {
@@ -86,7 +94,7 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 		kept = "4 desc nulls last"
 	}
 	all := append([]string{split, measure, unseen}, columns...)
-	sql := fmt.Sprintf("select %s from %s%s group by %s order by %s limit %d", strings.Join(all, ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), kept, groupRows)
+	sql := fmt.Sprintf("select %s from %s%s group by %s order by %s limit %d", strings.Join(append(all, more...), ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), kept, groupRows)
 	byValue := map[string]*ask.Group{}
 	return asked{
 		sql: sql, args: s.args, doing: "count " + q.Table.Label,
@@ -95,8 +103,11 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 			return nil
 		},
 		done: func() ask.Answer {
-			if q.Span != "" {
+			switch {
+			case q.Span != "":
 				return ask.Answer{Groups: latest(byValue, q.Limit)}
+			case q.Step > 0:
+				return ask.Answer{Groups: rising(largest(byValue, q.Limit))}
 			}
 			return ask.Answer{Groups: largest(byValue, q.Limit)}
 		},
@@ -105,6 +116,32 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 
 // measures are what a point shows besides a count, over a column.
 var measures = map[string]string{"sum": "coalesce(sum(%s), 0)::float8", "mean": "coalesce(avg(%s), 0)::float8", "most": "coalesce(max(%s), 0)::float8", "least": "coalesce(min(%s), 0)::float8"}
+
+// measure writes what is told of a group.
+func (s *statement) measure(m ask.Measure) (string, error) {
+	over := measures[m.Measure]
+	if over == "" {
+		return "count(*)::float8", nil
+	}
+	of, _, err := s.column(m.Of)
+	if err != nil {
+		return "", err
+	}
+	return fmt.Sprintf(over, of), nil
+}
+
+// rising puts ranges in the order of their numbers; what stands for the others stays last.
+func rising(groups []ask.Group) []ask.Group {
+	slices.SortStableFunc(groups, func(a, b ask.Group) int {
+		if a.Rest > 0 || b.Rest > 0 {
+			return a.Rest - b.Rest
+		}
+		x, _ := a.Value.Float64()
+		y, _ := b.Value.Float64()
+		return cmp.Compare(x, y)
+	})
+	return groups
+}
 
 // span cuts a column of time down to the first day of its day, week or month.
 func (s *statement) span(column string, field *project.Column, q ask.GroupQuery) (string, error) {
@@ -147,6 +184,10 @@ func addGroup(groups map[string]*ask.Group, q ask.GroupQuery, field *project.Col
 		groups[id] = g
 	}
 	g.N += n
+	for _, v := range values[len(values)-len(q.More):] { // a chart of several measures has no parts: there is one row for each value
+		m, _ := v.(float64)
+		g.More = append(g.More, m)
+	}
 	if part, ok := values[0].(string); ok && q.Split != "" {
 		g.Parts = append(g.Parts, ask.GroupPart{Value: part, N: n})
 	}

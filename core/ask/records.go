@@ -106,13 +106,15 @@ type Row struct {
 // GroupQuery counts or sums records by a field, and within that by another.
 type GroupQuery struct {
 	Table   *project.Table
-	By      string   // path; "" for all of them as one
-	Title   []string // paths that the words of a record need, when By is a relation
-	Split   string   // path; "" for none
-	Measure string   // count, sum, mean or most
-	Of      string   // path, of the others than count
-	Span    string   // of a date or moment: day, week or month; points come in the order of time then, the last ones
-	Zone    string   // that days begin in, of moments
+	By      string    // path; "" for all of them as one
+	Title   []string  // paths that the words of a record need, when By is a relation
+	Split   string    // path; "" for none
+	Measure string    // count, sum, mean or most
+	Of      string    // path, of the others than count
+	More    []Measure // what else is told of each point, in order
+	Span    string    // of a date or moment: day, week or month; points come in the order of time then, the last ones
+	Step    float64   // of a number: how wide the ranges are; the largest come, in the order of numbers
+	Zone    string    // that days begin in, of moments
 	Match   []Match
 	Find    Find
 	Limit   int // beyond it there is one last group that stands for the others; 0 for none
@@ -120,11 +122,18 @@ type GroupQuery struct {
 	Rights RowRules
 }
 
+// Measure is what is told of a group of records.
+type Measure struct {
+	Measure string // count, sum, mean, most or least
+	Of      string // path, of the others than count
+}
+
 // Group is one point: its value, the title's values when it is a record, its measure and its parts.
 type Group struct {
 	Value cond.Value
 	Row   *Row // of a relation, for its title; values under By
 	N     float64
+	More  []float64 // of each further measure
 	Parts []GroupPart
 	Rest  int // it stands for so many groups beyond the limit, and their sum
 }

@@ -102,6 +102,9 @@ func (p *proposing) fromHere() {
 	if c := w.Points(); c != nil {
 		if f, _ := a.Project.FieldAt(c.Table, c.By); f != nil && (f.References != "" && f.References == p.in.Table || p.in.Type != "record" && f.Type == p.in.Type) {
 			p.add(&rule.Point{BindingHead: by("point")}, "what the point stands for")
+			if c.Step > 0 {
+				p.add(&rule.Point{BindingHead: by("point"), Value: "end"}, "the end of the range")
+			}
 			if c.Span != "" && c.Span != "day" {
 				p.add(&rule.Point{BindingHead: by("point"), Value: "end"}, "the last day of the "+c.Span)
 			}

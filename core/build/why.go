@@ -192,7 +192,7 @@ func (q *asking) aim(ctx context.Context, e *plan.Element, at Aim) (*use.Aim, er
 	out := use.Aim{Point: at.Point}
 	list := e.Listing()
 	if p := project.PointsOf(e.Element); p != nil {
-		out.Span = p.Span
+		out.Span, out.Step = p.Span, p.Step
 	}
 	if at.Trigger != "row" && !strings.HasPrefix(at.Trigger, "menu.") || list == nil || q.out.State == use.StateShut || !q.open.Rights.On(list.Table).View {
 		return &out, nil

@@ -8,9 +8,10 @@ var (
 
 // PointSource is what the points of an element, the marks of a chart, stand for.
 type PointSource struct {
-	Table string `json:"table"`
-	By    string `json:"by"`                                                                               // path of the field that the points are made by
-	Span  string `json:"span,omitempty" jsonschema:"enum=day,enum=week,enum=month,enum=quarter,enum=year"` // of a date or moment
+	Table string  `json:"table"`
+	By    string  `json:"by"`                                                                               // path of the field that the points are made by
+	Span  string  `json:"span,omitempty" jsonschema:"enum=day,enum=week,enum=month,enum=quarter,enum=year"` // of a date or moment
+	Step  float64 `json:"step,omitempty"`                                                                   // of a number: how wide the ranges are that it is counted by
 }
 
 // PointsBy gives it.

@@ -42,7 +42,7 @@ type Input struct {
 	Table    string `json:"table,omitempty"` // of a record
 	Required bool   `json:"required,omitempty"`
 	Filter   string `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has; of one table alone: t_pumps:f_state
-	Compare  string `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost
+	Compare  string `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost, below
 	Several  bool   `json:"several,omitempty"` // of Filter: several values can be chosen, of which one is enough
 }
 
@@ -93,7 +93,7 @@ func (s *Screen) validate() error {
 		}
 	}
 	for id, in := range s.Inputs {
-		if err := OneOf("comparison", in.Compare, "", "is", "atLeast", "atMost"); err != nil {
+		if err := OneOf("comparison", in.Compare, "", "is", "atLeast", "atMost", "below"); err != nil {
 			return fmt.Errorf("input %s: %w", id, err)
 		}
 		if in.Several && (in.Filter == "" || in.Compare != "" && in.Compare != "is" || in.Required || id == s.Record) {

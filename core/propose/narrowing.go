@@ -31,12 +31,13 @@ func (n *inputs) narrowing(id string, one body) string {
 	return id
 }
 
-// byField lets a chosen point narrow the screen by a field, one of time from the beginning of its span to the end.
-func (n *inputs) byField(t *project.Table, field, span string) body {
+// byField lets a chosen point narrow the screen by a field; one of time from the beginning of its span to the end, a
+// range of numbers from where it begins to where it ends.
+func (n *inputs) byField(t *project.Table, field, span string, step float64) body {
 	c := t.Fields[field]
 	id := "i_" + strings.TrimPrefix(field, "f_")
 	filter := ofAlone(t, field)
-	if span == "" {
+	if span == "" && step == 0 {
 		one := body{"alias": alias(c.Alias), "label": c.Label, "type": c.Type, "filter": filter}
 		if c.Type == "record" {
 			one["table"] = c.References
@@ -44,11 +45,17 @@ func (n *inputs) byField(t *project.Table, field, span string) body {
 		one["several"] = true
 		return to(n.s.ID, n.narrowing(id, one), body{"rule": "point"})
 	}
-	edge := func(name, label, compare string) string {
-		return n.narrowing(id+name, body{"alias": alias(c.Alias + name), "label": label, "type": "date", "filter": filter, "compare": compare})
+	kind, end := "date", "atMost"
+	from, until := "From", "To"
+	if step > 0 {
+		kind, end = "number", "below"
+		from, until = c.Label+" from", c.Label+" below"
 	}
-	move := to(n.s.ID, edge("_from", "From", "atLeast"), body{"rule": "point"})
-	move["bind"].(body)[edge("_to", "To", "atMost")] = body{"rule": "point", "value": "end"}
+	edge := func(name, label, compare string) string {
+		return n.narrowing(id+name, body{"alias": alias(c.Alias + name), "label": label, "type": kind, "filter": filter, "compare": compare})
+	}
+	move := to(n.s.ID, edge("_from", from, "atLeast"), body{"rule": "point"})
+	move["bind"].(body)[edge("_to", until, end)] = body{"rule": "point", "value": "end"}
 	return move
 }
 

@@ -3,6 +3,7 @@ package propose
 import (
 	"cmp"
 	"maps"
+	"math"
 	"slices"
 	"strings"
 	"unicode"
@@ -287,11 +288,28 @@ func (o *offering) total(t *project.Table) {
 	o.add(thing{id: "total:" + t.ID, words: "number of " + english.Lower(t.Label), also: "figure count total how many sum average", group: t.Label, w: 3, least: 2, body: b})
 }
 
+// stepOf is how wide the ranges of a number are at first: about ten of them, where it is known what it can be.
+func stepOf(c *project.Column) float64 {
+	if c.Min == nil || c.Max == nil || *c.Max <= *c.Min {
+		return 10
+	}
+	wide := (*c.Max - *c.Min) / 10
+	power := math.Pow(10, math.Floor(math.Log10(wide)))
+	for _, m := range []float64{1, 2, 5} {
+		if m*power >= wide {
+			return m * power
+		}
+	}
+	return 10 * power
+}
+
 func (o *offering) charts(t *project.Table) {
 	for _, id := range byPos(t.Fields, func(c *project.Column) float64 { return c.Pos }) {
 		c := t.Fields[id]
-		by, span := english.Lower(c.Label), ""
+		by, span, step := english.Lower(c.Label), "", 0.0
 		switch {
+		case len(o.typed) > 0 && isSized(c) && !t.IsKey(id):
+			step = stepOf(c)
 		case c.Type == "date" || c.Type == "moment":
 			by, span = "month: "+by, "month"
 		case len(c.Choices) == 0 && c.Type != "yesno" && c.Type != "record":
@@ -306,10 +324,13 @@ func (o *offering) charts(t *project.Table) {
 		if span != "" {
 			b["span"], b["points"] = span, monthsCharted
 		}
+		if step > 0 {
+			b["step"] = step
+		}
 		one := thing{id: "chart:" + t.ID + "." + id, words: words, also: "bars count", group: t.Label, w: 6, h: 6, least: 4, body: b}
 		if o.s.Type == "dashboard" {
 			n := inputs{s: o.s}
-			b["chosen"] = gate(nil, n.byField(t, id, span))
+			b["chosen"] = gate(nil, n.byField(t, id, span, step))
 			one.more = n.more
 			one.note = "a bar that is chosen narrows the screen"
 		}

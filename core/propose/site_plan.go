@@ -16,7 +16,7 @@ var placing = [][2]string{{"x", "y"}, {"across", "down"}, {"left", "top"}, {"col
 func placedBy(t *project.Table) (across, down string, ok bool) {
 	var numbers []string
 	for _, id := range byPos(t.Fields, func(c *project.Column) float64 { return c.Pos }) {
-		if c := t.Fields[id]; c.References == "" && !t.IsKey(id) && (c.Type == "whole" || c.Type == "number" || c.Type == "decimal") {
+		if isSized(t.Fields[id]) && !t.IsKey(id) {
 			numbers = append(numbers, id)
 		}
 	}
@@ -82,4 +82,9 @@ func (o *offering) heldBy(table string) string {
 		}
 	}
 	return strings.Join(paths, " ")
+}
+
+// isSized says whether a field is a number that is more or less.
+func isSized(c *project.Column) bool {
+	return c.References == "" && (c.Type == "whole" || c.Type == "number" || c.Type == "decimal")
 }

@@ -54,6 +54,7 @@ type Aim struct {
 	PointTo string            // the last of several points of time that were chosen together; "" for one
 	Also    bool              // the point is chosen besides those that are, or no more
 	Span    string            // of a point of time: day, week, month
+	Step    float64           // of a point that is a range of numbers: how wide it is
 	here    map[string]string // of a point: what its own screen is opened with, where choosing it again takes it back
 	Result  string            // what a dialog came back with, as the wire writes it
 	Picked  map[string]string // records that the user was asked for, by input

@@ -34,6 +34,9 @@ func (o *Opening) Match(table string, main bool) ([]ask.Match, error) {
 			to = ""
 		case "atMost":
 			from = ""
+		case "below":
+			out = append(out, ask.Match{Path: path, Compare: "below", Value: v})
+			continue
 		default:
 			out = append(out, ask.Match{Path: path, Compare: "is", Value: v})
 			continue

@@ -45,7 +45,8 @@ func SpanStart(day time.Time, span string) time.Time {
 // FirstPoint stands the first point that is shown for whichever is chosen.
 func (o *Opening) FirstPoint(e *plan.Element) Aim {
 	if groups := o.Groups[e.ID]; len(groups) > 0 {
-		return Aim{Point: groups[0].Value.Wire(), Span: project.PointsOf(e.Element).Span}
+		of := project.PointsOf(e.Element)
+		return Aim{Point: groups[0].Value.Wire(), Span: of.Span, Step: of.Step}
 	}
 	return Aim{}
 }

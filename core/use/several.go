@@ -3,6 +3,7 @@ package use
 import (
 	"fmt"
 	"slices"
+	"strconv"
 	"strings"
 
 	"ambergate/core/cond"
@@ -49,10 +50,20 @@ func (o *Opening) IsChosen(input, value, span string) bool {
 	}
 	if span != "" && in.Compare == "atLeast" {
 		for _, end := range project.Ordered(o.Plan.Screen.Inputs) {
-			if end.Filter == in.Filter && end.Compare == "atMost" && o.At.Inputs[end.ID] != "" {
-				return value >= o.At.Inputs[input] && value <= o.At.Inputs[end.ID]
+			until := o.At.Inputs[end.ID]
+			switch {
+			case end.Filter != in.Filter || until == "":
+			case span == "range" && end.Compare == "below":
+				return numberOf(value) >= numberOf(o.At.Inputs[input]) && numberOf(value) < numberOf(until)
+			case span != "range" && end.Compare == "atMost":
+				return value >= o.At.Inputs[input] && value <= until
 			}
 		}
 	}
 	return slices.Contains(o.At.Several(in), value)
+}
+
+func numberOf(wire string) float64 {
+	n, _ := strconv.ParseFloat(wire, 64)
+	return n
 }

@@ -19,16 +19,21 @@ type ChartView struct {
 	Measure string      `json:"measure"`
 	Splits  []string    `json:"splits,omitempty"` // in order of rank
 	Points  []PointView `json:"points"`
-	Span    string      `json:"span,omitempty"` // points are spans of time: day, week, month
-	Unit    string      `json:"unit,omitempty"`
-	Chooses bool        `json:"chooses,omitempty"` // a point leads somewhere
-	Again   bool        `json:"again,omitempty"`   // choosing the chosen point again shows all
-	Input   string      `json:"input,omitempty"`   // of its own screen, that a chosen point narrows
-	Several bool        `json:"several,omitempty"` // several points can be chosen
-	Refused string      `json:"refused,omitempty"`
-	Shape   string      `json:"shape,omitempty"`
-	Beyond  int         `json:"beyond,omitempty"` // so many values are not shown
-	Rest    *PointView  `json:"rest,omitempty"`   // all of them as one, which cannot be chosen
+	Span    string      `json:"span,omitempty"`    // points are spans of time: day, week, month; or of numbers: range
+	Shows   string      `json:"shows,omitempty"`   // its measure in words
+	Against string      `json:"against,omitempty"` // of dots: what puts them higher, in words
+	Size    string      `json:"size,omitempty"`    // of dots: how large they are, in words
+
+	AgainstUnit string     `json:"againstUnit,omitempty"`
+	Unit        string     `json:"unit,omitempty"`
+	Chooses     bool       `json:"chooses,omitempty"` // a point leads somewhere
+	Again       bool       `json:"again,omitempty"`   // choosing the chosen point again shows all
+	Input       string     `json:"input,omitempty"`   // of its own screen, that a chosen point narrows
+	Several     bool       `json:"several,omitempty"` // several points can be chosen
+	Refused     string     `json:"refused,omitempty"`
+	Shape       string     `json:"shape,omitempty"`
+	Beyond      int        `json:"beyond,omitempty"` // so many values are not shown
+	Rest        *PointView `json:"rest,omitempty"`   // all of them as one, which cannot be chosen
 }
 
 // PointView is one bar with its parts.
@@ -40,6 +45,7 @@ type PointView struct {
 	Chosen bool               `json:"chosen,omitempty"` // the screen shows just that
 	Menu   []use.EntryView    `json:"menu,omitempty"`
 	Before *float64           `json:"before,omitempty"` // what it was a year before
+	More   []float64          `json:"more,omitempty"`   // of dots: how high, how large
 }
 
 // Chart counts or sums records by one field.
@@ -47,25 +53,41 @@ type Chart struct {
 	project.ElementHead
 	project.PointSource
 	Label   string        `json:"label,omitempty"`
-	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"`                       // count (default), sum, mean, most, least
-	Of      string        `json:"of,omitempty"`                                                                                            // of the others than count: the field
-	Split   string        `json:"split,omitempty"`                                                                                         // path: each bar is divided by it
-	Shape   string        `json:"shape,omitempty" jsonschema:"enum=bars,enum=columns,enum=line,enum=area,enum=share,enum=grid,enum=table"` // how it is drawn; bars (default), along time columns
-	Before  bool          `json:"before,omitempty"`                                                                                        // of spans of time: also what it was a year before
-	Rest    bool          `json:"rest,omitempty"`                                                                                          // what is beyond the points is one more
-	Points  int           `json:"points,omitempty"`                                                                                        // at most; default 12
-	Chosen  *project.Gate `json:"chosen,omitempty"`                                                                                        // a point is chosen
+	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"`                                 // count (default), sum, mean, most, least
+	Of      string        `json:"of,omitempty"`                                                                                                      // of the others than count: the field
+	Split   string        `json:"split,omitempty"`                                                                                                   // path: each bar is divided by it
+	Shape   string        `json:"shape,omitempty" jsonschema:"enum=bars,enum=columns,enum=line,enum=area,enum=share,enum=grid,enum=dots,enum=table"` // how it is drawn; bars (default), along time columns
+	Against *Measured     `json:"against,omitempty"`                                                                                                 // of dots: what puts them higher or lower; the first measure goes from left to right
+	Size    *Measured     `json:"size,omitempty"`                                                                                                    // of dots: how large they are
+	Before  bool          `json:"before,omitempty"`                                                                                                  // of spans of time: also what it was a year before
+	Rest    bool          `json:"rest,omitempty"`                                                                                                    // what is beyond the points is one more
+	Points  int           `json:"points,omitempty"`                                                                                                  // at most; default 12
+	Chosen  *project.Gate `json:"chosen,omitempty"`                                                                                                  // a point is chosen
 
 	Menu map[string]*project.Entry `json:"menu,omitempty"` // what a point's menu offers
 }
 
 // shapes are how a chart can be drawn.
-var shapes = []string{"bars", "columns", "line", "area", "share", "grid", "table"}
+var shapes = []string{"bars", "columns", "line", "area", "share", "grid", "dots", "table"}
 
 // Validate asks for a table and a field to count by.
 func (spec *Chart) Validate() error {
 	if spec.Table == "" || spec.By == "" {
 		return fmt.Errorf("a chart needs a table and a field to count by")
+	}
+	if spec.Step < 0 || spec.Step > 0 && spec.Span != "" {
+		return fmt.Errorf("ranges of a chart are wider than nothing, and of numbers alone")
+	}
+	if (spec.Shape == "dots") != (spec.Against != nil) || spec.Size != nil && spec.Against == nil {
+		return fmt.Errorf("dots need two measures, and nothing else has a second one")
+	}
+	if spec.Against != nil && spec.Split != "" {
+		return fmt.Errorf("dots have no parts")
+	}
+	for _, m := range []*Measured{spec.Against, spec.Size} {
+		if err := m.validate(); err != nil {
+			return err
+		}
 	}
 	if spec.Points < 0 || spec.Points > 100 {
 		return fmt.Errorf("a chart has 1 to 100 points")
@@ -100,7 +122,7 @@ func (spec *Chart) MenuEntries() map[string]*project.Entry { return spec.Menu }
 func (*Chart) Called(plan.Scene, *plan.Element) string { return "a point of the chart" }
 
 func (spec *Chart) Plan(b *plan.Planner) {
-	for _, path := range []string{spec.By, spec.Split, spec.Of} {
+	for _, path := range spec.paths() {
 		if f, _ := b.App.Project.FieldAt(spec.Table, path); f == nil && path != "" {
 			b.Broken("chart", path, cond.Problem{Message: "A field that it counts by is gone.", Length: 1})
 		}
@@ -108,7 +130,7 @@ func (spec *Chart) Plan(b *plan.Planner) {
 }
 
 func (spec *Chart) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error {
-	if len(e.Broken) > 0 || !o.MaySee(spec.Table, spec.By) || spec.Split != "" && !o.MaySee(spec.Table, spec.Split) || spec.Of != "" && !o.MaySee(spec.Table, spec.Of) {
+	if len(e.Broken) > 0 || slices.ContainsFunc(spec.paths(), func(path string) bool { return path != "" && !o.MaySee(spec.Table, path) }) {
 		return nil
 	}
 	match, err := o.Match(spec.Table, false)
@@ -116,7 +138,7 @@ func (spec *Chart) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error 
 		return err
 	}
 	match = withoutOwn(o, e, spec, match)
-	q := ask.GroupQuery{Table: o.App.Project.Tables[spec.Table], By: spec.By, Split: spec.Split, Measure: spec.Measure, Of: spec.Of, Span: spec.Span, Zone: o.World.Moment.Location().String(), Match: match, Limit: spec.Points, Rights: o.Rights}
+	q := ask.GroupQuery{Table: o.App.Project.Tables[spec.Table], By: spec.By, Split: spec.Split, Measure: spec.Measure, Of: spec.Of, More: spec.more(), Span: spec.Span, Step: spec.Step, Zone: o.World.Moment.Location().String(), Match: match, Limit: spec.Points, Rights: o.Rights}
 	if q.Limit == 0 {
 		q.Limit = 12
 	}
@@ -146,8 +168,15 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	if cv.Measure == "" {
 		cv.Measure = "count"
 	}
-	if of, _ := o.App.Project.FieldAt(spec.Table, spec.Of); of != nil {
-		cv.Unit = of.Unit
+	if spec.Step > 0 {
+		cv.Span = "range"
+	}
+	cv.Unit, cv.Shows = spec.measured(o, &Measured{spec.Measure, spec.Of})
+	if spec.Against != nil {
+		cv.AgainstUnit, cv.Against = spec.measured(o, spec.Against)
+	}
+	if spec.Size != nil {
+		_, cv.Size = spec.measured(o, spec.Size)
 	}
 	into.View = cv
 	f, _ := o.App.Project.FieldAt(spec.Table, spec.By)
@@ -179,7 +208,10 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 		if spec.Span != "" && g.Value.Known() && !g.Value.IsNull() {
 			p.Label = spanWords(o.App.Language, g.Value, spec.Span)
 		}
-		p.Parts, p.Before = partsOf(g), before(g.Value)
+		if from, ok := g.Value.Float64(); ok && spec.Step > 0 {
+			p.Label = numberWords(o.App.Language, from) + " to " + numberWords(o.App.Language, from+spec.Step)
+		}
+		p.Parts, p.Before, p.More = partsOf(g), before(g.Value), g.More
 		cv.Points = append(cv.Points, p)
 	}
 	gate := e.Gates["point"]
@@ -189,8 +221,8 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	}
 	for i := range cv.Points {
 		p := &cv.Points[i]
-		at := use.Aim{Point: p.Value, Span: spec.Span}
-		p.Chosen = own != "" && p.Value != "" && o.IsChosen(own, p.Value, spec.Span)
+		at := use.Aim{Point: p.Value, Span: spec.Span, Step: spec.Step}
+		p.Chosen = own != "" && p.Value != "" && o.IsChosen(own, p.Value, cv.Span)
 		p.Menu = o.MenuOf(e, spec.Menu, at)
 		if gate != nil && i == 0 {
 			cv.Chooses = o.Judge(gate, at).Open()

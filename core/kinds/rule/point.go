@@ -1,6 +1,7 @@
 package rule
 
 import (
+	"strconv"
 	"time"
 
 	"ambergate/core/cond"
@@ -10,11 +11,11 @@ import (
 	"ambergate/core/words"
 )
 
-// Point is what the chosen point of a chart stands for: its value, or the end of its span of time.
+// Point is what the chosen point of a chart stands for: its value, or the end of its span of time or its range.
 type Point struct {
 	project.BindingHead
 	base
-	Value string `json:"value,omitempty"` // end: of a span of time
+	Value string `json:"value,omitempty"` // end: of a span of time or a range
 }
 
 // Chooses says that the point's own value is brought, not the end of its span.
@@ -29,7 +30,13 @@ func (spec *Point) Give(x *use.Binding) cond.Value {
 	if spec.Value == "end" && x.At.PointTo != "" {
 		wire = x.At.PointTo
 	}
-	if spec.Value == "end" && wire != "" {
+	if spec.Value == "end" && wire != "" && x.At.Step > 0 {
+		start, err := strconv.ParseFloat(wire, 64)
+		if err != nil {
+			return cond.UnknownBecause("this point is no range of numbers")
+		}
+		wire = strconv.FormatFloat(start+x.At.Step, 'f', -1, 64)
+	} else if spec.Value == "end" && wire != "" {
 		day, err := time.Parse(time.DateOnly, wire)
 		if err != nil {
 			return cond.UnknownBecause("this point is no span of time")

@@ -30,7 +30,7 @@ func (Point) Sample(o *use.Opening, e *plan.Element) use.Aim { return o.FirstPoi
 func aimPoint(e *plan.Element, p press.Press) use.Aim {
 	at := use.Aim{Point: p.Point, PointTo: p.PointTo, Also: p.Also, Picked: p.Picked, Result: p.Result}
 	if s := project.PointsOf(e.Element); s != nil {
-		at.Span = s.Span
+		at.Span, at.Step = s.Span, s.Step
 	}
 	return at
 }

@@ -2379,6 +2379,13 @@ export interface components {
             span?: string;
             unit?: string;
             shape?: string;
+            /** @description its measure in words */
+            shows?: string;
+            /** @description of dots: what puts them higher, in words */
+            against?: string;
+            againstUnit?: string;
+            /** @description of dots: how large they are, in words */
+            size?: string;
             again?: boolean;
             /** @description of its own screen, that a chosen point narrows */
             input?: string;
@@ -2396,6 +2403,8 @@ export interface components {
         };
         /** @description A bar with its parts. */
         PointView: {
+            /** @description of dots: how high, how large */
+            more?: number[];
             chosen?: boolean;
             menu?: components["schemas"]["EntryView"][];
             value: string;

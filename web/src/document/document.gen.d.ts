@@ -330,7 +330,7 @@ export interface PickedBinding {
   table?: string;
 }
 /**
- * Point is what the chosen point of a chart stands for: its value, or the end of its span of time.
+ * Point is what the chosen point of a chart stands for: its value, or the end of its span of time or its range.
  */
 export interface PointBinding {
   rule: 'point';
@@ -347,7 +347,7 @@ export interface PointBinding {
    */
   reason?: string;
   /**
-   * End: of a span of time
+   * End: of a span of time or a range
    */
   value?: string;
 }
@@ -1083,6 +1083,10 @@ export interface ChartElement {
    * Of a date or moment
    */
   span?: 'day' | 'week' | 'month' | 'quarter' | 'year';
+  /**
+   * Of a number: how wide the ranges are that it is counted by
+   */
+  step?: number;
   label?: string;
   /**
    * Count (default), sum, mean, most, least
@@ -1099,7 +1103,9 @@ export interface ChartElement {
   /**
    * How it is drawn; bars (default), along time columns
    */
-  shape?: 'bars' | 'columns' | 'line' | 'area' | 'share' | 'grid' | 'table';
+  shape?: 'bars' | 'columns' | 'line' | 'area' | 'share' | 'grid' | 'dots' | 'table';
+  against?: Measured;
+  size?: Measured;
   /**
    * Of spans of time: also what it was a year before
    */
@@ -1119,6 +1125,19 @@ export interface ChartElement {
   menu?: {
     [k: string]: Entry;
   };
+}
+/**
+ * Measured is a further measure of the points of a chart.
+ */
+export interface Measured {
+  /**
+   * Count (default), sum, mean, most, least
+   */
+  measure?: 'count' | 'sum' | 'mean' | 'most' | 'least';
+  /**
+   * Of the others than count: the field
+   */
+  of?: string;
 }
 /**
  * Entry is one line of the menu of a row or a point.
@@ -1995,7 +2014,7 @@ export interface Input {
    */
   filter?: string;
   /**
-   * Of Filter: is (default), atLeast, atMost
+   * Of Filter: is (default), atLeast, atMost, below
    */
   compare?: string;
   /**

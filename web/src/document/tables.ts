@@ -50,6 +50,14 @@ export interface Reached {
   field: FieldDoc;
 }
 
+/** Whether a field tells records from each other, and nothing else of them. */
+export function isKey(d: Document, table: string, path: string): boolean {
+  const along = path.split('.');
+  const last = along.pop() ?? '';
+  const of = along.length === 0 ? table : fieldAlong(d, table, along.join('.'))?.references;
+  return entityOf(d, of, 'table')?.key?.includes(last) ?? false;
+}
+
 /** The fields of a table and those of the records that it refers to, one step on. */
 export function reachedOf(d: Document, table: string): Reached[] {
   const own = fieldsOf(entityOf(d, table, 'table')).map((f) => ({ path: f.id, label: f.label, field: f }));

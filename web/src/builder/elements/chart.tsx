@@ -1,8 +1,10 @@
+import type { Document } from '../../document/document.gen';
 import { put } from '../../document/edit';
 import { entityOf } from '../../document/parts';
-import { fieldAlong, type Reached } from '../../document/tables';
+import { fieldAlong, isKey, type Reached } from '../../document/tables';
 import { useBuild } from '../context';
 import type { BuiltElement, LookProps } from './element';
+import { narrowsAnew, narrowsOwn } from './narrowsAnew';
 import { ChosenPart } from './parts/ChosenPart';
 import { EitherPart } from './parts/EitherPart';
 import { FieldPart } from './parts/Fields';
@@ -18,7 +20,9 @@ export const chart: BuiltElement<'chart'> = {
   Look: ChartLook,
 };
 
-const groups = (f: Reached) => isDated(f) || ['yesno', 'record', 'text', 'whole'].includes(f.field.type);
+const groups = (d: Document, table: string) => (f: Reached) =>
+  !isKey(d, table, f.path) &&
+  (isDated(f) || ['yesno', 'record', 'text', 'whole', 'number', 'decimal'].includes(f.field.type));
 
 const shapes = [
   ['', 'bars'],
@@ -27,6 +31,7 @@ const shapes = [
   ['area', 'an area'],
   ['share', 'shares of one bar'],
   ['grid', 'a grid, by its parts'],
+  ['dots', 'dots, by two measures'],
   ['table', 'a table'],
 ] as const;
 
@@ -34,24 +39,48 @@ const alongTime = [['', 'columns'], ['bars', 'bars'], ...shapes.slice(2)] as con
 
 /** What a chart counts, by what, and of which records. */
 function ChartLook({ path, element: e }: LookProps<'chart'>) {
-  const { entities } = useBuild();
+  const { project, screen, entities } = useBuild();
   const by = fieldAlong(entities, e.table, e.by);
   const timed = by?.type === 'date' || by?.type === 'moment';
-  const inTime = (to: string) => {
+  const ranged = by !== undefined && ['whole', 'number', 'decimal'].includes(by.type) && !by.references;
+  const another = async (to: string) => {
     const f = fieldAlong(entities, e.table, to);
+    const wide = f?.type === 'number' || f?.type === 'decimal' ? (e.step ?? 10) : undefined;
+    const stepped = wide === e.step ? [] : put(entities, [...path, 'step'], wide);
     const span = f?.type === 'date' || f?.type === 'moment' ? (e.span ?? 'month') : undefined;
-    return span === e.span ? [] : put(entities, [...path, 'span'], span);
+    const spanned = span === e.span ? [] : put(entities, [...path, 'span'], span);
+    const narrows = narrowsOwn(screen, e) ? await narrowsAnew(project, entities, path, e.table, to) : [];
+    return [...stepped, ...spanned, ...narrows];
   };
   return (
     <>
       <TypedPart path={path} name="label" label="Label" value={e.label} width="200px" />
       <Measure path={path} element={e} />
-      <FieldPart path={path} name="by" label="For each" value={e.by} table={e.table} only={groups} also={inTime} />
+      <FieldPart
+        path={path}
+        name="by"
+        label="For each"
+        value={e.by}
+        table={e.table}
+        only={groups(entities, e.table)}
+        also={another}
+      />
+      {ranged && (
+        <TypedPart
+          path={path}
+          name="step"
+          label="In ranges of"
+          hint="each by itself"
+          value={e.step}
+          number
+          needed={by.type !== 'whole'}
+        />
+      )}
       {timed && <ChosenPart path={path} name="span" label="Each" value={e.span ?? 'month'} among={spans} />}
       {timed && (
         <EitherPart path={path} name="before" label="Compared with" value={e.before} no="nothing" yes="a year before" />
       )}
-      {(!e.measure || e.measure === 'count' || e.measure === 'sum') && (
+      {!e.against && (!e.measure || e.measure === 'count' || e.measure === 'sum') && (
         <FieldPart
           path={path}
           name="split"
@@ -62,7 +91,34 @@ function ChartLook({ path, element: e }: LookProps<'chart'>) {
           none="nothing"
         />
       )}
-      <ChosenPart path={path} name="shape" label="Drawn as" value={e.shape} among={timed ? alongTime : shapes} />
+      <ChosenPart
+        path={path}
+        name="shape"
+        label="Drawn as"
+        value={e.shape}
+        among={timed ? alongTime : shapes}
+        also={(to) => {
+          // Dots have a second measure, and nothing else has.
+          if (to === 'dots')
+            return [...put(entities, [...path, 'against'], {}), ...put(entities, [...path, 'split'], undefined)];
+          return ['against', 'size'].flatMap((part) => put(entities, [...path, part], undefined));
+        }}
+      />
+      {e.against && (
+        <>
+          <Measure path={[...path, 'against']} element={{ table: e.table, ...e.against }} label="Higher by" />
+          <EitherPart
+            path={path}
+            name="size"
+            label="How large"
+            value={e.size !== undefined}
+            no="all the same"
+            yes="by a measure"
+            kept={{}}
+          />
+          {e.size && <Measure path={[...path, 'size']} element={{ table: e.table, ...e.size }} label="Larger by" />}
+        </>
+      )}
       <TypedPart path={path} name="points" label="At most" hint="12" value={e.points} number />
       {!timed && (!e.measure || e.measure === 'count' || e.measure === 'sum') && (
         <EitherPart

@@ -7,6 +7,7 @@ import type { OfKind } from '../kinds/kind';
 import { useEntryMenu } from '../useEntryMenu';
 import { Bars } from './Bars';
 import { Columns } from './Columns';
+import { Dots } from './Dots';
 import { PointTable } from './PointTable';
 import { type Choosing, type PointsProps, partWords, type Shape, shadeOf, shapeOf, stretch } from './points';
 import { Share } from './Share';
@@ -18,6 +19,7 @@ const drawings: Record<Shape, ComponentType<PointsProps>> = {
   area: Columns,
   share: Share,
   grid: PointTable,
+  dots: Dots,
   table: PointTable,
 };
 
@@ -46,7 +48,7 @@ export function Chart({ element }: { element: OfKind<'chart'> }) {
     if (!first || !last) return;
     const { filters = [], sort = [], find } = view.place;
     if (chart.several && chart.input) onArrange({ filters, sort, find, clear: [chart.input] });
-    else choose(...stretch(first.value, chart.span ? last.value : first.value)); // again: that shows all
+    else choose(...stretch(chart, first.value, chart.span ? last.value : first.value)); // again: that shows all
   };
   if (chart.refused) return <Box color="muted">{chart.refused}</Box>;
   return (

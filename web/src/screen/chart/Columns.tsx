@@ -109,7 +109,11 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
           <Box key={p.value} flex="1" minW="4px" position="relative">
             {i % step === 0 && roomy(i) && (
               <Box position="absolute" left="0" whiteSpace="nowrap">
-                {chart.span ? shortly(p.value, chart.span, day) : p.label}
+                {chart.span === 'range'
+                  ? amount(Number(p.value))
+                  : chart.span
+                    ? shortly(p.value, chart.span, day)
+                    : p.label}
               </Box>
             )}
           </Box>

@@ -7,6 +7,7 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
   const { amount } = useLanguage();
   const parts = chart.splits ?? [];
   const most = Math.max(1e-9, ...chart.points.flatMap((p) => parts.map((s) => p.parts?.[s] ?? 0)));
+  const further = [chart.against, chart.size].filter((w) => w !== undefined);
   const compared = chart.points.some((p) => p.before !== undefined);
   const shaded = shapeOf(chart) === 'grid';
   return (
@@ -29,8 +30,13 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
               </Box>
             ))}
             <Box asChild fontWeight="600" pl="5px" textAlign="right">
-              <th scope="col">{parts.length > 0 ? 'all' : (chart.unit ?? '')}</th>
+              <th scope="col">{parts.length > 0 ? 'all' : further.length > 0 ? chart.shows : (chart.unit ?? '')}</th>
             </Box>
+            {further.map((words) => (
+              <Box asChild key={words} fontWeight="600" pl="12px" textAlign="right">
+                <th scope="col">{words}</th>
+              </Box>
+            ))}
             {compared && (
               <Box asChild fontWeight="600" pl="5px" textAlign="right">
                 <th scope="col">a year before</th>
@@ -77,6 +83,11 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
               <Box as="td" pl="5px" textAlign="right" fontWeight="700">
                 {amount(p.n)}
               </Box>
+              {further.map((words, i) => (
+                <Box as="td" key={words} pl="12px" textAlign="right">
+                  {p.more?.[i] === undefined ? '' : amount(p.more[i])}
+                </Box>
+              ))}
               {compared && (
                 <Box as="td" pl="5px" textAlign="right" color="muted">
                   {p.before === undefined ? '' : amount(p.before)}

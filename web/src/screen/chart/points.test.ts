@@ -35,5 +35,7 @@ test('with Shift all since the first one is chosen, along time', () => {
   const c = chart('month', point('2026-03-01'), point('2026-04-01', true), point('2026-05-01'));
   expect(choosing(c, point('2026-05-01'), { ...keys, shiftKey: true })).toEqual(['2026-04-01', { to: '2026-05-01' }]);
   expect(choosing(c, point('2026-03-01'), { ...keys, shiftKey: true })).toEqual(['2026-03-01', { to: '2026-04-01' }]);
-  expect(stretch('b', 'b')).toEqual(['b', {}]);
+  expect(stretch(c, '2026-04-01', '2026-04-01')).toEqual(['2026-04-01', {}]);
+  const ranges = chart('range', point('20'), point('100')); // in the order of numbers, not of letters
+  expect(stretch(ranges, '100', '20')).toEqual(['20', { to: '100' }]);
 });

@@ -25,13 +25,16 @@ export function choosing(
   e: { ctrlKey: boolean; metaKey: boolean; shiftKey: boolean },
 ): [string, Choosing] {
   const first = chart.points.find((x) => x.chosen);
-  if (e.shiftKey && chart.span && first) return stretch(first.value, p.value);
+  if (e.shiftKey && chart.span && first) return stretch(chart, first.value, p.value);
   return [p.value, chart.several && (e.ctrlKey || e.metaKey) ? { also: true } : {}];
 }
 
-/** A stretch of time between two points, whichever comes first. */
-export const stretch = (a: string, b: string): [string, Choosing] =>
-  a < b ? [a, { to: b }] : a > b ? [b, { to: a }] : [a, {}];
+/** A stretch between two points of a chart, whichever comes first. */
+export function stretch(chart: Pick<ChartView, 'points'>, a: string, b: string): [string, Choosing] {
+  if (a === b) return [a, {}];
+  const place = (value: string) => chart.points.findIndex((p) => p.value === value);
+  return place(a) < place(b) ? [a, { to: b }] : [b, { to: a }];
+}
 
 /** How a point stands back while another is chosen. */
 export const faded = (chart: ChartView, p: PointView) => (chart.points.some((x) => x.chosen) && !p.chosen ? 0.6 : 1);
@@ -40,9 +43,9 @@ export const faded = (chart: ChartView, p: PointView) => (chart.points.some((x) 
 export const partWords = (part: string) => ({ true: 'yes', false: 'no' })[part] ?? part;
 
 /** What of a chart each kind of drawing shows. */
-export type Shape = 'bars' | 'columns' | 'line' | 'area' | 'share' | 'grid' | 'table';
+export type Shape = 'bars' | 'columns' | 'line' | 'area' | 'share' | 'grid' | 'dots' | 'table';
 
-const shapes: Shape[] = ['bars', 'columns', 'line', 'area', 'share', 'grid', 'table'];
+const shapes: Shape[] = ['bars', 'columns', 'line', 'area', 'share', 'grid', 'dots', 'table'];
 
 /** How a chart is drawn: as it is asked for, else along time as columns and otherwise as bars. A grid needs parts. */
 export function shapeOf(chart: Pick<ChartView, 'shape' | 'span' | 'splits'>): Shape {

@@ -19,7 +19,7 @@ export function useStretch(chart: PointsProps['chart'], onChoose: PointsProps['o
     };
     window.addEventListener('click', still, { capture: true, once: true });
     setTimeout(() => window.removeEventListener('click', still, { capture: true }), 50);
-    onChoose(...stretch(drawn[0], drawn[1]));
+    onChoose(...stretch(chart, drawn[0], drawn[1]));
   });
   useEffect(() => {
     window.addEventListener('pointerup', end);
@@ -33,8 +33,10 @@ export function useStretch(chart: PointsProps['chart'], onChoose: PointsProps['o
   return {
     holds: (p: PointView) => {
       if (!drawn) return false;
-      const [a, { to }] = stretch(drawn[0], drawn[1]);
-      return p.value >= a && p.value <= (to ?? a);
+      const place = (value: string) => chart.points.findIndex((x) => x.value === value);
+      const [a, b] = drawn.map(place).sort((x, y) => x - y);
+      const at = place(p.value);
+      return at >= (a ?? 0) && at <= (b ?? 0);
     },
     hands: (p: PointView) => ({
       onPointerDown: (e: React.PointerEvent) => {

@@ -13,7 +13,7 @@ interface ChosenPartProps {
   /** How it is kept, where not as it is named. */
   as?: (id: string) => Part;
   /** What is changed with it. */
-  also?: (id: string) => Op[];
+  also?: (id: string) => Op[] | Promise<Op[]>;
 }
 
 /** A part of an element that is one of few. */
@@ -21,16 +21,11 @@ export function ChosenPart({ path, name, label, value, among, as, also }: Chosen
   const { entities, edit } = useBuild();
   const known = among.some(([id]) => id === (value ?? ''));
   const kept = (id: string) => (id === '' ? undefined : as ? as(id) : id);
+  const choose = async (id: string) =>
+    edit([...put(entities, [...path, name], kept(id)), ...((await also?.(id)) ?? [])]);
   return (
     <Labelled label={label}>
-      <Select
-        aria-label={label}
-        maxW="220px"
-        value={value ?? ''}
-        onChange={(e) =>
-          void edit([...put(entities, [...path, name], kept(e.target.value)), ...(also?.(e.target.value) ?? [])])
-        }
-      >
+      <Select aria-label={label} maxW="220px" value={value ?? ''} onChange={(e) => void choose(e.target.value)}>
         {!known && <option value={value ?? ''}>{value ? 'one that is gone' : 'choose …'}</option>}
         {among.map(([id, words]) => (
           <option key={id} value={id}>

@@ -13,7 +13,7 @@ interface FieldPartProps {
   only: (f: Reached) => boolean;
   /** What stands for none; it has to be one where this is missing. */
   none?: string;
-  also?: (path: string) => Op[];
+  also?: (path: string) => Op[] | Promise<Op[]>;
 }
 
 /** A part of an element that is a field of a table, or of a record that it refers to. */

@@ -1,5 +1,5 @@
 import { put } from '../../../document/edit';
-import { reachedOf } from '../../../document/tables';
+import { isKey, type Reached, reachedOf } from '../../../document/tables';
 import { Select } from '../../../ui/controls';
 import { Labelled } from '../../../ui/Labelled';
 import { useBuild } from '../../context';
@@ -9,12 +9,14 @@ import { isSized, measures } from './measures';
 interface MeasureProps {
   path: string[]; // of the element
   element: { table: string; measure?: string; of?: string; split?: string };
+  label?: string; // Shows
 }
 
 /** What an element tells of records: how many there are, or what one of their fields comes to. */
-export function Measure({ path, element: e }: MeasureProps) {
+export function Measure({ path, element: e, label = 'Shows' }: MeasureProps) {
   const { entities, edit } = useBuild();
-  const fields = reachedOf(entities, e.table).filter(isSized);
+  const sized = (f: Reached) => isSized(f) && !isKey(entities, e.table, f.path);
+  const fields = reachedOf(entities, e.table).filter(sized);
   const set = (to: string) => {
     const of = e.of ?? fields[0]?.path;
     if (to !== '' && !of) return;
@@ -28,8 +30,8 @@ export function Measure({ path, element: e }: MeasureProps) {
   const counts = !e.measure || e.measure === 'count';
   return (
     <>
-      <Labelled label="Shows">
-        <Select aria-label="Shows" value={counts ? '' : e.measure} onChange={(x) => set(x.target.value)}>
+      <Labelled label={label}>
+        <Select aria-label={label} value={counts ? '' : e.measure} onChange={(x) => set(x.target.value)}>
           {measures
             .filter(([id]) => id === '' || fields.length > 0)
             .map(([id, words]) => (
@@ -40,7 +42,14 @@ export function Measure({ path, element: e }: MeasureProps) {
         </Select>
       </Labelled>
       {!counts && (
-        <FieldPart path={path} name="of" label="Of which field" value={e.of} table={e.table} only={isSized} />
+        <FieldPart
+          path={path}
+          name="of"
+          label={label === 'Shows' ? 'Of which field' : `${label}: of which field`}
+          value={e.of}
+          table={e.table}
+          only={sized}
+        />
       )}
     </>
   );
