@@ -94,6 +94,30 @@ func (l *Language) Date(t time.Time) string {
 	return l.by.FmtDateMedium(t)
 }
 
+// DateLong writes a day with its name.
+func (l *Language) DateLong(t time.Time) string {
+	if l.by == nil {
+		return t.Format("Monday, 2 January 2006")
+	}
+	return l.by.FmtDateFull(t)
+}
+
+// DateShort writes a day in figures.
+func (l *Language) DateShort(t time.Time) string {
+	if l.by == nil {
+		return t.Format(time.DateOnly)
+	}
+	return l.by.FmtDateShort(t)
+}
+
+// Time writes the time of a day, in its own zone.
+func (l *Language) Time(t time.Time) string {
+	if l.by == nil {
+		return t.Format("15:04")
+	}
+	return l.by.FmtTimeShort(t)
+}
+
 // Moment writes a day and the time of it, in the time’s own zone.
 func (l *Language) Moment(t time.Time) string {
 	if l.by == nil {

@@ -54,7 +54,7 @@ func (r Run) Typed(editable map[string]*project.Column) (map[string]cond.Value, 
 
 // FillIn adds what the address fills in, and asks for what a new record needs.
 func (r Run) FillIn(t *project.Table, editable map[string]*project.Column, values map[string]cond.Value) error {
-	for field, wire := range r.Opening.At.Set {
+	for field, wire := range r.Opening.FilledIn() {
 		f := t.Fields[field]
 		if _, typed := values[field]; typed || f == nil || r.Opening.Grant.ReadOnly[field] || r.Opening.Grant.Hidden[field] || f.ReadOnly {
 			continue

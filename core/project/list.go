@@ -27,12 +27,13 @@ type List struct {
 // ListColumn is one column of a list.
 type ListColumn struct {
 	Item
-	Path  string  `json:"path"` // field ids joined by dots
-	Label string  `json:"label,omitempty"`
-	Width float64 `json:"width,omitempty"`                                                                 // share of the width; default 1
-	Align string  `json:"align,omitempty" jsonschema:"enum=left,enum=middle,enum=right"`                   // numbers right, all else left, if none is said
-	Look  string  `json:"look,omitempty" jsonschema:"enum=bar"`                                            // bar: of a number, how much it is of the most that is shown
-	Total string  `json:"total,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"` // at the foot, over all rows and not those that are shown
+	Path   string  `json:"path"` // field ids joined by dots
+	Label  string  `json:"label,omitempty"`
+	Width  float64 `json:"width,omitempty"`                                                                 // share of the width; default 1
+	Align  string  `json:"align,omitempty" jsonschema:"enum=left,enum=middle,enum=right"`                   // numbers right, all else left, if none is said
+	Look   string  `json:"look,omitempty" jsonschema:"enum=bar"`                                            // bar: of a number, how much it is of the most that is shown
+	Format string  `json:"format,omitempty"`                                                                // how its values are written, of Formats; as usual, if none is said
+	Total  string  `json:"total,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"` // at the foot, over all rows and not those that are shown
 }
 
 // Validate refuses looks that do not exist.
@@ -41,6 +42,9 @@ func (c *ListColumn) Validate() error {
 		return err
 	}
 	if err := OneOf("look", c.Look, "", "bar"); err != nil {
+		return err
+	}
+	if err := ValidFormat(c.Format); err != nil {
 		return err
 	}
 	return OneOf("total", c.Total, append([]string{""}, Measures...)...)

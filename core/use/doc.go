@@ -3,7 +3,7 @@
 //
 //   - open.go: opening, refusing, fetching
 //   - judge.go: the state of a way, in the order of judging
-//   - view.go, style.go, element.go, menu.go, rails.go: what is shown
+//   - view.go, style.go, format.go, element.go, menu.go, rails.go: what is shown
 //   - kinds.go, binding.go: what each kind of element, effect, move and rule does for it
 //   - world.go, given.go, vars.go: the values that conditions and bindings see
 //   - aim.go: the place that a way leads to

@@ -47,6 +47,7 @@ type Opening struct {
 	Chosen   map[string]*ChosenRow
 	Others   func(slug string) *plan.App // other projects, as released; nil: none can be reached
 	Children map[string]*ask.Row         // by child rule and record
+	filled   map[string]string           // see FilledIn
 	late     map[string]*ask.Row         // what shared gates are given by other rules
 	ghosts   bool
 	// explains says whether conditions are explained part by part: for builders, and for a
@@ -242,20 +243,47 @@ func (o *Opening) askRecords(round *ask.Round, src Sources) error {
 	return nil
 }
 
+// FilledIn gives what a new record begins with, by field, as the wire writes it: what the way here brought, and the
+// defaults of the screen's fields.
+func (o *Opening) FilledIn() map[string]string {
+	if o.At.Mode != "add" || o.filled != nil {
+		return o.filled
+	}
+	o.filled = maps.Clone(o.At.Set)
+	if o.filled == nil {
+		o.filled = map[string]string{}
+	}
+	for _, e := range o.Plan.Elements {
+		of, is := e.Spec.(interface{ FieldPath() string })
+		begins := e.Exprs["default"]
+		if !is || begins == nil || e.Modes != nil && !e.Modes["add"] {
+			continue
+		}
+		if _, brought := o.filled[of.FieldPath()]; brought {
+			continue
+		}
+		if v := begins.Root.Eval(o.World); v.Known() && !v.IsNull() {
+			o.filled[of.FieldPath()] = v.Wire()
+		}
+	}
+	return o.filled
+}
+
 // askFilled asks for the titles of the records that the address fills a new one in with.
 func (o *Opening) askFilled(round *ask.Round) error {
 	if o.At.Mode != "add" {
 		return nil
 	}
 	o.Filled = map[string]*ask.Row{}
-	for _, field := range slices.Sorted(maps.Keys(o.At.Set)) {
+	filled := o.FilledIn()
+	for _, field := range slices.Sorted(maps.Keys(filled)) {
 		f, _ := o.App.Project.FieldAt(o.Plan.Screen.RecordTable(), field)
 		if f == nil || f.References == "" || !o.MaySee(o.Plan.Screen.RecordTable(), field) {
 			continue
 		}
 		set := plan.Paths{}
 		(&plan.Planner{App: o.App}).NeedTitle(set, f.References, "")
-		err := o.askOne(round, ask.Query{Table: o.App.Project.Tables[f.References], Key: o.At.Set[field]}, set, func(row *ask.Row) error {
+		err := o.askOne(round, ask.Query{Table: o.App.Project.Tables[f.References], Key: filled[field]}, set, func(row *ask.Row) error {
 			o.Filled[field] = row
 			return nil
 		})

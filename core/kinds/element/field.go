@@ -50,6 +50,8 @@ type Field struct {
 	Changed  *project.Gate `json:"changed,omitempty"`                                   // set off when another value was given
 	Hint     string        `json:"hint,omitempty"`                                      // what to type, below the field while it is edited
 	Place    string        `json:"place,omitempty" jsonschema:"enum=above,enum=beside"` // of its label; beside while viewed and above while edited, if none is said
+	Format   string        `json:"format,omitempty"`                                    // how its value is written while viewed, of project.Formats; as usual, if none is said
+	Default  string        `json:"default,omitempty"`                                   // expression: what a new record begins with here
 	Required bool          `json:"required,omitempty"`                                  // here it may not be left empty, though its table allows that
 	Add      string        `json:"add,omitempty"`                                       // of a relation: the form that a missing record can be added with, in a dialog
 }
@@ -58,6 +60,9 @@ type Field struct {
 func (spec *Field) Validate() error {
 	if spec.Path == "" {
 		return fmt.Errorf("a field element needs the path of its field")
+	}
+	if err := project.ValidFormat(spec.Format); err != nil {
+		return err
 	}
 	return project.OneOf("place of the label", spec.Place, "", "above", "beside")
 }
@@ -118,6 +123,17 @@ func (spec *Field) Plan(b *plan.Planner) {
 		return
 	}
 	b.NeedShown(b.Plan.RecordPaths, table, path)
+	if spec.Default == "" {
+		return
+	}
+	f, _ := b.App.Project.FieldAt(table, path)
+	switch e := b.Expression("default", spec.Default); {
+	case e == nil:
+	case !plan.Fits(f.TypeOf(), e.Root.Type):
+		b.Broken("default", spec.Default, cond.Problem{Message: "“" + f.Label + "” cannot begin with that: it is of another kind.", Length: 1})
+	default:
+		b.Element.Exprs["default"] = e
+	}
 }
 
 // NewView gives an empty view of it.
@@ -153,7 +169,7 @@ func (spec *Field) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	case v.IsNull():
 		fv.State = "empty"
 	default:
-		fv.Value, fv.Words = v.Wire(), o.World.Say(v, f.TypeOf())
+		fv.Value, fv.Words = v.Wire(), o.World.SayAs(v, f, spec.Format)
 		if f.Type == ask.PictureType {
 			fv.Words = "picture"
 		} else if fv.Editable {
@@ -183,7 +199,7 @@ func fieldValue(o *use.Opening, path string, f *project.Column) cond.Value {
 	if o.At.Mode != "add" {
 		return o.World.From(o.World.Record, strings.Split(path, "."), path)
 	}
-	if wire, ok := o.At.Set[path]; ok {
+	if wire, ok := o.FilledIn()[path]; ok {
 		if v, err := cond.Parse(f.TypeOf(), wire); err == nil {
 			return v
 		}

@@ -248,7 +248,7 @@ func (spec *List) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 			row.Face = rowFace(o, e, spec.Faces, &world)
 		}
 		for i, c := range columns {
-			row.Cells[i] = cell(o, r, spec.Table, c.Path)
+			row.Cells[i] = cell(o, r, spec.Table, c)
 			if v := r.Values[c.Path]; lv.InPlace && v.Kind() == cond.Moment {
 				row.Cells[i].Value = use.Editing(v, o.World.Moment.Location())
 			}
@@ -292,7 +292,8 @@ func severalViews(o *use.Opening, e *plan.Element) []use.SeveralView {
 	return out
 }
 
-func cell(o *use.Opening, r *ask.Row, table, path string) CellView {
+func cell(o *use.Opening, r *ask.Row, table string, c *project.ListColumn) CellView {
+	path := c.Path
 	f, _ := o.App.Project.FieldAt(table, path)
 	v := r.Values[path]
 	switch {
@@ -305,5 +306,5 @@ func cell(o *use.Opening, r *ask.Row, table, path string) CellView {
 	case f.References != "":
 		return CellView{Words: o.World.Title(r, f.References, path), Value: v.Wire()}
 	}
-	return CellView{Words: o.World.Say(v, f.TypeOf()), Value: v.Wire()}
+	return CellView{Words: o.World.SayAs(v, f, c.Format), Value: v.Wire()}
 }

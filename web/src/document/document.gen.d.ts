@@ -1341,6 +1341,14 @@ export interface FieldElement {
    */
   place?: 'above' | 'beside';
   /**
+   * How its value is written while viewed, of project.Formats; as usual, if none is said
+   */
+  format?: string;
+  /**
+   * Expression: what a new record begins with here
+   */
+  default?: string;
+  /**
    * Here it may not be left empty, though its table allows that
    */
   required?: boolean;
@@ -1607,6 +1615,10 @@ export interface ListColumn {
    * Bar: of a number, how much it is of the most that is shown
    */
   look?: 'bar';
+  /**
+   * How its values are written, of Formats; as usual, if none is said
+   */
+  format?: string;
   /**
    * At the foot, over all rows and not those that are shown
    */

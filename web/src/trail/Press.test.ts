@@ -30,6 +30,7 @@ function press(answers: (PressResult | Refused)[], more: Partial<PressHands> = {
       sent.push(request);
       return true;
     },
+    hold: () => {},
     insist: (call) => call(),
     show: () => log.push('show'),
     fail: say('fail'),

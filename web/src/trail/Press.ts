@@ -35,6 +35,8 @@ export interface PressHands {
   post: (request: PressRequest) => Promise<PressResult>;
   /** Sends without waiting, also while the page goes away; tells whether it was taken. */
   postLast: (request: PressRequest) => Promise<boolean>;
+  /** Nobody goes elsewhere before the press is over. */
+  hold: (until: Promise<unknown>) => void;
   insist: <T>(call: () => Promise<T>) => Promise<T>;
   show: (next: Shown) => void;
   fail: (e: unknown) => void;
@@ -95,7 +97,13 @@ export class Press extends Told<PressState> {
     if (taken) await this.hands.reload();
   };
 
-  private async send(request: PressRequest, ofRow: boolean): Promise<Pressed> {
+  private send(request: PressRequest, ofRow: boolean): Promise<Pressed> {
+    const sent = this.sent(request, ofRow);
+    this.hands.hold(sent);
+    return sent;
+  }
+
+  private async sent(request: PressRequest, ofRow: boolean): Promise<Pressed> {
     this.under = true;
     this.put({ busy: request.element, said: undefined, errors: none });
     try {

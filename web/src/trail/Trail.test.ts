@@ -222,6 +222,29 @@ test('a no stays until it is recovered from, or something else is shown', async 
   expect(trail.state.shown?.n).toBe(1);
 });
 
+test('who goes home while a press is under way goes home, wherever the press leads', async () => {
+  const { history } = tab();
+  const { calls } = server([shown(1), shown(3)]);
+  const trail = new Trail('p', calls, history, now);
+  await trail.arrive(entry('/use/p/p1'));
+  let over: () => void = () => {};
+  trail.hold(
+    new Promise<void>((done) => {
+      over = done;
+    }),
+  );
+  const home = trail.go('home');
+  trail.show(shown(2)); // where the press leads
+  over();
+  await home;
+  expect(trail.state.shown?.n).toBe(3);
+  trail.hold(Promise.reject(new Error('it went wrong')));
+  const { calls: more } = server([shown(4)]);
+  calls.go = more.go;
+  await trail.go('back');
+  expect(trail.state.shown?.n).toBe(4);
+});
+
 test('what was read again is not shown to who has gone on by then', async () => {
   const { history } = tab();
   let answer: (s: Shown) => void = () => {};

@@ -48,6 +48,7 @@ const again = 2000; // ms between tries while nobody answers
  */
 export class Trail extends Told<TrailState> {
   private stopped = false;
+  private held: Promise<unknown> = Promise.resolve();
   private arrival = 0; // of the last entry: answers for an earlier one come too late
 
   constructor(
@@ -187,8 +188,14 @@ export class Trail extends Told<TrailState> {
     return at !== undefined && here?.trail === at.trail && here.n !== at.n;
   }
 
-  /** Goes along the trail, or to its place n. */
+  /** Nobody goes along the trail before this is over: a press that is under way, which may lead somewhere itself. */
+  readonly hold = (until: Promise<unknown>) => {
+    this.held = until.catch(() => undefined);
+  };
+
+  /** Goes along the trail, or to its place n; from where a press leads that is under way. */
   readonly go = async (to: Along, n?: number) => {
+    await this.held;
     const at = this.state.shown;
     if (!at) return;
     try {

@@ -79,6 +79,7 @@ export function UsedScreen(props: UsedScreenProps) {
     onResult,
     post: call.press,
     postLast: call.pressLast,
+    hold: trail.hold,
     insist: trail.insist,
     show: trail.show,
     fail: trail.fail,

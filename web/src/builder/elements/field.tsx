@@ -4,8 +4,10 @@ import { fieldAlong } from '../../document/tables';
 import { useBuild } from '../context';
 import type { BuiltElement, LookProps, OfKind } from './element';
 import { ChosenPart } from './parts/ChosenPart';
+import { DefaultPart } from './parts/DefaultPart';
 import { EitherPart } from './parts/EitherPart';
 import { FieldPart } from './parts/Fields';
+import { FormatPart } from './parts/FormatPart';
 import { TypedPart } from './parts/TypedPart';
 
 export const field: BuiltElement<'field'> = {
@@ -27,6 +29,7 @@ const places = [
 function FieldLook({ path, element: e }: LookProps<'field'>) {
   const { entities, screen } = useBuild();
   const table = recordTable(screenOf(entities, screen)) ?? '';
+  const field = fieldAlong(entities, table, e.path);
   const form = screensOf(entities).filter(
     (s) => s.type === 'form' && recordTable(s) === fieldAlong(entities, table, e.path)?.references,
   );
@@ -55,6 +58,8 @@ function FieldLook({ path, element: e }: LookProps<'field'>) {
           <TypedPart path={path} name="hint" label="Hint" value={e.hint} hint="what to type" width="200px" />
         </>
       )}
+      {!e.readOnly && !e.path.includes('.') && field && <DefaultPart path={path} field={field} value={e.default} />}
+      <FormatPart path={path} field={field} value={e.format} />
       <ChosenPart path={path} name="place" label="Its label stands" value={e.place} among={places} />
       {form.length > 0 && (
         <ChosenPart

@@ -1,20 +1,22 @@
 import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import type { ListColumn } from '../../../document/document.gen';
+import type { Column, ListColumn } from '../../../document/document.gen';
 import type { Kept } from '../../../document/parts';
 import { Action } from '../../../ui/controls';
 import { Pop } from '../../Pop';
 import { ChosenPart } from '../parts/ChosenPart';
+import { FormatPart } from '../parts/FormatPart';
 
 interface MoreProps {
   at: string[]; // of the columns
   column: Kept<ListColumn>;
   words: string;
   number: boolean;
+  field: Column | undefined;
 }
 
 /** What else can be said of a column: where its values stand, how they are drawn, and what is told of all at the foot. */
-export function ColumnMore({ at, column: c, words, number }: MoreProps) {
+export function ColumnMore({ at, column: c, words, number, field }: MoreProps) {
   const [open, setOpen] = useState(false);
   const path = [...at, c.id];
   return (
@@ -35,6 +37,7 @@ export function ColumnMore({ at, column: c, words, number }: MoreProps) {
           <Flex p="12px" gap="12px">
             <ChosenPart path={path} name="align" label="Its values stand" value={c.align} among={sides} />
             {number && <ChosenPart path={path} name="look" label="Drawn as" value={c.look} among={drawn} />}
+            <FormatPart path={path} field={field} value={c.format} />
             <ChosenPart
               path={path}
               name="total"

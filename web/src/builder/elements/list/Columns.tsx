@@ -64,6 +64,7 @@ export function Columns({ at, columns, table, entities, edit, bare }: ColumnsPro
                 at={at}
                 column={c}
                 words={words}
+                field={fieldAlong(entities, table, c.path)}
                 number={numbers.includes(fieldAlong(entities, table, c.path)?.type ?? '')}
               />
             )}
