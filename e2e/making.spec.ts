@@ -217,6 +217,23 @@ test('a chart is drawn in several ways, and is a table too', async ({ page }) =>
   await expect(page.getByRole('alert')).toContainText('Only pictures and clips can be put here.');
   await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('none.webm', 'video/webm', 'aGVsbG8=') });
   await expect(page.getByRole('alert')).toContainText('This file is no clip that can be played.');
+  // One of more than 20 MB is made smaller before it is sent.
+  const huge = await page.evaluateHandle(async () => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 2600, height: 2200 });
+    const brush = canvas.getContext('2d');
+    const noise = brush?.createImageData(2600, 2200);
+    for (let i = 0; noise && i < noise.data.length; i += 65_536) crypto.getRandomValues(noise.data.subarray(i, i + 65_536));
+    if (noise) brush?.putImageData(noise, 0, 0);
+    const png = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/png'));
+    const files = new DataTransfer();
+    if (png) files.items.add(new File([png], 'huge.png', { type: 'image/png' }));
+    if (!png || png.size < 20_000_000) throw new Error(`it has ${png?.size} bytes`);
+    return files;
+  });
+  await answered(page, /\/pictures$/, () => stage(page).dispatchEvent('drop', { dataTransfer: huge }));
+  await expect(stage(page).locator('img.image')).toBeVisible();
+  await page.keyboard.press('Control+z');
+  await expect(stage(page).locator('img.image')).toHaveCount(0);
   await stage(page).dispatchEvent('drop', { dataTransfer: await dropped('none.png', 'image/png', 'aGVsbG8=') });
   await expect(page.getByRole('alert')).toContainText('This file is no picture that can be shown.');
   const scripted = Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>').toString('base64');
@@ -352,5 +369,62 @@ test('a clip is put by its file, and its end leads on', async ({ page }) => {
   await expect(sentence(page)).toContainText('played to its end');
   await clip.evaluate((v: HTMLVideoElement) => v.play());
   await expect(stage(page).getByRole('heading', { level: 1, name: 'Parts' })).toBeVisible();
+  await undoAll(page);
+});
+
+test('one for all: moved on other forms too, wired like another, behind “more” where it is narrow', async ({ page }) => {
+  await build(page, 's_wboard', 'Sela Brandt, shift lead');
+  for (const [table, name] of [['Components', 'One component'], ['Parts used', 'One part used']] as const) {
+    await page.keyboard.press('Control+b');
+    await page.getByRole('button', { name: '+ a new screen' }).click();
+    const made = page.getByRole('dialog', { name: 'A new screen' });
+    await made.getByLabel('What it is for').selectOption({ label: 'a form for one of …' });
+    await made.getByLabel('Of which table').selectOption({ label: table });
+    await made.getByLabel('Its name').fill(name);
+    await made.getByRole('button', { name: 'Make it' }).click();
+    await expect(page.getByRole('heading', { name, exact: true }).first()).toBeVisible();
+    await page.keyboard.press('Control+b');
+  }
+  const edit = stage(page).locator('[data-element]').filter({ has: page.getByRole('button', { name: 'Edit', exact: true }) }).first();
+  const left = async () => (await edit.boundingBox())?.x ?? 0;
+  const before = await left();
+  await edit.click({ position: { x: 10, y: 6 } });
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('The same stands in that place on one other screen.')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(left).toBeGreaterThan(before + 100); // two steps, however fast they came
+  const moved = await left();
+  await page.getByRole('button', { name: 'move it there too' }).click();
+  await page.keyboard.press('Control+b');
+  await page.getByRole('complementary', { name: 'Screens' }).getByRole('button', { name: /^One component/ }).click();
+  await page.keyboard.press('Control+b');
+  await expect.poll(left).toBeCloseTo(moved, 0);
+
+  // Its wiring, for two others at once.
+  await edit.click({ position: { x: 10, y: 6 } });
+  await page.getByRole('button', { name: 'copy, paste, remove' }).click();
+  await page.getByRole('button', { name: 'copy its wiring' }).click();
+  for (const words of ['Change it', 'Correct it']) {
+    await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
+    await page.getByRole('combobox', { name: 'What goes here' }).fill(words);
+    await page.getByRole('option', { name: `a button “${words}”` }).click();
+    await expect(page.getByRole('combobox', { name: 'Where it leads' })).toBeVisible();
+    await page.keyboard.press('Escape'); // both get their target below
+  }
+  const put = (words: string) => stage(page).locator('[data-element]').filter({ hasText: words }).first();
+  await put('Change it').click({ position: { x: 10, y: 6 } });
+  await put('Correct it').click({ position: { x: 10, y: 6 }, modifiers: ['Shift'] });
+  await page.getByRole('button', { name: /^paste the wiring of/ }).click();
+  await page.keyboard.press('Escape');
+  await put('Correct it').click({ position: { x: 10, y: 6 } });
+  await expect(sentence(page)).toContainText('edit');
+
+  // On a tablet it is behind “more”, in its own place.
+  await page.getByRole('tab', { name: 'Look' }).click();
+  await page.getByRole('tabpanel', { name: 'Look' }).getByLabel('Behind “more”').selectOption({ label: 'on a tablet, too' });
+  await page.getByLabel('Width of the screen').selectOption({ label: '768 wide' });
+  await expect(put('Correct it')).toBeHidden();
+  await stage(page).getByRole('button', { name: '1 more' }).click();
+  await expect(put('Correct it')).toBeVisible();
   await undoAll(page);
 });

@@ -25,6 +25,7 @@ type ButtonView struct {
 	Leave   string `json:"leave,omitempty"` // it is a plain link out of this application
 	Tip     string `json:"tip,omitempty"`
 	Keys    string `json:"keys,omitempty"`
+	Fold    string `json:"fold,omitempty"`    // below which width it is behind “more”: narrow, middle, never
 	Current bool   `json:"current,omitempty"` // on a rail: it leads to where one is
 
 	Picture *use.PictureView     `json:"picture,omitempty"`
@@ -49,13 +50,14 @@ type Button struct {
 	use.NothingToFetch
 	Words   string        `json:"words"` // template
 	Icon    string        `json:"icon,omitempty"`
-	Tone    string        `json:"tone,omitempty"`                                         // plain (default), main, strong, sign
-	Colour  string        `json:"colour,omitempty"`                                       // in the stead of the tone's ground, as project.ValidColour has it
-	Note    string        `json:"note,omitempty"`                                         // template: a line under the words, on signs
-	Trigger string        `json:"trigger,omitempty" jsonschema:"enum=release,enum=press"` // release (default), press
-	Tip     string        `json:"tip,omitempty"`                                          // template: shown while it is pointed at
-	Keys    string        `json:"keys,omitempty"`                                         // shortcut, as in Ctrl+E
-	Picture string        `json:"picture,omitempty"`                                      // picture of the project
+	Tone    string        `json:"tone,omitempty"`                                                 // plain (default), main, strong, sign
+	Colour  string        `json:"colour,omitempty"`                                               // in the stead of the tone's ground, as project.ValidColour has it
+	Note    string        `json:"note,omitempty"`                                                 // template: a line under the words, on signs
+	Trigger string        `json:"trigger,omitempty" jsonschema:"enum=release,enum=press"`         // release (default), press
+	Tip     string        `json:"tip,omitempty"`                                                  // template: shown while it is pointed at
+	Keys    string        `json:"keys,omitempty"`                                                 // shortcut, as in Ctrl+E
+	Picture string        `json:"picture,omitempty"`                                              // picture of the project
+	Fold    string        `json:"fold,omitempty" jsonschema:"enum=narrow,enum=middle,enum=never"` // below which width it is behind “more”; as usual, if none is said
 	Gate    *project.Gate `json:"gate,omitempty"`
 
 	Faces map[string]*Face `json:"faces,omitempty"` // how it looks in one condition or state
@@ -73,6 +75,9 @@ func (spec *Button) Validate() error {
 		}
 	}
 	if err := project.ValidColour(spec.Colour); err != nil {
+		return err
+	}
+	if err := project.OneOf("width to fold at", spec.Fold, "", "narrow", "middle", "never"); err != nil {
 		return err
 	}
 	if err := project.ValidKeys(spec.Keys); err != nil {
@@ -125,7 +130,7 @@ func (spec *Button) Plan(b *plan.Planner) {
 func (*Button) NewView() any { return &ButtonView{} }
 
 func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
-	v := &ButtonView{Words: o.Text(e, "words"), Note: o.Text(e, "note"), Tip: o.Text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Picture: o.PictureView(spec.Picture)}
+	v := &ButtonView{Words: o.Text(e, "words"), Note: o.Text(e, "note"), Tip: o.Text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Fold: spec.Fold, Picture: o.PictureView(spec.Picture)}
 	into.View = v
 	face(o, e, spec, v)
 	if v.Tone == "" {

@@ -2186,6 +2186,11 @@ export interface components {
         };
         /** @description A button. */
         ButtonView: {
+            /**
+             * @description below which width it is behind "more"
+             * @enum {string}
+             */
+            fold?: "narrow" | "middle" | "never";
             colour?: string;
             leave?: string;
             tip?: string;

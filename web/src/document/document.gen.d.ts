@@ -998,6 +998,10 @@ export interface ButtonElement {
    * Picture of the project
    */
   picture?: string;
+  /**
+   * Below which width it is behind “more”; as usual, if none is said
+   */
+  fold?: 'narrow' | 'middle' | 'never';
   gate?: Gate;
   /**
    * How it looks in one condition or state

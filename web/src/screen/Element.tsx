@@ -25,7 +25,7 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
   const marks = useMarks();
   const wasChosen = useRef(false);
   const chosen = marks.chosen === element.id;
-  const one = chosen && !marks.several?.length;
+  const one = chosen && !marks.several?.length; // a press on one of several lets the others go
   const lit = chosen || marks.lit === element.id || marks.several?.includes(element.id);
   const number = marks.numbers[element.id];
   const hold = (event: React.SyntheticEvent) => {
@@ -41,8 +41,8 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
       data-lit={lit || undefined}
       data-hidden={element.state === 'hidden' || undefined}
       onPointerDownCapture={(event) => {
-        wasChosen.current = chosen && !event.shiftKey;
-        if (!chosen || event.shiftKey) {
+        wasChosen.current = one && !event.shiftKey;
+        if (!one || event.shiftKey) {
           event.stopPropagation();
           builder.onChoose(element.id, event.shiftKey);
         }
@@ -50,8 +50,8 @@ function Frame({ element, builder, children }: { element: ElementView; builder: 
       onMouseDown={(event) => event.shiftKey && event.preventDefault()} // it chooses one more, and no text
       onKeyDownCapture={(event) => {
         if (event.key !== 'Enter' && event.key !== ' ') return;
-        wasChosen.current = chosen;
-        if (!chosen) {
+        wasChosen.current = one;
+        if (!one) {
           hold(event);
           builder.onChoose(element.id, event.shiftKey);
         }

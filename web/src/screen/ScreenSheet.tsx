@@ -7,7 +7,7 @@ import { EmptyCells } from './EmptyCells';
 import { foldedRows, placedOf, usedRows } from './layout';
 import { OperatorSheet } from './OperatorSheet';
 import { PositionLine } from './PositionLine';
-import { SheetCell } from './SheetCell';
+import { placeOf, SheetCell } from './SheetCell';
 
 /** A screen as it is drawn: the same for users and builders. */
 export const ScreenSheet = memo(function ScreenSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
@@ -63,7 +63,10 @@ const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
   const rows = usedRows(view);
   const folds = foldedRows(view);
   const [open, setOpen] = useState<number[]>([]);
-  const folded = (e: ElementView) => folds.get(e.cell.row)?.includes(e.id) && !open.includes(e.cell.row);
+  const folded = (e: ElementView) => {
+    const fold = folds.get(e.cell.row);
+    return fold?.ids.includes(e.id) && !open.includes(e.cell.row) ? fold.below : undefined;
+  };
   return (
     <Grid
       templateColumns="repeat(12, minmax(0, 1fr))"
@@ -74,14 +77,16 @@ const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
     >
       {placedOf(view).map(({ element: e, inside }) => (
         <Fragment key={e.id}>
-          {folds.get(e.cell.row)?.[0] === e.id && (
+          {folds.get(e.cell.row)?.ids[0] === e.id && (
             <button
               type="button"
               className="sheet-more"
+              data-below={folds.get(e.cell.row)?.below}
+              style={placeOf(e, rows, { row: 1, col: 1 })}
               aria-expanded={open.includes(e.cell.row)}
               onClick={() => setOpen((old) => toggled(old, e.cell.row))}
             >
-              {open.includes(e.cell.row) ? 'fewer' : `${folds.get(e.cell.row)?.length} more`}
+              {open.includes(e.cell.row) ? 'fewer' : `${folds.get(e.cell.row)?.ids.length} more`}
             </button>
           )}
           <SheetCell element={e} inside={inside} rows={rows} from={{ row: 1, col: 1 }} folded={folded(e)} />

@@ -7,7 +7,7 @@ import type { Placed } from './layout';
 interface CellProps extends Placed {
   rows: number[]; // of the grid, by line
   from: { row: number; col: number }; // line and column that the grid around it begins with
-  folded?: boolean;
+  folded?: 'narrow' | 'middle'; // below which width it is not there
 }
 
 /** An element in its cell; a frame with what stands in it, on the same lines as all others. */
@@ -17,7 +17,7 @@ export function SheetCell({ element: e, inside, rows, from, folded }: CellProps)
     <div
       data-is={e.id}
       data-row={e.cell.row}
-      data-folded={folded || undefined}
+      data-folded={folded}
       className={e.kind === 'group' ? 'sheet-cell sheet-head' : 'sheet-cell'}
       style={e.kind === 'group' ? undefined : placeOf(e, rows, from)}
     >
@@ -47,7 +47,7 @@ export function SheetCell({ element: e, inside, rows, from, folded }: CellProps)
 }
 
 /** The place on the grid around it, for where there is room for one. */
-function placeOf(e: ElementView, rows: number[], from: { row: number; col: number }): React.CSSProperties {
+export function placeOf(e: ElementView, rows: number[], from: { row: number; col: number }): React.CSSProperties {
   const end = e.cell.row + (e.kind === 'group' ? Math.max(1, e.cell.h ?? 1) : 1);
   const vars: Record<string, number> = {
     '--col': e.cell.col - from.col + 1,

@@ -51,8 +51,29 @@ test('above a list more than two buttons in a row fold, all but the first', () =
     list: { columns: [], rows: [], main: true },
   } as never;
   const row = [button('b', 1, 3), button('a', 1, 1), button('c', 1, 5)];
-  expect(foldedRows(view([...row, list]))).toEqual(new Map([[1, ['b', 'c']]]));
+  expect(foldedRows(view([...row, list]))).toEqual(new Map([[1, { below: 'narrow', ids: ['b', 'c'] }]]));
   expect(foldedRows(view(row))).toEqual(new Map()); // nothing below that is pushed away
   expect(foldedRows(view([...row.slice(1), list]))).toEqual(new Map());
   expect(foldedRows(view([...row, element('t', 1, 7, 2), list]))).toEqual(new Map());
+});
+
+test('what a button says of folding counts, wherever it stands', () => {
+  const one = (id: string, col: number, fold?: 'narrow' | 'middle' | 'never'): ElementView => ({
+    id,
+    kind: 'button',
+    cell: { row: 1, col, w: 2 },
+    state: 'shown',
+    button: { words: id, tone: 'plain', trigger: 'release', fold },
+  });
+  expect(foldedRows(view([one('a', 1), one('b', 3, 'narrow')]))).toEqual(
+    new Map([[1, { below: 'narrow', ids: ['b'] }]]),
+  );
+  const both = [one('a', 1), one('b', 3, 'narrow'), one('c', 5, 'middle')];
+  expect(foldedRows(view(both)).get(1)).toEqual({ below: 'middle', ids: ['b', 'c'] });
+  const list: ElementView = {
+    ...element('l', 2, 1, 12),
+    kind: 'list',
+    list: { table: 't', label: '', main: true, count: 0, columns: [], rows: [], sort: [] },
+  };
+  expect(foldedRows(view([one('a', 1), one('b', 3), one('c', 5, 'never'), list])).get(1)?.ids).toEqual(['b']);
 });

@@ -57,20 +57,30 @@ export function panelsOf(view: View): Panel[] {
   return panels;
 }
 
-/** Rows of more than two buttons above a list, each with what of it folds where a screen is narrow: all but the first. */
-export function foldedRows(view: View): Map<number, string[]> {
+/** What of a row is behind “more”, and below which width of the sheet. */
+export interface Fold {
+  below: 'narrow' | 'middle';
+  ids: string[];
+}
+
+/**
+ * Rows of which something is behind “more” where there is little room: what its buttons say, or, where nothing is said, all
+ * but the first of more than two buttons above a list.
+ */
+export function foldedRows(view: View): Map<number, Fold> {
   const lists = view.elements.filter((e) => e.kind === 'list').map((e) => e.cell.row);
-  const folds = new Map<number, string[]>();
+  const folds = new Map<number, Fold>();
   for (const row of usedRows(view)) {
     const here = view.elements
       .filter((e) => e.cell.row === row && !view.elements.some((f) => holds(f, e)))
       .sort((a, b) => a.cell.col - b.cell.col);
-    const buttons = here.length > 2 && here.every((e) => e.kind === 'button');
-    if (buttons && lists.some((list) => list > row))
-      folds.set(
-        row,
-        here.slice(1).map((e) => e.id),
-      );
+    const said = (e: ElementView) => (e.kind === 'button' ? e.button.fold : undefined);
+    const own = here.filter((e) => said(e) === 'narrow' || said(e) === 'middle');
+    const usual = here.length > 2 && here.every((e) => e.kind === 'button') && lists.some((list) => list > row);
+    const folded = own.length > 0 ? own : usual ? here.slice(1).filter((e) => said(e) !== 'never') : [];
+    if (folded.length === 0) continue;
+    const below = own.some((e) => said(e) === 'middle') ? 'middle' : 'narrow'; // all of a row at one width
+    folds.set(row, { below, ids: folded.map((e) => e.id) });
   }
   return folds;
 }

@@ -395,4 +395,16 @@ export const dense = {
     '.sheet-head': { gridColumn: '1 / -1', gridRow: '1' },
     '.sheet-more': { display: 'none' },
   },
+  // What folds earlier has its “more” in its own place; opened, it is there instead.
+  '@container sheet (min-width: 600px) and (max-width: 959px)': {
+    '.sheet-cell[data-folded=middle]': { display: 'none' },
+    '.sheet-more[data-below=middle]': {
+      display: 'block',
+      gridColumn: 'var(--col) / span var(--w)',
+      gridRow: 'var(--row)',
+      marginTop: '0',
+      minHeight: '36px',
+    },
+    '.sheet-more[data-below=middle][aria-expanded=true]': { display: 'none' },
+  },
 };

@@ -10,8 +10,16 @@ import { KeptChip } from '../sentence/look/KeptChip';
 import { tones } from '../sentence/look/tones';
 import { WordsField } from '../sentence/look/WordsField';
 import type { BuiltElement, LookProps } from './element';
+import { ChosenPart } from './parts/ChosenPart';
 
 export const button: BuiltElement<'button'> = { words: (e) => e.words, Look: ButtonLook };
+
+const folds = [
+  ['', 'as usual'],
+  ['narrow', 'on a telephone'],
+  ['middle', 'on a tablet, too'],
+  ['never', 'never'],
+] as const;
 
 /** The words, tone, icon, faces and shortcut of a button. */
 function ButtonLook({ path, element }: LookProps<'button'>) {
@@ -42,6 +50,7 @@ function ButtonLook({ path, element }: LookProps<'button'>) {
       <Labelled label="Shortcut">
         <Typed label="Shortcut" value={element.keys ?? ''} hint="Alt+E" onSave={(v) => set('keys', v)} />
       </Labelled>
+      <ChosenPart path={path} name="fold" label="Behind “more”" value={element.fold} among={folds} />
       <WordsField path={path} name="tip" label="Tooltip" />
       <KeptChip path={[...path, 'picture']} />
       <ColourChip path={[...path, 'colour']} />

@@ -1,10 +1,11 @@
 import { Box } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Cell } from '../../document/document.gen';
 import { put } from '../../document/edit';
 import { elementsOf, screenOf } from '../../document/screens';
 import type { Edges } from '../../ui/beside';
 import { useBuild } from '../context';
+import { type Moved, MovedToo } from './MovedToo';
 import { useArrangeKeys } from './useArrangeKeys';
 import { useChoosingFrame } from './useChoosingFrame';
 import { useDrag } from './useDrag';
@@ -15,18 +16,27 @@ export function Arranging() {
   const { entities, screen, edit, choose, chooseAll } = useBuild();
   const elements = elementsOf(entities, screen);
   const tall = screenOf(entities, screen)?.type === 'operator';
+  const [moved, setMoved] = useState<Moved>();
   const place = (changed: Map<string, Cell>) =>
     edit([...changed].flatMap(([id, cell]) => put(entities, [screen, 'elements', id, 'cell'], cell)));
+  // What stands in the same place on other screens may follow; a step after another is one from where it began.
+  const told = (changed: Map<string, Cell>, id: string) => {
+    const one = elements.find((e) => e.id === id);
+    if (!one || !changed.has(id)) return place(changed);
+    const was = moved?.id === id && moved.screen === screen ? moved.was : one.cell;
+    setMoved({ screen, id, was });
+    return place(changed);
+  };
   const drag = useDrag(elements, tall, (changed, id) => {
     choose(id);
-    void place(changed);
+    void told(changed, id);
   });
   const mark = useDragMark(({ element, mark: id, x, y }) => {
     const at = [screen, 'elements', element, 'marks', id];
     choose(element);
     void edit([...put(entities, [...at, 'x'], x), ...put(entities, [...at, 'y'], y)]);
   });
-  useArrangeKeys(place);
+  useArrangeKeys(told);
   const frame = useChoosingFrame(chooseAll);
   if (frame) return <Frame at={frame} />;
   if (mark)
@@ -37,7 +47,7 @@ export function Arranging() {
         </Told>
       </Frame>
     );
-  if (!drag) return null;
+  if (!drag) return moved?.screen === screen ? <MovedToo moved={moved} onDone={() => setMoved(undefined)} /> : null;
   const others = drag.changed.size - (drag.changed.has(drag.id) ? 1 : 0);
   const { row, col, w } = drag.goal.cell;
   return (

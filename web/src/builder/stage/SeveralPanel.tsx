@@ -5,14 +5,27 @@ import { elementsOf, screenOf } from '../../document/screens';
 import { Action } from '../../ui/controls';
 import { useBuild } from '../context';
 import { builtOf } from '../elements/all';
+import { useCopied } from '../sentence/clipboard';
 import { intoGroup, intoTabs } from './gather';
-import { fitsRail, inColumn, inRow, sameHeight, sameLook, sameWidth, takenOut, toRail } from './several';
+import {
+  fitsRail,
+  inColumn,
+  inRow,
+  isWired,
+  sameHeight,
+  sameLook,
+  sameWidth,
+  sameWiring,
+  takenOut,
+  toRail,
+} from './several';
 
 const stripFrom = 2; // elements
 
 /** What can be done with several elements at once; each is one step that one undo takes back. */
 export function SeveralPanel() {
   const { entities, screen, several, chosen, edit, choose } = useBuild();
+  const copied = useCopied();
   const all = elementsOf(entities, screen).filter((e) => several.includes(e.id));
   const as = all.find((e) => e.id === chosen) ?? all.at(-1);
   if (!as) return null;
@@ -39,6 +52,11 @@ export function SeveralPanel() {
         <Action onClick={() => place(inRow(all, as))}>side by side, spread evenly</Action>
         {all.filter((e) => e.kind === 'button').length > 1 && as.kind === 'button' && (
           <Action onClick={() => void edit(sameLook(entities, screen, all, as))}>same look</Action>
+        )}
+        {copied.wiring && all.some(isWired) && (
+          <Action onClick={() => copied.wiring && void edit(sameWiring(entities, screen, all, copied.wiring.gate))}>
+            paste the wiring of “{copied.wiring.words}”
+          </Action>
         )}
         <Action onClick={() => gather(intoGroup(entities, screen, all, operator))}>into a group</Action>
         {!operator && <Action onClick={() => gather(intoTabs(entities, screen, all))}>into tabs</Action>}

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Document, Element } from '../../document/document.gen';
 import type { Kept } from '../../document/parts';
-import { inColumn, inRow, sameLook, sameWidth, toRail } from './several';
+import { inColumn, inRow, sameLook, sameWidth, sameWiring, toRail } from './several';
 
 const at = (id: string, row: number, col: number, w: number, kind = 'button') =>
   ({ id, kind, pos: 1, words: id, cell: { row, col, w } }) as Kept<Element>;
@@ -51,4 +51,12 @@ test('buttons get the look of the last one, and lose what it has not; words and 
     ['remove', '/s_a/elements/a/tip', undefined],
   ]);
   expect(sameLook(d, 's_a', all, at('t', 2, 1, 2, 'text'))).toEqual([]);
+});
+
+test('what was copied wires all that can be pressed', () => {
+  const all = [at('a', 1, 1, 2), at('b', 2, 1, 2, 'text'), at('c', 3, 1, 2, 'image')];
+  const elements = Object.fromEntries(all.map(({ id, ...e }) => [id, e]));
+  const d = { s_a: { kind: 'screen', type: 'menu', title: 'A', slug: 'a', elements } } as unknown as Document;
+  const paths = sameWiring(d, 's_a', all, { cases: { c_1: { pos: 1 } } }).filter((o) => o.op !== 'test');
+  expect(paths.map((o) => o.path)).toEqual(['/s_a/elements/a/gate', '/s_a/elements/c/gate']);
 });

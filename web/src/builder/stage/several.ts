@@ -1,4 +1,4 @@
-import type { Cell, Document, Element, Rail } from '../../document/document.gen';
+import type { Cell, Document, Element, Gate, Rail } from '../../document/document.gen';
 import { newId, type Op, put } from '../../document/edit';
 import { type Kept, posBehind } from '../../document/parts';
 import { railsOf } from '../../document/project';
@@ -41,6 +41,14 @@ export function sameLook(d: Document, screen: string, all: Kept<Element>[], as: 
   const others = all.filter((e) => e.kind === 'button' && e.id !== as.id);
   return others.flatMap((e) => lookParts.flatMap((part) => put(d, [screen, 'elements', e.id, part], as[part])));
 }
+
+/** The edit that wires all of several as what was copied is: those that can be pressed and lead where it leads. */
+export function sameWiring(d: Document, screen: string, all: Kept<Element>[], gate: Gate): Op[] {
+  return all.filter(isWired).flatMap((e) => put(d, [screen, 'elements', e.id, 'gate'], gate));
+}
+
+/** Whether an element is wired by being pressed. */
+export const isWired = (e: Element) => ['button', 'image', 'total', 'symbol'].includes(e.kind);
 
 /** The edit that takes elements out of a screen. */
 export function takenOut(d: Document, screen: string, all: Kept<Element>[]): Op[] {

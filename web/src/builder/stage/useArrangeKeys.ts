@@ -1,5 +1,5 @@
-import { useEffect } from 'react';
-import type { Cell } from '../../document/document.gen';
+import { useEffect, useRef } from 'react';
+import type { Cell, Document } from '../../document/document.gen';
 import { elementsOf, screenOf } from '../../document/screens';
 import { useSteady } from '../../ui/useSteady';
 import { useBuild } from '../context';
@@ -19,9 +19,11 @@ const arrows: Record<string, { col?: number; row?: number }> = {
  * Keys for the chosen element: arrows move it by a cell, with Shift its right and lower edge; Delete takes it out;
  * Ctrl+C, X, V and D copy, cut, put in and double; Escape lets it go.
  */
-export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<unknown>) {
+export function useArrangeKeys(place: (changed: Map<string, Cell>, id: string) => Promise<unknown>) {
   const { entities, screen, chosen, several, choose, edit } = useBuild();
+  const step = useSteps(entities, screen, place);
   const press = useSteady((e: KeyboardEvent) => {
+    if (e.key === 'Escape' && !isTyped(e.target)) return choose(undefined); // wherever the focus is
     if (e.altKey || !isFree(e.target)) return;
     const all = elementsOf(entities, screen);
     const one = all.find((x) => x.id === chosen);
@@ -49,7 +51,6 @@ export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<un
       }
       return;
     }
-    if (e.key === 'Escape') return choose(undefined); // wherever the focus is: after something was put it is nowhere
     if (!one) return;
     if (e.key === 'Delete') {
       done();
@@ -58,11 +59,8 @@ export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<un
     const by = arrows[e.key];
     if (!by || (e.target instanceof Element && e.target.closest('[role=tablist], [role=menu], [role=row]'))) return;
     done();
-    const tall = screenOf(entities, screen)?.type === 'operator';
-    if (e.shiftKey && by.row && !(tall || builtOf(one).tall)) return;
-    const cell = stepped(one.cell, e.shiftKey ? { w: by.col, h: by.row } : by);
-    const changed = arranged(all, one.id, { cell }, tall);
-    if (changed.size > 0) void place(changed);
+    if (e.shiftKey && by.row && !(operator(entities, screen) || builtOf(one).tall)) return;
+    void step(one.id, e.shiftKey ? { w: by.col, h: by.row } : by);
   });
   useEffect(() => {
     document.addEventListener('keydown', press);
@@ -70,9 +68,55 @@ export function useArrangeKeys(place: (changed: Map<string, Cell>) => Promise<un
   }, [press]);
 }
 
-/** Whether a key is meant for the stage: nothing is typed in, and nothing lies over it. */
+/** Whether something is typed in, or lies over the stage: its keys are its own. */
+function isTyped(target: EventTarget | null): boolean {
+  if (!(target instanceof HTMLElement)) return true;
+  return target.isContentEditable || target.closest('input, textarea, select, [role=dialog], [role=menu]') !== null;
+}
+
+/** Whether keys are meant for the stage. */
 function isFree(target: EventTarget | null): boolean {
-  if (!(target instanceof HTMLElement)) return false;
-  if (target.isContentEditable || target.closest('input, textarea, select, [role=dialog]')) return false;
+  if (!(target instanceof HTMLElement) || isTyped(target)) return false;
   return target === document.body || target.closest('[data-stage]') !== null;
+}
+
+type Step = Parameters<typeof stepped>[1];
+
+const operator = (entities: Document, screen: string) => screenOf(entities, screen)?.type === 'operator';
+
+/**
+ * Steps of an element, however fast they come: what is pressed while one is under way is made from where that one leads,
+ * all of it at once.
+ */
+function useSteps(
+  entities: Document,
+  screen: string,
+  place: (changed: Map<string, Cell>, id: string) => Promise<unknown>,
+) {
+  const waiting = useRef<{ id: string; by: Step }[]>([]);
+  const under = useRef(false);
+  const take = useSteady(async () => {
+    const id = waiting.current[0]?.id;
+    const next = waiting.current.findIndex((w) => w.id !== id);
+    const steps = waiting.current.splice(0, next < 0 ? waiting.current.length : next);
+    const all = elementsOf(entities, screen);
+    const one = all.find((x) => x.id === id);
+    if (!one) return;
+    const cell = steps.reduce((c, { by }) => stepped(c, by), one.cell);
+    const changed = arranged(all, one.id, { cell }, operator(entities, screen));
+    if (changed.size > 0) await place(changed, one.id);
+  });
+  return useSteady(async (id: string, by: Step) => {
+    waiting.current.push({ id, by });
+    if (under.current) return;
+    under.current = true;
+    try {
+      while (waiting.current.length > 0) {
+        await take();
+        await new Promise((drawn) => setTimeout(drawn)); // with what it came to
+      }
+    } finally {
+      under.current = false;
+    }
+  });
 }
