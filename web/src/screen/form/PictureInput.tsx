@@ -14,6 +14,8 @@ interface PictureProps {
   onType: (value: string) => void;
 }
 
+const most = 700_000; // bytes, of a picture in a record
+
 /** Chooses a picture: dropped here, from a file, or with a camera where there is one. */
 export function PictureInput({ id, field, value, invalid, onType }: PictureProps) {
   const { work } = useScreen();
@@ -22,7 +24,7 @@ export function PictureInput({ id, field, value, invalid, onType }: PictureProps
   const choose = async (file: File | undefined) => {
     if (!file) return;
     try {
-      onType(await readPicture(file));
+      onType(await readPicture(file, most));
       setProblem(undefined);
     } catch {
       setProblem('This file is no picture that can be shown.');
