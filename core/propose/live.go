@@ -75,12 +75,22 @@ var plantThings = []struct{ shape, also string }{
 	{"belt", "conveyor"}, {"door", "gate lock"}, {"heater", "heating"}, {"light", "lighting"}, {"brake", ""},
 }
 
-// shapeFor is the thing that words speak of; that of a value that speaks of none is a motor, or a tank for how full it is.
-func shapeFor(words string, otherwise string) string {
-	in := wordsIn(words)
-	for _, t := range plantThings {
-		if slices.ContainsFunc(in, func(w string) bool { return w == t.shape || w == t.shape+"s" || slices.Contains(wordsIn(t.also), w) }) {
-			return t.shape
+// shapeFor is the thing that words speak of, of several texts the first that speaks of one; otherwise what is given.
+func shapeFor(otherwise string, texts ...string) string {
+	names := func(words []string, name string) bool {
+		return slices.ContainsFunc(words, func(w string) bool { return w == name || w == name+"s" })
+	}
+	for _, text := range texts {
+		in := wordsIn(text)
+		for _, t := range plantThings { // what it is called itself is nearer than what else it is called
+			if names(in, t.shape) {
+				return t.shape
+			}
+		}
+		for _, t := range plantThings {
+			if slices.ContainsFunc(wordsIn(t.also), func(name string) bool { return names(in, name) }) {
+				return t.shape
+			}
 		}
 	}
 	return otherwise
@@ -93,10 +103,10 @@ func (o *offering) symbol(t *project.Tag, label, path, group string) {
 	}
 	b := body{"kind": "symbol", "words": label}
 	if t.Type == "yesno" {
-		b["shape"] = shapeFor(label, "motor")
+		b["shape"] = shapeFor("motor", t.Label, label)
 		b["faces"] = body{"q_1": body{"pos": 1, "when": path, "tone": "strong", "words": "on"}, "q_2": body{"pos": 2, "tone": "quiet", "words": "off"}}
 	} else {
-		b["shape"], b["level"] = shapeFor(label, "tank"), path
+		b["shape"], b["level"] = shapeFor("tank", t.Label, label), path
 		if t.Min != nil && t.Max != nil && *t.Min < *t.Max {
 			b["min"], b["max"] = *t.Min, *t.Max
 		}

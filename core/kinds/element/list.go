@@ -204,7 +204,7 @@ func (spec *List) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 		}
 		columns = append(columns, c)
 		cv := ColumnView{Path: c.Path, Label: c.Label, Type: f.Type, Choices: f.Choices, Graded: f.Graded, Unit: f.Unit, Width: c.Width, Table: f.References, Nullable: f.Nullable}
-		cv.Align, cv.Look = c.Align, c.Look
+		cv.Align, cv.Look, cv.Format = c.Align, c.Look, c.Format
 		if n := o.Groups[totalOf(e.ID, c.ID)]; len(n) == 1 {
 			cv.Total, cv.TotalOf = &n[0].N, c.Total
 		}

@@ -39,6 +39,7 @@ type ColumnView struct {
 	Choices  []string `json:"choices,omitempty"`
 	Graded   bool     `json:"graded,omitempty"`
 	Unit     string   `json:"unit,omitempty"`
+	Format   string   `json:"format,omitempty"` // how its values are written
 	Width    float64  `json:"width"`
 	Table    string   `json:"table,omitempty"` // of a relation
 	Nullable bool     `json:"nullable,omitempty"`

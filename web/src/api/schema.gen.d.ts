@@ -2286,6 +2286,8 @@ export interface components {
         };
         /** @description A column. */
         ColumnView: {
+            /** @description how its values are written */
+            format?: string;
             table?: string;
             nullable?: boolean;
             edits?: boolean;

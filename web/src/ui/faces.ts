@@ -105,13 +105,16 @@ export const faces = {
     flexDirection: 'column',
     alignItems: 'stretch',
     gap: '2px',
-    width: '148px',
+    width: 'calc(148px * var(--wide, 1))',
     height: 'calc(100dvh - 44px)',
     padding: '12px 0 12px 10px',
     borderWidth: '0 1px 0 0',
   },
   '.rail[data-edge=right]': { borderWidth: '0 0 0 1px' },
-  '.rail[data-small]:is([data-edge=left], [data-edge=right])': { width: '112px', height: '100%' },
+  '.rail[data-small]:is([data-edge=left], [data-edge=right])': {
+    width: 'calc(112px * var(--wide, 1))',
+    height: '100%',
+  },
   '.rail-cell': { flexShrink: 0 },
   // A builder’s alone: hatched, and still to be read.
   '.rail-cell[data-hidden]': {

@@ -58,6 +58,7 @@ export function dressSheet(dress: Dress, within?: string): string {
   const vars = Object.entries(sizes[style?.text ?? ''] ?? {}).map(
     ([name, px]) => `--chakra-font-sizes-${name}: ${px};`,
   );
+  if (style?.text === 'large') vars.push('--wide: 1.16;'); // what is as wide as its words
   if (vars.length > 0) vars.push('font-size: var(--chakra-font-sizes-text);');
   const corner = corners[style?.corners ?? ''];
   if (corner) vars.push(`--corner: ${corner};`);

@@ -83,7 +83,8 @@ interface CellProps extends RowProps {
 function Cell({ list, row, at, words, value, edits, most, hands }: CellProps) {
   const { base, builder } = useScreen();
   const column = list.columns[at];
-  const dated = column?.type === 'date' || column?.type === 'moment';
+  const long = column?.format === 'long'; // it has its lines broken
+  const dated = !long && (column?.type === 'date' || column?.type === 'moment');
   const number = column?.type === 'whole' || column?.type === 'decimal' || column?.type === 'number';
   const shown = column?.choices && column.graded ? <Severity words={words} choices={column.choices} /> : words;
   const leads = at === 0 && row.open;
@@ -92,7 +93,7 @@ function Cell({ list, row, at, words, value, edits, most, hands }: CellProps) {
     <td
       className="cell"
       data-lead={at === 0 || undefined}
-      data-narrow={at === 0 || (list.main && dated) || undefined}
+      data-narrow={(at === 0 && !long) || (list.main && dated) || undefined}
       data-number={number || undefined}
       data-align={column?.align}
       data-label={column?.label}
