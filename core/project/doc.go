@@ -9,8 +9,8 @@
 //   - gate.go, effect.go, move.go, binding.go: a gate, what it does, where it leads, what it brings
 //   - trigger.go, way.go, menu.go, back.go: what sets a gate off
 //   - rail.go: rails and drawers
-//   - table.go, format.go, tally.go, condition.go, grant.go: tables, how values are written, figures, conditions, rights
-//   - equipment.go, plant_tag.go, variable.go, picture.go, palette.go, style.go: tags, variables, pictures, colours, looks
+//   - table.go, tally.go, condition.go, grant.go: tables, figures of them, conditions, rights
+//   - equipment.go, plant_tag.go, variable.go, picture.go, palette.go: tags, variables, pictures, colours and looks
 //   - file.go: an application as a file, taken elsewhere
 //   - schema.go: the names that expressions may use at a place
 package project

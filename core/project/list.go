@@ -3,6 +3,8 @@ package project
 import (
 	"sort"
 	"strings"
+
+	"ambergate/core/cond"
 )
 
 // List is what an element that lists records of a table holds: all that the inputs let through, or
@@ -32,7 +34,7 @@ type ListColumn struct {
 	Width  float64 `json:"width,omitempty"`                                                                 // share of the width; default 1
 	Align  string  `json:"align,omitempty" jsonschema:"enum=left,enum=middle,enum=right"`                   // numbers right, all else left, if none is said
 	Look   string  `json:"look,omitempty" jsonschema:"enum=bar"`                                            // bar: of a number, how much it is of the most that is shown
-	Format string  `json:"format,omitempty"`                                                                // how its values are written, of Formats; as usual, if none is said
+	Format string  `json:"format,omitempty"`                                                                // how its values are written, of cond.Formats; as usual, if none is said
 	Total  string  `json:"total,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"` // at the foot, over all rows and not those that are shown
 }
 
@@ -44,7 +46,7 @@ func (c *ListColumn) Validate() error {
 	if err := OneOf("look", c.Look, "", "bar"); err != nil {
 		return err
 	}
-	if err := ValidFormat(c.Format); err != nil {
+	if err := OneOf("format", c.Format, append([]string{""}, cond.FormatNames()...)...); err != nil {
 		return err
 	}
 	return OneOf("total", c.Total, append([]string{""}, Measures...)...)

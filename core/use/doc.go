@@ -3,12 +3,12 @@
 //
 //   - open.go: opening, refusing, fetching
 //   - judge.go: the state of a way, in the order of judging
-//   - view.go, style.go, format.go, element.go, menu.go, rails.go: what is shown
+//   - view.go, element.go, menu.go, rails.go: what is shown
 //   - kinds.go, binding.go: what each kind of element, effect, move and rule does for it
 //   - world.go, given.go, vars.go: the values that conditions and bindings see
 //   - aim.go: the place that a way leads to
-//   - list.go, match.go, rows.go, points.go, chosen.go, several.go, children.go: lists, their rows, what is chosen
+//   - list.go, match.go, rows.go, points.go, chosen.go, children.go: lists, their rows, what is chosen
 //   - steps.go, position.go: neighbours in the list that one came from
-//   - entered.go: what a user typed
+//   - entered.go: what a user typed, and what a new record begins with
 //   - spot.go, titles.go: where a screen begins, and how records are called
 package use

@@ -2,7 +2,9 @@ package use
 
 import (
 	"fmt"
+	"maps"
 	"regexp"
+	"slices"
 	"strconv"
 	"strings"
 	"sync"
@@ -12,6 +14,7 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/english"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 )
 
@@ -122,4 +125,55 @@ func pattern(text string) *regexp.Regexp {
 	}
 	patterns.Store(text, re)
 	return re
+}
+
+// FilledIn gives what a new record begins with, by field, as the wire writes it: what the way here brought, and the
+// defaults of the screen's fields.
+func (o *Opening) FilledIn() map[string]string {
+	if o.At.Mode != "add" || o.filled != nil {
+		return o.filled
+	}
+	o.filled = maps.Clone(o.At.Set)
+	if o.filled == nil {
+		o.filled = map[string]string{}
+	}
+	for _, e := range o.Plan.Elements {
+		of, is := e.Spec.(interface{ FieldPath() string })
+		begins := e.Exprs["default"]
+		if !is || begins == nil || e.Modes != nil && !e.Modes["add"] {
+			continue
+		}
+		if _, brought := o.filled[of.FieldPath()]; brought {
+			continue
+		}
+		if v := begins.Root.Eval(o.World); v.Known() && !v.IsNull() {
+			o.filled[of.FieldPath()] = v.Wire()
+		}
+	}
+	return o.filled
+}
+
+// askFilled asks for the titles of the records that the address fills a new one in with.
+func (o *Opening) askFilled(round *ask.Round) error {
+	if o.At.Mode != "add" {
+		return nil
+	}
+	o.Filled = map[string]*ask.Row{}
+	filled := o.FilledIn()
+	for _, field := range slices.Sorted(maps.Keys(filled)) {
+		f, _ := o.App.Project.FieldAt(o.Plan.Screen.RecordTable(), field)
+		if f == nil || f.References == "" || !o.MaySee(o.Plan.Screen.RecordTable(), field) {
+			continue
+		}
+		set := plan.Paths{}
+		(&plan.Planner{App: o.App}).NeedTitle(set, f.References, "")
+		err := o.askOne(round, ask.Query{Table: o.App.Project.Tables[f.References], Key: filled[field]}, set, func(row *ask.Row) error {
+			o.Filled[field] = row
+			return nil
+		})
+		if err != nil {
+			return err
+		}
+	}
+	return nil
 }

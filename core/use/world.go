@@ -271,4 +271,9 @@ func (w *World) Say(v cond.Value, _ cond.Type) string {
 	return v.SayIn(w.App.Language, w.Moment.Location())
 }
 
+// SayAs says a value as a format has it.
+func (w *World) SayAs(v cond.Value, format string) string {
+	return v.SayAs(w.App.Language, w.Moment.Location(), format)
+}
+
 func (o *Opening) zone() *time.Location { return o.World.Moment.Location() }

@@ -50,7 +50,7 @@ type Field struct {
 	Changed  *project.Gate `json:"changed,omitempty"`                                   // set off when another value was given
 	Hint     string        `json:"hint,omitempty"`                                      // what to type, below the field while it is edited
 	Place    string        `json:"place,omitempty" jsonschema:"enum=above,enum=beside"` // of its label; beside while viewed and above while edited, if none is said
-	Format   string        `json:"format,omitempty"`                                    // how its value is written while viewed, of project.Formats; as usual, if none is said
+	Format   string        `json:"format,omitempty"`                                    // how its value is written while viewed, of cond.Formats; as usual, if none is said
 	Default  string        `json:"default,omitempty"`                                   // expression: what a new record begins with here
 	Required bool          `json:"required,omitempty"`                                  // here it may not be left empty, though its table allows that
 	Add      string        `json:"add,omitempty"`                                       // of a relation: the form that a missing record can be added with, in a dialog
@@ -61,7 +61,7 @@ func (spec *Field) Validate() error {
 	if spec.Path == "" {
 		return fmt.Errorf("a field element needs the path of its field")
 	}
-	if err := project.ValidFormat(spec.Format); err != nil {
+	if err := project.OneOf("format", spec.Format, append([]string{""}, cond.FormatNames()...)...); err != nil {
 		return err
 	}
 	return project.OneOf("place of the label", spec.Place, "", "above", "beside")
@@ -169,7 +169,7 @@ func (spec *Field) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	case v.IsNull():
 		fv.State = "empty"
 	default:
-		fv.Value, fv.Words = v.Wire(), o.World.SayAs(v, f, spec.Format)
+		fv.Value, fv.Words = v.Wire(), o.World.SayAs(v, spec.Format)
 		if f.Type == ask.PictureType {
 			fv.Words = "picture"
 		} else if fv.Editable {

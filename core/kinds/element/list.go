@@ -306,5 +306,5 @@ func cell(o *use.Opening, r *ask.Row, table string, c *project.ListColumn) CellV
 	case f.References != "":
 		return CellView{Words: o.World.Title(r, f.References, path), Value: v.Wire()}
 	}
-	return CellView{Words: o.World.SayAs(v, f, c.Format), Value: v.Wire()}
+	return CellView{Words: o.World.SayAs(v, c.Format), Value: v.Wire()}
 }

@@ -1345,7 +1345,7 @@ export interface FieldElement {
    */
   place?: 'above' | 'beside';
   /**
-   * How its value is written while viewed, of project.Formats; as usual, if none is said
+   * How its value is written while viewed, of cond.Formats; as usual, if none is said
    */
   format?: string;
   /**
@@ -1620,7 +1620,7 @@ export interface ListColumn {
    */
   look?: 'bar';
   /**
-   * How its values are written, of Formats; as usual, if none is said
+   * How its values are written, of cond.Formats; as usual, if none is said
    */
   format?: string;
   /**

@@ -1,6 +1,7 @@
 import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
 import { plain, themed } from './colours';
 import { dense } from './dense';
+import { drawn } from './drawn';
 import { faces } from './faces';
 import { slotRecipes } from './recipes';
 
@@ -24,6 +25,7 @@ const config = defineConfig({
     'html, body': { bg: 'paper', color: 'ink', fontSize: '15px', lineHeight: '1.4' },
     '#root': { minHeight: '100dvh' },
     ...dense,
+    ...drawn,
     ...faces,
     'input:is([type=checkbox], [type=radio])': { accentColor: '{colors.pine}', width: '16px', height: '16px' },
     '*:focus-visible': { outline: '2px solid', outlineColor: 'amber', outlineOffset: '2px' },
