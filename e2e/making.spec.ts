@@ -273,3 +273,38 @@ test('a clip is put by its file, and its end leads on', async ({ page }) => {
   await undoAll(page);
 });
 
+test('going down and being let go are two ways of one button; a tab that is opened is one', async ({ page }) => {
+  await build(page, 's_wboard', 'Mira Holt, technician');
+  const cell = () => page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last();
+  const lead = async (to: string) => {
+    await page.getByRole('combobox', { name: 'Where it leads' }).fill(to);
+    await page.keyboard.press('Enter');
+  };
+  await cell().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('Look in');
+  await page.getByRole('option', { name: 'a button “Look in”' }).click();
+  await lead('parts list');
+  await expect(sentence(page)).toContainText('open Parts');
+  await page.getByLabel('Which of its ways').selectOption({ label: '+ when it goes down, apart from when it is let go' });
+  await lead('print');
+  await expect(sentence(page)).toContainText('When pressed down');
+  // It goes down, which is told at once, and is let go.
+  const button = stage(page).getByRole('button', { name: 'Look in' });
+  await button.hover();
+  await answered(page, /\/practise$/, () => page.mouse.down(), '"trigger":"down"');
+  await expect(stage(page).getByRole('heading', { level: 1, name: 'Workshop board' })).toBeVisible();
+  await page.mouse.up();
+  await expect(stage(page).getByRole('heading', { level: 1, name: 'Parts' })).toBeVisible();
+
+  await page.goto('/build/tarnhorn/screen/s_wboard');
+  await cell().click();
+  await page.getByRole('combobox', { name: 'What goes here' }).fill('tabs');
+  await page.keyboard.press('Enter');
+  await page.getByLabel('Which of its ways').selectOption({ label: '+ when the tab “Second” is opened' });
+  await lead('cabins list');
+  await expect(sentence(page)).toContainText('the tab “Second” is opened');
+  await expect(sentence(page)).toContainText('open Cabins');
+  await stage(page).getByRole('tab', { name: 'Second' }).click();
+  await expect(stage(page).getByRole('heading', { level: 1, name: 'Cabins' })).toBeVisible();
+  await undoAll(page);
+});

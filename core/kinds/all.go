@@ -174,4 +174,6 @@ func init() {
 	aTrigger[trigger.Mark]("mark")
 	aTrigger[trigger.Link]("link")
 	aTrigger[trigger.Ended](element.EndedTrigger)
+	aTrigger[trigger.Down](element.DownTrigger)
+	aTrigger[trigger.Tab]("tab")
 }

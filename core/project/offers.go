@@ -37,7 +37,8 @@ func UnwiredTrigger(e *Element) string {
 // Tab is one tab of a block.
 type Tab struct {
 	Item
-	Label string `json:"label"`
+	Label  string `json:"label"`
+	Opened *Gate  `json:"opened,omitempty"` // it is opened
 }
 
 // TabsOf gives the tabs of an element that is a block of them; nil when it is none.

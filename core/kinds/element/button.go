@@ -26,6 +26,7 @@ type ButtonView struct {
 	Tip     string `json:"tip,omitempty"`
 	Keys    string `json:"keys,omitempty"`
 	Fold    string `json:"fold,omitempty"`    // below which width it is behind “more”: narrow, middle, never
+	Down    bool   `json:"down,omitempty"`    // going down sets something off, and letting go something else
 	Current bool   `json:"current,omitempty"` // on a rail: it leads to where one is
 
 	Picture *use.PictureView     `json:"picture,omitempty"`
@@ -44,6 +45,9 @@ type FaceView struct {
 	Picture *use.PictureView `json:"picture,omitempty"`
 }
 
+// DownTrigger names the trigger of a button that goes down, where letting go is another way.
+const DownTrigger = "down"
+
 // Button is pressed; its gate says what follows.
 type Button struct {
 	project.ElementHead
@@ -59,6 +63,7 @@ type Button struct {
 	Picture string        `json:"picture,omitempty"`                                              // picture of the project
 	Fold    string        `json:"fold,omitempty" jsonschema:"enum=narrow,enum=middle,enum=never"` // below which width it is behind “more”; as usual, if none is said
 	Gate    *project.Gate `json:"gate,omitempty"`
+	Down    *project.Gate `json:"down,omitempty"` // set off when it goes down; then letting go sets off Gate, wherever the finger is by then
 
 	Faces map[string]*Face `json:"faces,omitempty"` // how it looks in one condition or state
 }
@@ -67,6 +72,9 @@ type Button struct {
 func (spec *Button) Validate() error {
 	if err := project.OneOf("trigger", spec.Trigger, "", "release", "press"); err != nil {
 		return err
+	}
+	if spec.Down != nil && spec.Trigger == "press" {
+		return fmt.Errorf("a button that does something when it goes down does the other when it is let go")
 	}
 	for id, f := range spec.Faces {
 		f.ID = id
@@ -86,9 +94,16 @@ func (spec *Button) Validate() error {
 	return project.OneOf("tone", spec.Tone, Tones...)
 }
 
-// Gates gives the button's one gate.
+// Gates gives the button's gate, and that of its going down.
 func (spec *Button) Gates() map[string]*project.Gate {
-	return project.GatesOn(spec.TriggerName(), spec.Gate)
+	all := project.GatesOn(spec.TriggerName(), spec.Gate)
+	if spec.Down != nil {
+		if all == nil {
+			all = map[string]*project.Gate{}
+		}
+		all[DownTrigger] = spec.Down
+	}
+	return all
 }
 
 // TriggerName gives the trigger with its default: what is wired where nothing is yet.
@@ -136,14 +151,22 @@ func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView)
 	if v.Tone == "" {
 		v.Tone = "plain"
 	}
-	gate := e.Gates[spec.TriggerName()]
+	gate, down := e.Gates[spec.TriggerName()], e.Gates[DownTrigger]
+	if down != nil {
+		verdict := o.Judge(down, use.Aim{})
+		v.Down, v.Writes = verdict.Open(), down.Writes()
+		if gate == nil {
+			into.Take(verdict)
+			return
+		}
+	}
 	if gate == nil {
 		into.State, into.By, into.Reason = "greyed", "case", "Nothing is wired to it yet."
 		return
 	}
 	verdict := o.Judge(gate, use.Aim{})
 	into.Take(verdict)
-	v.Writes, v.Drops = gate.Writes(), gate.Unsaved == "drop"
+	v.Writes, v.Drops = v.Writes || gate.Writes(), gate.Unsaved == "drop"
 	if p := verdict.PlainLink(gate); p != nil {
 		v.Href = p.Address(o.App.Project)
 	} else if verdict.Open() && verdict.Leave != "" && len(verdict.Chosen.Effects) == 0 && gate.Confirm == "" {

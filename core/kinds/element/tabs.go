@@ -18,7 +18,11 @@ type TabsView struct {
 type TabView struct {
 	ID    string `json:"id"`
 	Label string `json:"label"`
+	Way   bool   `json:"way,omitempty"` // that it is opened sets something off
 }
+
+// TabTrigger names the trigger of a tab that is opened.
+func TabTrigger(id string) string { return "tab." + id }
 
 // Tabs is a block of tabs: of the elements that name one of them, those of the open tab show.
 type Tabs struct {
@@ -41,8 +45,20 @@ func (spec *Tabs) Validate() error {
 	return nil
 }
 
-// Gates gives none: opening a tab is a place of its own, not a gate.
-func (spec *Tabs) Gates() map[string]*project.Gate { return nil }
+// Gates gives those of its tabs. Opening one is a place of its own; what is wired to it comes after that.
+func (spec *Tabs) Gates() map[string]*project.Gate {
+	var all map[string]*project.Gate
+	for id, t := range spec.Tabs {
+		if t == nil || t.Opened == nil {
+			continue
+		}
+		if all == nil {
+			all = map[string]*project.Gate{}
+		}
+		all[TabTrigger(id)] = t.Opened
+	}
+	return all
+}
 
 // TabList gives its tabs.
 func (spec *Tabs) TabList() map[string]*project.Tab { return spec.Tabs }
@@ -59,7 +75,11 @@ func (*Tabs) NewView() any { return &TabsView{} }
 func (spec *Tabs) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 	v := &TabsView{Tabs: []TabView{}, Open: o.OpenTab(e.ID)}
 	for _, t := range project.Ordered(spec.Tabs) {
-		v.Tabs = append(v.Tabs, TabView{ID: t.ID, Label: t.Label})
+		tab := TabView{ID: t.ID, Label: t.Label}
+		if gate := e.Gates[TabTrigger(t.ID)]; gate != nil {
+			tab.Way = o.Judge(gate, use.Aim{}).Open()
+		}
+		v.Tabs = append(v.Tabs, tab)
 	}
 	into.View = v
 }

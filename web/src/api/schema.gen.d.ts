@@ -2186,6 +2186,8 @@ export interface components {
         };
         /** @description A button. */
         ButtonView: {
+            /** @description going down sets something off, and letting go something else */
+            down?: boolean;
             /**
              * @description below which width it is behind "more"
              * @enum {string}
@@ -3334,6 +3336,8 @@ export interface components {
         TabView: {
             id: string;
             label: string;
+            /** @description that it is opened sets something off */
+            way?: boolean;
         };
         /** @description A picture of the project on a button. */
         PictureView: {

@@ -1003,6 +1003,7 @@ export interface ButtonElement {
    */
   fold?: 'narrow' | 'middle' | 'never';
   gate?: Gate;
+  down?: Gate;
   /**
    * How it looks in one condition or state
    */
@@ -1814,6 +1815,7 @@ export interface TabsElement {
 export interface Tab {
   pos: number;
   label: string;
+  opened?: Gate;
 }
 /**
  * Text is a text on a screen: plain words, or some Markdown (CommonMark): headings, emphasis, lists, links that are ways.

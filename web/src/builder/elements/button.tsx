@@ -12,7 +12,11 @@ import { WordsField } from '../sentence/look/WordsField';
 import type { BuiltElement, LookProps } from './element';
 import { ChosenPart } from './parts/ChosenPart';
 
-export const button: BuiltElement<'button'> = { words: (e) => e.words, Look: ButtonLook };
+export const button: BuiltElement<'button'> = {
+  words: (e) => e.words,
+  starts: [{ trigger: 'down', at: 'down', words: 'when it goes down, apart from when it is let go' }],
+  Look: ButtonLook,
+};
 
 const folds = [
   ['', 'as usual'],

@@ -9,6 +9,14 @@ import type { BuiltElement, LookProps } from './element';
 
 export const tabs: BuiltElement<'tabs'> = {
   spots: (e) => inOrder(e.tabs).map((t) => ({ id: `${e.id}.${t.id}`, words: `the tab “${t.label}”`, group: 'Tabs' })),
+  startsOf: (e) =>
+    inOrder(e.tabs)
+      .filter((t) => !t.opened)
+      .map((t) => ({
+        trigger: `tab.${t.id}`,
+        at: `tabs/${t.id}/opened`,
+        words: `when the tab “${t.label}” is opened`,
+      })),
   Look: TabsLook,
 };
 

@@ -23,7 +23,9 @@ export function useArrangeKeys(place: (changed: Map<string, Cell>, id: string) =
   const { entities, screen, chosen, several, choose, edit } = useBuild();
   const step = useSteps(entities, screen, place);
   const press = useSteady((e: KeyboardEvent) => {
-    if (e.key === 'Escape' && !isTyped(e.target)) return choose(undefined); // wherever the focus is
+    // Several are let go from their panel too: no sentence of theirs has the focus.
+    if (e.key === 'Escape' && (isFree(e.target) || (several.length > 0 && !isTyped(e.target))))
+      return choose(undefined);
     if (e.altKey || !isFree(e.target)) return;
     const all = elementsOf(entities, screen);
     const one = all.find((x) => x.id === chosen);

@@ -5,6 +5,7 @@ import { PlateShape } from '../../ui/PlateShape';
 import { groundOf, inkOf } from '../../ui/style';
 import { useBusy, useScreen } from '../context';
 import type { ElementKind, OfKind } from './kind';
+import { useHold } from './useHold';
 
 /** A button: acts on release, so that sliding off cancels, or on press where the project says so. */
 export const button: ElementKind<'button'> = {
@@ -27,7 +28,8 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
     if (!shut && !waits) void onPress(element);
   };
   const byPress = button.trigger === 'press';
-  const href = shut || builder ? undefined : (button.leave ?? (button.href && base + button.href));
+  const hold = useHold(element, drawn.down && !waits);
+  const href = shut || builder || drawn.down ? undefined : (button.leave ?? (button.href && base + button.href));
   const tip = shut ? element.reason : button.tip || (button.keys && !button.tip ? button.keys : undefined);
   const Face = href ? 'a' : 'button';
   return (
@@ -44,19 +46,22 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
               }
             : undefined
         }
-        aria-disabled={shut || waits || undefined}
+        aria-disabled={(shut && !drawn.down) || waits || undefined}
         aria-describedby={tip ? tipId : undefined}
         aria-keyshortcuts={button.keys?.replace('Ctrl', 'Control')}
         aria-current={button.current ? 'page' : undefined}
         aria-label={button.picture && !button.words ? button.picture.words : undefined}
         {...watch}
+        {...hold}
         onPointerDown={(e: React.PointerEvent) => {
           watch?.onPointerDown();
+          hold?.onPointerDown(e);
           if (byPress && e.button === 0) press();
         }}
         onClick={(e: React.MouseEvent) => {
           if (href && (e.ctrlKey || e.metaKey || e.shiftKey || e.button !== 0)) return;
           e.preventDefault();
+          if (drawn.down) return; // what was let go has been told
           // A click made by the keyboard has no pointer before it.
           if (!byPress || e.detail === 0) press();
         }}

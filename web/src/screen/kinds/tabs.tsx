@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useRef } from 'react';
+import { useEffect, useRef } from 'react';
+import { useSteady } from '../../ui/useSteady';
 import { useScreen } from '../context';
 import type { ElementKind, OfKind } from './kind';
 
@@ -8,17 +9,27 @@ export const tabs: ElementKind<'tabs'> = { Draw: Tabs };
 
 function Tabs({ element }: { element: OfKind<'tabs'> }) {
   const { tabs } = element;
-  const { view, onArrange } = useScreen();
+  const { view, onArrange, onPress } = useScreen();
   const line = useRef<HTMLDivElement>(null);
   const at = tabs.tabs.findIndex((t) => t.id === tabs.open);
-  const open = (tab: string) =>
-    tab !== tabs.open &&
+  const open = (tab: string) => {
+    if (tab === tabs.open) return;
+    opened.current = tabs.tabs.find((t) => t.id === tab)?.way ? tab : undefined;
     onArrange({
       filters: view.place.filters ?? [],
       sort: view.place.sort ?? [],
       find: view.find,
       tabs: { ...view.place.tabs, [element.id]: tab },
     });
+  };
+  // What is wired to a tab is set off once it is open: its place is there by then.
+  const opened = useRef<string>(undefined);
+  const press = useSteady(onPress);
+  useEffect(() => {
+    if (opened.current !== tabs.open) return;
+    opened.current = undefined;
+    void press(element, { trigger: `tab.${tabs.open}` });
+  }, [tabs.open, element, press]);
   const onKeyDown = (e: React.KeyboardEvent) => {
     const step = { ArrowRight: 1, ArrowLeft: -1 }[e.key];
     if (!step || e.altKey) return;

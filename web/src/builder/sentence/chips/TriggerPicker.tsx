@@ -1,4 +1,4 @@
-import { put, text } from '../../../document/edit';
+import { at, put, text } from '../../../document/edit';
 import { useBuild } from '../../context';
 import type { ChipProps } from './chip';
 import { SimplePicker } from './choices';
@@ -25,6 +25,8 @@ export function TriggerPicker({ way, wayRef, onClose }: ChipProps) {
   }
   if (way.trigger !== 'release' && way.trigger !== 'press')
     return <Note onClose={onClose}>There is nothing else that could set this way off here.</Note>;
+  if (at(entities, [...base, 'down']))
+    return <Note onClose={onClose}>Its going down is a way of its own: this one is its being let go.</Note>;
   return (
     <SimplePicker
       label="Set off when"
