@@ -36,14 +36,15 @@ type Screen struct {
 // Input is one thing a screen needs to know.
 type Input struct {
 	Item
-	Alias    string `json:"alias"`
-	Label    string `json:"label"`
-	Type     string `json:"type"`
-	Table    string `json:"table,omitempty"` // of a record
-	Required bool   `json:"required,omitempty"`
-	Filter   string `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has; of one table alone: t_pumps:f_state
-	Compare  string `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost, below
-	Several  bool   `json:"several,omitempty"` // of Filter: several values can be chosen, of which one is enough
+	Alias    string          `json:"alias"`
+	Label    string          `json:"label"`
+	Type     string          `json:"type"`
+	Table    string          `json:"table,omitempty"` // of a record
+	Required bool            `json:"required,omitempty"`
+	Filter   string          `json:"filter,omitempty"`  // path that this narrows lists and charts by; several, between spaces: the first that their table has; of one table alone: t_pumps:f_state
+	Compare  string          `json:"compare,omitempty"` // of Filter: is (default), atLeast, atMost, below
+	Except   map[string]bool `json:"except,omitempty"`  // of Filter: elements of the screen that it does not narrow
+	Several  bool            `json:"several,omitempty"` // of Filter: several values can be chosen, of which one is enough
 }
 
 // TypeOf gives the input's type in the language of conditions.

@@ -17,7 +17,7 @@ func (o *Opening) ListQuery(e *plan.Element, after string) (ask.Query, []string,
 	t := o.App.Project.Tables[spec.Table]
 	main := o.Plan.Screen.MainList()
 	isMain := main != nil && main.ID == e.ID
-	match, err := o.Match(spec.Table, isMain)
+	match, err := o.Match(e.ID, spec.Table, isMain)
 	if err != nil {
 		return ask.Query{}, nil, err
 	}

@@ -12,12 +12,12 @@ import (
 	"ambergate/core/project"
 )
 
-// Match gives what the screen's inputs and, for its main list, the place's filters narrow a list by.
-func (o *Opening) Match(table string, main bool) ([]ask.Match, error) {
+// Match gives what the screen's inputs and, for its main list, the place's filters narrow an element of a table by.
+func (o *Opening) Match(element, table string, main bool) ([]ask.Match, error) {
 	var out []ask.Match
 	for _, in := range project.Ordered(o.Plan.Screen.Inputs) {
 		v, several := o.World.Inputs[in.ID], o.severalOf(in)
-		if in.Filter == "" || len(several) == 0 && (v.IsNull() || !v.Known()) {
+		if in.Filter == "" || in.Except[element] || len(several) == 0 && (v.IsNull() || !v.Known()) {
 			continue
 		}
 		path, c := o.App.Project.Narrows(in, table)

@@ -133,7 +133,7 @@ func (spec *Chart) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error 
 	if len(e.Broken) > 0 || slices.ContainsFunc(spec.paths(), func(path string) bool { return path != "" && !o.MaySee(spec.Table, path) }) {
 		return nil
 	}
-	match, err := o.Match(spec.Table, false)
+	match, err := o.Match(e.ID, spec.Table, false)
 	if err != nil {
 		return err
 	}

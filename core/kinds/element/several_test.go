@@ -137,3 +137,14 @@ func TestAStretchOfTimeIsChosen(t *testing.T) {
 		t.Errorf("the same stretch again: %v", in)
 	}
 }
+
+// An input narrows all that has its field, but for what the builder leaves out.
+func TestAnElementThatIsLeftOutStaysWhole(t *testing.T) {
+	s := stand.New(t, strings.TrimSuffix(bySeveral, "]")+`,{"op":"add","path":"/s_board/elements/e_whole","value":{"kind":"total","pos":33,"cell":{"row":33,"col":1,"w":3},"words":"All","table":"t_defects"}},
+	 {"op":"add","path":"/s_board/inputs/i_state/except","value":{"e_whole":true}}]`)
+	v := s.MustOpen(t, s.Mira, "board?state=open").View()
+	all, whole := stand.Element(t, v, "e_all").View.(*element.TotalView), stand.Element(t, v, "e_whole").View.(*element.TotalView)
+	if *all.Value >= *whole.Value {
+		t.Errorf("narrowed %g, left out %g", *all.Value, *whole.Value)
+	}
+}

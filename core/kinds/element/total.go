@@ -90,7 +90,7 @@ func (spec *Total) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error 
 	if len(e.Broken) > 0 || !spec.seen(o) || spec.Relation != "" && o.World.Record == nil {
 		return nil
 	}
-	match, err := o.Match(spec.Table, false)
+	match, err := o.Match(e.ID, spec.Table, false)
 	if err != nil {
 		return err
 	}

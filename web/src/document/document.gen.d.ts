@@ -2036,6 +2036,12 @@ export interface Input {
    */
   compare?: string;
   /**
+   * Of Filter: elements of the screen that it does not narrow
+   */
+  except?: {
+    [k: string]: boolean;
+  };
+  /**
    * Of Filter: several values can be chosen, of which one is enough
    */
   several?: boolean;

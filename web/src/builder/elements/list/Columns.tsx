@@ -1,4 +1,5 @@
-import { Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Op } from '../../../api/client';
 import type { Document, ListColumn } from '../../../document/document.gen';
 import { newId, put } from '../../../document/edit';
@@ -31,6 +32,16 @@ export function Columns({ at, columns, table, entities, edit, bare }: ColumnsPro
     if (a && b)
       void edit([...put(entities, [...at, a.id, 'pos'], b.pos), ...put(entities, [...at, b.id, 'pos'], a.pos)]);
   };
+  const [over, setOver] = useState<string>();
+  // Onto one that comes later: behind it; onto one before: before it.
+  const drop = (id: string, i: number) => {
+    const others = columns.filter((x) => x.id !== id);
+    const later = columns.findIndex((x) => x.id === id) < i;
+    const to = others.findIndex((x) => x.id === columns[i]?.id) + (later ? 1 : 0);
+    const [a, b] = [others[to - 1]?.pos, others[to]?.pos];
+    const pos = a === undefined ? (b ?? 1) - 1 : b === undefined ? a + 1 : (a + b) / 2;
+    void edit(put(entities, [...at, id, 'pos'], pos));
+  };
   const set = (id: string, name: keyof ListColumn, value: string | number | undefined) =>
     void edit(put(entities, [...at, id, name], value));
   const share = (typed: string) => (Number(typed) > 0 ? Number(typed) : undefined);
@@ -39,7 +50,40 @@ export function Columns({ at, columns, table, entities, edit, bare }: ColumnsPro
       {columns.map((c, i) => {
         const words = c.label ?? label(c.path);
         return (
-          <Flex key={c.id} align="center" bg="faint" borderRadius="14px" pl="10px" pr="2px" minH="28px">
+          <Flex
+            key={c.id}
+            align="center"
+            bg={over === c.id ? 'amberSoft' : 'faint'}
+            borderRadius="14px"
+            pl="10px"
+            pr="2px"
+            minH="28px"
+            onDragOver={(e: React.DragEvent) => {
+              e.preventDefault();
+              setOver(c.id);
+            }}
+            onDragLeave={() => setOver(undefined)}
+            onDrop={(e: React.DragEvent) => {
+              e.preventDefault();
+              setOver(undefined);
+              const id = e.dataTransfer.getData('text/plain');
+              if (id !== c.id && columns.some((x) => x.id === id)) drop(id, i);
+            }}
+          >
+            {columns.length > 1 && (
+              <Box
+                as="span"
+                draggable
+                cursor="grab"
+                color="muted"
+                pr="6px"
+                title="Drag it to another place"
+                onDragStart={(e: React.DragEvent) => e.dataTransfer.setData('text/plain', c.id)}
+                aria-hidden
+              >
+                ⠿
+              </Box>
+            )}
             {bare && words}
             {!bare && (
               <>

@@ -10,6 +10,7 @@ import { Action, Select } from '../../../ui/controls';
 import { Labelled } from '../../../ui/Labelled';
 import { Typed } from '../../../ui/Typed';
 import { useBuild } from '../../context';
+import { LeftOut } from './LeftOut';
 
 /** What a screen is opened with: each with its words, whether it has to be given, and what it narrows. */
 export function ScreenInputs({ screen: doc }: { screen: ScreenDoc }) {
@@ -130,6 +131,7 @@ function OneInput({ screen: doc, input: i }: { screen: ScreenDoc; input: InputDo
               several at once
             </Flex>
           )}
+          {i.filter && <LeftOut screen={doc} input={i} />}
           <Action
             tone="quiet"
             px="6px"
