@@ -96,9 +96,6 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 
 // A screen waits for first values only a moment. What takes longer has to be read all the same: it is not asked for again.
 func TestWhatIsNotReadInTimeIsWatchedAllTheSame(t *testing.T) {
-	if testing.Short() {
-		t.Skip("takes long")
-	}
 	p := startSim(t, freePort(t))
 	defer p.Close()
 	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))

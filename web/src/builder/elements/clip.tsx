@@ -4,6 +4,7 @@ import { useBuild } from '../context';
 import { KeptChip } from '../sentence/look/KeptChip';
 import type { BuiltElement, LookProps } from './element';
 import { ChosenPart } from './parts/ChosenPart';
+import { EitherPart } from './parts/EitherPart';
 
 export const clip: BuiltElement<'clip'> = {
   tall: true,
@@ -11,8 +12,6 @@ export const clip: BuiltElement<'clip'> = {
   starts: [{ trigger: 'ended', at: 'ended', words: 'when it was played to its end' }],
   Look: ClipLook,
 };
-
-const yes = () => true;
 
 /** Which clip it plays, and how. */
 function ClipLook({ path, element: e }: LookProps<'clip'>) {
@@ -33,43 +32,12 @@ function ClipLook({ path, element: e }: LookProps<'clip'>) {
         also={(id) => (id ? [] : put(entities, [...path, 'bare'], undefined))}
       />
       {!e.ended && (
-        <ChosenPart
-          path={path}
-          name="again"
-          label="At its end"
-          value={e.again ? 'again' : ''}
-          among={[
-            ['', 'stands still'],
-            ['again', 'begins again'],
-          ]}
-          as={yes}
-        />
+        <EitherPart path={path} name="again" label="At its end" value={e.again} no="stands still" yes="begins again" />
       )}
-      {!byItself && (
-        <ChosenPart
-          path={path}
-          name="silent"
-          label="Sound"
-          value={e.silent ? 'silent' : ''}
-          among={[
-            ['', 'is heard'],
-            ['silent', 'is not heard'],
-          ]}
-          as={yes}
-        />
-      )}
-      {byItself && (
-        <ChosenPart
-          path={path}
-          name="bare"
-          label="Can be stopped"
-          value={e.bare ? 'bare' : ''}
-          among={[
-            ['', 'yes'],
-            ['bare', 'no'],
-          ]}
-          as={yes}
-        />
+      {byItself ? (
+        <EitherPart path={path} name="bare" label="Can be stopped" value={e.bare} no="yes" yes="no" />
+      ) : (
+        <EitherPart path={path} name="silent" label="Sound" value={e.silent} no="is heard" yes="is not heard" />
       )}
     </>
   );

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { noPress } from '../../ui/noPress';
 import { useSteady } from '../../ui/useSteady';
 
 const least = 6; // px before it is no press any more
@@ -46,13 +47,7 @@ export function useGesture<Begun, Now>(gesture: Gesture<Begun, Now>): Now | unde
       const done = now;
       end();
       if (done === undefined) return;
-      // What was dragged or drawn over was not pressed.
-      const still = (e: MouseEvent) => {
-        e.preventDefault();
-        e.stopPropagation();
-      };
-      window.addEventListener('click', still, { capture: true, once: true });
-      setTimeout(() => window.removeEventListener('click', still, { capture: true }), 50);
+      noPress();
       hands().done(done);
     };
     const stop = (e: KeyboardEvent) => {

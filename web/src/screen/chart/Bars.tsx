@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useLayoutEffect, useRef, useState } from 'react';
 import { Bar, BarChart, Cell, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { PointView } from '../../api/client';
 import { colour } from '../../ui/colours';
@@ -8,15 +9,19 @@ import { choosing, faded, type PointsProps, shadeOf } from './points';
 /** Lying bars, largest first. Each bar's label is a button as well. */
 export function Bars({ chart, onChoose, onMore }: PointsProps) {
   const { amount } = useLanguage();
+  const [wide, setWide] = useState(0); // px
+  const box = useRef<HTMLDivElement>(null);
+  useLayoutEffect(() => setWide(box.current?.clientWidth ?? 0), []);
+  const words = wide > 0 && wide < 320 ? Math.round(wide * 0.42) : 200; // the bars keep some room where there is little
   const parts = chart.splits?.length ? chart.splits : ['n'];
   const rows = chart.points.map((p) => ({ ...p, ...(chart.splits?.length ? p.parts : { n: p.n }) }));
   return (
-    <Box position="relative" h={`${rows.length * 40 + 34}px`}>
-      <ResponsiveContainer width="100%" height="100%">
+    <Box ref={box} position="relative" h={`${rows.length * 40 + 34}px`}>
+      <ResponsiveContainer width="100%" height="100%" onResize={setWide}>
         <BarChart
           data={rows}
           layout="vertical"
-          margin={{ left: 200, right: 44, top: 0, bottom: 4 }}
+          margin={{ left: words, right: 44, top: 0, bottom: 4 }}
           barSize={24}
           accessibilityLayer={false}
         >
@@ -50,7 +55,7 @@ export function Bars({ chart, onChoose, onMore }: PointsProps) {
           ))}
         </BarChart>
       </ResponsiveContainer>
-      <Box position="absolute" left="0" top="0" w="196px">
+      <Box position="absolute" left="0" top="0" w={`${words - 4}px`}>
         {rows.map((p) => (
           <Flex key={p.value} h="40px" align="center" justify="flex-end" gap="4px" opacity={faded(chart, p)}>
             {p.menu && <PointMore point={p} onMore={onMore} />}

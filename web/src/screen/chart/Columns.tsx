@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { PointView } from '../../api/client';
 import { useLanguage } from '../context';
+import { PointWords } from './PointWords';
 import { choosing, faded, type PointsProps, shadeOf, shapeOf } from './points';
 import { useStretch } from './useStretch';
 
@@ -69,27 +70,10 @@ export function Columns({ chart, onChoose, onMore }: PointsProps) {
                 _groupFocusVisible={{ visibility: 'visible' }}
               />
             )}
-            <Box
-              position="absolute"
-              bottom="100%"
-              left="50%"
-              transform="translateX(-50%)"
-              visibility="hidden"
-              _groupHover={{ visibility: 'visible' }}
-              _groupFocusVisible={{ visibility: 'visible' }}
-              bg="rail"
-              color="white"
-              px="10px"
-              py="5px"
-              borderRadius="4px"
-              fontSize="note"
-              whiteSpace="nowrap"
-              zIndex="tooltip"
-              pointerEvents="none"
-            >
+            <PointWords>
               <b>{p.label}</b>: {amount(p.n)} {chart.unit}
               {then(p, amount)}
-            </Box>
+            </PointWords>
             {p.before !== undefined && (
               <Box
                 position="absolute"

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useLanguage } from '../context';
+import { PointWords } from './PointWords';
 import { choosing, faded, type PointsProps, shadeOf } from './points';
 import { placed, ticks } from './scale';
 
@@ -105,26 +106,7 @@ export function Dots({ chart, onChoose, onMore }: PointsProps) {
                 opacity="0.85"
                 _groupHover={{ bg: shadeOf(2) }}
               />
-              <Box
-                position="absolute"
-                bottom="100%"
-                left="50%"
-                transform="translateX(-50%)"
-                visibility="hidden"
-                _groupHover={{ visibility: 'visible' }}
-                _groupFocusVisible={{ visibility: 'visible' }}
-                bg="rail"
-                color="white"
-                px="10px"
-                py="5px"
-                borderRadius="4px"
-                fontSize="note"
-                whiteSpace="nowrap"
-                pointerEvents="none"
-                aria-hidden
-              >
-                {words}
-              </Box>
+              <PointWords>{words}</PointWords>
             </Box>
           );
         })}

@@ -1,6 +1,9 @@
 const wanted = 4; // steps, about
 
-/** Round numbers that numbers lie between: from nothing on where they are not far from it. */
+/**
+ * Round numbers that numbers lie between, with room at both ends: from nothing on where they are not far from it; whole
+ * ones between whole ones.
+ */
 export function ticks(numbers: number[]): number[] {
   const most = Math.max(...numbers, Number.NEGATIVE_INFINITY);
   const least = Math.min(...numbers, Number.POSITIVE_INFINITY);
@@ -8,10 +11,12 @@ export function ticks(numbers: number[]): number[] {
   const from = least >= 0 && least < most * 0.6 ? 0 : least;
   const wide = most - from || Math.abs(most) || 1;
   const power = 10 ** Math.floor(Math.log10(wide / wanted));
-  const step = ([1, 2, 5, 10].find((m) => wide / (m * power) <= wanted) ?? 10) * power;
+  const round = ([1, 2, 5, 10].find((m) => wide / (m * power) <= wanted) ?? 10) * power;
+  const step = numbers.every(Number.isInteger) ? Math.max(1, round) : round;
   const out: number[] = [];
-  const first = Math.floor(from / step);
-  for (let i = first; out.length < 2 || (i - 1) * step < most; i++) out.push(Number((i * step).toPrecision(12)));
+  const near = Math.floor(from / step);
+  const first = near !== 0 && near * step === from ? near - 1 : near;
+  for (let i = first; out.length < 2 || (i - 1) * step <= most; i++) out.push(Number((i * step).toPrecision(12)));
   return out;
 }
 

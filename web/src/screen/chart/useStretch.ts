@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { PointView } from '../../api/client';
+import { noPress } from '../../ui/noPress';
 import { useSteady } from '../../ui/useSteady';
 import { type PointsProps, stretch } from './points';
 
@@ -12,13 +13,7 @@ export function useStretch(chart: PointsProps['chart'], onChoose: PointsProps['o
     if (!drawn) return;
     setDrawn(undefined);
     if (drawn[0] === drawn[1]) return;
-    // The press that comes with letting go is part of it.
-    const still = (e: MouseEvent) => {
-      e.preventDefault();
-      e.stopPropagation();
-    };
-    window.addEventListener('click', still, { capture: true, once: true });
-    setTimeout(() => window.removeEventListener('click', still, { capture: true }), 50);
+    noPress();
     onChoose(...stretch(chart, drawn[0], drawn[1]));
   });
   useEffect(() => {

@@ -14,10 +14,11 @@ export function KeptFile({ sort, label, onFile }: FileProps) {
   return (
     <Box mt="8px">
       <DropFile onFile={onFile}>
-        <Flex align="center">
+        <Flex align="center" gap="8px" wrap="wrap">
           <input
             type="file"
             aria-label={label}
+            style={{ maxWidth: 220 }}
             accept={sorts[sort].accept}
             onChange={(e) => e.target.files?.[0] && onFile(e.target.files[0])}
           />
