@@ -639,6 +639,12 @@ type OverlayView struct {
 // Part One part of an explained condition.
 type Part = cond.Part
 
+// PartView defines model for PartView.
+type PartView struct {
+	Label string `json:"label"`
+	Value string `json:"value"`
+}
+
 // PasswordChange A new password beside the old one.
 type PasswordChange struct {
 	New string `json:"new"`

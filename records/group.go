@@ -4,7 +4,6 @@ import (
 	"cmp"
 	"context"
 	"fmt"
-	"maps"
 	"slices"
 	"sort"
 	"strings"
@@ -40,10 +39,9 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 	}
 	split := "null::text"
 	if q.Split != "" {
-		if split, _, err = s.column(q.Split); err != nil {
+		if split, err = s.split(q); err != nil {
 			return asked{}, err
 		}
-		split += "::text"
 	}
 	measure, err := s.measure(ask.Measure{Measure: q.Measure, Of: q.Of})
 	if err != nil {
@@ -56,7 +54,7 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 		}
 	}
 	if q.Span != "" {
-		if columns[0], err = s.span(by, field, q); err != nil {
+		if columns[0], err = s.span(by, field, q.Span, q); err != nil {
 			return asked{}, err
 		}
 		day := *field
@@ -67,8 +65,8 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 		number := *field
 		number.Type, field = "number", &number
 	}
-	var titles []*project.Column
-	for _, path := range q.Title {
+	titles := make([]*project.Column, 0, len(q.Title)+len(q.SplitTitle))
+	for _, path := range slices.Concat(q.Title, q.SplitTitle) {
 		sql, f, err := s.column(path)
 		if err != nil {
 			return asked{}, err
@@ -83,17 +81,11 @@ func (r *Reader) preparedGroup(q ask.GroupQuery) (asked, error) {
 	if err != nil {
 		return asked{}, err
 	}
-	unseen := "false"
-	for path, at := range s.joins {
-		if at.ruled && (path == q.By || strings.HasPrefix(q.By, path+".")) {
-			unseen += " or " + at.link + " is not null and " + at.key + " is null"
-		}
-	}
 	kept := "2 desc nulls last" // of more than are read, the largest, or the last of time
 	if q.Span != "" {
-		kept = "4 desc nulls last"
+		kept = "5 desc nulls last"
 	}
-	all := append([]string{split, measure, unseen}, columns...)
+	all := append([]string{split, measure, s.unseen(q.By), s.unseen(q.Split)}, columns...)
 	sql := fmt.Sprintf("select %s from %s%s group by %s order by %s limit %d", strings.Join(append(all, more...), ", "), strings.Join(s.from, " "), whereClause(where), groupPlaces(len(all)), kept, groupRows)
 	byValue := map[string]*ask.Group{}
 	return asked{
@@ -130,6 +122,26 @@ func (s *statement) measure(m ask.Measure) (string, error) {
 	return fmt.Sprintf(over, of), nil
 }
 
+// split writes the column of the parts, as text.
+func (s *statement) split(q ask.GroupQuery) (string, error) {
+	column, field, err := s.column(q.Split)
+	if err == nil && q.SplitSpan != "" {
+		column, err = s.span(column, field, q.SplitSpan, q)
+	}
+	return column + "::text", err
+}
+
+// unseen says of a path whether it leads through a record that the user may not see.
+func (s *statement) unseen(path string) string {
+	unseen := "false"
+	for join, at := range s.joins {
+		if at.ruled && (join == path || strings.HasPrefix(path, join+".")) {
+			unseen += " or " + at.link + " is not null and " + at.key + " is null"
+		}
+	}
+	return unseen
+}
+
 // rising puts ranges in the order of their numbers; what stands for the others stays last.
 func rising(groups []ask.Group) []ask.Group {
 	slices.SortStableFunc(groups, func(a, b ask.Group) int {
@@ -144,9 +156,9 @@ func rising(groups []ask.Group) []ask.Group {
 }
 
 // span cuts a column of time down to the first day of its day, week or month.
-func (s *statement) span(column string, field *project.Column, q ask.GroupQuery) (string, error) {
-	if !slices.Contains(project.Spans, q.Span) || field.Type != "date" && field.Type != "moment" {
-		return "", fmt.Errorf("count %s by %s: no span of time", q.Table.Label, q.Span)
+func (s *statement) span(column string, field *project.Column, span string, q ask.GroupQuery) (string, error) {
+	if !slices.Contains(project.Spans, span) || field.Type != "date" && field.Type != "moment" {
+		return "", fmt.Errorf("count %s by %s: no span of time", q.Table.Label, span)
 	}
 	if field.Type == "moment" {
 		zone := q.Zone
@@ -156,7 +168,7 @@ func (s *statement) span(column string, field *project.Column, q ask.GroupQuery)
 		s.args = append(s.args, zone)
 		column = fmt.Sprintf("timezone($%d, %s)", len(s.args), column)
 	}
-	return fmt.Sprintf("date_trunc('%s', %s)::date", q.Span, column), nil
+	return fmt.Sprintf("date_trunc('%s', %s)::date", span, column), nil
 }
 
 // groupPlaces names every selected column but the measure, which is the second.
@@ -168,19 +180,19 @@ func groupPlaces(n int) string {
 	return strings.Join(places, ", ")
 }
 
+// leading is how many columns stand before the titles: part, measure, the unseen of value and part, value.
+const leading = 5
+
 func addGroup(groups map[string]*ask.Group, q ask.GroupQuery, field *project.Column, titles []*project.Column, values []any) {
 	n, _ := values[1].(float64)
-	value := valueOf(field, values[3])
+	value := valueOf(field, values[4])
 	if unseen, _ := values[2].(bool); unseen {
 		value = cond.UnknownBecause(notVisible)
 	}
 	id := value.Kind().String() + value.Wire()
 	g := groups[id]
 	if g == nil {
-		g = &ask.Group{Value: value, Row: &ask.Row{Table: q.Table.ID, Values: map[string]cond.Value{}}}
-		for i, path := range q.Title {
-			g.Row.Values[path] = valueOf(titles[i], values[4+i])
-		}
+		g = &ask.Group{Value: value, Row: titled(q.Table.ID, q.Title, titles, values[leading:])}
 		groups[id] = g
 	}
 	g.N += n
@@ -188,9 +200,27 @@ func addGroup(groups map[string]*ask.Group, q ask.GroupQuery, field *project.Col
 		m, _ := v.(float64)
 		g.More = append(g.More, m)
 	}
-	if part, ok := values[0].(string); ok && q.Split != "" {
-		g.Parts = append(g.Parts, ask.GroupPart{Value: part, N: n})
+	if q.Split == "" {
+		return
 	}
+	part := ask.GroupPart{N: n}
+	part.Value, _ = values[0].(string) // none is a part too: what is not divided would be missing in the sum
+	if unseen, _ := values[3].(bool); unseen {
+		part.Value, part.Unseen = "", true
+	} else if len(q.SplitTitle) > 0 {
+		own := len(q.Title)
+		part.Row = titled(q.Table.ID, q.SplitTitle, titles[own:], values[leading+own:])
+	}
+	g.AddPart(part)
+}
+
+// titled gives the values that the words of a record need.
+func titled(table string, paths []string, columns []*project.Column, values []any) *ask.Row {
+	row := &ask.Row{Table: table, Values: map[string]cond.Value{}}
+	for i, path := range paths {
+		row.Values[path] = valueOf(columns[i], values[i])
+	}
+	return row
 }
 
 // latest gives the last points in the order of time; those without a time are left out.
@@ -211,7 +241,7 @@ func latest(groups map[string]*ask.Group, limit int) []ask.Group {
 func largest(groups map[string]*ask.Group, limit int) []ask.Group {
 	out := make([]ask.Group, 0, len(groups))
 	for _, g := range groups {
-		sort.Slice(g.Parts, func(i, j int) bool { return g.Parts[i].Value < g.Parts[j].Value })
+		sortParts(g.Parts)
 		out = append(out, *g)
 	}
 	sort.Slice(out, func(i, j int) bool {
@@ -229,15 +259,16 @@ func largest(groups map[string]*ask.Group, limit int) []ask.Group {
 // rest is one group in the stead of several: their sum, and that of each part.
 func rest(of []ask.Group) ask.Group {
 	g := ask.Group{Value: cond.NullValue, Row: &ask.Row{Values: map[string]cond.Value{}}, Rest: len(of)}
-	parts := map[string]float64{}
 	for _, one := range of {
 		g.N += one.N
 		for _, p := range one.Parts {
-			parts[p.Value] += p.N
+			g.AddPart(p)
 		}
 	}
-	for _, value := range slices.Sorted(maps.Keys(parts)) {
-		g.Parts = append(g.Parts, ask.GroupPart{Value: value, N: parts[value]})
-	}
+	sortParts(g.Parts)
 	return g
+}
+
+func sortParts(parts []ask.GroupPart) {
+	slices.SortFunc(parts, func(a, b ask.GroupPart) int { return strings.Compare(a.Value, b.Value) })
 }

@@ -157,6 +157,21 @@ func TestFiltersCountsAndGroups(t *testing.T) {
 	if want := scalar(t, "select count(*) from tarnhorn.defects"); int(total) != want {
 		t.Errorf("the groups count %v of %d", total, want)
 	}
+	months, err := r.Group(ctx, ask.GroupQuery{Rights: ask.EveryRow, Table: table, By: "f_cabin", Split: "f_reported", SplitSpan: "month", Zone: "Europe/Zurich", Limit: 100})
+	if err != nil {
+		t.Fatal(err)
+	}
+	of := ask.Group{}
+	for _, g := range months {
+		for _, part := range g.Parts {
+			of.AddPart(part)
+		}
+	}
+	for _, part := range of.Parts {
+		if want := scalar(t, "select count(*) from tarnhorn.defects where to_char(reported_on, 'YYYY-MM-01') = '"+part.Value+"'"); int(part.N) != want {
+			t.Errorf("%s: %v of %d", part.Value, part.N, want)
+		}
+	}
 }
 
 func scalar(t testing.TB, sql string) int {

@@ -141,6 +141,27 @@ func TestNothingIsLearntOfHiddenParentsByFiltersOrderAndGroups(t *testing.T) {
 	if int(sum) != len(all.Rows) || unseen != 1 {
 		t.Errorf("groups add up to %v, %d of them not visible", sum, unseen)
 	}
+	split, err := r.Group(context.Background(), ask.GroupQuery{Table: table, By: "f_word", Split: "f_parent", SplitTitle: []string{"f_parent.f_name"}, Rights: rights, Limit: 100})
+	if err != nil {
+		t.Fatal(err)
+	}
+	parts := ask.Group{}
+	for _, g := range split {
+		for _, part := range g.Parts {
+			parts.AddPart(part)
+		}
+	}
+	for _, part := range parts.Parts {
+		i := slices.IndexFunc(groups, func(g ask.Group) bool {
+			return !g.Value.Known() == part.Unseen && g.Value.Wire() == part.Value || part.Unseen && !g.Value.Known()
+		})
+		if i < 0 || groups[i].N != part.N || part.Unseen != (part.Row == nil) {
+			t.Errorf("as a part: %+v, by itself: %+v", part, groups)
+		}
+	}
+	if len(parts.Parts) != len(groups) {
+		t.Errorf("%d parts of %d groups", len(parts.Parts), len(groups))
+	}
 }
 
 func TestFiguresCountWhatTheUserSees(t *testing.T) {

@@ -105,19 +105,22 @@ type Row struct {
 
 // GroupQuery counts or sums records by a field, and within that by another.
 type GroupQuery struct {
-	Table   *project.Table
-	By      string    // path; "" for all of them as one
-	Title   []string  // paths that the words of a record need, when By is a relation
-	Split   string    // path; "" for none
-	Measure string    // count, sum, mean or most
-	Of      string    // path, of the others than count
-	More    []Measure // what else is told of each point, in order
-	Span    string    // of a date or moment: day, week or month; points come in the order of time then, the last ones
-	Step    float64   // of a number: how wide the ranges are; the largest come, in the order of numbers
-	Zone    string    // that days begin in, of moments
-	Match   []Match
-	Find    Find
-	Limit   int // beyond it there is one last group that stands for the others; 0 for none
+	Table *project.Table
+	By    string   // path; "" for all of them as one
+	Title []string // paths that the words of a record need, when By is a relation
+	Split string   // path of what divides each into parts; "" for none
+	// SplitTitle are the paths that the words of a part's record need, when Split is a relation.
+	SplitTitle []string
+	SplitSpan  string    // of a date or moment: parts are spans of time
+	Measure    string    // count, sum, mean or most
+	Of         string    // path, of the others than count
+	More       []Measure // what else is told of each point, in order
+	Span       string    // of a date or moment: day, week or month; points come in the order of time then, the last ones
+	Step       float64   // of a number: how wide the ranges are; the largest come, in the order of numbers
+	Zone       string    // that days begin in, of moments
+	Match      []Match
+	Find       Find
+	Limit      int // beyond it there is one last group that stands for the others; 0 for none
 	// Rights says which rows count; never nil.
 	Rights RowRules
 }
@@ -138,10 +141,24 @@ type Group struct {
 	Rest  int // it stands for so many groups beyond the limit, and their sum
 }
 
-// GroupPart is the share of one value of the split.
+// GroupPart is the share of one value of the split. Those of no value, and those of records that the user may not
+// see, are parts too: together they are the whole.
 type GroupPart struct {
-	Value string
-	N     float64
+	Value  string
+	Unseen bool
+	Row    *Row // of a relation, for its title; values under Split
+	N      float64
+}
+
+// AddPart adds to the share of a value.
+func (g *Group) AddPart(part GroupPart) {
+	for i := range g.Parts {
+		if p := &g.Parts[i]; p.Value == part.Value && p.Unseen == part.Unseen {
+			p.N += part.N
+			return
+		}
+	}
+	g.Parts = append(g.Parts, part)
 }
 
 // Value gives what a path of the user leads to; of asks for what the user's own record holds.

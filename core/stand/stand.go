@@ -210,12 +210,28 @@ func (f *Records) Group(_ context.Context, q ask.GroupQuery) ([]ask.Group, error
 			counts[v.Wire()] = g
 		}
 		g.N++
+		if q.Split != "" {
+			g.AddPart(f.part(q, key))
+		}
 	}
 	var out []ask.Group
 	for _, k := range slices.Sorted(maps.Keys(counts)) {
 		out = append(out, *counts[k])
 	}
 	return out, nil
+}
+
+// part gives the share of one record.
+func (f *Records) part(q ask.GroupQuery, key string) ask.GroupPart {
+	v := f.seen(q.Rights, q.Table.ID, key, q.Split)
+	if day, ok := v.Time(); ok && q.SplitSpan != "" {
+		v = cond.DateOf(use.SpanStart(day, q.SplitSpan))
+	}
+	row := &ask.Row{Table: q.Table.ID, Values: map[string]cond.Value{}}
+	for _, p := range q.SplitTitle {
+		row.Values[p] = f.value(q.Table.ID, key, p)
+	}
+	return ask.GroupPart{Value: v.Wire(), Unseen: !v.Known(), Row: row, N: 1}
 }
 
 func (f *Records) Insert(_ context.Context, t *project.Table, values map[string]cond.Value) (string, error) {

@@ -17,7 +17,7 @@ type ChartView struct {
 	Label   string      `json:"label"`
 	By      string      `json:"by"`
 	Measure string      `json:"measure"`
-	Splits  []string    `json:"splits,omitempty"` // in order of rank
+	Splits  []PartView  `json:"splits,omitempty"` // in order of rank
 	Points  []PointView `json:"points"`
 	Span    string      `json:"span,omitempty"`    // points are spans of time: day, week, month; or of numbers: range
 	Shows   string      `json:"shows,omitempty"`   // its measure in words
@@ -52,17 +52,18 @@ type PointView struct {
 type Chart struct {
 	project.ElementHead
 	project.PointSource
-	Label   string        `json:"label,omitempty"`
-	Measure string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"`                                 // count (default), sum, mean, most, least
-	Of      string        `json:"of,omitempty"`                                                                                                      // of the others than count: the field
-	Split   string        `json:"split,omitempty"`                                                                                                   // path: each bar is divided by it
-	Shape   string        `json:"shape,omitempty" jsonschema:"enum=bars,enum=columns,enum=line,enum=area,enum=share,enum=grid,enum=dots,enum=table"` // how it is drawn; bars (default), along time columns
-	Against *Measured     `json:"against,omitempty"`                                                                                                 // of dots: what puts them higher or lower; the first measure goes from left to right
-	Size    *Measured     `json:"size,omitempty"`                                                                                                    // of dots: how large they are
-	Before  bool          `json:"before,omitempty"`                                                                                                  // of spans of time: also what it was a year before
-	Rest    bool          `json:"rest,omitempty"`                                                                                                    // what is beyond the points is one more
-	Points  int           `json:"points,omitempty"`                                                                                                  // at most; default 12
-	Chosen  *project.Gate `json:"chosen,omitempty"`                                                                                                  // a point is chosen
+	Label     string        `json:"label,omitempty"`
+	Measure   string        `json:"measure,omitempty" jsonschema:"enum=count,enum=sum,enum=mean,enum=most,enum=least"`                                 // count (default), sum, mean, most, least
+	Of        string        `json:"of,omitempty"`                                                                                                      // of the others than count: the field
+	Split     string        `json:"split,omitempty"`                                                                                                   // path: each bar is divided by it
+	SplitSpan string        `json:"splitSpan,omitempty" jsonschema:"enum=day,enum=week,enum=month,enum=quarter,enum=year"`                             // of a date or moment: how it is cut
+	Shape     string        `json:"shape,omitempty" jsonschema:"enum=bars,enum=columns,enum=line,enum=area,enum=share,enum=grid,enum=dots,enum=table"` // how it is drawn; bars (default), along time columns
+	Against   *Measured     `json:"against,omitempty"`                                                                                                 // of dots: what puts them higher or lower; the first measure goes from left to right
+	Size      *Measured     `json:"size,omitempty"`                                                                                                    // of dots: how large they are
+	Before    bool          `json:"before,omitempty"`                                                                                                  // of spans of time: also what it was a year before
+	Rest      bool          `json:"rest,omitempty"`                                                                                                    // what is beyond the points is one more
+	Points    int           `json:"points,omitempty"`                                                                                                  // at most; default 12
+	Chosen    *project.Gate `json:"chosen,omitempty"`                                                                                                  // a point is chosen
 
 	Menu map[string]*project.Entry `json:"menu,omitempty"` // what a point's menu offers
 }
@@ -93,6 +94,9 @@ func (spec *Chart) Validate() error {
 		return fmt.Errorf("a chart has 1 to 100 points")
 	}
 	if err := project.OneOf("span", spec.Span, append([]string{""}, project.Spans...)...); err != nil {
+		return err
+	}
+	if err := project.OneOf("span of the parts", spec.SplitSpan, append([]string{""}, project.Spans...)...); err != nil {
 		return err
 	}
 	if err := project.OneOf("shape", spec.Shape, append([]string{""}, shapes...)...); err != nil {
@@ -138,10 +142,11 @@ func (spec *Chart) Ask(round *ask.Round, o *use.Opening, e *plan.Element) error 
 		return err
 	}
 	match = withoutOwn(o, e, spec, match)
-	q := ask.GroupQuery{Table: o.App.Project.Tables[spec.Table], By: spec.By, Split: spec.Split, Measure: spec.Measure, Of: spec.Of, More: spec.more(), Span: spec.Span, Step: spec.Step, Zone: o.World.Moment.Location().String(), Match: match, Limit: spec.Points, Rights: o.Rights}
+	q := ask.GroupQuery{Table: o.App.Project.Tables[spec.Table], By: spec.By, Measure: spec.Measure, Of: spec.Of, More: spec.more(), Span: spec.Span, Step: spec.Step, Zone: o.World.Moment.Location().String(), Match: match, Limit: spec.Points, Rights: o.Rights}
 	if q.Limit == 0 {
 		q.Limit = 12
 	}
+	spec.askParts(o, &q)
 	if f, _ := o.App.Project.FieldAt(spec.Table, spec.By); f.References != "" {
 		set := plan.Paths{}
 		(&plan.Planner{App: o.App}).NeedTitle(set, f.References, spec.By)
@@ -189,18 +194,14 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 		cv.Refused = "You may not view what this chart counts."
 		return
 	}
-	if split, _ := o.App.Project.FieldAt(spec.Table, spec.Split); split != nil {
-		cv.Splits = split.Choices
-		if split.Type == "yesno" {
-			cv.Splits = []string{"true", "false"}
-		}
-	}
+	var others map[string]bool
+	cv.Splits, others = spec.parts(o, o.Groups[e.ID])
 	before := spec.yearBefore(o.Groups[yearBefore(e.ID)])
 	for _, g := range o.Groups[e.ID] {
 		if g.Rest > 0 {
 			cv.Beyond = g.Rest
 			if spec.Rest && (cv.Measure == "count" || cv.Measure == "sum") { // of others a sum says nothing
-				cv.Rest = &PointView{Label: fmt.Sprintf("the rest (%d)", g.Rest), N: g.N, Parts: partsOf(g)}
+				cv.Rest = &PointView{Label: fmt.Sprintf("the rest (%d)", g.Rest), N: g.N, Parts: partsOf(g, others)}
 			}
 			continue
 		}
@@ -211,7 +212,7 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 		if from, ok := g.Value.Float64(); ok && spec.Step > 0 {
 			p.Label = numberWords(o.App.Language, from) + " to " + numberWords(o.App.Language, from+spec.Step)
 		}
-		p.Parts, p.Before, p.More = partsOf(g), before(g.Value), g.More
+		p.Parts, p.Before, p.More = partsOf(g, others), before(g.Value), g.More
 		cv.Points = append(cv.Points, p)
 	}
 	gate := e.Gates["point"]
@@ -228,17 +229,6 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 			cv.Chooses = o.Judge(gate, at).Open()
 		}
 	}
-}
-
-func partsOf(g ask.Group) map[string]float64 {
-	if len(g.Parts) == 0 {
-		return nil
-	}
-	parts := map[string]float64{}
-	for _, part := range g.Parts {
-		parts[part.Value] = part.N
-	}
-	return parts
 }
 
 // withoutOwn leaves a chart whole that the screen is narrowed by: its other points stay there to be chosen.

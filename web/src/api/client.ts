@@ -8,6 +8,7 @@ export type ButtonView = Schemas['ButtonView'];
 export type FieldView = Schemas['FieldView'];
 export type ListView = Schemas['ListView'];
 export type RowView = Schemas['RowView'];
+export type PartView = Schemas['PartView'];
 export type PointView = Schemas['PointView'];
 export type WayView = Schemas['WayView'];
 export type EntryView = Schemas['EntryView'];

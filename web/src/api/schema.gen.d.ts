@@ -2403,12 +2403,16 @@ export interface components {
             label: string;
             by: string;
             measure: string;
-            splits?: string[];
+            splits?: components["schemas"]["PartView"][];
             points: components["schemas"]["PointView"][];
             chooses?: boolean;
             refused?: string;
             beyond?: number;
             rest?: components["schemas"]["PointView"];
+        };
+        PartView: {
+            value: string;
+            label: string;
         };
         /** @description A bar with its parts. */
         PointView: {

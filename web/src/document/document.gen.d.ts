@@ -1106,6 +1106,10 @@ export interface ChartElement {
    */
   split?: string;
   /**
+   * Of a date or moment: how it is cut
+   */
+  splitSpan?: 'day' | 'week' | 'month' | 'quarter' | 'year';
+  /**
    * How it is drawn; bars (default), along time columns
    */
   shape?: 'bars' | 'columns' | 'line' | 'area' | 'share' | 'grid' | 'dots' | 'table';

@@ -24,6 +24,14 @@ const groups = (d: Document, table: string) => (f: Reached) =>
   !isKey(d, table, f.path) &&
   (isDated(f) || ['yesno', 'record', 'text', 'whole', 'number', 'decimal'].includes(f.field.type));
 
+const divides = (f: Reached) =>
+  isDated(f) || f.field.type === 'yesno' || !!f.field.references || !!f.field.choices?.length;
+
+function isTimed(d: Document, table: string, path: string) {
+  const type = fieldAlong(d, table, path)?.type;
+  return type === 'date' || type === 'moment';
+}
+
 const shapes = [
   ['', 'bars'],
   ['columns', 'columns'],
@@ -41,7 +49,7 @@ const alongTime = [['', 'columns'], ['bars', 'bars'], ...shapes.slice(2)] as con
 function ChartLook({ path, element: e }: LookProps<'chart'>) {
   const { project, screen, entities } = useBuild();
   const by = fieldAlong(entities, e.table, e.by);
-  const timed = by?.type === 'date' || by?.type === 'moment';
+  const timed = isTimed(entities, e.table, e.by);
   const ranged = by !== undefined && ['whole', 'number', 'decimal'].includes(by.type) && !by.references;
   const another = async (to: string) => {
     const f = fieldAlong(entities, e.table, to);
@@ -87,10 +95,12 @@ function ChartLook({ path, element: e }: LookProps<'chart'>) {
           label="Each divided by"
           value={e.split}
           table={e.table}
-          only={(f) => (f.field.type === 'yesno' || !!f.field.choices?.length) && f.path !== e.by}
+          only={(f) => divides(f) && f.path !== e.by && !isKey(entities, e.table, f.path)}
           none="nothing"
+          also={(to) => put(entities, [...path, 'splitSpan'], isTimed(entities, e.table, to) ? 'month' : undefined)}
         />
       )}
+      {e.splitSpan && <ChosenPart path={path} name="splitSpan" label="Each" value={e.splitSpan} among={spans} />}
       <ChosenPart
         path={path}
         name="shape"

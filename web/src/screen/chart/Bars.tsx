@@ -13,8 +13,9 @@ export function Bars({ chart, onChoose, onMore }: PointsProps) {
   const box = useRef<HTMLDivElement>(null);
   useLayoutEffect(() => setWide(box.current?.clientWidth ?? 0), []);
   const words = wide > 0 && wide < 320 ? Math.round(wide * 0.42) : 200; // the bars keep some room where there is little
-  const parts = chart.splits?.length ? chart.splits : ['n'];
-  const rows = chart.points.map((p) => ({ ...p, ...(chart.splits?.length ? p.parts : { n: p.n }) }));
+  const parts = chart.splits?.length ? chart.splits : [{ value: '', label: chart.shows ?? '' }];
+  const divided = parts === chart.splits;
+  const rows = chart.points;
   return (
     <Box ref={box} position="relative" h={`${rows.length * 40 + 34}px`}>
       <ResponsiveContainer width="100%" height="100%" onResize={setWide}>
@@ -37,9 +38,9 @@ export function Bars({ chart, onChoose, onMore }: PointsProps) {
           <Tooltip cursor={{ fill: colour('faint') }} content={<Bubble />} />
           {parts.map((s, i) => (
             <Bar
-              key={s}
-              dataKey={s}
-              name={s}
+              key={s.value}
+              dataKey={(p: PointView) => (divided ? (p.parts?.[s.value] ?? 0) : p.n)}
+              name={s.label}
               stackId="a"
               fill={colour(shadeOf(i))}
               isAnimationActive={false}

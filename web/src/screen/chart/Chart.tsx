@@ -1,6 +1,6 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
 import { type ComponentType, useState } from 'react';
-import type { PointView } from '../../api/client';
+import type { PartView, PointView } from '../../api/client';
 import { Action } from '../../ui/controls';
 import { useScreen } from '../context';
 import type { OfKind } from '../kinds/kind';
@@ -9,7 +9,7 @@ import { Bars } from './Bars';
 import { Columns } from './Columns';
 import { Dots } from './Dots';
 import { PointTable } from './PointTable';
-import { type Choosing, type PointsProps, partWords, type Shape, shadeOf, shapeOf, stretch } from './points';
+import { type Choosing, type PointsProps, type Shape, shadeOf, shapeOf, stretch } from './points';
 import { Share } from './Share';
 
 const drawings: Record<Shape, ComponentType<PointsProps>> = {
@@ -102,13 +102,13 @@ export function Chart({ element }: { element: OfKind<'chart'> }) {
   );
 }
 
-function Legend({ splits }: { splits: string[] }) {
+function Legend({ splits }: { splits: PartView[] }) {
   return (
-    <Flex gap="14px" fontSize="note" color="muted">
+    <Flex gap="4px 14px" flexWrap="wrap" fontSize="note" color="muted">
       {splits.map((s, i) => (
-        <Flex key={s} align="center" gap="6px">
+        <Flex key={s.value} align="center" gap="6px">
           <Box w="12px" h="12px" bg={shadeOf(i)} aria-hidden />
-          {partWords(s)}
+          {s.label}
         </Flex>
       ))}
     </Flex>

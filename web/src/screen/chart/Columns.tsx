@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { PointView } from '../../api/client';
+import type { PartView, PointView } from '../../api/client';
 import { useLanguage } from '../context';
 import { PointWords } from './PointWords';
 import { choosing, faded, type PointsProps, shadeOf, shapeOf } from './points';
@@ -112,13 +112,15 @@ const then = (p: PointView, amount: (n: number) => string) =>
   p.before === undefined ? '' : `, a year before ${amount(p.before)}`;
 
 /** One column, of parts where it has some. */
-function Column({ point: p, splits, most }: { point: PointView; splits: string[] | undefined; most: number }) {
+function Column({ point: p, splits, most }: { point: PointView; splits: PartView[] | undefined; most: number }) {
   const tall = (n: number) => `${Math.max(1, (n / most) * (ground - 4))}px`;
   if (!splits?.length || p.chosen)
     return <Box w="full" h={tall(p.n)} bg={shadeOf(p.chosen ? 3 : 1)} _groupHover={{ bg: shadeOf(2) }} />;
   return (
     <Box w="full">
-      {splits.map((s, i) => p.parts?.[s] && <Box key={s} w="full" h={tall(p.parts[s])} bg={shadeOf(i)} />).reverse()}
+      {splits
+        .map(({ value: s }, i) => p.parts?.[s] && <Box key={s} w="full" h={tall(p.parts[s])} bg={shadeOf(i)} />)
+        .reverse()}
     </Box>
   );
 }

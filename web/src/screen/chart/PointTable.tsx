@@ -1,12 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import { useLanguage } from '../context';
-import { choosing, faded, type PointsProps, partWords, shapeOf } from './points';
+import { choosing, faded, type PointsProps, shapeOf } from './points';
 
 /** The points of a chart as a table; as a grid, what is more is darker. */
 export function PointTable({ chart, onChoose, onMore }: PointsProps) {
   const { amount } = useLanguage();
   const parts = chart.splits ?? [];
-  const most = Math.max(1e-9, ...chart.points.flatMap((p) => parts.map((s) => p.parts?.[s] ?? 0)));
+  const most = Math.max(1e-9, ...chart.points.flatMap((p) => parts.map((s) => p.parts?.[s.value] ?? 0)));
   const further = [chart.against, chart.size].filter((w) => w !== undefined);
   const compared = chart.points.some((p) => p.before !== undefined);
   const shaded = shapeOf(chart) === 'grid';
@@ -25,8 +25,8 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
               <th scope="col">{chart.by}</th>
             </Box>
             {parts.map((s) => (
-              <Box asChild key={s} fontWeight="600" px="5px" textAlign="right">
-                <th scope="col">{partWords(s)}</th>
+              <Box asChild key={s.value} fontWeight="600" px="5px" textAlign="right">
+                <th scope="col">{s.label}</th>
               </Box>
             ))}
             <Box asChild fontWeight="600" pl="5px" textAlign="right">
@@ -68,9 +68,9 @@ export function PointTable({ chart, onChoose, onMore }: PointsProps) {
                 </th>
               </Box>
               {parts.map((s) => {
-                const n = p.parts?.[s] ?? 0;
+                const n = p.parts?.[s.value] ?? 0;
                 return (
-                  <Box as="td" key={s} px="5px" textAlign="right" position="relative">
+                  <Box as="td" key={s.value} px="5px" textAlign="right" position="relative">
                     {shaded && n > 0 && (
                       <Box position="absolute" inset="1px" bg="amber" opacity={0.1 + (n / most) * 0.6} aria-hidden />
                     )}

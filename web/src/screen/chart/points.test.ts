@@ -10,7 +10,7 @@ test('a chart is drawn as it is asked for, else as suits what it counts by', () 
 
 test('a grid without parts is a table', () => {
   expect(shapeOf({ shape: 'grid' })).toBe('table');
-  expect(shapeOf({ shape: 'grid', splits: ['low', 'high'] })).toBe('grid');
+  expect(shapeOf({ shape: 'grid', splits: [{ value: 'low', label: 'low' }] })).toBe('grid');
 });
 
 const keys = { ctrlKey: false, metaKey: false, shiftKey: false };

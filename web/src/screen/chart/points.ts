@@ -39,9 +39,6 @@ export function stretch(chart: Pick<ChartView, 'points'>, a: string, b: string):
 /** How a point stands back while another is chosen. */
 export const faded = (chart: ChartView, p: PointView) => (chart.points.some((x) => x.chosen) && !p.chosen ? 0.6 : 1);
 
-/** What the parts of a point are called. */
-export const partWords = (part: string) => ({ true: 'yes', false: 'no' })[part] ?? part;
-
 /** What of a chart each kind of drawing shows. */
 export type Shape = 'bars' | 'columns' | 'line' | 'area' | 'share' | 'grid' | 'dots' | 'table';
 
