@@ -1337,6 +1337,11 @@ type GetEquipmentParams struct {
 	As     string `form:"as" json:"as"`
 }
 
+// GetExtentParams defines parameters for GetExtent.
+type GetExtentParams struct {
+	As string `form:"as" json:"as"`
+}
+
 // GetLogParams defines parameters for GetLog.
 type GetLogParams struct {
 	// Before entries older than this one
@@ -1630,6 +1635,9 @@ type ServerInterface interface {
 	// ExportApplication An application as a file
 	// (GET /api/build/{project}/export)
 	ExportApplication(c *gin.Context, project string)
+	// GetExtent The least and the most of a field of numbers; nothing where there are no records
+	// (GET /api/build/{project}/extent/{table}/{field})
+	GetExtent(c *gin.Context, project string, table string, field string, params GetExtentParams)
 	// GetLog Who did what to rights, releases and accounts
 	// (GET /api/build/{project}/log)
 	GetLog(c *gin.Context, project string, params GetLogParams)
@@ -2220,6 +2228,60 @@ func (siw *ServerInterfaceWrapper) ExportApplication(c *gin.Context) {
 	}
 
 	siw.Handler.ExportApplication(c, project)
+}
+
+// GetExtent operation middleware
+func (siw *ServerInterfaceWrapper) GetExtent(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "table" -------------
+	var table string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "table", c.Param("table"), &table, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter table: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "field" -------------
+	var field string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "field", c.Param("field"), &field, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter field: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetExtentParams
+
+	// ------------- Required query parameter "as" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "as", c.Request.URL.Query(), &params.As, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter as: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetExtent(c, project, table, field, params)
 }
 
 // GetLog operation middleware
@@ -4526,6 +4588,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/build/:project/why", wrapper.ExplainWay)
 	router.GET(options.BaseURL+"/api/build/:project/rights", wrapper.GetRights)
 	router.GET(options.BaseURL+"/api/build/:project/values/:table/:field", wrapper.GetValues)
+	router.GET(options.BaseURL+"/api/build/:project/extent/:table/:field", wrapper.GetExtent)
 	router.PUT(options.BaseURL+"/api/build/:project/people/:person/roles", wrapper.SetRoles)
 	router.PUT(options.BaseURL+"/api/build/:project/people/:person/rights", wrapper.SetRights)
 	router.GET(options.BaseURL+"/api/build/:project/log", wrapper.GetLog)

@@ -4,6 +4,8 @@ import (
 	"encoding/json"
 	"fmt"
 	"net/http"
+	"slices"
+	"strconv"
 	"strings"
 	"testing"
 	"time"
@@ -75,6 +77,24 @@ func TestNamesCompletionsAndValues(t *testing.T) {
 	}
 	p.refused("GET", builds+"/values/t_staff/f_phone?as=a_priya", nil, http.StatusForbidden, "no-grant")
 	p.refused("GET", builds+"/values/t_staff/f_gone?as=a_mira", nil, http.StatusNotFound, "no-element")
+
+	var extent []float64
+	p.must("GET", builds+"/extent/t_parts/f_stock?as=a_mira", nil, &extent)
+	var codes, having []string
+	p.must("GET", builds+"/values/t_parts/f_stock?as=a_mira", nil, &codes) // thirty of them
+	for _, code := range codes {
+		if n, err := strconv.ParseFloat(code, 64); err != nil || len(extent) != 2 || n < extent[0] || n > extent[1] {
+			t.Errorf("%s does not lie between %v", code, extent)
+		}
+	}
+	for _, end := range extent {
+		p.must("GET", builds+fmt.Sprintf("/values/t_parts/f_stock?as=a_mira&q=%g", end), nil, &having)
+		if !slices.Contains(having, fmt.Sprint(end)) {
+			t.Errorf("no part has %g: %v", end, having)
+		}
+	}
+	p.refused("GET", builds+"/extent/t_parts/f_name?as=a_mira", nil, http.StatusBadRequest, "bad-request")
+	p.refused("GET", builds+"/extent/t_staff/f_phone?as=a_priya", nil, http.StatusForbidden, "no-grant")
 }
 
 func TestWhyOverHTTP(t *testing.T) {

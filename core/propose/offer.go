@@ -58,6 +58,7 @@ func OffersFor(p *project.Project, w CellWish) []CellOffer {
 		o.plain()
 	}
 	o.things()
+	o.screens()
 	o.pictures()
 	o.clips()
 	o.saying()
@@ -158,6 +159,39 @@ func (o *offering) saying() {
 	o.put(thing{id: "text:", words: "a text “" + words + "”", group: "As it is typed", w: 4 + width/2, least: 2, body: body{"kind": "text", "words": words}})
 	o.put(thing{id: "group:", words: "a group “" + words + "”", group: "As it is typed", w: 6, h: 1, least: 3, body: body{"kind": "group", "words": words}})
 	o.put(thing{id: "heading:", words: "a heading “" + words + "”", group: "As it is typed", w: 12, least: 3, body: body{"kind": "text", "style": "heading", "words": words}})
+}
+
+// screens are buttons that lead to one, found by its title; with the record at hand where it is one of such. Those that
+// need to be told more are wired by whoever knows what.
+func (o *offering) screens() {
+	if len(o.typed) == 0 {
+		return
+	}
+	for _, id := range byName(o.p.Screens, func(s *project.Screen) string { return s.Title }) {
+		s := o.p.Screens[id]
+		bind := body{}
+		for in, input := range s.Inputs {
+			if in == s.Record && o.s.Record != "" && input.Table == o.s.RecordTable() {
+				bind[in] = body{"rule": "this"}
+			} else if input.Required {
+				bind = nil
+				break
+			}
+		}
+		if id == o.s.ID || bind == nil {
+			continue
+		}
+		move := to(id, "", nil)
+		if len(bind) > 0 {
+			move["bind"] = bind
+		}
+		b := body{"kind": "button", "words": s.Title, "gate": gate(nil, move)}
+		one := thing{id: "to:" + id, words: "a button to “" + s.Title + "”", also: "way go lead open", note: s.Type, group: "Ways to screens", w: 3, least: 1, body: b}
+		if o.s.Type == "menu" {
+			b["tone"], one.w, one.h = "sign", 4, 2
+		}
+		o.add(one)
+	}
 }
 
 func (o *offering) pictures() {

@@ -69,6 +69,38 @@ func TestOffersAreFoundByAnyWordOfWhatTheyAreOrShow(t *testing.T) {
 	}
 }
 
+// The title of a screen finds a button that leads there: with the record at hand, or with none where it needs none.
+func TestTheTitleOfAScreenFindsAWayThere(t *testing.T) {
+	a, app := proposed(t, works(), all(works()))
+	p := app.Project
+	ways := 0
+	for from, s := range p.Screens {
+		for to, target := range p.Screens {
+			for _, o := range offered(p, from, target.Title) {
+				if o.ID != "to:"+to {
+					continue
+				}
+				ways++
+				made, err := plan.Compile(patched(t, a, o.Patch))
+				if err != nil {
+					t.Fatal(err)
+				}
+				if from == to || target.RecordTable() != "" && target.RecordTable() != s.RecordTable() {
+					t.Errorf("from %s to %s: it cannot know which", from, to)
+				}
+				for _, f := range check.Run(made) {
+					if f.Element == "e_made" {
+						t.Errorf("from %s to %s: %s", from, to, f.Words)
+					}
+				}
+			}
+		}
+	}
+	if ways < 5 {
+		t.Errorf("%d ways to screens are offered", ways)
+	}
+}
+
 func first(o []propose.CellOffer) string {
 	if len(o) == 0 {
 		return "nothing"

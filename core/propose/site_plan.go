@@ -11,6 +11,9 @@ import (
 // Words by which numbers are known that say where something lies: the first of each to the right, the second down.
 var placing = [][2]string{{"x", "y"}, {"across", "down"}, {"left", "top"}, {"column", "row"}, {"east", "north"}, {"easting", "northing"}, {"longitude", "latitude"}, {"lng", "lat"}, {"lon", "lat"}}
 
+// upwards are the words of numbers that grow towards the upper edge.
+var upwards = []string{"north", "northing", "latitude", "lat"}
+
 // placedBy gives the fields that say where the records of a table lie: those whose words say so, else its first two
 // numbers; false where it has not two.
 func placedBy(t *project.Table) (across, down string, ok bool) {
@@ -22,7 +25,7 @@ func placedBy(t *project.Table) (across, down string, ok bool) {
 	}
 	named := func(word string) string {
 		i := slices.IndexFunc(numbers, func(id string) bool {
-			return slices.Contains(wordsIn(t.Fields[id].Label+" "+strings.ReplaceAll(t.Fields[id].Alias, "_", " ")), word)
+			return slices.Contains(wordsOf(t.Fields[id]), word)
 		})
 		if i < 0 {
 			return ""
@@ -40,6 +43,10 @@ func placedBy(t *project.Table) (across, down string, ok bool) {
 	return numbers[0], numbers[1], true
 }
 
+func wordsOf(f *project.Column) []string {
+	return wordsIn(f.Label + " " + strings.ReplaceAll(f.Alias, "_", " "))
+}
+
 // sitePlan offers a picture with the records of a table on it, where two of their numbers can place them. On a dashboard
 // a point that is pressed narrows the screen, elsewhere it opens its form.
 func (o *offering) sitePlan(t *project.Table) {
@@ -49,6 +56,9 @@ func (o *offering) sitePlan(t *project.Table) {
 		return
 	}
 	b := body{"kind": "sitePlan", "label": t.Label, "table": t.ID, "across": across, "down": down}
+	if f := t.Fields[down]; slices.ContainsFunc(wordsOf(f), func(w string) bool { return slices.Contains(upwards, w) }) {
+		b["top"], b["bottom"] = 100, 0
+	}
 	one := thing{id: "sitePlan:" + t.ID, words: words, also: "map points", note: "where its " + english.Lower(t.Fields[across].Label) + " and " + english.Lower(t.Fields[down].Label) + " say", group: t.Label, w: 6, h: 6, least: 4, body: b}
 	if pictures := picturesByName(o.p); len(pictures) > 0 {
 		b["picture"] = pictures[0]

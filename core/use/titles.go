@@ -138,18 +138,11 @@ func sought(find string) string {
 // Values gives the different values that a field has in the records that the user may view, those
 // that most records have first; narrowed by a text that they contain.
 func Values(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time, table, field, find string, limit int) ([]string, error) {
-	t := a.Project.Tables[table]
-	if t == nil || t.Fields[field] == nil {
-		return nil, ask.Refuse("no-element", "This field is not in the application any more.", "Load the page again.")
-	}
-	rights, err := rights.Of(ctx, a, user, records, now)
+	q, err := ofField(ctx, a, user, records, now, table, field)
 	if err != nil {
 		return nil, err
 	}
-	if !rights.MaySee(table, field) || !rights.On(table).View {
-		return nil, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
-	}
-	q := ask.GroupQuery{Table: t, By: field, Limit: limit, Rights: rights}
+	q.By, q.Limit = field, limit
 	if find = sought(find); find != "" {
 		q.Match = []ask.Match{{Path: field, Compare: "contains", Value: cond.String(find)}}
 	}
@@ -164,4 +157,39 @@ func Values(ctx context.Context, a *plan.App, user *ask.User, records ask.Record
 		}
 	}
 	return out, nil
+}
+
+// Extent gives the least and the most that a field of numbers has in the records that the user may view; none where
+// there are no records.
+func Extent(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time, table, path string) ([]float64, error) {
+	q, err := ofField(ctx, a, user, records, now, table, path)
+	if err != nil {
+		return nil, err
+	}
+	if f, _ := a.Project.FieldAt(table, path); f.Type != "whole" && f.Type != "number" && f.Type != "decimal" {
+		return nil, ask.Refuse("bad-request", "“"+f.Label+"” is no number.", "Choose another field.")
+	}
+	q.Match = []ask.Match{{Path: path, Compare: "notEmpty"}}
+	q.More = []ask.Measure{{Measure: "least", Of: path}, {Measure: "most", Of: path}}
+	groups, err := records.Group(ctx, q)
+	if err != nil || len(groups) == 0 || groups[0].N == 0 {
+		return []float64{}, err
+	}
+	return groups[0].More, nil
+}
+
+// ofField begins a question about a field that the user may view.
+func ofField(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time, table, path string) (ask.GroupQuery, error) {
+	t := a.Project.Tables[table]
+	if f, _ := a.Project.FieldAt(table, path); t == nil || f == nil {
+		return ask.GroupQuery{}, ask.Refuse("no-element", "This field is not in the application any more.", "Load the page again.")
+	}
+	rights, err := rights.Of(ctx, a, user, records, now)
+	if err != nil {
+		return ask.GroupQuery{}, err
+	}
+	if !rights.MaySee(table, path) || !rights.On(table).View {
+		return ask.GroupQuery{}, ask.Refuse("no-grant", "You may not view these records.", "Ask the person who runs this application for the right.")
+	}
+	return ask.GroupQuery{Table: t, Rights: rights}, nil
 }

@@ -122,3 +122,15 @@ func (s *Side) GetValues(c *gin.Context, slug, table, field string, params api.G
 		return use.Values(c, app, user, s.Reader(app), s.LocalNow(app), table, field, answer.Value(params.Q), valuesShown)
 	})
 }
+
+// GetExtent gives the least and the most of a field of numbers, as far as the walked user may view the records.
+func (s *Side) GetExtent(c *gin.Context, slug, table, field string, params api.GetExtentParams) {
+	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]float64, error) {
+		user, err := s.walked(c, b, params.As)
+		if err != nil {
+			return nil, err
+		}
+		app := b.Draft.App
+		return use.Extent(c, app, user, s.Reader(app), s.LocalNow(app), table, field)
+	})
+}

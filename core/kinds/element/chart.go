@@ -195,7 +195,7 @@ func (spec *Chart) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 		return
 	}
 	var others map[string]bool
-	cv.Splits, others = spec.parts(o, o.Groups[e.ID])
+	cv.Splits, others = spec.parts(o, e)
 	before := spec.yearBefore(o.Groups[yearBefore(e.ID)])
 	for _, g := range o.Groups[e.ID] {
 		if g.Rest > 0 {

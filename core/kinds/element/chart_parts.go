@@ -36,13 +36,13 @@ func (spec *Chart) askParts(o *use.Opening, q *ask.GroupQuery) {
 
 // parts are those of a chart's groups in their order: of choices as they are listed, of time as it goes, of all else
 // the largest first; and which of them stand for the others, as more than are shown cannot be told apart.
-func (spec *Chart) parts(o *use.Opening, groups []ask.Group) (views []PartView, others map[string]bool) {
+func (spec *Chart) parts(o *use.Opening, e *plan.Element) (views []PartView, others map[string]bool) {
 	f, _ := o.App.Project.FieldAt(spec.Table, spec.Split)
 	if f == nil {
 		return nil, nil
 	}
 	all := ask.Group{}
-	for _, g := range groups {
+	for _, g := range o.Groups[e.ID] {
 		for _, part := range g.Parts {
 			all.AddPart(part)
 		}
@@ -64,7 +64,7 @@ func (spec *Chart) parts(o *use.Opening, groups []ask.Group) (views []PartView, 
 		}
 		return cmp.Or(cmp.Compare(b.N, a.N), strings.Compare(a.Value, b.Value))
 	})
-	if most := spec.partsShown() - len(views); len(found) > max(most, 1) {
+	if most := spec.partsShown(e) - len(views); len(found) > max(most, 1) {
 		shown := max(most-1, 0)
 		last := found[shown:]
 		if spec.SplitSpan != "" { // of time, the last ones
@@ -86,10 +86,11 @@ func (spec *Chart) parts(o *use.Opening, groups []ask.Group) (views []PartView, 
 	return views, others
 }
 
-// partsShown is how many parts can be told apart: four shades beside each other, or the columns of a table.
-func (spec *Chart) partsShown() int {
+// partsShown is how many parts can be told apart: four shades beside each other, or as many columns of a table as there
+// is room for.
+func (spec *Chart) partsShown(e *plan.Element) int {
 	if spec.Shape == "grid" || spec.Shape == "table" {
-		return 13
+		return max(4, e.Cell.W+1)
 	}
 	return 4
 }

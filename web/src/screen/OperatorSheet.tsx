@@ -7,15 +7,18 @@ import { AddInFrame, EmptyCells } from './EmptyCells';
 import { kindOf, known } from './kinds/all';
 import { panelsOf } from './layout';
 
-/** An operator screen has this shape and is scaled as a whole; where more stands below each other than fits, one scrolls. */
-const shape = { w: 1280, h: 752 };
+/**
+ * An operator screen has this shape and is scaled as a whole; where more stands below each other than fits, one scrolls. A
+ * box that is wider than its shape is filled with somewhat wider panels, so far as they stay the same picture.
+ */
+const shape = { w: 1280, h: 752, widest: 1500 };
 const head = 40; // px: the heading
 const edges = { top: 14, bottom: 16 };
 
 /** An operator screen: panels of elements that stand in the same columns, on grey ground. */
 export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
   const { view, builder } = useScreen();
-  const { box, sheet, scale, height } = useScale();
+  const { box, sheet, scale, height, width, aside } = useScale();
   const panels = panelsOf(view);
   const frames = view.elements.filter((e) => e.kind === 'group');
   const rows = Math.max(
@@ -37,7 +40,8 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
       <Box
         ref={sheet}
         position="absolute" // as tall as it is, it is not to stretch what it is fitted to
-        w={`${shape.w}px`}
+        left={`${aside}px`}
+        w={`${width}px`}
         transform={`scale(${scale})`}
         transformOrigin="0 0"
         p={`${edges.top}px 16px ${edges.bottom}px`}
@@ -125,11 +129,11 @@ function Quality({ view }: { view: View }) {
   );
 }
 
-/** How much the shape has to be scaled to fit the box, and how tall the sheet is before that. */
+/** How much the shape has to be scaled to fit the box, how wide and tall the sheet is before that, and what is left of it. */
 function useScale() {
   const box = useRef<HTMLDivElement>(null);
   const sheet = useRef<HTMLDivElement>(null);
-  const [fit, setFit] = useState({ scale: 1, height: shape.h });
+  const [fit, setFit] = useState({ scale: 1, height: shape.h, width: shape.w, aside: 0 });
   useEffect(() => {
     const el = box.current;
     if (!el) return;
@@ -138,7 +142,13 @@ function useScale() {
       const room = el.parentElement ?? el;
       const byHeight = room.clientHeight > 300 ? room.clientHeight / shape.h : Number.POSITIVE_INFINITY;
       const scale = Math.min(el.clientWidth / shape.w, byHeight) || 1;
-      setFit((was) => (was.scale === scale && was.height === height ? was : { scale, height }));
+      const width = Math.floor(Math.min(shape.widest, Math.max(shape.w, el.clientWidth / scale)));
+      const aside = Math.max(0, Math.floor((el.clientWidth - width * scale) / 2));
+      setFit((was) =>
+        was.scale === scale && was.height === height && was.width === width && was.aside === aside
+          ? was
+          : { scale, height, width, aside },
+      );
     };
     measure();
     const watch = new ResizeObserver(measure);

@@ -37,6 +37,18 @@ test('elements in the same columns, one below the other, make a panel', () => {
   ]);
 });
 
+test('panels that begin in a row end together, where nothing is in the way', () => {
+  const left = [element('a', 1, 1, 3), element('b', 2, 1, 3), element('c', 3, 1, 3)];
+  const others = [element('d', 1, 4, 3), element('e', 1, 7, 3), element('f', 3, 8, 2)];
+  const panels = panelsOf(view([...left, ...others]));
+  expect(panels.map((p) => [p.elements.map((e) => e.id).join(''), p.row, p.h])).toEqual([
+    ['abc', 1, 3],
+    ['d', 1, 3],
+    ['e', 1, 2],
+    ['f', 3, 1],
+  ]);
+});
+
 test('above a list more than two buttons in a row fold, all but the first', () => {
   const button = (id: string, row: number, col: number): ElementView => ({
     id,

@@ -42,7 +42,10 @@ interface Panel {
   elements: ElementView[];
 }
 
-/** Elements in the same columns, one below the other, make a panel. */
+/**
+ * Elements in the same columns, one below the other, make a panel. It reaches down as far as one that begins beside it,
+ * where nothing is in the way: panels of a row end together.
+ */
 export function panelsOf(view: View): Panel[] {
   const panels: Panel[] = [];
   const shown = view.elements.filter((e) => e.kind !== 'group');
@@ -54,7 +57,16 @@ export function panelsOf(view: View): Panel[] {
       over.h += h;
     } else panels.push({ row: e.cell.row, col: e.cell.col, w: e.cell.w, h, elements: [e] });
   }
-  return panels;
+  const frames = view.elements.filter((e) => e.kind === 'group');
+  const inside = (p: Panel) => frames.filter((f) => p.elements[0] && holds(f, p.elements[0])).map((f) => f.id);
+  const end = (p: Panel) => p.row + p.h;
+  return panels.map((p) => {
+    const beside = panels.filter((o) => o.row === p.row && `${inside(o)}` === `${inside(p)}`);
+    const under = [...panels.map((o) => o as Omit<Panel, 'elements'>), ...frames.map((f) => ({ h: 1, ...f.cell }))]
+      .filter((o) => o.row >= end(p) && o.col < p.col + p.w && p.col < o.col + o.w)
+      .map((o) => o.row);
+    return { ...p, h: Math.min(Math.max(...beside.map(end)), ...under) - p.row };
+  });
 }
 
 /** What of a row is behind “more”, and below which width of the sheet. */

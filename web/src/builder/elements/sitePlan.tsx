@@ -6,6 +6,7 @@ import { KeptChip } from '../sentence/look/KeptChip';
 import type { BuiltElement, LookProps } from './element';
 import { ChosenPart } from './parts/ChosenPart';
 import { FieldPart } from './parts/Fields';
+import { FitPart } from './parts/FitPart';
 import { MarksPart } from './parts/MarksPart';
 import { isSized } from './parts/measures';
 import { RelationPart } from './parts/RelationPart';
@@ -65,6 +66,7 @@ function SitePlanLook({ path, element: e }: LookProps<'sitePlan'>) {
           <FieldPart path={path} name="down" label="How far down" value={e.down} table={e.table} only={isSized} />
           <TypedPart path={path} name="top" label="At the upper edge" hint="0" value={e.top} number />
           <TypedPart path={path} name="bottom" label="At the lower edge" hint="100" value={e.bottom} number />
+          <FitPart path={path} element={e} />
           <RowFaces path={path} faces={e.faces} label="Faces of its points" />
         </>
       )}
