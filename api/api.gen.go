@@ -812,12 +812,15 @@ type PressRequest struct {
 	Point     *string            `json:"point,omitempty"`
 
 	// PointTo the last of several points of time that were chosen together
-	PointTo *string            `json:"pointTo,omitempty"`
-	Press   string             `json:"press"`
-	Release int                `json:"release"`
-	Result  *string            `json:"result,omitempty"`
-	Row     *string            `json:"row,omitempty"`
-	Rows    *[]string          `json:"rows,omitempty"`
+	PointTo *string   `json:"pointTo,omitempty"`
+	Press   string    `json:"press"`
+	Release int       `json:"release"`
+	Result  *string   `json:"result,omitempty"`
+	Row     *string   `json:"row,omitempty"`
+	Rows    *[]string `json:"rows,omitempty"`
+
+	// Seen of what is turned on and off: how it was drawn
+	Seen    *string            `json:"seen,omitempty"`
 	Tokens  *[]string          `json:"tokens,omitempty"`
 	Trail   string             `json:"trail"`
 	Trigger *string            `json:"trigger,omitempty"`

@@ -103,7 +103,7 @@ test('a screen is left: what is done then is wired, and said in one sentence', a
   await form.getByLabel('Variable', { exact: true }).selectOption({ label: 'with the parts (this screen)' });
   await form.getByLabel('To what').selectOption({ label: 'the other of the two' });
   await form.getByRole('button', { name: 'Add' }).click();
-  await expect(sentence(page)).toContainText('When the screen is left, for everyone: flip “With the parts” (yes or no).');
+  await expect(sentence(page)).toContainText('When the screen is left, for everyone: turn with the parts on or off.');
   await undoAll(page);
 });
 

@@ -4,6 +4,7 @@ import (
 	"context"
 	"fmt"
 	"log/slog"
+	"maps"
 	"slices"
 	"sync"
 	"time"
@@ -211,20 +212,26 @@ func (c *Client) take(data *ua.DataChangeNotification) {
 		if n == nil || item.Value == nil {
 			continue
 		}
-		n.value, n.status, n.known = item.Value.Value, item.Value.Status, true
-		n.at = item.Value.SourceTimestamp
-		if n.at.IsZero() {
-			n.at = item.Value.ServerTimestamp
-		}
-		n.keep(time.Now())
+		n.take(item.Value)
 		changed[n.name] = true
 	}
+	c.tell(slices.Collect(maps.Keys(changed))...)
+}
+
+// take keeps what was read.
+func (n *node) take(read *ua.DataValue) {
+	n.value, n.status, n.known, n.at = read.Value, read.Status, true, read.SourceTimestamp
+	if n.at.IsZero() {
+		n.at = read.ServerTimestamp
+	}
+	n.keep(time.Now())
+}
+
+// tell signals all who listen to one of the nodes; the lock is held.
+func (c *Client) tell(names ...string) {
 	for l := range c.listeners {
-		for name := range changed {
-			if l.nodes[name] {
-				l.signal()
-				break
-			}
+		if slices.ContainsFunc(names, func(name string) bool { return l.nodes[name] }) {
+			l.signal()
 		}
 	}
 }

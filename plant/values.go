@@ -21,6 +21,7 @@ type node struct {
 	at       time.Time // the source's own time
 	watched  bool      // on the current subscription, or found not to be there
 	missing  bool      // the plant has no such node
+	writing  time.Time // since when a command to it is on its way; zero for none
 	history  []Sample
 	lastKept time.Time
 }
@@ -64,7 +65,11 @@ func (c *Client) Read(ref ask.TagRef) ask.Reading {
 	case n.status != ua.StatusOK:
 		return ask.Reading{Value: cond.UnknownBecause("the plant says this value is bad"), At: n.at.UnixMilli()}
 	}
-	return ask.Reading{Value: valueOf(n.value), At: n.at.UnixMilli()}
+	out := ask.Reading{Value: valueOf(n.value), At: n.at.UnixMilli()}
+	if !n.writing.IsZero() {
+		out.Writing = n.writing.UnixMilli()
+	}
+	return out
 }
 
 func valueOf(v *ua.Variant) cond.Value {

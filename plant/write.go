@@ -5,6 +5,7 @@ import (
 	"errors"
 	"fmt"
 	"math"
+	"time"
 
 	"github.com/gopcua/opcua/ua"
 
@@ -63,6 +64,62 @@ func (c *Client) Write(ctx context.Context, name string, v cond.Value) error {
 		return &Refused{Status: response.Results[0]}
 	}
 	return nil
+}
+
+// freshLimit bounds how long a value is asked for just before something is written that follows from it.
+const freshLimit = 300 * time.Millisecond
+
+// Fresh asks the plant itself for the value of a node, past the subscription, and keeps it. Errors: ErrAway where it
+// does not answer in time.
+func (c *Client) Fresh(ctx context.Context, name string) (cond.Value, error) {
+	c.mu.Lock()
+	at, good := c.at, c.good()
+	var nodeID *ua.NodeID
+	if n := c.nodes[name]; n != nil {
+		nodeID = n.id
+	}
+	c.mu.Unlock()
+	if !good {
+		return cond.Value{}, ErrAway
+	}
+	ctx, cancel := context.WithTimeout(ctx, freshLimit)
+	defer cancel()
+	if nodeID == nil {
+		var err error
+		if nodeID, _, err = c.lookUp(ctx, at, name); err != nil {
+			return cond.Value{}, fmt.Errorf("%w: %w", ErrAway, err)
+		}
+	}
+	response, err := at.client.Read(ctx, &ua.ReadRequest{TimestampsToReturn: ua.TimestampsToReturnBoth, NodesToRead: []*ua.ReadValueID{{NodeID: nodeID, AttributeID: ua.AttributeIDValue}}})
+	if err != nil || len(response.Results) != 1 {
+		return cond.Value{}, fmt.Errorf("%w: read %s: %w", ErrAway, name, err)
+	}
+	read := response.Results[0]
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	n := c.nodes[name]
+	if n == nil || read.Value == nil || read.Status != ua.StatusOK {
+		return cond.UnknownBecause("the plant says this value is bad"), nil
+	}
+	n.take(read)
+	c.tell(name)
+	return valueOf(n.value), nil
+}
+
+// Writing marks a node as one that a command is on its way to, until it is called again without: all who look at it
+// are told.
+func (c *Client) Writing(name string, is bool) {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	n := c.nodes[name]
+	if n == nil || n.writing.IsZero() == !is {
+		return
+	}
+	n.writing = time.Time{}
+	if is {
+		n.writing = time.Now()
+	}
+	c.tell(name)
 }
 
 // lookUp finds a node that is written and was not read yet, and in which type the plant keeps it; nil where it does not say.

@@ -21,6 +21,7 @@ type Press struct {
 	Point     string            // value of the chosen point
 	PointTo   string            // the last of several points of time that were chosen together; "" for one
 	Also      bool              // the point or row is chosen besides those that are, or no more
+	Seen      string            // of what is turned on and off: how it was drawn; "" where nothing was
 	Result    string            // of a dialog that came back: what with
 	Values    map[string]string // typed and not saved, by field id
 	Base      map[string]string // what those fields were when the form was opened
@@ -83,6 +84,7 @@ type TagWrite struct {
 	Tag   *project.Tag
 	Label string
 	Value cond.Value
+	From  cond.Value // what it follows from: it is not sent where another value is read by then; unknown for whatever is there
 }
 
 // gateOf finds the gate of a press and judges it. A hidden or greyed gate refuses.
@@ -289,6 +291,9 @@ type Run struct {
 	Out     *Outcome
 	Row     *ask.Row // one of several that were chosen; nil: what is changed is the screen's record
 }
+
+// Seen is how what is turned on and off was drawn when it was pressed: on, off, unknown; "" where nothing was.
+func (r Run) Seen() string { return r.press.Seen }
 
 // Subject gives the record that is changed.
 func (r Run) Subject() *ask.Row {

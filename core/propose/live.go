@@ -38,6 +38,7 @@ func (o *offering) value(t *project.Tag, label, path, group string) {
 	if t.Type == "yesno" {
 		if t.Writable {
 			words := strings.TrimSuffix(english.Capital(t.Label), " command")
+			o.add(turning("turn:"+path, label, "what the plant reads back", group, body{"kind": "write", "tag": path, "how": "turn"}))
 			o.add(thing{id: "command:" + path, words: "button: " + english.Lower(label), also: "press command write", note: "sends yes to the plant", group: group, w: 3, least: 1, body: body{"kind": "button", "words": words, "gate": gate(body{"kind": "write", "tag": path, "value": "true"}, nil)}})
 		}
 		o.add(thing{id: "lamp:" + path, words: "lamp: " + english.Lower(label), also: "light", group: group, w: 3, least: 2, body: body{"kind": "lamp", "words": label, "value": path, "on": "yes", "off": "no"}})
@@ -67,6 +68,30 @@ func (o *offering) value(t *project.Tag, label, path, group string) {
 	o.add(thing{id: "gauge:" + path, words: "gauge: " + english.Lower(label), also: "bar dial", group: group, w: 3, least: 2, body: gauge})
 	o.add(text)
 	o.add(thing{id: "trend:" + path, words: "trend: " + english.Lower(label), also: "history line curve", group: group, w: 6, h: 4, least: 4, body: body{"kind": "trend", "words": label + ", last 10 minutes", "minutes": 10, "lines": body{"l_1": line}}})
+}
+
+// turning is a button that turns something on and off, and shows how it is.
+func turning(id, label, shows, group string, does body) thing {
+	return thing{id: id, words: "two-state button: " + english.Lower(label), also: "on off turn switch toggle press", note: "turns it on and off, and shows " + shows, group: group, w: 3, least: 2, body: body{"kind": "button", "words": english.Capital(label), "gate": gate(does, nil)}}
+}
+
+// turns are two-state buttons of what is yes or no in the record, and of variables. They come when they are asked for.
+func (o *offering) turns() {
+	if len(o.typed) == 0 {
+		return
+	}
+	if t := o.p.Tables[o.s.RecordTable()]; t != nil {
+		for _, id := range byPos(t.Fields, func(c *project.Column) float64 { return c.Pos }) {
+			if f := t.Fields[id]; f.Type == "yesno" && !f.ReadOnly {
+				o.add(turning("turn:"+id, f.Label, "what the record says", "Fields of the "+english.Lower(t.One), body{"kind": "set", "fields": body{id: "!record." + id}}))
+			}
+		}
+	}
+	for _, v := range project.Ordered(o.p.Variables) {
+		if v.Type == "yesno" && (v.Screen == "" || v.Screen == o.s.ID) {
+			o.add(turning("turn:"+v.ID, v.Label, "how it is", "Variables", body{"kind": "setVar", "variable": v.ID, "value": "!vars." + v.ID}))
+		}
+	}
 }
 
 // plantThings are what symbols can be drawn as, each with further words that it is meant by.

@@ -53,6 +53,7 @@ func OffersFor(p *project.Project, w CellWish) []CellOffer {
 	o.fields()
 	o.children()
 	o.live()
+	o.turns()
 	o.tables()
 	if len(o.typed) > 0 {
 		o.plain()

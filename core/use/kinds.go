@@ -2,6 +2,7 @@ package use
 
 import (
 	"ambergate/core/ask"
+	"ambergate/core/cond"
 	"ambergate/core/plan"
 )
 
@@ -46,6 +47,23 @@ type ElementKind interface {
 type EffectKind interface {
 	// Shut says why the user may not do it here, if so; row is one of several that it is done with, or nil.
 	Shut(o *Opening, e *plan.Effect, row *ask.Row) (Verdict, bool)
+}
+
+// TurningEffect is answered by effects that turn a yes or no the other way: a button with one shows how it is.
+type TurningEffect interface {
+	// Turned gives what is turned, as it is now; false where this one turns nothing.
+	Turned(o *Opening, e *plan.Effect) (ask.Reading, bool)
+}
+
+// OnOrOff says how something is that can be turned on and off: on, off, unknown.
+func OnOrOff(v cond.Value) string {
+	switch {
+	case !v.Known():
+		return "unknown"
+	case v.True():
+		return "on"
+	}
+	return "off"
 }
 
 // MoveKind is what is asked of a kind of move.

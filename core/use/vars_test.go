@@ -41,7 +41,7 @@ func TestVariablesAreSetAndRead(t *testing.T) {
 		"from what it begins":   {`"kind":"setVar","variable":"v_count","value":"vars.v_count + 1"`, nil, map[string]string{"v_count": "2"}, ""},
 		"back to the beginning": {`"kind":"setVar","variable":"v_count"`, map[string]string{"v_count": "4"}, map[string]string{"v_count": "1"}, "put round back to 1"},
 		"forgotten":             {`"kind":"setVar","variable":"v_area"`, map[string]string{"v_area": "north"}, map[string]string{"v_area": ""}, "forget area"},
-		"a screen's own":        {`"kind":"setVar","variable":"v_more","value":"!vars.v_more"`, nil, map[string]string{"v_more": "true"}, "flip “More” (yes or no)"},
+		"a screen's own":        {`"kind":"setVar","variable":"v_more","value":"!vars.v_more"`, nil, map[string]string{"v_more": "true"}, "turn more on or off"},
 	} {
 		s := stand.New(t, stand.WiredTo("s_board", stand.Does(tc.effect), stand.Kept))
 		for _, p := range s.App.Problems {

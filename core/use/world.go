@@ -130,6 +130,15 @@ func (w *World) read(ref ask.TagRef, tag *project.Tag, why string) cond.Value {
 	return w.tags.Read(ref).Value
 }
 
+// Reading gives what a tag is now, and whether it is being written.
+func (w *World) Reading(p *cond.Path) ask.Reading {
+	ref, _, ok := w.RefAndTag(p)
+	if !ok || w.tags == nil {
+		return ask.Reading{Value: w.Value(p)}
+	}
+	return w.tags.Read(ref)
+}
+
 // PlantTagOf gives the node behind a value of the plant as a whole; no tag where it is gone.
 func PlantTagOf(a *plan.App, id string) (ask.TagRef, *project.Tag) {
 	t := a.Project.Tags[id]

@@ -3,6 +3,7 @@ package sim
 import (
 	"math"
 	"math/rand/v2"
+	"slices"
 	"strings"
 )
 
@@ -10,13 +11,11 @@ import (
 // The last three make a given moment happen at will.
 var commands = []string{"drive.start", "drive.stop", "drive.creep", "drive.reset", "scenario.gust", "scenario.calm", "scenario.estop"}
 
+// kept are the values that clients may set and that stay as they were set.
+var kept = []string{"drive.set_speed", "drive.lights"}
+
 func writable(key string) bool {
-	for _, c := range commands {
-		if strings.HasSuffix(key, "."+c) {
-			return true
-		}
-	}
-	return strings.HasSuffix(key, ".drive.set_speed")
+	return slices.ContainsFunc(slices.Concat(commands, kept), func(c string) bool { return strings.HasSuffix(key, "."+c) })
 }
 
 // lift is a small physical model of one ropeway drive and the wind at its towers.

@@ -30,6 +30,7 @@ type namespace struct {
 	srv    *server.Server
 	writes chan string
 	taken  map[string]int // by node: how often a write was taken
+	turned map[string]int // and how often it changed what was there
 }
 
 // Attribute reads under the lock.
@@ -65,6 +66,9 @@ func (n *namespace) SetAttribute(node *ua.NodeID, a ua.AttributeID, v *ua.DataVa
 	}
 	n.Data[key] = value
 	n.taken[key]++
+	if old != value {
+		n.turned[key]++
+	}
 	n.mu.Unlock()
 	n.srv.ChangeNotification(node)
 	select {
@@ -103,7 +107,7 @@ func (n *namespace) set(values map[string]any) {
 func Start(port int, codes []string, seed uint64) (*Plant, error) {
 	srv := server.New(server.EndPoint("127.0.0.1", port), server.EnableSecurity("None", ua.MessageSecurityModeNone), server.EnableAuthMode(ua.UserTokenTypeAnonymous))
 	m := server.NewMapNamespace(srv, Namespace)
-	ns := &namespace{MapNamespace: m, srv: srv, writes: make(chan string, 64), taken: map[string]int{}}
+	ns := &namespace{MapNamespace: m, srv: srv, writes: make(chan string, 64), taken: map[string]int{}, turned: map[string]int{}}
 	// The library registered its own; ours answers in its place, under the same index.
 	if err := replace(srv, m, ns); err != nil {
 		return nil, err
@@ -119,7 +123,7 @@ func Start(port int, codes []string, seed uint64) (*Plant, error) {
 		for _, c := range commands {
 			ns.Data[code+"."+c] = false
 		}
-		ns.Data[code+".drive.set_speed"] = l.set
+		ns.Data[code+".drive.set_speed"], ns.Data[code+".drive.lights"] = l.set, true
 	}
 	if err := srv.Start(context.Background()); err != nil {
 		return nil, fmt.Errorf("start the simulated plant on port %d: %w", port, err)
@@ -154,6 +158,16 @@ func (p *Plant) Taken(node string) int {
 	defer p.ns.mu.RUnlock()
 	return p.ns.taken[node]
 }
+
+// Turned tells how often a write to a node changed what was there.
+func (p *Plant) Turned(node string) int {
+	p.ns.mu.RLock()
+	defer p.ns.mu.RUnlock()
+	return p.ns.turned[node]
+}
+
+// Now tells what a node holds.
+func (p *Plant) Now(node string) any { return p.ns.get(node) }
 
 // Endpoint gives the address that clients connect to.
 func (p *Plant) Endpoint() string { return fmt.Sprintf("opc.tcp://127.0.0.1:%d", p.Port) }

@@ -86,6 +86,11 @@ func (v *Visit) sendOne(ctx context.Context, press string, pos int, w press.TagW
 		return st.EndCommand(ctx, press, pos, "refused", "the plant is not configured on this server")
 	}
 	client.Watch(ctx, []string{w.Ref.Node}, base.FirstValues) // so that the type of the node is known
+	client.Writing(w.Ref.Node, true)
+	defer client.Writing(w.Ref.Node, false)
+	if why := changedSince(ctx, client, w); why != "" {
+		return st.EndCommand(ctx, press, pos, "refused", why)
+	}
 	send, err := st.MarkSent(ctx, press, pos)
 	if err != nil || !send {
 		return err
@@ -98,6 +103,7 @@ func (v *Visit) sendOne(ctx context.Context, press string, pos int, w press.TagW
 	switch {
 	case err == nil:
 		state = "done"
+		_, _ = client.Fresh(ctx, w.Ref.Node) // who presses next sees what came of it; if not now, then with the next change
 	case errors.Is(err, plant.ErrAway), errors.As(err, &refused):
 		state, reason = "refused", err.Error()
 	default:
@@ -105,4 +111,22 @@ func (v *Visit) sendOne(ctx context.Context, press string, pos int, w press.TagW
 	}
 	defer fault.At(fault.CommandEnded)
 	return st.EndCommand(ctx, press, pos, state, reason)
+}
+
+// changedSince asks the plant whether what a command follows from is still so, now that nobody else can write to it; it
+// says why not, or "".
+func changedSince(ctx context.Context, client *plant.Client, w press.TagWrite) string {
+	if !w.From.Known() {
+		return ""
+	}
+	now, err := client.Fresh(ctx, w.Ref.Node)
+	switch {
+	case err != nil:
+		return plant.ErrAway.Error()
+	case !now.Known():
+		return now.Why() + "; nothing was sent"
+	case now.Wire() != w.From.Wire():
+		return "it had changed just before; nothing was sent"
+	}
+	return ""
 }

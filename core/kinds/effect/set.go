@@ -40,6 +40,9 @@ func (spec *Set) Plan(b *plan.Planner, e *plan.Effect) {
 
 func (spec *Set) Say(w *words.Writer, e *plan.Effect) string {
 	t := w.App.Project.Tables[w.SubjectTable()]
+	if n := spec.flipped(e); n != nil {
+		return "turn " + n.Path.Words() + " on or off"
+	}
 	return "set " + strings.Join(w.Assigned(e, t, spec.Fields, " to "), " and set ")
 }
 
@@ -51,6 +54,27 @@ func (*Set) Shut(o *use.Opening, _ *plan.Effect, row *ask.Row) (use.Verdict, boo
 		return use.Verdict{}, false
 	}
 	return o.ShutToChanges(row)
+}
+
+// flipped gives the one field that it sets to the other of yes and no; else nil.
+func (spec *Set) flipped(e *plan.Effect) *cond.Node {
+	if len(spec.Fields) != 1 {
+		return nil
+	}
+	for id := range spec.Fields {
+		if n := flips(e.Exprs[id], id); n != nil && n.Path.Root == "record" {
+			return n
+		}
+	}
+	return nil
+}
+
+// Turned gives the field of the screen's record, where it is turned the other way.
+func (spec *Set) Turned(o *use.Opening, e *plan.Effect) (ask.Reading, bool) {
+	if n := spec.flipped(e); n != nil {
+		return ask.Reading{Value: n.Eval(o.World)}, true
+	}
+	return ask.Reading{}, false
 }
 
 // Do gives fields of the screen's record new values and saves them, under the user's own grant.

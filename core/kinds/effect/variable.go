@@ -69,10 +69,26 @@ func (spec *SetVariable) Say(w *words.Writer, e *plan.Effect) string {
 	case e.Exprs["value"] == nil:
 		return "set " + english.Lower(v.Label) + " to “" + spec.Value + "”, which does not fit"
 	}
-	if n := e.Exprs["value"].Root; n.Op == cond.OpNot && n.Args[0].Op == cond.OpPath && n.Args[0].Path.First() == v.ID {
-		return "flip “" + v.Label + "” (yes or no)"
+	if flips(e.Exprs["value"], v.ID) != nil {
+		return "turn " + english.Lower(v.Label) + " on or off"
 	}
 	return "set " + english.Lower(v.Label) + " to " + w.ValueWords(e.Exprs["value"], v.Table)
+}
+
+// flips gives the path that a value is the other of yes and no of, where it is just that; else nil.
+func flips(x *cond.Expr, name string) *cond.Node {
+	if x == nil || x.Root.Op != cond.OpNot || x.Root.Args[0].Op != cond.OpPath || x.Root.Args[0].Path.First() != name || len(x.Root.Args[0].Path.Segs) != 1 {
+		return nil
+	}
+	return x.Root.Args[0]
+}
+
+// Turned gives the variable, where it is turned the other way.
+func (spec *SetVariable) Turned(o *use.Opening, e *plan.Effect) (ask.Reading, bool) {
+	if n := flips(e.Exprs["value"], spec.Variable); n != nil {
+		return ask.Reading{Value: n.Eval(o.World)}, true
+	}
+	return ask.Reading{}, false
 }
 
 func (spec *SetVariable) Do(_ context.Context, r press.Run) (*press.Question, error) {

@@ -9,51 +9,68 @@ import (
 	"ambergate/core/plan"
 	"ambergate/core/press"
 	"ambergate/core/project"
-	"ambergate/core/use"
 	"ambergate/core/words"
 )
 
-// Write sends a value to a tag of the plant.
+// Write sends a value to a tag of the plant: one that is worked out, or one that follows from what is read back.
 type Write struct {
 	project.EffectHead
 	project.Changes
-	use.AlwaysOpen
-	Tag   string `json:"tag"`   // expression: the path of a writable tag
-	Value string `json:"value"` // expression
+	Tag   string `json:"tag"`                                                    // expression: the path of a writable tag
+	How   string `json:"how,omitempty" jsonschema:"enum=turn,enum=up,enum=down"` // turn: the other of yes and no; up, down: by so much; none: the value
+	Value string `json:"value,omitempty"`                                        // expression: the value, or how much
 }
 
-// Validate asks for both.
+// Validate asks for what it needs.
 func (spec *Write) Validate() error {
-	if spec.Tag == "" || spec.Value == "" {
-		return fmt.Errorf("it needs a tag and a value")
+	switch {
+	case spec.Tag == "":
+		return fmt.Errorf("it needs a tag")
+	case spec.How == turn && spec.Value != "":
+		return fmt.Errorf("what turns a tag the other way has no value")
+	case spec.How != turn && spec.Value == "":
+		return fmt.Errorf("it needs a value")
 	}
-	return nil
+	return project.OneOf("way of writing", spec.How, "", turn, up, down)
 }
 
 func (spec *Write) Plan(b *plan.Planner, e *plan.Effect) {
 	e.Exprs["tag"] = b.Expression("tag", spec.Tag)
-	e.Exprs["value"] = b.Expression("value", spec.Value)
+	if spec.Value != "" {
+		e.Exprs["value"] = b.Expression("value", spec.Value)
+	}
+	spec.planHow(b, e)
 }
 
-func (*Write) Say(_ *words.Writer, e *plan.Effect) string {
-	if e.Exprs["tag"] == nil || e.Exprs["value"] == nil || e.Exprs["tag"].Root.Op != cond.OpPath {
+func (spec *Write) Say(_ *words.Writer, e *plan.Effect) string {
+	target, value := e.Exprs["tag"], e.Exprs["value"]
+	if target == nil || value == nil && spec.How != turn || target.Root.Op != cond.OpPath {
 		return "write to a tag that is gone"
 	}
-	if v := e.Exprs["value"].Root; v.Op == cond.OpConst && v.Const.True() {
-		return "send " + e.Exprs["tag"].Root.Path.Words()
+	of := target.Root.Path.Words()
+	switch {
+	case spec.How == turn:
+		return "turn " + of + " on or off"
+	case spec.How != "":
+		return "put " + of + " " + spec.How + " by " + value.Root.Phrase()
+	case value.Root.Op == cond.OpConst && value.Root.Const.True():
+		return "send " + of
 	}
-	return "write " + e.Exprs["value"].Root.Phrase() + " to " + e.Exprs["tag"].Root.Path.Words()
+	return "write " + value.Root.Phrase() + " to " + of
 }
 
 // Do checks the write and leaves it with the outcome: it is sent after the transaction was committed.
-func (*Write) Do(_ context.Context, r press.Run) (*press.Question, error) {
+func (spec *Write) Do(_ context.Context, r press.Run) (*press.Question, error) {
 	target, value := r.Effect.Exprs["tag"], r.Effect.Exprs["value"]
-	if target == nil || value == nil || target.Root.Op != cond.OpPath {
+	if target == nil || value == nil && spec.How != turn || target.Root.Op != cond.OpPath {
 		return nil, ask.Refuse("broken", "What this writes to is gone.", "Tell the person who builds this application.")
 	}
 	ref, tag, ok := r.World.RefAndTag(target.Root.Path)
 	if !ok || !tag.Writable {
 		return nil, ask.Refuse("broken", "What this writes to cannot be written.", "Tell the person who builds this application.")
+	}
+	if spec.How != "" {
+		return nil, spec.follow(r, ref, tag)
 	}
 	v := value.Root.Eval(r.World)
 	if !v.Known() || v.IsNull() {

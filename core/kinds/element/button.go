@@ -2,6 +2,7 @@ package element
 
 import (
 	"fmt"
+	"slices"
 
 	"ambergate/core/cond"
 	"ambergate/core/plan"
@@ -28,6 +29,8 @@ type ButtonView struct {
 	Fold    string `json:"fold,omitempty"`    // below which width it is behind “more”: narrow, middle, never
 	Down    bool   `json:"down,omitempty"`    // going down sets something off, and letting go something else
 	Current bool   `json:"current,omitempty"` // on a rail: it leads to where one is
+	Turned  string `json:"turned,omitempty"`  // of one that turns something on and off: how that is: on, off, unknown
+	Waiting int64  `json:"waiting,omitempty"` // Unix milliseconds since when a command is on its way
 
 	Picture *use.PictureView     `json:"picture,omitempty"`
 	States  map[string]*FaceView `json:"states,omitempty"` // how it looks otherwise: hover, pressed, greyed, focus
@@ -147,6 +150,7 @@ func (*Button) NewView() any { return &ButtonView{} }
 func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 	v := &ButtonView{Words: o.Text(e, "words"), Note: o.Text(e, "note"), Tip: o.Text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Fold: spec.Fold, Picture: o.PictureView(spec.Picture)}
 	into.View = v
+	v.turned(o, e.Gates[spec.TriggerName()])
 	face(o, e, spec, v)
 	if v.Tone == "" {
 		v.Tone = "plain"
@@ -182,11 +186,32 @@ func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView)
 	}
 }
 
+// turned says how that is which the gate turns on and off, if it does: by the first case that does.
+func (v *ButtonView) turned(o *use.Opening, gate *plan.Gate) {
+	if gate == nil {
+		return
+	}
+	for _, c := range gate.Cases {
+		for _, e := range c.Effects {
+			if kind, is := e.Spec.(use.TurningEffect); is {
+				if now, does := kind.Turned(o, e); does {
+					v.Turned, v.Waiting = use.OnOrOff(now.Value), now.Writing
+					return
+				}
+			}
+		}
+	}
+}
+
 // face shows the first face whose condition holds. One that cannot be decided shows the face for
 // what is unknown, never the next one.
 func face(o *use.Opening, e *plan.Element, spec *Button, v *ButtonView) {
-	unknown, shown := false, (*Face)(nil)
+	unknown, shown := v.Turned == "unknown", (*Face)(nil)
 	for _, f := range project.Ordered(spec.Faces) {
+		if f.State != "" && f.State == v.Turned && shown == nil && f.When == "" {
+			shown = f
+			continue
+		}
 		if f.State != "" || shown != nil || unknown {
 			continue
 		}
@@ -214,7 +239,7 @@ func face(o *use.Opening, e *plan.Element, spec *Button, v *ButtonView) {
 		}
 		if f.State == "unknown" && unknown {
 			shown = f
-		} else if f.State != "" && f.State != "unknown" {
+		} else if slices.Contains([]string{"hover", "pressed", "greyed", "focus"}, f.State) {
 			if v.States == nil {
 				v.States = map[string]*FaceView{}
 			}

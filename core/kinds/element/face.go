@@ -10,7 +10,7 @@ var Tones = []string{"", "plain", "main", "strong", "sign", "quiet", "good", "wa
 type Face struct {
 	project.Item
 	When    string `json:"when,omitempty"`  // condition
-	State   string `json:"state,omitempty"` // hover, pressed, greyed, focus, unknown; empty: normal
+	State   string `json:"state,omitempty"` // hover, pressed, greyed, focus; on, off, unknown: of what is turned on and off; empty: normal
 	Words   string `json:"words,omitempty"` // template; empty: the button's own
 	Icon    string `json:"icon,omitempty"`
 	Picture string `json:"picture,omitempty"`
@@ -20,7 +20,7 @@ type Face struct {
 
 // Validate refuses states, tones and colours that do not exist.
 func (f *Face) Validate() error {
-	if err := project.OneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "unknown"); err != nil {
+	if err := project.OneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "on", "off", "unknown"); err != nil {
 		return err
 	}
 	if err := project.ValidColour(f.Colour); err != nil {

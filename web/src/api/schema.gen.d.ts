@@ -2214,6 +2214,16 @@ export interface components {
             leave?: string;
             tip?: string;
             keys?: string;
+            /**
+             * @description of one that turns something on and off: how that is
+             * @enum {string}
+             */
+            turned?: "on" | "off" | "unknown";
+            /**
+             * Format: int64
+             * @description Unix milliseconds since when a command is on its way
+             */
+            waiting?: number;
             current?: boolean;
             picture?: components["schemas"]["PictureView"];
             states?: {
@@ -2935,6 +2945,8 @@ export interface components {
             pointTo?: string;
             /** @description the point or row is chosen besides those that are, or no more */
             also?: boolean;
+            /** @description of what is turned on and off: how it was drawn */
+            seen?: string;
             values?: {
                 [key: string]: string;
             };

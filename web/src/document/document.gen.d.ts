@@ -628,7 +628,7 @@ export interface TabEffect {
   tab: string;
 }
 /**
- * Write sends a value to a tag of the plant.
+ * Write sends a value to a tag of the plant: one that is worked out, or one that follows from what is read back.
  */
 export interface WriteEffect {
   kind: 'write';
@@ -638,9 +638,13 @@ export interface WriteEffect {
    */
   tag: string;
   /**
-   * Expression
+   * Turn: the other of yes and no; up, down: by so much; none: the value
    */
-  value: string;
+  how?: 'turn' | 'up' | 'down';
+  /**
+   * Expression: the value, or how much
+   */
+  value?: string;
 }
 /**
  * Along leads to the neighbour of this screen in the order of a rail.
@@ -1030,7 +1034,7 @@ export interface Face {
    */
   when?: string;
   /**
-   * Hover, pressed, greyed, focus, unknown; empty: normal
+   * Hover, pressed, greyed, focus; on, off, unknown: of what is turned on and off; empty: normal
    */
   state?: string;
   /**

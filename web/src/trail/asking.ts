@@ -8,6 +8,8 @@ export interface PressAim {
   pointTo?: string;
   /** The point or row is chosen besides those that are, or no more. */
   also?: boolean;
+  /** Of what is turned on and off: how it was drawn. */
+  seen?: string;
   /** What a dialog came back with. */
   result?: string;
   trigger?: string;

@@ -72,6 +72,11 @@ export const faces = {
   },
   '.face.face:is([data-tone=sign], [data-tone=rail])[aria-disabled=true]': { borderStyle: 'none' },
   '.face.face[data-tone=sign]:hover': { bg: 'transparent' },
+  // How that is which a button turns on and off: as a lamp has it.
+  '.face-turned': { flexShrink: 0, width: '14px', height: '14px', border: '2px solid currentColor' },
+  '.face-turned[data-turned=on]': { bg: 'currentColor' },
+  '.face-turned[data-turned=unknown]': { borderStyle: 'dashed' },
+  '.face-how': { fontWeight: '800', fontSize: 'note', whiteSpace: 'nowrap', opacity: 0.85 },
   '.face-picture': { maxHeight: '30px', maxWidth: '100%' },
   '.face-picture[data-sign]': { maxHeight: '48px' },
   '.face-glyph': { position: 'relative', display: 'flex', color: 'pine' },

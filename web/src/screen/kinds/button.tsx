@@ -12,7 +12,10 @@ export const button: ElementKind<'button'> = {
   Draw: function Button({ element }) {
     return <DrawnButton element={element} waits={useBusy() === element.id} />;
   },
-  stale: (e, reason) => (e.button.writes ? { ...e, state: 'greyed', reason } : e),
+  stale: (e, reason) =>
+    e.button.writes
+      ? { ...e, state: 'greyed', reason, button: { ...e.button, turned: e.button.turned && 'unknown' } }
+      : e,
 };
 
 const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfKind<'button'>; waits: boolean }) {
@@ -25,7 +28,7 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
   const { tone } = button;
   const own = shut ? undefined : button.colour;
   const press = () => {
-    if (!shut && !waits) void onPress(element);
+    if (!shut && !waits) void onPress(element, drawn.turned ? { seen: drawn.turned } : undefined);
   };
   const byPress = button.trigger === 'press';
   const hold = useHold(element, drawn.down && !waits);
@@ -49,6 +52,7 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
         aria-disabled={(shut && !drawn.down) || waits || undefined}
         aria-describedby={tip ? tipId : undefined}
         aria-keyshortcuts={button.keys?.replace('Ctrl', 'Control')}
+        aria-pressed={drawn.turned && drawn.turned !== 'unknown' ? drawn.turned === 'on' : undefined}
         aria-current={button.current ? 'page' : undefined}
         aria-label={button.picture && !button.words ? button.picture.words : undefined}
         {...watch}
@@ -109,9 +113,11 @@ function faced(button: ButtonView, state: string | undefined): ButtonView {
   };
 }
 
+const howTurned = { on: 'on', off: 'off', unknown: 'not known' };
+
 function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; waits: boolean }) {
   const { pictures } = useScreen();
-  const words = waits && button.writes ? 'waiting …' : button.words;
+  const words = (waits && button.writes) || button.waiting ? 'waiting …' : button.words;
   const picture = button.picture && (
     <img className="face-picture" data-sign={sign || undefined} src={pictures + button.picture.digest} alt="" />
   );
@@ -120,7 +126,9 @@ function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; wa
       <>
         {picture}
         {!picture && button.icon && button.icon !== 'forward' && <Glyph name={button.icon} size={16} />}
+        {button.turned && !picture && <span className="face-turned" data-turned={button.turned} aria-hidden />}
         {words}
+        {button.turned && !button.picture && <span className="face-how">{howTurned[button.turned]}</span>}
         {!picture && button.icon === 'forward' && <Glyph name="forward" size={16} />}
       </>
     );

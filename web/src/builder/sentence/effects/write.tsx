@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { entityOf } from '../../../document/parts';
+import { Select } from '../../../ui/controls';
 import { NamePicker } from '../../condition/NamePicker';
 import { readCondition, useName, useNames } from '../../condition/spot';
 import { useBuild } from '../../context';
@@ -20,6 +21,14 @@ export const write: BuiltEffect<'write'> = {
   Form: WriteForm,
 };
 
+/** How a tag of a type can be written. */
+function waysFor(type: string | undefined) {
+  const value = ['', 'the value'] as const;
+  if (type === 'yesno') return [value, ['turn', 'the other of on and off']] as const;
+  if (type === 'number' || type === 'whole') return [value, ['up', 'more by'], ['down', 'less by']] as const;
+  return [value];
+}
+
 /** Which tag is written to, and what. */
 function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'write'>) {
   const { as } = useBuild();
@@ -28,6 +37,7 @@ function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'wri
   const names = useNames(spot).data ?? [];
   const [tag, setTag] = useState(''); // its path over aliases
   const [entry, setEntry] = useState<Entry>(unsaid);
+  const [how, setHow] = useState(effect?.how);
   const name = useName(spot, names, tag);
   const wanted: Wanted = { type: name?.type ?? '', choices: name?.choices, unit: name?.unit };
   // biome-ignore lint/correctness/useExhaustiveDependencies: once, to show the name in the stead of ids
@@ -36,6 +46,7 @@ function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'wri
     if (stored) void readCondition(spot, { text: stored, value: true }).then((r) => setTag(r.shown));
   }, []);
   const known = name !== undefined;
+  const ways = waysFor(name?.type);
   // biome-ignore lint/correctness/useExhaustiveDependencies: when the tag is known
   useEffect(() => {
     if (known && effect?.value && entry.how === '') setEntry(entryOf(wanted, effect.value));
@@ -43,8 +54,9 @@ function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'wri
   const save = async () => {
     if (!tag) return setProblem('Choose a tag.');
     const path = await readText(tag);
+    if (path !== undefined && how === 'turn') return onDone({ kind: 'write', tag: path, how });
     const value = path === undefined ? undefined : await read(entry);
-    if (path !== undefined && value !== undefined) onDone({ kind: 'write', tag: path, value });
+    if (path !== undefined && value !== undefined) onDone({ kind: 'write', tag: path, how, value });
   };
   return (
     <EffectFrame
@@ -70,10 +82,26 @@ function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'wri
         onChoose={(n) => {
           setTag(n.path);
           setEntry(unsaid);
+          setHow(undefined);
           setProblem(undefined);
         }}
       />
-      {known && <ValueEntry wayRef={wayRef} wanted={wanted} entry={entry} onEntry={setEntry} label="Which" />}
+      {known && ways.length > 1 && (
+        <Select
+          aria-label="How it is written"
+          value={how ?? ''}
+          onChange={(e) => setHow(ways.find(([id]) => id === e.target.value)?.[0] || undefined)}
+        >
+          {ways.map(([id, words]) => (
+            <option key={id} value={id}>
+              {words}
+            </option>
+          ))}
+        </Select>
+      )}
+      {known && how !== 'turn' && (
+        <ValueEntry wayRef={wayRef} wanted={wanted} entry={entry} onEntry={setEntry} label="Which" />
+      )}
     </EffectFrame>
   );
 }
