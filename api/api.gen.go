@@ -1830,6 +1830,12 @@ type ServerInterface interface {
 	// GoAlong Go along the trail
 	// (POST /api/use/{project}/go)
 	GoAlong(c *gin.Context, project string)
+	// LetGo Let go a button that is held, or that was pressed a moment ago
+	// (DELETE /api/use/{project}/holds/{press})
+	LetGo(c *gin.Context, project string, press string)
+	// Hold Go on holding a button
+	// (PUT /api/use/{project}/holds/{press})
+	Hold(c *gin.Context, project string, press string)
 	// GetImage The picture that a field shows
 	// (GET /api/use/{project}/image)
 	GetImage(c *gin.Context, project string, params GetImageParams)
@@ -4040,6 +4046,74 @@ func (siw *ServerInterfaceWrapper) GoAlong(c *gin.Context) {
 	siw.Handler.GoAlong(c, project)
 }
 
+// LetGo operation middleware
+func (siw *ServerInterfaceWrapper) LetGo(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "press" -------------
+	var press string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "press", c.Param("press"), &press, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter press: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.LetGo(c, project, press)
+}
+
+// Hold operation middleware
+func (siw *ServerInterfaceWrapper) Hold(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "press" -------------
+	var press string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "press", c.Param("press"), &press, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter press: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.Hold(c, project, press)
+}
+
 // GetImage operation middleware
 func (siw *ServerInterfaceWrapper) GetImage(c *gin.Context) {
 
@@ -4563,6 +4637,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/sign-out", wrapper.SignOut)
 	router.GET(options.BaseURL+"/api/me", wrapper.GetMe)
 	router.POST(options.BaseURL+"/api/use/:project/open", wrapper.OpenPlace)
+	router.DELETE(options.BaseURL+"/api/use/:project/holds/:press", wrapper.LetGo)
+	router.PUT(options.BaseURL+"/api/use/:project/holds/:press", wrapper.Hold)
 	router.POST(options.BaseURL+"/api/use/:project/press", wrapper.Press)
 	router.POST(options.BaseURL+"/api/use/:project/go", wrapper.GoAlong)
 	router.POST(options.BaseURL+"/api/use/:project/arrange", wrapper.Arrange)

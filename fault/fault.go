@@ -23,6 +23,9 @@ const (
 	CommandSent     = "command.marked"   // logged as sent, not sent yet
 	CommandWritten  = "command.written"  // the plant has answered
 	CommandEnded    = "command.ended"    // its outcome is logged
+	HoldKept        = "hold.kept"        // a tag is kept as held, and not true yet
+	HoldWritten     = "hold.written"     // it is true
+	HoldReleased    = "hold.released"    // it is false again, and still kept as held
 	PressAnswering  = "press.answering"  // before the browser is told
 	EditBegun       = "edit.begun"       // the transaction is open
 	EditWritten     = "edit.written"     // entities and the edit are written
@@ -31,11 +34,12 @@ const (
 	DraftKept       = "draft.kept"       // what was typed is kept, and nobody told
 )
 
-// OfRecords, OfPlant and OfEdits are the points that a press on records, one that writes to the
-// plant, and an edit pass.
+// OfRecords, OfPlant, OfHolds and OfEdits are the points that a press on records, one that writes to the
+// plant, a button that is held, and an edit pass.
 var (
 	OfRecords = []string{PressBegun, PressClaimed, PressDone, PressStored, PressCommitted, TrailAppending, TrailAppended, PressAnswering}
 	OfPlant   = []string{PressCommitted, CommandIntended, CommandSent, CommandWritten, CommandEnded, PressAnswering}
+	OfHolds   = []string{HoldKept, HoldWritten, HoldReleased}
 	OfEdits   = []string{EditBegun, EditWritten, EditCommitted, EditAnswering}
 )
 

@@ -65,6 +65,16 @@ func (c *Client) Close() {
 	<-c.done
 }
 
+// Closed says whether it was closed: nothing reaches the plant through it any more.
+func (c *Client) Closed() bool {
+	select {
+	case <-c.done:
+		return true
+	default:
+		return false
+	}
+}
+
 func (c *Client) run(ctx context.Context) {
 	defer close(c.done)
 	for ctx.Err() == nil {

@@ -89,11 +89,22 @@ func (s *Server) Prepare(ctx context.Context) error {
 	if err := s.Store.ForgetOld(ctx, s.Now()); err != nil {
 		return fmt.Errorf("prepare the server: %w", err)
 	}
-	return s.Connected.Load(ctx)
+	if err := s.Connected.Load(ctx); err != nil {
+		return fmt.Errorf("prepare the server: %w", err)
+	}
+	if err := s.users.SettleHolds(ctx); err != nil {
+		return fmt.Errorf("prepare the server: %w", err)
+	}
+	return nil
 }
 
-// Close closes what the server connected to by itself.
-func (s *Server) Close() { s.Connected.Close() }
+// Close lets go what is held, and closes what the server connected to by itself.
+func (s *Server) Close() {
+	ctx, cancel := context.WithTimeout(context.Background(), 3*time.Second)
+	defer cancel()
+	s.users.EndHolds(ctx)
+	s.Connected.Close()
+}
 
 // forgetEvery is how often what is old is forgotten.
 const forgetEvery = time.Hour

@@ -85,6 +85,8 @@ type TagWrite struct {
 	Label string
 	Value cond.Value
 	From  cond.Value // what it follows from: it is not sent where another value is read by then; unknown for whatever is there
+	Held  bool       // it is yes as long as the button is held
+	Beat  string     // of what is held: the node that is counted up all the while; "" for none
 }
 
 // gateOf finds the gate of a press and judges it. A hidden or greyed gate refuses.

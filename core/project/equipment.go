@@ -1,6 +1,11 @@
 package project
 
-import "ambergate/core/cond"
+import (
+	"fmt"
+	"slices"
+
+	"ambergate/core/cond"
+)
 
 // Equipment is the tags that belong to each record of a table: the drive of a lift.
 type Equipment struct {
@@ -29,6 +34,58 @@ type Tag struct {
 	Max      *float64 `json:"max,omitempty"`
 	Writable bool     `json:"writable,omitempty"`
 	Node     string   `json:"node"`
+	// Watchdog is what makes it false again in the plant itself when a button that holds it true is lost; nil: it cannot be held.
+	Watchdog *Watchdog `json:"watchdog,omitempty"`
+}
+
+// Watchdog is how the plant notices that a button is not held any more although nobody let it go.
+type Watchdog struct {
+	Within float64 `json:"within"`         // seconds after which it is false again by itself
+	Beat   string  `json:"beat,omitempty"` // node that is counted up as long as the button is held; none: the plant looks at the value being written
+}
+
+func (t *Tag) validate() error {
+	if w := t.Watchdog; w != nil && (w.Within <= 0 || w.Within > 10) {
+		return fmt.Errorf("a watchdog ends what is held within more than 0 and at most 10 seconds")
+	}
+	return nil
+}
+
+func (e *Equipment) validate() error {
+	for _, part := range e.Parts {
+		if part == nil {
+			continue
+		}
+		for _, t := range part.Tags {
+			if t == nil {
+				continue
+			}
+			if err := t.validate(); err != nil {
+				return fmt.Errorf("%s: %w", t.Label, err)
+			}
+		}
+	}
+	return nil
+}
+
+// TagAt finds the tag that a path leads to; nil for none.
+func (p *Project) TagAt(path *cond.Path) *Tag {
+	if path.Root == TagRoot {
+		if t := p.Tags[path.First()]; t != nil {
+			return &t.Tag
+		}
+		return nil
+	}
+	i := slices.Index(path.Segs, EquipField)
+	if i < 0 || len(path.Segs) != i+3 {
+		return nil
+	}
+	for _, e := range p.Equipment {
+		if part := e.Parts[path.Segs[i+1]]; part != nil && part.Tags[path.Segs[i+2]] != nil {
+			return part.Tags[path.Segs[i+2]]
+		}
+	}
+	return nil
 }
 
 func (e *Equipment) called(id string) {

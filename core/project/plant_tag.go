@@ -34,6 +34,9 @@ func (t *PlantTag) validate() error {
 	if strings.ContainsAny(t.Node, "{}") {
 		return fmt.Errorf("the node of a value that belongs to no record has no field in braces")
 	}
+	if err := t.Tag.validate(); err != nil {
+		return err
+	}
 	return OneOf("type of value", t.Type, tagTypes...)
 }
 

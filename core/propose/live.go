@@ -38,6 +38,9 @@ func (o *offering) value(t *project.Tag, label, path, group string) {
 	if t.Type == "yesno" {
 		if t.Writable {
 			words := strings.TrimSuffix(english.Capital(t.Label), " command")
+			if t.Watchdog != nil {
+				o.add(thing{id: "hold:" + path, words: "button that holds: " + english.Lower(label), also: "press hold jog momentary while", note: "yes as long as it is held", group: group, w: 3, least: 2, body: body{"kind": "button", "words": words + " while held", "gate": gate(body{"kind": "write", "tag": path, "how": "hold"}, nil)}})
+			}
 			o.add(turning("turn:"+path, label, "what the plant reads back", group, body{"kind": "write", "tag": path, "how": "turn"}))
 			o.add(thing{id: "command:" + path, words: "button: " + english.Lower(label), also: "press command write", note: "sends yes to the plant", group: group, w: 3, least: 1, body: body{"kind": "button", "words": words, "gate": gate(body{"kind": "write", "tag": path, "value": "true"}, nil)}})
 		}

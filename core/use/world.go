@@ -164,7 +164,33 @@ func TagOf(a *plan.App, row *ask.Row, prefix, names []string) (ask.TagRef, *proj
 		return ask.TagRef{}, nil, "this value is gone from the equipment"
 	}
 	tag := e.Parts[names[0]].Tags[names[1]]
-	node := tag.Node
+	node, why := nodeOf(t, row, prefix, tag.Node)
+	if why != "" {
+		return ask.TagRef{}, nil, why
+	}
+	return ask.TagRef{Source: e.Source, Node: node}, tag, ""
+}
+
+// BeatOf gives the node that is counted up while a tag is held; "" for none.
+func (w *World) BeatOf(p *cond.Path) string {
+	_, tag, ok := w.RefAndTag(p)
+	if !ok || tag.Watchdog == nil || tag.Watchdog.Beat == "" {
+		return ""
+	}
+	if p.Root == project.TagRoot {
+		return tag.Watchdog.Beat
+	}
+	row, segs := w.source(p)
+	prefix, table := segs[:slices.Index(segs, project.EquipField)], row.Table
+	if f, _ := w.App.Project.FieldAt(table, strings.Join(prefix, ".")); f != nil {
+		table = f.References
+	}
+	beat, _ := nodeOf(w.App.Project.Tables[table], row, prefix, tag.Watchdog.Beat) // the tag's own was filled by the same record
+	return beat
+}
+
+// nodeOf fills the fields of a record into the template of a node; or says what is missing.
+func nodeOf(t *project.Table, row *ask.Row, prefix []string, node string) (filled, why string) {
 	for _, f := range t.Fields {
 		name := "{" + f.ID + "}" // by its id, which no rename changes; by its alias in documents from before
 		if !strings.Contains(node, name) {
@@ -175,12 +201,12 @@ func TagOf(a *plan.App, row *ask.Row, prefix, names []string) (ask.TagRef, *proj
 		}
 		v, ok := row.Values[project.JoinPath(strings.Join(prefix, "."), f.ID)]
 		if !ok || !v.Known() || v.IsNull() {
-			return ask.TagRef{}, nil, "the record does not say which equipment it is"
+			return "", "the record does not say which equipment it is"
 		}
 		// Simple expansion of RFC 6570: everything but unreserved characters is encoded.
 		node = strings.ReplaceAll(node, name, strings.ReplaceAll(url.QueryEscape(v.Wire()), "+", "%20"))
 	}
-	return ask.TagRef{Source: e.Source, Node: node}, tag, ""
+	return node, ""
 }
 
 // TagRefs gives the live values that a screen shows or decides by, for what is open on it.

@@ -12,7 +12,10 @@ import (
 var commands = []string{"drive.start", "drive.stop", "drive.creep", "drive.reset", "scenario.gust", "scenario.calm", "scenario.estop"}
 
 // kept are the values that clients may set and that stay as they were set.
-var kept = []string{"drive.set_speed", "drive.lights"}
+var kept = []string{"drive.set_speed", "drive.lights", "drive.inch", "drive.inch_beat"}
+
+// inchWithin is how long the drive goes on inching without the beat being counted up, in seconds.
+const inchWithin = 1.0
 
 func writable(key string) bool {
 	return slices.ContainsFunc(slices.Concat(commands, kept), func(c string) bool { return strings.HasSuffix(key, "."+c) })
@@ -24,6 +27,9 @@ type lift struct {
 	rand    *rand.Rand
 	running bool
 	creep   bool
+	inch    bool    // it is turned slowly as long as somebody holds that
+	beat    float64 // as it was last counted up
+	silent  float64 // seconds since
 	estop   bool
 	speed   float64 // m/s
 	set     float64 // m/s
@@ -75,10 +81,23 @@ func (l *lift) command(name string) {
 	}
 }
 
+// held takes what clients hold. Without the beat being counted up it ends by itself: that is the controller's watchdog.
+func (l *lift) held(inch bool, beat, dt float64) (ends bool) {
+	if !inch || beat != l.beat || !l.inch {
+		l.beat, l.silent = beat, 0
+	} else {
+		l.silent += dt
+	}
+	l.inch = inch && l.silent <= inchWithin
+	return inch && !l.inch
+}
+
 // step lets dt seconds pass: speed ramps, the motor warms, the wind has gusts.
 func (l *lift) step(dt float64) {
 	target := 0.0
 	switch {
+	case l.inch && !l.running && !l.estop:
+		target = 0.3
 	case l.running && l.creep:
 		target = 0.8
 	case l.running:

@@ -20,6 +20,7 @@ type Plant struct {
 	lifts []*lift
 	stop  context.CancelFunc
 	done  chan struct{}
+	asked chan func() // what is done to the model from outside
 	Port  int
 }
 
@@ -113,7 +114,7 @@ func Start(port int, codes []string, seed uint64) (*Plant, error) {
 		return nil, err
 	}
 	ns.mount()
-	p := &Plant{srv: srv, ns: ns, Port: port, done: make(chan struct{})}
+	p := &Plant{srv: srv, ns: ns, Port: port, done: make(chan struct{}), asked: make(chan func(), 8)}
 	for i, code := range codes {
 		l := newLift(code, seed+uint64(i))
 		p.lifts = append(p.lifts, l)
@@ -124,6 +125,7 @@ func Start(port int, codes []string, seed uint64) (*Plant, error) {
 			ns.Data[code+"."+c] = false
 		}
 		ns.Data[code+".drive.set_speed"], ns.Data[code+".drive.lights"] = l.set, true
+		ns.Data[code+".drive.inch"], ns.Data[code+".drive.inch_beat"] = false, 0.0
 	}
 	if err := srv.Start(context.Background()); err != nil {
 		return nil, fmt.Errorf("start the simulated plant on port %d: %w", port, err)
@@ -166,6 +168,17 @@ func (p *Plant) Turned(node string) int {
 	return p.ns.turned[node]
 }
 
+// Estop presses the emergency stop of a lift, or pulls it: for tests of what happens then.
+func (p *Plant) Estop(code string, pressed bool) {
+	p.asked <- func() {
+		for _, l := range p.lifts {
+			if l.code == code {
+				l.estop = pressed
+			}
+		}
+	}
+}
+
 // Now tells what a node holds.
 func (p *Plant) Now(node string) any { return p.ns.get(node) }
 
@@ -182,11 +195,18 @@ func (p *Plant) run(ctx context.Context) {
 		select {
 		case <-ctx.Done():
 			return
+		case do := <-p.asked:
+			do()
 		case <-p.ns.writes:
 			p.commands()
 		case <-ticker.C:
 			p.commands()
 			for _, l := range p.lifts {
+				inch, _ := p.ns.get(l.code + ".drive.inch").(bool)
+				beat, _ := p.ns.get(l.code + ".drive.inch_beat").(float64)
+				if l.held(inch, beat, step.Seconds()) {
+					p.ns.set(map[string]any{l.code + ".drive.inch": false})
+				}
 				l.step(step.Seconds())
 				p.ns.set(l.values())
 			}

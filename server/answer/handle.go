@@ -24,5 +24,9 @@ func With[Resp any](c *gin.Context, run func() (Resp, error)) {
 		Fail(c, err)
 		return
 	}
+	if _, none := any(resp).(Nothing); none {
+		c.Status(http.StatusNoContent)
+		return
+	}
 	c.JSON(http.StatusOK, resp)
 }

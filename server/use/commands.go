@@ -42,10 +42,11 @@ func (v *Visit) plantOf(ref ask.TagRef) string {
 }
 
 // send writes to the plant what a press decided: logged before, sent at most once, the outcome always told.
-func (v *Visit) send(ctx context.Context, press string, writes []press.TagWrite, again bool) ([]api.CommandOutcome, error) {
+func (v *Visit) send(ctx context.Context, req api.PressRequest, at *store.Standing, writes []press.TagWrite, again bool) ([]api.CommandOutcome, error) {
 	if len(writes) == 0 {
 		return nil, nil
 	}
+	press := req.Press
 	st := v.server.Store
 	log := make([]store.Command, len(writes))
 	for i, w := range writes {
@@ -60,7 +61,7 @@ func (v *Visit) send(ctx context.Context, press string, writes []press.TagWrite,
 		// The browser may go away while they are under way: what comes of them is logged, and the tags given back.
 		ctx := context.WithoutCancel(ctx)
 		for i, w := range writes {
-			if err := v.sendOne(ctx, press, i, w); err != nil {
+			if err := v.sendOne(ctx, req, at, i, w); err != nil {
 				return nil, err
 			}
 		}
@@ -79,15 +80,17 @@ func (v *Visit) send(ctx context.Context, press string, writes []press.TagWrite,
 	return out, nil
 }
 
-func (v *Visit) sendOne(ctx context.Context, press string, pos int, w press.TagWrite) error {
-	st := v.server.Store
+func (v *Visit) sendOne(ctx context.Context, req api.PressRequest, at *store.Standing, pos int, w press.TagWrite) error {
+	st, press := v.server.Store, req.Press
 	client := v.tags().Plant(w.Ref.Source)
 	if client == nil {
 		return st.EndCommand(ctx, press, pos, "refused", "the plant is not configured on this server")
 	}
 	client.Watch(ctx, []string{w.Ref.Node}, base.FirstValues) // so that the type of the node is known
-	client.Writing(w.Ref.Node, true)
-	defer client.Writing(w.Ref.Node, false)
+	if !w.Held { // its own button would go out under the finger
+		client.Writing(w.Ref.Node, true)
+		defer client.Writing(w.Ref.Node, false)
+	}
 	if why := changedSince(ctx, client, w); why != "" {
 		return st.EndCommand(ctx, press, pos, "refused", why)
 	}
@@ -96,6 +99,13 @@ func (v *Visit) sendOne(ctx context.Context, press string, pos int, w press.TagW
 		return err
 	}
 	fault.At(fault.CommandSent)
+	if w.Held {
+		state, reason, err := v.hold(ctx, at, req, w)
+		if err != nil {
+			return err
+		}
+		return st.EndCommand(ctx, press, pos, state, reason)
+	}
 	err = client.Write(ctx, w.Ref.Node, w.Value)
 	fault.At(fault.CommandWritten)
 	var refused *plant.Refused

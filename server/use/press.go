@@ -253,7 +253,7 @@ func (v *Visit) afterPress(ctx context.Context, req api.PressRequest, at *store.
 			return nil, err
 		}
 	}
-	commands, err := v.send(ctx, req.Press, out.Writes, again)
+	commands, err := v.send(ctx, req, at, out.Writes, again)
 	if err != nil {
 		return nil, err
 	}

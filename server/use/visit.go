@@ -23,6 +23,7 @@ type Visit struct {
 	App     *plan.App
 	release int
 	account store.Account
+	token   string // of the session
 	user    *ask.User
 	others  func(slug string) *plan.App
 	vars    map[string]string // what the tab keeps in variables of the project
@@ -59,7 +60,7 @@ func (s *Side) Visit(c *gin.Context, slug, trail string, n int) (*Visit, error) 
 	if err != nil {
 		return nil, err
 	}
-	v := &Visit{server: s, project: id, App: app, release: release, account: account, user: user, others: s.Others(c)}
+	v := &Visit{server: s, token: s.Cookies.Read(c, base.SessionCookie), project: id, App: app, release: release, account: account, user: user, others: s.Others(c)}
 	if looked {
 		v.found = &foundPlace{trail: trail, n: n, at: who.Standing}
 	}

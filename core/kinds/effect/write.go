@@ -16,9 +16,9 @@ import (
 type Write struct {
 	project.EffectHead
 	project.Changes
-	Tag   string `json:"tag"`                                                    // expression: the path of a writable tag
-	How   string `json:"how,omitempty" jsonschema:"enum=turn,enum=up,enum=down"` // turn: the other of yes and no; up, down: by so much; none: the value
-	Value string `json:"value,omitempty"`                                        // expression: the value, or how much
+	Tag   string `json:"tag"`                                                              // expression: the path of a writable tag
+	How   string `json:"how,omitempty" jsonschema:"enum=turn,enum=up,enum=down,enum=hold"` // turn: the other of yes and no; up, down: by so much; hold: yes as long as the button is held; none: the value
+	Value string `json:"value,omitempty"`                                                  // expression: the value, or how much
 }
 
 // Validate asks for what it needs.
@@ -26,13 +26,16 @@ func (spec *Write) Validate() error {
 	switch {
 	case spec.Tag == "":
 		return fmt.Errorf("it needs a tag")
-	case spec.How == turn && spec.Value != "":
-		return fmt.Errorf("what turns a tag the other way has no value")
-	case spec.How != turn && spec.Value == "":
+	case spec.knows() && spec.Value != "":
+		return fmt.Errorf("what turns a tag the other way, or holds it, has no value")
+	case !spec.knows() && spec.Value == "":
 		return fmt.Errorf("it needs a value")
 	}
-	return project.OneOf("way of writing", spec.How, "", turn, up, down)
+	return project.OneOf("way of writing", spec.How, "", turn, up, down, hold)
 }
+
+// knows says whether what it writes follows without anything being said.
+func (spec *Write) knows() bool { return spec.How == turn || spec.How == hold }
 
 func (spec *Write) Plan(b *plan.Planner, e *plan.Effect) {
 	e.Exprs["tag"] = b.Expression("tag", spec.Tag)
@@ -44,13 +47,15 @@ func (spec *Write) Plan(b *plan.Planner, e *plan.Effect) {
 
 func (spec *Write) Say(_ *words.Writer, e *plan.Effect) string {
 	target, value := e.Exprs["tag"], e.Exprs["value"]
-	if target == nil || value == nil && spec.How != turn || target.Root.Op != cond.OpPath {
+	if target == nil || value == nil && !spec.knows() || target.Root.Op != cond.OpPath {
 		return "write to a tag that is gone"
 	}
 	of := target.Root.Path.Words()
 	switch {
 	case spec.How == turn:
 		return "turn " + of + " on or off"
+	case spec.How == hold:
+		return "hold " + of + " on as long as it is pressed"
 	case spec.How != "":
 		return "put " + of + " " + spec.How + " by " + value.Root.Phrase()
 	case value.Root.Op == cond.OpConst && value.Root.Const.True():
@@ -62,7 +67,7 @@ func (spec *Write) Say(_ *words.Writer, e *plan.Effect) string {
 // Do checks the write and leaves it with the outcome: it is sent after the transaction was committed.
 func (spec *Write) Do(_ context.Context, r press.Run) (*press.Question, error) {
 	target, value := r.Effect.Exprs["tag"], r.Effect.Exprs["value"]
-	if target == nil || value == nil && spec.How != turn || target.Root.Op != cond.OpPath {
+	if target == nil || value == nil && !spec.knows() || target.Root.Op != cond.OpPath {
 		return nil, ask.Refuse("broken", "What this writes to is gone.", "Tell the person who builds this application.")
 	}
 	ref, tag, ok := r.World.RefAndTag(target.Root.Path)

@@ -11,11 +11,13 @@ import (
 	"ambergate/core/use"
 )
 
-// What follows from what the plant reads back: the other of yes and no; so much more; so much less.
+// What follows from what the plant reads back: the other of yes and no; so much more; so much less. What is held is yes
+// as long as the button is.
 const (
 	turn = "turn"
 	up   = "up"
 	down = "down"
+	hold = "hold"
 )
 
 // planHow refuses what a tag of its type cannot do.
@@ -25,10 +27,15 @@ func (spec *Write) planHow(b *plan.Planner, e *plan.Effect) {
 		return
 	}
 	kind := target.Root.Type.Kind
+	tag := b.App.Project.TagAt(target.Root.Path)
 	switch {
+	case spec.How == hold && kind != cond.YesNo:
+		b.Broken("tag", spec.Tag, cond.Problem{Message: "Only what is yes or no can be held.", Length: len(spec.Tag)})
+	case spec.How == hold && (tag == nil || tag.Watchdog == nil):
+		b.Broken("tag", spec.Tag, cond.Problem{Message: "Nothing in the plant would end this if the button were lost: its tag names no watchdog. It cannot be held.", Length: len(spec.Tag)})
 	case spec.How == turn && kind != cond.YesNo:
 		b.Broken("tag", spec.Tag, cond.Problem{Message: "Only what is yes or no can be turned the other way.", Length: len(spec.Tag)})
-	case spec.How != turn && kind != cond.Number && kind != cond.Whole:
+	case !spec.knows() && kind != cond.Number && kind != cond.Whole:
 		b.Broken("tag", spec.Tag, cond.Problem{Message: "Only a number can be put up or down.", Length: len(spec.Tag)})
 	}
 }
@@ -52,6 +59,9 @@ func (spec *Write) Shut(o *use.Opening, e *plan.Effect, _ *ask.Row) (use.Verdict
 	case now.Writing > 0:
 		return greyed("A command to “" + tag.Label + "” is on its way.")
 	}
+	if spec.knows() {
+		return use.Verdict{}, false
+	}
 	if next, why := spec.next(tag, now.Value, amount(e, o.World)); next.IsNull() && why != "" {
 		return greyed(why)
 	}
@@ -60,11 +70,14 @@ func (spec *Write) Shut(o *use.Opening, e *plan.Effect, _ *ask.Row) (use.Verdict
 
 // Turned gives what it turns the other way, as it is read back.
 func (spec *Write) Turned(o *use.Opening, e *plan.Effect) (ask.Reading, bool) {
-	if target := e.Exprs["tag"]; spec.How == turn && target != nil && target.Root.Op == cond.OpPath {
+	if target := e.Exprs["tag"]; spec.knows() && target != nil && target.Root.Op == cond.OpPath {
 		return o.World.Reading(target.Root.Path), true
 	}
 	return ask.Reading{}, false
 }
+
+// Lasts says whether it acts as long as its button is held.
+func (spec *Write) Lasts() bool { return spec.How == hold }
 
 // follow leaves what follows from what is read back with the outcome. Whoever pressed saw a value; if it is another one
 // by now, what they wanted has happened already, or is not what they meant.
@@ -75,6 +88,13 @@ func (spec *Write) follow(r press.Run, ref ask.TagRef, tag *project.Tag) error {
 	}
 	if seen := r.Seen(); spec.How == turn && seen != "" && seen != use.OnOrOff(now) {
 		return ask.Refuse("seen-otherwise", "“"+tag.Label+"” had changed before you pressed: it is "+use.OnOrOff(now)+" now.", "Nothing was sent. Look at it, and press again if you want it otherwise.")
+	}
+	if spec.How == hold {
+		if tag.Watchdog == nil {
+			return ask.Refuse("broken", "What this holds would not end by itself.", "Tell the person who builds this application.")
+		}
+		r.Out.Writes = append(r.Out.Writes, press.TagWrite{Ref: ref, Tag: tag, Label: tag.Label, Value: cond.Bool(true), Held: true, Beat: r.World.BeatOf(r.Effect.Exprs["tag"].Root.Path)})
+		return nil
 	}
 	next, why := spec.next(tag, now, amount(r.Effect, r.World))
 	if next.IsNull() {

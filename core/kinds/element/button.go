@@ -29,6 +29,7 @@ type ButtonView struct {
 	Fold    string `json:"fold,omitempty"`    // below which width it is behind “more”: narrow, middle, never
 	Down    bool   `json:"down,omitempty"`    // going down sets something off, and letting go something else
 	Current bool   `json:"current,omitempty"` // on a rail: it leads to where one is
+	Held    bool   `json:"held,omitempty"`    // it acts as long as it is held
 	Turned  string `json:"turned,omitempty"`  // of one that turns something on and off: how that is: on, off, unknown
 	Waiting int64  `json:"waiting,omitempty"` // Unix milliseconds since when a command is on its way
 
@@ -196,6 +197,9 @@ func (v *ButtonView) turned(o *use.Opening, gate *plan.Gate) {
 			if kind, is := e.Spec.(use.TurningEffect); is {
 				if now, does := kind.Turned(o, e); does {
 					v.Turned, v.Waiting = use.OnOrOff(now.Value), now.Writing
+					if lasting, is := e.Spec.(interface{ Lasts() bool }); is {
+						v.Held = lasting.Lasts()
+					}
 					return
 				}
 			}

@@ -87,6 +87,24 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/use/{project}/holds/{press}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Go on holding a button */
+        put: operations["hold"];
+        post?: never;
+        /** Let go a button that is held, or that was pressed a moment ago */
+        delete: operations["letGo"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/use/{project}/press": {
         parameters: {
             query?: never;
@@ -2214,6 +2232,8 @@ export interface components {
             leave?: string;
             tip?: string;
             keys?: string;
+            /** @description it acts as long as it is held */
+            held?: boolean;
             /**
              * @description of one that turns something on and off: how that is
              * @enum {string}
@@ -3636,6 +3656,66 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Shown"];
                 };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    hold: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                press: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description it is held */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    letGo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                press: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description a no */
             default: {

@@ -638,9 +638,9 @@ export interface WriteEffect {
    */
   tag: string;
   /**
-   * Turn: the other of yes and no; up, down: by so much; none: the value
+   * Turn: the other of yes and no; up, down: by so much; hold: yes as long as the button is held; none: the value
    */
-  how?: 'turn' | 'up' | 'down';
+  how?: 'turn' | 'up' | 'down' | 'hold';
   /**
    * Expression: the value, or how much
    */
@@ -2008,6 +2008,20 @@ export interface Tag {
   max?: number;
   writable?: boolean;
   node: string;
+  watchdog?: Watchdog;
+}
+/**
+ * Watchdog is how the plant notices that a button is not held any more although nobody let it go.
+ */
+export interface Watchdog {
+  /**
+   * Seconds after which it is false again by itself
+   */
+  within: number;
+  /**
+   * Node that is counted up as long as the button is held; none: the plant looks at the value being written
+   */
+  beat?: string;
 }
 /**
  * SharedGate is a gate that several elements use, with inputs of its own: it sees only those and the user.
@@ -2482,6 +2496,7 @@ export interface PlantTag {
   max?: number;
   writable?: boolean;
   node: string;
+  watchdog?: Watchdog;
   source: string;
 }
 /**

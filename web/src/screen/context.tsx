@@ -1,6 +1,7 @@
 import { createContext, type ReactNode, useContext } from 'react';
 import type { ListChoice, ListView, Look, Position, Samples, Title, View } from '../api/client';
 import type { Arrangement, PressAim, Pressed } from '../trail/asking';
+import type { HoldHands } from '../trail/Hold';
 import { written } from '../ui/language';
 import type { DrawerHands } from './rails/useDrawers';
 
@@ -36,6 +37,8 @@ export interface WorkHands {
   csv: (list: string) => string;
   picture: (field: string, digest: string) => string;
   addParent: (field: string) => void;
+  /** What acts as long as a button is held. */
+  holding: (element: { id: string }) => HoldHands;
   /** Titles of records that dialogs came to, by field. */
   given: Record<string, Title>;
   /** The list in which a row is being added. */

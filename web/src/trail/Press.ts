@@ -74,6 +74,23 @@ export class Press extends Told<PressState> {
     return this.send({ ...about, ...aim, ...(ofRow ? {} : this.hands.form()) }, ofRow);
   };
 
+  /** Begins to hold a button: sent once, since what arrives late is not to begin any more. */
+  readonly hold = async (element: { id: string }, press: string, seen?: string): Promise<boolean> => {
+    const here = this.hands.shown();
+    if (!here) return false;
+    const { trail, n, release } = here;
+    const about = { press, trail, n, release, depth: this.hands.depth, element: element.id, seen };
+    try {
+      const result = await this.hands.post(about);
+      const began = result.commands?.[0]?.state === 'done';
+      if (!began) this.say(wordsOfResult(result));
+      return began;
+    } catch (e) {
+      this.tell(e);
+      return false;
+    }
+  };
+
   readonly answer = (answers: Answers) => {
     const { asked } = this.state;
     if (asked) void this.send(answered(asked, answers), asked.request.trigger === 'keepRow');
@@ -169,6 +186,6 @@ export function wordsOfProblem(p: Problem): string {
 }
 
 /** An id that no other press has: 96 random bits. */
-function pressId() {
+export function pressId() {
   return Array.from(crypto.getRandomValues(new Uint8Array(12)), (b) => b.toString(16).padStart(2, '0')).join('');
 }

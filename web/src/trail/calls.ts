@@ -35,6 +35,17 @@ export function calls(project: string, at: At) {
         return false; // nobody waits for it
       }
     },
+    /** Goes on holding a button; gives why that is over, or nothing. */
+    renew: async (press: string): Promise<string | undefined> => {
+      const { error, response } = await api.PUT('/api/use/{project}/holds/{press}', {
+        params: { path: { project, press } },
+      });
+      return response.status === 409 || response.status === 401
+        ? (error?.what ?? 'It is not held any more.')
+        : undefined;
+    },
+    letGo: (press: string) =>
+      api.DELETE('/api/use/{project}/holds/{press}', { params: { path: { project, press } }, keepalive: true }),
     arrange: (change: Arrangement): Promise<Shown> =>
       ask(api.POST('/api/use/{project}/arrange', { ...path, body: { ...at, ...change } })),
     more: (element: string, cursor: string, back: boolean) =>

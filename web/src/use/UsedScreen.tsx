@@ -103,7 +103,16 @@ export function UsedScreen(props: UsedScreenProps) {
     return press.press(element, aim);
   });
   const onArrange = useSteady((change: Arrangement) => void showing(() => call.arrange(change)));
-  const work = useWork({ call, keepLook: looks.keep, titles, adding, setAdding, onAddParent, screen: view.screen });
+  const work = useWork({
+    call,
+    keepLook: looks.keep,
+    titles,
+    adding,
+    setAdding,
+    onAddParent,
+    press,
+    screen: view.screen,
+  });
   const hands = useMemo(
     (): ScreenHands => ({
       view,

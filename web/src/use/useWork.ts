@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import type { Title } from '../api/client';
 import type { WorkHands } from '../screen/context';
 import type { Calls } from '../trail/calls';
+import type { Press } from '../trail/Press';
 
 interface WorkProps {
   call: Calls;
@@ -11,10 +12,20 @@ interface WorkProps {
   adding: string | undefined;
   setAdding: (list: string | undefined) => void;
   onAddParent: (field: string) => void;
+  press: Press;
 }
 
 /** What is kept for a user on one screen, in the form in which elements ask for it. */
-export function useWork({ call, screen, keepLook, titles, adding, setAdding, onAddParent }: WorkProps): WorkHands {
+export function useWork({
+  call,
+  screen,
+  keepLook,
+  titles,
+  adding,
+  setAdding,
+  onAddParent,
+  press,
+}: WorkProps): WorkHands {
   return useMemo(
     () => ({
       keepLook,
@@ -25,10 +36,16 @@ export function useWork({ call, screen, keepLook, titles, adding, setAdding, onA
       csv: call.csv,
       picture: call.picture,
       addParent: onAddParent,
+      holding: (element) => ({
+        begin: (id) => press.hold(element, id),
+        renew: call.renew,
+        letGo: call.letGo,
+        onOver: (why) => press.say({ words: why, bad: true }),
+      }),
       given: titles,
       adding,
       onAdding: setAdding,
     }),
-    [call, screen, keepLook, titles, adding, setAdding, onAddParent],
+    [call, screen, keepLook, titles, adding, setAdding, onAddParent, press],
   );
 }

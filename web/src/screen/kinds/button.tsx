@@ -5,7 +5,7 @@ import { PlateShape } from '../../ui/PlateShape';
 import { groundOf, inkOf } from '../../ui/style';
 import { useBusy, useScreen } from '../context';
 import type { ElementKind, OfKind } from './kind';
-import { useHold } from './useHold';
+import { useHold, useLease } from './useHold';
 
 /** A button: acts on release, so that sliding off cancels, or on press where the project says so. */
 export const button: ElementKind<'button'> = {
@@ -31,12 +31,14 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
     if (!shut && !waits) void onPress(element, drawn.turned ? { seen: drawn.turned } : undefined);
   };
   const byPress = button.trigger === 'press';
-  const hold = useHold(element, drawn.down && !waits);
+  const way = useHold(element, drawn.down && !waits);
+  const lease = useLease(element, drawn.held && !shut);
+  const hold = way ?? lease;
   const href = shut || builder || drawn.down ? undefined : (button.leave ?? (button.href && base + button.href));
   const tip = shut ? element.reason : button.tip || (button.keys && !button.tip ? button.keys : undefined);
   const Face = href ? 'a' : 'button';
   return (
-    <Reasoned reason={tip} id={tipId}>
+    <Reasoned reason={tip} id={tipId} steady={drawn.writes}>
       <Face
         {...(href ? { href } : { type: 'button' as const })}
         className="face"
@@ -60,12 +62,12 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
         onPointerDown={(e: React.PointerEvent) => {
           watch?.onPointerDown();
           hold?.onPointerDown(e);
-          if (byPress && e.button === 0) press();
+          if (byPress && !lease && e.button === 0) press();
         }}
         onClick={(e: React.MouseEvent) => {
           if (href && (e.ctrlKey || e.metaKey || e.shiftKey || e.button !== 0)) return;
           e.preventDefault();
-          if (drawn.down) return; // what was let go has been told
+          if (drawn.down || drawn.held) return; // what was let go has been told
           // A click made by the keyboard has no pointer before it.
           if (!byPress || e.detail === 0) press();
         }}
@@ -144,15 +146,25 @@ function Inside({ button, sign, waits }: { button: ButtonView; sign: boolean; wa
   );
 }
 
+interface ReasonedProps {
+  reason?: string;
+  id: string;
+  /** What is inside stays the same when there is a reason all of a sudden: it keeps the focus. */
+  steady?: boolean;
+  children: ReactNode;
+}
+
 /** A greyed button gives its reason, another its tip, on hover, focus and touch. */
-export function Reasoned({ reason, id, children }: { reason?: string; id: string; children: ReactNode }) {
-  if (!reason) return children;
+export function Reasoned({ reason, id, steady, children }: ReasonedProps) {
+  if (!reason && !steady) return children;
   return (
     <div className="reasoned">
       {children}
-      <div id={id} role="tooltip" className="reason">
-        {reason}
-      </div>
+      {reason && (
+        <div id={id} role="tooltip" className="reason">
+          {reason}
+        </div>
+      )}
     </div>
   );
 }

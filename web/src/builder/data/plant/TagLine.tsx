@@ -6,6 +6,7 @@ import { fieldsOf } from '../../../document/tables';
 import { Action } from '../../../ui/controls';
 import { Typed } from '../../../ui/Typed';
 import { useRights } from '../context';
+import { WatchdogPart } from './WatchdogPart';
 
 const typeWords: Record<string, string> = { yesno: 'yes or no', whole: 'whole number', number: 'number', text: 'text' };
 
@@ -65,6 +66,7 @@ export function TagLine({
             onSave={(v) => set('unit', t.unit, v)}
           />
         )}
+        {t.type === 'yesno' && t.writable && <WatchdogPart tag={t} path={path} table={table} />}
         {numeric && t.writable && (
           <>
             {' '}

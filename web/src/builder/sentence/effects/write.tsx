@@ -24,7 +24,8 @@ export const write: BuiltEffect<'write'> = {
 /** How a tag of a type can be written. */
 function waysFor(type: string | undefined) {
   const value = ['', 'the value'] as const;
-  if (type === 'yesno') return [value, ['turn', 'the other of on and off']] as const;
+  if (type === 'yesno')
+    return [value, ['turn', 'the other of on and off'], ['hold', 'on as long as it is held']] as const;
   if (type === 'number' || type === 'whole') return [value, ['up', 'more by'], ['down', 'less by']] as const;
   return [value];
 }
@@ -54,7 +55,7 @@ function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'wri
   const save = async () => {
     if (!tag) return setProblem('Choose a tag.');
     const path = await readText(tag);
-    if (path !== undefined && how === 'turn') return onDone({ kind: 'write', tag: path, how });
+    if (path !== undefined && (how === 'turn' || how === 'hold')) return onDone({ kind: 'write', tag: path, how });
     const value = path === undefined ? undefined : await read(entry);
     if (path !== undefined && value !== undefined) onDone({ kind: 'write', tag: path, how, value });
   };

@@ -1,0 +1,161 @@
+package server_test
+
+import (
+	"fmt"
+	"math/rand/v2"
+	"net/http"
+	"slices"
+	"testing"
+	"time"
+
+	"ambergate/api"
+	"ambergate/store"
+)
+
+const inching = "HS.drive.inch"
+
+// leaseAndMore is how long a tag may be true after the last word of whoever holds it: the lease of 0.6 s, and what it
+// takes to look and to write on a machine that has other work.
+const leaseAndMore = 600*time.Millisecond + 900*time.Millisecond
+
+// standstill lets the line of the third lift stand, as it has to for inching.
+func standstill(t *testing.T) {
+	t.Helper()
+	stopper := as(t, "jon")
+	shown := stopper.open("/drive-room?lift=3")
+	until(t, "the line stands", func() bool {
+		if running, _ := up.Sim.Now("HS.drive.running").(bool); !running {
+			return true
+		}
+		stopper.press(shown, fmt.Sprintf("still-%d", time.Now().UnixNano()), "e_stop", nil)
+		return false
+	})
+}
+
+func until(t *testing.T, what string, is func() bool) {
+	t.Helper()
+	for deadline := time.Now().Add(30 * time.Second); !is(); time.Sleep(20 * time.Millisecond) {
+		if time.Now().After(deadline) {
+			t.Fatalf("not in half a minute: %s", what)
+		}
+	}
+}
+
+// holding begins to hold and gives the press and a way to renew it.
+func (p *person) holding(t *testing.T, shown api.Shown) (id string, renew func() int) {
+	t.Helper()
+	id = fmt.Sprintf("hold-%d", time.Now().UnixNano())
+	until(t, "what is held can be pressed", func() bool {
+		status, result, problem := p.press(shown, id, "e_inch", nil)
+		if status == http.StatusOK && result.Commands != nil && (*result.Commands)[0].State == "done" {
+			return true
+		}
+		if problem.Code != "greyed" && problem.Code != "pending" && result.Commands == nil {
+			t.Fatalf("%d %+v %+v", status, result, problem)
+		}
+		id = fmt.Sprintf("hold-%d", time.Now().UnixNano())
+		return false
+	})
+	return id, func() int {
+		status, _ := p.call("PUT", "/api/use/tarnhorn/holds/"+id, nil)
+		return status
+	}
+}
+
+// held keeps a tag true for a while.
+func held(t *testing.T, renew func() int, lasts time.Duration) {
+	t.Helper()
+	for end := time.Now().Add(lasts); time.Now().Before(end); time.Sleep(150 * time.Millisecond) {
+		if status := renew(); status >= 300 {
+			t.Fatalf("it is not held any more: %d", status)
+		}
+	}
+	if up.Sim.Now(inching) != true {
+		t.Error("it is held, and the plant has it false")
+	}
+}
+
+// However it ends, the tag is false within a lease and a bit; and the log says why.
+func TestWhatIsHeldEndsHoweverItEnds(t *testing.T) {
+	times := 30 // with 100: 83 s
+	if testing.Short() {
+		times = 8
+	}
+	var longest time.Duration
+	ways := map[string]func(p *person, shown api.Shown, id string){
+		"let go":         func(p *person, _ api.Shown, id string) { p.must("DELETE", "/api/use/tarnhorn/holds/"+id, nil, nil) },
+		"nothing more":   func(*person, api.Shown, string) {},
+		"signed out":     func(p *person, _ api.Shown, _ string) { p.must("POST", "/api/sign-out", nil, nil) },
+		"gone elsewhere": func(p *person, shown api.Shown, _ string) { p.goAlong(shown, "home") },
+		"condition gone": func(*person, api.Shown, string) { up.Sim.Estop("HS", true) },
+	}
+	names := []string{"let go", "nothing more", "signed out", "gone elsewhere", "condition gone"}
+	ended := map[string]int{}
+	for i := range times {
+		standstill(t)
+		p := as(t, []string{"jon", "sela"}[i%2])
+		shown := p.open("/drive-room?lift=3")
+		id, renew := p.holding(t, shown)
+		held(t, renew, time.Duration(rand.IntN(500))*time.Millisecond)
+		name := names[i%len(names)]
+		ways[name](p, shown, id)
+		since := time.Now()
+		stop := make(chan struct{})
+		if name == "condition gone" || name == "gone elsewhere" { // whoever holds goes on holding
+			go func() {
+				for {
+					select {
+					case <-stop:
+						return
+					case <-time.After(150 * time.Millisecond):
+						renew()
+					}
+				}
+			}()
+		}
+		until(t, "false after: "+name, func() bool { return up.Sim.Now(inching) == false })
+		close(stop)
+		took := time.Since(since)
+		if took > leaseAndMore {
+			t.Errorf("%s: true for %s", name, took)
+		}
+		longest = max(longest, took)
+		ended[name]++
+		until(t, "the log of: "+name, func() bool {
+			log, err := up.Store.Commands(t.Context(), id)
+			return err == nil && len(log) == 2 && log[1].Value == "false" && log[1].Reason != ""
+		})
+		up.Sim.Estop("HS", false)
+	}
+	t.Logf("held and ended %v; true for at most %s after the last word", ended, longest.Round(time.Millisecond))
+	until(t, "nothing is kept as held", func() bool {
+		left, err := up.Store.Holds(t.Context())
+		return err == nil && len(left) == 0
+	})
+}
+
+// A release that overtakes its press holds it off; two do not hold one tag; whoever does not hold cannot let go.
+func TestWhoHoldsLetsGo(t *testing.T) {
+	standstill(t)
+	jon, sela := as(t, "jon"), as(t, "sela")
+	shown := jon.open("/drive-room?lift=3")
+	early := fmt.Sprintf("early-%d", time.Now().UnixNano())
+	jon.must("DELETE", "/api/use/tarnhorn/holds/"+early, nil, nil)
+	if _, result, _ := jon.press(shown, early, "e_inch", nil); result.Commands == nil || (*result.Commands)[0].State != "refused" || up.Sim.Now(inching) != false {
+		t.Errorf("let go before: %+v, and the plant has %v", result.Commands, up.Sim.Now(inching))
+	}
+	id, renew := jon.holding(t, shown)
+	_, result, problem := sela.press(sela.open("/drive-room?lift=3"), fmt.Sprintf("second-%d", time.Now().UnixNano()), "e_inch", nil)
+	if result.Commands == nil || (*result.Commands)[0].State != "refused" {
+		t.Errorf("a second one holds it too: %+v %+v", result, problem)
+	}
+	sela.must("DELETE", "/api/use/tarnhorn/holds/"+id, nil, nil)
+	held(t, renew, 300*time.Millisecond)
+	jon.must("DELETE", "/api/use/tarnhorn/holds/"+id, nil, nil)
+	until(t, "let go", func() bool { return up.Sim.Now(inching) == false })
+	until(t, "renewing is refused", func() bool { return renew() == http.StatusConflict })
+	log, err := up.Store.Commands(t.Context(), id)
+	if err != nil || !slices.ContainsFunc(log, func(c store.Command) bool { return c.Value == "false" && c.Reason == "let go" }) {
+		t.Errorf("the log: %+v %v", log, err)
+	}
+}
