@@ -87,7 +87,7 @@ func (v *Visit) sendOne(ctx context.Context, req api.PressRequest, at *store.Sta
 		return st.EndCommand(ctx, press, pos, "refused", "the plant is not configured on this server")
 	}
 	client.Watch(ctx, []string{w.Ref.Node}, base.FirstValues) // so that the type of the node is known
-	if !w.Held { // its own button would go out under the finger
+	if !w.Held {                                              // its own button would go out under the finger
 		client.Writing(w.Ref.Node, true)
 		defer client.Writing(w.Ref.Node, false)
 	}
