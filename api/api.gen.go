@@ -102,6 +102,41 @@ type ButtonStyle = project.ButtonStyle
 // ButtonView A button.
 type ButtonView = element.ButtonView
 
+// CallUp What comes to the front now, as a stream tells it.
+type CallUp struct {
+	// Began Unix milliseconds
+	Began int64 `json:"began"`
+
+	// Here one is where it leads already
+	Here *bool `json:"here,omitempty"`
+
+	// High it comes also over a question that waits for an answer
+	High       *bool `json:"high,omitempty"`
+	Occurrence int64 `json:"occurrence"`
+
+	// Screen its title
+	Screen string `json:"screen"`
+	Words  string `json:"words"`
+}
+
+// CallUpListed defines model for CallUpListed.
+type CallUpListed struct {
+	Address    string `json:"address"`
+	Began      int64  `json:"began"`
+	Ended      *int64 `json:"ended,omitempty"`
+	Occurrence int64  `json:"occurrence"`
+	Screen     string `json:"screen"`
+	Seen       *bool  `json:"seen,omitempty"`
+	Words      string `json:"words"`
+}
+
+// CallUpRequest defines model for CallUpRequest.
+type CallUpRequest struct {
+	N          int    `json:"n"`
+	Occurrence int64  `json:"occurrence"`
+	Trail      string `json:"trail"`
+}
+
 // Cell A place on the grid of twelve columns.
 type Cell = project.Cell
 
@@ -1014,6 +1049,9 @@ type SharedUse = build.SharedUse
 type Shown struct {
 	Back *string `json:"back,omitempty"`
 
+	// CallUps the plant may call screens up for whoever it is shown to
+	CallUps *bool `json:"callUps,omitempty"`
+
 	// Draft What was typed and not saved.
 	Draft    *KeptDraft     `json:"draft,omitempty"`
 	Forward  *string        `json:"forward,omitempty"`
@@ -1567,6 +1605,9 @@ type AddParentJSONRequestBody = AddParentRequest
 // ArrangeJSONRequestBody defines body for Arrange for application/json ContentType.
 type ArrangeJSONRequestBody = ArrangeRequest
 
+// CallUpJSONRequestBody defines body for CallUp for application/json ContentType.
+type CallUpJSONRequestBody = CallUpRequest
+
 // KeepDraftJSONRequestBody defines body for KeepDraft for application/json ContentType.
 type KeepDraftJSONRequestBody = DraftRequest
 
@@ -1809,6 +1850,15 @@ type ServerInterface interface {
 	// Arrange Narrow and order a list
 	// (POST /api/use/{project}/arrange)
 	Arrange(c *gin.Context, project string)
+	// CallUp Go to the screen that the plant calls up
+	// (POST /api/use/{project}/callup)
+	CallUp(c *gin.Context, project string)
+	// GetCallUps What the plant called up, for whoever asks
+	// (GET /api/use/{project}/callups)
+	GetCallUps(c *gin.Context, project string)
+	// SeeCallUp Note that one was seen
+	// (POST /api/use/{project}/callups/{occurrence}/seen)
+	SeeCallUp(c *gin.Context, project string, occurrence int64)
 	// GetCsv A list as comma-separated values
 	// (GET /api/use/{project}/csv)
 	GetCsv(c *gin.Context, project string, params GetCsvParams)
@@ -3809,6 +3859,90 @@ func (siw *ServerInterfaceWrapper) Arrange(c *gin.Context) {
 	siw.Handler.Arrange(c, project)
 }
 
+// CallUp operation middleware
+func (siw *ServerInterfaceWrapper) CallUp(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.CallUp(c, project)
+}
+
+// GetCallUps operation middleware
+func (siw *ServerInterfaceWrapper) GetCallUps(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetCallUps(c, project)
+}
+
+// SeeCallUp operation middleware
+func (siw *ServerInterfaceWrapper) SeeCallUp(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "occurrence" -------------
+	var occurrence int64
+
+	err = runtime.BindStyledParameterWithOptions("simple", "occurrence", c.Param("occurrence"), &occurrence, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "integer", Format: "int64", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter occurrence: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.SeeCallUp(c, project, occurrence)
+}
+
 // GetCsv operation middleware
 func (siw *ServerInterfaceWrapper) GetCsv(c *gin.Context) {
 
@@ -4637,6 +4771,9 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/sign-out", wrapper.SignOut)
 	router.GET(options.BaseURL+"/api/me", wrapper.GetMe)
 	router.POST(options.BaseURL+"/api/use/:project/open", wrapper.OpenPlace)
+	router.POST(options.BaseURL+"/api/use/:project/callup", wrapper.CallUp)
+	router.GET(options.BaseURL+"/api/use/:project/callups", wrapper.GetCallUps)
+	router.POST(options.BaseURL+"/api/use/:project/callups/:occurrence/seen", wrapper.SeeCallUp)
 	router.DELETE(options.BaseURL+"/api/use/:project/holds/:press", wrapper.LetGo)
 	router.PUT(options.BaseURL+"/api/use/:project/holds/:press", wrapper.Hold)
 	router.POST(options.BaseURL+"/api/use/:project/press", wrapper.Press)

@@ -6,6 +6,7 @@
 //   - english: how words are put together; local: numbers and dates as languages write them
 //   - cond: the tree of a condition, its evaluation and its words; cond/prove what can be proven of
 //     one, cond/compile how one is read from CEL
+//   - callup: when the plant calls a screen up
 //   - project: the document; patch: changes to it
 //   - ask: the ports to records and tags, and what is asked through them
 //   - place: screens with their inputs, and their addresses

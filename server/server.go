@@ -8,6 +8,7 @@ import (
 	"net/url"
 	"runtime/debug"
 	"strings"
+	"sync"
 	"time"
 	"unicode/utf8"
 
@@ -109,8 +110,12 @@ func (s *Server) Close() {
 // forgetEvery is how often what is old is forgotten.
 const forgetEvery = time.Hour
 
-// Keep reads the databases again once, and forgets what is old again and again, until the context ends.
+// Keep watches what the plant calls up, reads the databases again once, and forgets what is old again and again, until
+// the context ends.
 func (s *Server) Keep(ctx context.Context) {
+	var watching sync.WaitGroup
+	defer watching.Wait()
+	watching.Go(func() { s.WatchCallUps(ctx) })
 	s.TellDifferences(ctx, s.Log)
 	tick := time.NewTicker(forgetEvery)
 	defer tick.Stop()
@@ -123,6 +128,9 @@ func (s *Server) Keep(ctx context.Context) {
 		}
 	}
 }
+
+// WatchCallUps watches what the plant calls up until the context ends.
+func (s *Server) WatchCallUps(ctx context.Context) { s.users.CallUps.Keep(ctx) }
 
 func (s *Server) forgetOld(ctx context.Context) {
 	defer base.Recovered(s.Log, "forget what is old")

@@ -17,6 +17,7 @@ var aged = []struct{ table, where, after string }{
 	{"known_browser", "seen_at", "365 days"},
 	{"walk", "at", "365 days"},
 	{"plant_command", "at", "730 days"},
+	{"callup", "ended", "365 days"}, // with who has seen it
 	{"audit", "at", "1095 days"},
 }
 

@@ -24,6 +24,7 @@ type App struct {
 	Uses     map[string][]Use   // of shared conditions
 	Language *local.Language    // in which numbers and dates are written for users
 	RuleUser Paths              // what rules ask of the user's own record
+	CallUps  []*CallUp          // in order
 }
 
 // Problem is an expression of the project that cannot be read, and where it stands.
@@ -57,6 +58,7 @@ func Compile(p *project.Project) (*App, error) {
 		b.screen()
 		a.Screens[id] = b.Plan
 	}
+	a.compileCallUps()
 	return a, nil
 }
 

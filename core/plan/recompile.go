@@ -17,7 +17,7 @@ func Recompile(old *App, p *project.Project, changed []string) (*App, error) {
 	}
 	a := &App{
 		Project: p, Compiler: old.Compiler, Screens: make(map[string]*Screen, len(old.Screens)), Titles: old.Titles,
-		Rules: old.Rules, Tallies: old.Tallies, Uses: map[string][]Use{}, RuleUser: old.RuleUser, Language: old.Language,
+		Rules: old.Rules, Tallies: old.Tallies, Uses: map[string][]Use{}, RuleUser: old.RuleUser, Language: old.Language, CallUps: old.CallUps,
 	}
 	redo := map[string]bool{}
 	for _, id := range changed {

@@ -20,6 +20,7 @@ var shelves = map[string]shelf{
 	"rail":      shelfOf(func(p *Project) *map[string]*Rail { return &p.Rails }),
 	"picture":   shelfOf(func(p *Project) *map[string]*Picture { return &p.Pictures }),
 	"clip":      shelfOf(func(p *Project) *map[string]*Clip { return &p.Clips }),
+	"callUp":    shelfOf(func(p *Project) *map[string]*CallUp { return &p.CallUps }),
 	"variable":  shelfOf(func(p *Project) *map[string]*Variable { return &p.Variables }),
 	TagRoot:     shelfOf(func(p *Project) *map[string]*PlantTag { return &p.Tags }),
 }

@@ -33,6 +33,7 @@ type Project struct {
 	Rails      map[string]*Rail
 	Pictures   map[string]*Picture
 	Clips      map[string]*Clip
+	CallUps    map[string]*CallUp
 	Variables  map[string]*Variable
 	Tags       map[string]*PlantTag
 }

@@ -70,6 +70,16 @@ func equipmentGroups(e *Equipment) []*cond.Group {
 	return groups
 }
 
+// CallUpScope gives the names that a call-up's condition may start with: the record it is asked of, and the plant.
+func (p *Project) CallUpScope(table string) cond.Scope {
+	scope := cond.Scope{}
+	p.scopeTags(scope)
+	if p.Tables[table] != nil {
+		scope["record"] = table
+	}
+	return scope
+}
+
 // RowScope gives the names that a row rule, a shared condition or a figure's condition may start
 // with: the record it is asked of, and the user.
 func (p *Project) RowScope(table string) cond.Scope {

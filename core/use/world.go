@@ -312,3 +312,8 @@ func (w *World) SayAs(v cond.Value, format string) string {
 }
 
 func (o *Opening) zone() *time.Location { return o.World.Moment.Location() }
+
+// Alone gives expressions over one record and the plant their values, where nobody looks at a screen.
+func Alone(a *plan.App, row *ask.Row, tags ask.Tags, now time.Time) *World {
+	return &World{App: a, User: &ask.User{}, Moment: now, Record: row, tags: tags}
+}

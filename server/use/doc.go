@@ -3,6 +3,7 @@
 //   - side.go, visit.go: one request of a user, up to the place on the trail
 //   - open.go, along.go, layers.go: opening a place, going along the trail, what lies over a place
 //   - press.go, target.go: a press, from its claim to the place that it leads to
+//   - callups.go: screens that the plant calls up
 //   - holds.go: buttons that act as long as they are held
 //   - comes_back.go, vars.go, tokens.go, commands.go: dialogs that come back, variables, questions, the plant
 //   - arrange.go, looks.go, list_views.go, csv.go: how lists are looked at, kept and exported

@@ -7,7 +7,6 @@ import (
 	"errors"
 	"hash/maphash"
 	"maps"
-	"sync"
 	"time"
 
 	"github.com/gin-gonic/gin"
@@ -27,7 +26,7 @@ func (s *Side) GetEvents(c *gin.Context, slug string, params api.GetEventsParams
 		answer.Fail(c, err)
 		return
 	}
-	s.serveLive(c, liveFeed{visit: v, opening: o, token: s.Cookies.Read(c, base.SessionCookie), n: params.N})
+	s.serveLive(c, liveFeed{visit: v, opening: o, token: s.Cookies.Read(c, base.SessionCookie), trail: params.Trail, n: params.N})
 }
 
 // liveFeed is one open place of one tab.
@@ -35,11 +34,13 @@ type liveFeed struct {
 	visit   *Visit
 	opening *use.Opening
 	token   string
+	trail   string
 	n       int
 	known   time.Time // when the session was last found
 	checked time.Time // when it was last asked whether the place is open
 	writes  int       // how many presses had changed records by then
 	plants  map[*plant.Client][]string
+	called  map[int64]bool // by which occurrences the tab was told to go elsewhere
 }
 
 func (s *Side) serveLive(c *gin.Context, f liveFeed) {
@@ -49,11 +50,20 @@ func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 	signals := make(chan struct{}, 1)
 	signals <- struct{}{}
 	f.plants = f.visit.tags().Watch(c, f.opening.TagRefs())
-	stop := listen(c, f.plants, signals)
+	stop := base.Listen(c, f.plants, signals)
 	defer stop()
 	seen := map[string]uint64{}
 	if f.opening.AllRead() { // where one is not known, what asks just for that looks the same
 		seen = elementsNow(f.opening.Unread().View())
+	}
+	var callUps <-chan struct{}
+	if f.visit.mayBeCalled() {
+		heard, unheard := s.CallUps.Listen(f.visit.project)
+		defer unheard()
+		callUps = heard
+		if !f.tellCallUps(c, out) {
+			return
+		}
 	}
 	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
 	defer heartbeat.Stop()
@@ -73,6 +83,10 @@ func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 		case <-session.C:
 			if event, why := f.stillOpen(c); event != "" {
 				_ = out.Send(event, why) // the stream ends anyway
+				return
+			}
+		case <-callUps:
+			if !f.tellCallUps(c, out) {
 				return
 			}
 		case <-signals:
@@ -173,30 +187,4 @@ func elementsNow(v *use.View) map[string]uint64 {
 		out[e.ID] = maphash.Bytes(elementSeed, text.Bytes())
 	}
 	return out
-}
-
-// listen joins the signals of several plants into one.
-func listen(ctx context.Context, byPlant map[*plant.Client][]string, signals chan<- struct{}) (stop func()) {
-	ctx, cancel := context.WithCancel(ctx)
-	var wait sync.WaitGroup
-	for p, names := range byPlant {
-		l := p.Listen(names)
-		wait.Add(1)
-		go func() {
-			defer wait.Done()
-			defer l.Close()
-			for {
-				select {
-				case <-ctx.Done():
-					return
-				case <-l.C:
-					select {
-					case signals <- struct{}{}:
-					default:
-					}
-				}
-			}
-		}()
-	}
-	return func() { cancel(); wait.Wait() }
 }

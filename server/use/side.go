@@ -3,16 +3,18 @@ package use
 import (
 	_ "ambergate/core/kinds"
 	"ambergate/server/base"
+	"ambergate/server/called"
 )
 
 // Side answers what the users' side calls.
 type Side struct {
 	*base.Base
-	asks  askKey
-	holds *holds
+	asks    askKey
+	holds   *holds
+	CallUps *called.Hub // what the plant calls up
 }
 
 // New makes the users' side of a server.
 func New(b *base.Base) *Side {
-	return &Side{Base: b, asks: newAskKey(), holds: newHolds(b.Log, b.Store)}
+	return &Side{Base: b, asks: newAskKey(), holds: newHolds(b.Log, b.Store), CallUps: called.New(b)}
 }

@@ -82,6 +82,8 @@ func pointerOf(req any) (trail string, n int) {
 		return r.Trail, r.N
 	case api.LookRequest:
 		return r.Trail, r.N
+	case api.CallUpRequest:
+		return r.Trail, r.N
 	case api.OpenRequest:
 		return answer.Value(r.Trail), answer.Value(r.N)
 	}

@@ -87,6 +87,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/use/{project}/callup": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go to the screen that the plant calls up */
+        post: operations["callUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/callups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What the plant called up, for whoever asks */
+        get: operations["getCallUps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/use/{project}/callups/{occurrence}/seen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Note that one was seen */
+        post: operations["seeCallUp"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/use/{project}/holds/{press}": {
         parameters: {
             query?: never;
@@ -2929,6 +2980,8 @@ export interface components {
             overlays?: components["schemas"]["OverlayView"][];
             draft?: components["schemas"]["KeptDraft"];
             others?: components["schemas"]["KeptDraft"][];
+            /** @description the plant may call screens up for whoever it is shown to */
+            callUps?: boolean;
             live?: boolean;
             trail: string;
             n: number;
@@ -2940,6 +2993,41 @@ export interface components {
             user: string;
             roles: string[];
             passed?: string;
+        };
+        CallUpRequest: {
+            trail: string;
+            n: number;
+            /** Format: int64 */
+            occurrence: number;
+        };
+        /** @description What comes to the front now, as a stream tells it. */
+        CallUp: {
+            /** Format: int64 */
+            occurrence: number;
+            words: string;
+            /** @description its title */
+            screen: string;
+            /**
+             * Format: int64
+             * @description Unix milliseconds
+             */
+            began: number;
+            /** @description it comes also over a question that waits for an answer */
+            high?: boolean;
+            /** @description one is where it leads already */
+            here?: boolean;
+        };
+        CallUpListed: {
+            /** Format: int64 */
+            occurrence: number;
+            words: string;
+            screen: string;
+            address: string;
+            /** Format: int64 */
+            began: number;
+            /** Format: int64 */
+            ended?: number;
+            seen?: boolean;
         };
         /** @description What was set off. It decides nothing. */
         PressRequest: {
@@ -3656,6 +3744,102 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["Shown"];
                 };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    callUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CallUpRequest"];
+            };
+        };
+        responses: {
+            /** @description what is shown now */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Shown"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCallUps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description what holds still first, then what was lately */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CallUpListed"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    seeCallUp: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+                occurrence: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description a no */
             default: {

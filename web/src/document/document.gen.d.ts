@@ -66,6 +66,7 @@ export type Element =
  * One entity of a project.
  */
 export type Entity =
+  | CallUp
   | Clip
   | Condition
   | Equipment
@@ -1061,6 +1062,63 @@ export interface ButtonStyle {
    * Filled, if none is said
    */
   drawn?: 'filled' | 'outlined';
+}
+/**
+ * CallUp brings a screen to the front while a condition of the plant holds: “while gusts exceed 15 m/s for 5 s, Wind watch comes to the front for operators, from everywhere but the drive room”.
+ */
+export interface CallUp {
+  kind: 'callUp';
+  pos: number;
+  /**
+   * Strong gusts
+   */
+  name: string;
+  /**
+   * Template: what it says of the record; none: its name
+   */
+  words?: string;
+  /**
+   * It is asked of each of these records; none: of the plant as a whole
+   */
+  table?: string;
+  /**
+   * Condition
+   */
+  while: string;
+  /**
+   * Seconds that it has to hold before the screen comes to the front
+   */
+  for?: number;
+  /**
+   * Which comes
+   */
+  screen: string;
+  /**
+   * Of the screen, that gets the record; none: it gets nothing
+   */
+  input?: string;
+  /**
+   * For whom; none: for everybody who may be there
+   */
+  roles?: {
+    [k: string]: boolean;
+  };
+  /**
+   * From these screens alone
+   */
+  only?: {
+    [k: string]: boolean;
+  };
+  /**
+   * From everywhere but these
+   */
+  not?: {
+    [k: string]: boolean;
+  };
+  /**
+   * High: also over a question that waits for an answer
+   */
+  priority?: 'high';
 }
 /**
  * Chart counts or sums records by one field.

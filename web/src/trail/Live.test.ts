@@ -22,9 +22,19 @@ function stream() {
     onEvent: (e) => log.push(`event ${e.revision}`),
     onLost: () => log.push('lost'),
     reload: () => log.push('reload'),
+    onCallUp: (up) => log.push(`called up ${up.words}`),
+    onCallUps: () => log.push('call-ups'),
   });
   return { live, opened, log };
 }
+
+test('what the plant calls up is told', () => {
+  const { live, opened, log } = stream();
+  live.start();
+  opened[0]?.say('callup', JSON.stringify({ occurrence: 1, words: 'gusts', screen: 'Wind watch', began: 1 }));
+  opened[0]?.say('callups');
+  expect(log).toEqual(['called up gusts', 'call-ups']);
+});
 
 test('what comes in is told', () => {
   const { live, opened, log } = stream();

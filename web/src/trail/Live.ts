@@ -1,4 +1,4 @@
-import type { ElementView } from '../api/client';
+import type { CallUp, ElementView } from '../api/client';
 
 /** What comes in: the elements that changed, and ids of those that are gone. */
 export interface LiveEvent {
@@ -14,6 +14,9 @@ export interface LiveHands {
   /** Nothing comes in any more: what is shown is not believed. */
   onLost: () => void;
   reload: () => void;
+  /** The plant calls a screen up; what it called up is another list now. */
+  onCallUp: (up: CallUp) => void;
+  onCallUps: () => void;
 }
 
 /** The part of EventSource that is needed. */
@@ -77,6 +80,8 @@ export class Live {
       this.heard = this.now();
       this.hands.onEvent(JSON.parse(e.data ?? ''));
     });
+    source.addEventListener('callup', (e) => this.hands.onCallUp(JSON.parse(e.data ?? '')));
+    source.addEventListener('callups', () => this.hands.onCallUps());
     source.addEventListener('ended', () => this.hands.reload());
     source.addEventListener('refused', () => {
       source.close();

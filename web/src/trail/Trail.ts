@@ -49,6 +49,8 @@ const again = 2000; // ms between tries while nobody answers
 export class Trail extends Told<TrailState> {
   private stopped = false;
   private held: Promise<unknown> = Promise.resolve();
+  private readonly questions = new Set<string>();
+  private readonly keepers = new Set<() => Promise<unknown>>();
   private arrival = 0; // of the last entry: answers for an earlier one come too late
 
   constructor(
@@ -187,6 +189,30 @@ export class Trail extends Told<TrailState> {
     const here = pointerOf(this.history.here().state, this.history.kept);
     return at !== undefined && here?.trail === at.trail && here.n !== at.n;
   }
+
+  /** A question waits for an answer, or does not any more; gives the way to say that it does not. */
+  readonly ask = (question: string, open: boolean) => {
+    if (open) this.questions.add(question);
+    else this.questions.delete(question);
+    return () => {
+      this.questions.delete(question);
+    };
+  };
+
+  get asking() {
+    return this.questions.size > 0;
+  }
+
+  /** What keeps what is typed, before one goes elsewhere unasked; gives the way to end that. */
+  readonly keeps = (keep: () => Promise<unknown>) => {
+    this.keepers.add(keep);
+    return () => {
+      this.keepers.delete(keep);
+    };
+  };
+
+  /** What is typed is kept, and no press is under way. */
+  readonly settled = () => Promise.all([this.held, ...[...this.keepers].map((keep) => keep())]);
 
   /** Nobody goes along the trail before this is over: a press that is under way, which may lead somewhere itself. */
   readonly hold = (until: Promise<unknown>) => {

@@ -46,6 +46,8 @@ export function calls(project: string, at: At) {
     },
     letGo: (press: string) =>
       api.DELETE('/api/use/{project}/holds/{press}', { params: { path: { project, press } }, keepalive: true }),
+    callUp: (occurrence: number): Promise<Shown> =>
+      ask(api.POST('/api/use/{project}/callup', { ...path, body: { trail: at.trail, n: at.n, occurrence } })),
     arrange: (change: Arrangement): Promise<Shown> =>
       ask(api.POST('/api/use/{project}/arrange', { ...path, body: { ...at, ...change } })),
     more: (element: string, cursor: string, back: boolean) =>

@@ -25,6 +25,8 @@ const Way = chakra('button', {
   },
 });
 
+const CallUpList = later(async () => (await import('./CallUpList')).CallUpList, <Box minW="44px" />);
+
 interface StripProps {
   shown: Shown;
   project: string;
@@ -72,6 +74,7 @@ export const Strip = memo(function Strip({ shown, project, builder, onGo }: Stri
           <Link to={`/build/${project}/screen/${shown.view.screen}`}>build this screen</Link>
         </Box>
       )}
+      {shown.callUps && <CallUpList project={project} language={shown.view.language ?? 'en'} />}
       <Box fontSize="note" textAlign="right" lineHeight="1.25" px="4px">
         <Box asChild fontWeight="700" textDecoration="underline" textUnderlineOffset="3px">
           <Link to="/me" title="Your own page">

@@ -14,6 +14,7 @@ import { Refusal } from './Refusal';
 import { Strip } from './Strip';
 import { UsedScreen } from './UsedScreen';
 import { useArrival } from './useArrival';
+import { useCallUps } from './useCallUps';
 import { useLive } from './useLive';
 import { useNoteOpened } from './useNoteOpened';
 import { useTrail } from './useTrail';
@@ -21,6 +22,7 @@ import { useTrailKeys } from './useTrailKeys';
 import { useUnsaved } from './useUnsaved';
 
 const LeaveDialog = later(async () => (await import('./LeaveDialog')).LeaveDialog);
+const CalledUp = later(async () => (await import('./CalledUp')).CalledUp);
 const Overlay = later(async () => (await import('./Overlay')).Overlay);
 
 /** The users' side: a screen of the released project, its strip, and what lies over it. */
@@ -31,10 +33,11 @@ export function UsePage() {
 
 function Project({ project }: { project: string }) {
   const { trail, shown, refused, away } = useTrail(project);
-  useLive(project, trail, shown);
+  const called = useCallUps(project, trail);
+  useLive(project, trail, shown, called);
   if (refused) return <Refusal trail={trail} refused={refused} project={project} />;
   if (!shown) return away ? <Message problem={away.problem} /> : <Waiting what="Opening …" />;
-  return <Page shown={shown} away={away} trail={trail} project={project} />;
+  return <Page shown={shown} away={away} trail={trail} project={project} called={called} />;
 }
 
 interface PageProps {
@@ -42,11 +45,12 @@ interface PageProps {
   away: Refused | undefined;
   trail: Trail;
   project: string;
+  called: ReturnType<typeof useCallUps>;
 }
 
-function Page({ shown, away, trail, project }: PageProps) {
+function Page({ shown, away, trail, project, called }: PageProps) {
   const me = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')) });
-  const unsaved = useUnsaved();
+  const unsaved = useUnsaved(trail);
   const [given, setGiven] = useState<Given>();
   const [then, setThen] = useState<ThenPress>();
   const arrival = useArrival(shown);
@@ -54,6 +58,8 @@ function Page({ shown, away, trail, project }: PageProps) {
   useNoteOpened(from);
   const go = useSteady((to: Along, n?: number) => unsaved.leave(0, () => void trail.go(to, n)));
   useTrailKeys(go);
+  const leaving = unsaved.asking;
+  useEffect(() => trail.ask('leaving', leaving), [trail, leaving]);
   useEffect(() => {
     document.title = shown.view.heading;
   }, [shown.view.heading]);
@@ -81,6 +87,9 @@ function Page({ shown, away, trail, project }: PageProps) {
           builder={me.data?.projects.some((p) => p.slug === project && p.builds) ?? false}
           onGo={go}
         />
+      )}
+      {called.came && (
+        <CalledUp came={called.came} project={project} language={shown.view.language ?? 'en'} onSeen={called.seen} />
       )}
       {away && <Banner words={wordsOfProblem(away.problem)} />}
       {shown.passed && <Banner words={`Skipped ${shown.passed}: gone, or not open to you.`} calm />}

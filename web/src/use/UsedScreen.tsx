@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import type { Given, KeptDraft, PressResult, Shown, ThenPress, Title, View } from '../api/client';
 import { type ScreenHands, ScreenProvider } from '../screen/context';
 import { RailedSheet } from '../screen/RailedSheet';
@@ -85,6 +85,9 @@ export function UsedScreen(props: UsedScreenProps) {
     fail: trail.fail,
     reload: trail.reload,
   });
+  const asks = asked !== undefined;
+  useEffect(() => trail.ask(`screen ${depth}`, asks), [trail, depth, asks]);
+  useEffect(() => trail.keeps(draft.flush), [trail, draft]);
   useComeBack({ ...props, press, type: draft.type, onTitle: (f, t) => setTitles((old) => ({ ...old, [f]: t })) });
   useKeptUnsaved({ unsaved, depth, shown, draft, call });
   useSpot(view.place.spot, `${shown.trail}.${shown.n}.${depth}`);

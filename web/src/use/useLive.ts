@@ -2,14 +2,16 @@ import { useEffect } from 'react';
 import type { Shown } from '../api/client';
 import { stale } from '../screen/kinds/all';
 import { calls } from '../trail/calls';
-import { Live } from '../trail/Live';
+import { Live, type LiveHands } from '../trail/Live';
 import { depthOf, mapped, merged } from '../trail/shown';
 import type { Trail } from '../trail/Trail';
 
 const reason = 'the server does not answer';
 
+type Called = Pick<LiveHands, 'onCallUp' | 'onCallUps'>;
+
 /** Puts live values into the shown screen as they come. */
-export function useLive(project: string, trail: Trail, shown: Shown | undefined) {
+export function useLive(project: string, trail: Trail, shown: Shown | undefined, called: Called) {
   const { live = false, trail: id = '', n = 0 } = shown ?? {};
   const depth = shown ? depthOf(shown) : 0;
   useEffect(() => {
@@ -20,6 +22,8 @@ export function useLive(project: string, trail: Trail, shown: Shown | undefined)
       onEvent: (e) => trail.change((s) => (here(s, e.n) ? merged(s, depth, e.elements, e.gone) : s)),
       onLost: () => trail.change((s) => mapped(s, (e) => stale(e, reason))),
       reload: () => void trail.reload(),
+      onCallUp: called.onCallUp,
+      onCallUps: called.onCallUps,
     }).start();
-  }, [live, id, n, depth, project, trail]);
+  }, [live, id, n, depth, project, trail, called.onCallUp, called.onCallUps]);
 }

@@ -4,6 +4,8 @@ import type { Shown } from '../api/client';
 import type { Calls } from '../trail/calls';
 import type { Draft } from '../trail/Draft';
 import { keptByTab, pointerHere, pointerOf } from '../trail/pointer';
+import { depthOf } from '../trail/shown';
+import type { Trail } from '../trail/Trail';
 
 /** What can be done with unsaved work of one screen before it is left. */
 export interface UnsavedHands {
@@ -18,7 +20,7 @@ interface Leaving {
 }
 
 /** Asks before a screen with something typed on it is left by other ways than its own buttons. */
-export function useUnsaved() {
+export function useUnsaved(trail: Trail) {
   const screens = useRef(new Map<number, UnsavedHands>());
   const [leaving, setLeaving] = useState<Leaving>();
   const allowed = useRef(false);
@@ -40,7 +42,10 @@ export function useUnsaved() {
 
   const blocker = useBlocker(
     ({ historyAction, currentLocation, nextLocation }) =>
-      historyAction === 'POP' && !allowed.current && dirtyFrom(leftFrom(currentLocation.state, nextLocation.state)),
+      historyAction === 'POP' &&
+      !allowed.current &&
+      !leadsTo(nextLocation.state, trail.state.shown) && // the trail is there already, and what is typed there too
+      dirtyFrom(leftFrom(currentLocation.state, nextLocation.state)),
   );
   const blocked = blocker.state === 'blocked' ? blocker : undefined;
   const asking: Leaving | undefined =
@@ -72,6 +77,12 @@ function leftFrom(here: unknown, next: unknown): number {
   const a = pointerOf(here, keptByTab);
   const b = pointerOf(next, keptByTab);
   return a && b && a.trail === b.trail && a.n === b.n ? (b.depth ?? 0) + 1 : 0;
+}
+
+/** Whether a history entry is that of what is shown. */
+function leadsTo(entry: unknown, shown: Shown | undefined): boolean {
+  const to = pointerOf(entry, keptByTab);
+  return to?.trail === shown?.trail && to?.n === shown?.n && (to?.depth ?? 0) === (shown ? depthOf(shown) : 0);
 }
 
 export type Unsaved = ReturnType<typeof useUnsaved>;
