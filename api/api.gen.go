@@ -1394,6 +1394,7 @@ type GetNamesParams struct {
 	Screen  *string `form:"screen,omitempty" json:"screen,omitempty"`
 	Element *string `form:"element,omitempty" json:"element,omitempty"`
 	Table   *string `form:"table,omitempty" json:"table,omitempty"`
+	Use     *string `form:"use,omitempty" json:"use,omitempty"`
 	Under   *string `form:"under,omitempty" json:"under,omitempty"`
 }
 
@@ -2418,6 +2419,14 @@ func (siw *ServerInterfaceWrapper) GetNames(c *gin.Context) {
 	err = runtime.BindQueryParameterWithOptions("form", true, false, "table", c.Request.URL.Query(), &params.Table, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
 	if err != nil {
 		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter table: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "use" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "use", c.Request.URL.Query(), &params.Use, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter use: %w", err), http.StatusBadRequest)
 		return
 	}
 

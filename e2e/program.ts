@@ -1,17 +1,17 @@
-import { type ChildProcess, spawn } from "node:child_process";
-import { once } from "node:events";
-import { mkdirSync, openSync, readFileSync, rmSync } from "node:fs";
-import { test as base } from "@playwright/test";
+import { type ChildProcess, spawn } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdirSync, openSync, readFileSync, rmSync } from 'node:fs';
+import { test as base } from '@playwright/test';
 
-export { expect } from "@playwright/test";
+export { expect } from '@playwright/test';
 
-const root = new URL("..", import.meta.url).pathname;
+const root = new URL('..', import.meta.url).pathname;
 
 /** A running program: where it answers, where it keeps its data, and its process. */
 export interface Program {
-	url: string;
-	dir: string;
-	pid: number;
+  url: string;
+  dir: string;
+  pid: number;
 }
 
 /**
@@ -19,50 +19,39 @@ export interface Program {
  * of one file run one after the other, those of another see nothing of them.
  */
 export const test = base.extend<object, { program: Program }>({
-	program: [
-		// biome-ignore lint/correctness/noEmptyPattern: how fixtures say that they need no other
-		async ({}, use, { parallelIndex, workerIndex }) => {
-			const address = `127.0.0.1:${Number(process.env.E2E_PORT ?? 8097) + parallelIndex}`;
-			const dir = `${root}.test/e2e-${parallelIndex}`;
-			rmSync(dir, { recursive: true, force: true });
-			mkdirSync(dir, { recursive: true });
-			const said = `${root}.test/e2e-program-${workerIndex}.log`; // after a test that failed there is another worker
-			const log = openSync(said, "w");
-			const demo = spawn(
-				`${root}bin/ambergate`,
-				["demo", "--dir", dir, "--address", address],
-				{ stdio: ["ignore", log, log] },
-			);
-			await answers(demo, `http://${address}`);
-			await use({ url: `http://${address}`, dir, pid: demo.pid ?? 0 });
-			if (demo.exitCode !== null || demo.signalCode !== null)
-				console.error(
-					`the program ended by itself; its last words:\n${lastWords(said)}`,
-				);
-			demo.kill("SIGINT");
-			if (demo.exitCode === null) await once(demo, "exit");
-		},
-		{ scope: "worker", timeout: 180_000 },
-	],
-	baseURL: async ({ program }, use) => use(program.url),
+  program: [
+    // biome-ignore lint/correctness/noEmptyPattern: how fixtures say that they need no other
+    async ({}, use, { parallelIndex, workerIndex }) => {
+      const address = `127.0.0.1:${Number(process.env.E2E_PORT ?? 8097) + parallelIndex}`;
+      const dir = `${root}.test/e2e-${parallelIndex}`;
+      rmSync(dir, { recursive: true, force: true });
+      mkdirSync(dir, { recursive: true });
+      const said = `${root}.test/e2e-program-${workerIndex}.log`; // after a test that failed there is another worker
+      const log = openSync(said, 'w');
+      const demo = spawn(`${root}bin/ambergate`, ['demo', '--dir', dir, '--address', address], { stdio: ['ignore', log, log] });
+      await answers(demo, `http://${address}`);
+      await use({ url: `http://${address}`, dir, pid: demo.pid ?? 0 });
+      if (demo.exitCode !== null || demo.signalCode !== null) console.error(`the program ended by itself; its last words:\n${lastWords(said)}`);
+      demo.kill('SIGINT');
+      if (demo.exitCode === null) await once(demo, 'exit');
+    },
+    { scope: 'worker', timeout: 180_000 },
+  ],
+  baseURL: async ({ program }, use) => use(program.url),
 });
 
-const lastWords = (file: string) =>
-	readFileSync(file, "utf8").split("\n").slice(-60).join("\n");
+const lastWords = (file: string) => readFileSync(file, 'utf8').split('\n').slice(-60).join('\n');
 
 /** Waits until the program answers; that it ended instead is told at once. */
 async function answers(demo: ChildProcess, url: string) {
-	for (let i = 0; i < 400; i++) {
-		if (demo.exitCode !== null)
-			throw new Error(
-				`the program ended with ${demo.exitCode}: see .test/e2e-program-*.log`,
-			);
-		try {
-			if ((await fetch(`${url}/api/status`)).ok) return;
-		} catch {
-			// not up yet
-		}
-		await new Promise((done) => setTimeout(done, 150));
-	}
-	throw new Error("the program did not come up");
+  for (let i = 0; i < 400; i++) {
+    if (demo.exitCode !== null) throw new Error(`the program ended with ${demo.exitCode}: see .test/e2e-program-*.log`);
+    try {
+      if ((await fetch(`${url}/api/status`)).ok) return;
+    } catch {
+      // not up yet
+    }
+    await new Promise((done) => setTimeout(done, 150));
+  }
+  throw new Error('the program did not come up');
 }

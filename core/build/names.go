@@ -49,7 +49,9 @@ func Names(a *plan.App, scope cond.Scope, under string) []NameInfo {
 	if scope[project.TagRoot] != "" {
 		l.plant()
 	}
-	l.user()
+	if scope["user"] != "" {
+		l.user()
+	}
 	return l.out
 }
 

@@ -6,6 +6,7 @@ import (
 	"sort"
 	"strings"
 
+	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/use"
@@ -180,6 +181,16 @@ func waysIn(a *plan.App, screen string, roles map[string]bool, titles *words.Cal
 				out = append(out, in)
 			}
 		}
+	}
+	for _, c := range a.CallUps {
+		if c.Screen != screen {
+			continue
+		}
+		in := WayIn{Title: c.Name, Area: "Called up", Glyph: "operator", Element: c.ID, Trigger: "callup", Words: "called up by the plant", Roles: words.Roles(a, c.Roles), Open: c.IsFor(roles)}
+		if t := a.Project.Tables[c.Table]; t != nil && c.Input != "" {
+			in.Brings = "the " + english.Lower(t.One)
+		}
+		out = append(out, in)
 	}
 	sort.SliceStable(out, func(i, j int) bool {
 		if out[i].Area != out[j].Area {

@@ -21,12 +21,15 @@ type spot struct {
 }
 
 // spot finds the names that a condition may use. Uses over tables: rule (a row rule, or what a
-// figure counts) and shared (a named condition; without a table it speaks of the user).
+// figure counts), shared (a named condition; without a table it speaks of the user) and callup (what the plant calls up).
 func (b *Building) spot(screen, element, table, use *string) (spot, error) {
 	app := b.Draft.App
-	if use != nil && (*use == "rule" || *use == "shared") {
+	if use != nil && (*use == "rule" || *use == "shared" || *use == "callup") {
 		if answer.Value(table) != "" && app.Project.Tables[*table] == nil {
 			return spot{}, &ask.Refusal{Code: "no-screen", What: "This table is not in the application any more.", Then: "Choose another table."}
+		}
+		if *use == "callup" {
+			return spot{scope: app.Project.CallUpScope(answer.Value(table)), table: answer.Value(table)}, nil
 		}
 		return spot{scope: app.Project.RowScope(answer.Value(table)), table: answer.Value(table), rule: *use == "rule"}, nil
 	}
@@ -85,8 +88,8 @@ func readCondition(app *plan.App, at spot, req api.ConditionRequest) api.Conditi
 // GetNames lists what a condition may compare.
 func (s *Side) GetNames(c *gin.Context, slug string, params api.GetNamesParams) {
 	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]build.NameInfo, error) {
-		use := answer.OrNil("")
-		if answer.Value(params.Screen) == "" {
+		use := params.Use
+		if use == nil && answer.Value(params.Screen) == "" {
 			use = answer.Ptr("shared")
 		}
 		at, err := b.spot(params.Screen, params.Element, params.Table, use)

@@ -4442,6 +4442,7 @@ export interface operations {
                 screen?: string;
                 element?: string;
                 table?: string;
+                use?: string;
                 under?: string;
             };
             header?: never;

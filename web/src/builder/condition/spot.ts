@@ -8,7 +8,7 @@ export interface Spot {
   screen?: string;
   element?: string;
   table?: string;
-  use?: 'rule' | 'shared'; // decided by the database, or named and shared
+  use?: 'rule' | 'shared' | 'callup'; // decided by the database; named and shared; of what the plant calls up
 }
 
 function body(s: Spot) {
@@ -41,13 +41,13 @@ export function complete(s: Spot, text: string, at: number): Promise<Completion>
 /** The names that a condition may compare; with a path of a record, what that one has. */
 export function useNames(s: Spot, under = '', enabled = true) {
   return useQuery<NameInfo[]>({
-    queryKey: ['names', s.project, s.screen, s.element, s.table, under],
+    queryKey: ['names', s.project, s.screen, s.element, s.table, s.use, under],
     queryFn: () =>
       ask(
         api.GET('/api/build/{project}/names', {
           params: {
             path: { project: s.project },
-            query: { screen: s.screen, element: s.element, table: s.table, under: under || undefined },
+            query: { screen: s.screen, element: s.element, table: s.table, use: s.use, under: under || undefined },
           },
         }),
       ),

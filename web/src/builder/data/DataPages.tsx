@@ -6,6 +6,7 @@ import { Message, Waiting, WayOn } from '../../ui/Message';
 import { type DraftHands, useEdit } from '../useDraft';
 import { ApplicationPage } from './ApplicationPage';
 import { ConditionsPage } from './ConditionsPage';
+import { CallUpsPage } from './callups/CallUpsPage';
 import { RightsProvider } from './context';
 import { DatabasePage } from './DatabasePage';
 import { LogPage } from './LogPage';
@@ -105,6 +106,8 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
             <DatabasePage />
           ) : item === 'plant' ? (
             <PlantPage />
+          ) : item === 'callups' ? (
+            <CallUpsPage />
           ) : item === 'log' ? (
             <LogPage />
           ) : (

@@ -3,6 +3,7 @@ export const wholePages: [id: string, words: string][] = [
   ['application', 'Application'],
   ['database', 'Read again'],
   ['plant', 'Plant'],
+  ['callups', 'Call-ups'],
 ];
 
 /** The pages of the Data view about rights. */

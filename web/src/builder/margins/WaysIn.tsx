@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { WayIn } from '../../api/client';
 import { Plate } from '../../ui/Plate';
 import { useBuild } from '../context';
@@ -50,18 +51,15 @@ function Folded({ words, first, ways }: { words: string; first: boolean; ways: W
 }
 
 function InPlates({ ways }: { ways: WayIn[] }) {
-  const { open } = useBuild();
+  const { project, open } = useBuild();
+  const navigate = useNavigate();
+  const go = (w: WayIn) =>
+    w.trigger === 'callup' ? void navigate(`/build/${project}/data/callups`) : open(w.screen, w.element);
   return (
     <Flex direction="column" gap="10px">
       {ways.map((w) => (
         <Box key={`${w.screen}.${w.element}.${w.trigger}`} data-target={w.screen}>
-          <Box
-            as="button"
-            w="full"
-            cursor="pointer"
-            onClick={() => open(w.screen, w.element)}
-            aria-label={`Go to ${w.title}, ${w.words}`}
-          >
+          <Box as="button" w="full" cursor="pointer" onClick={() => go(w)} aria-label={`Go to ${w.title}, ${w.words}`}>
             <Plate glyph={w.glyph} title={w.title} note={w.words} tone={w.open ? 'plain' : 'ghost'} />
           </Box>
           <div className="plate-below">

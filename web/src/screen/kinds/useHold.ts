@@ -48,6 +48,7 @@ const lets = ['pointerup', 'pointercancel', 'keyup', 'blur'] as const;
 function useDownAndUp(onDown: () => void, onUp: () => void) {
   const letGo = useSteady((e?: Event) => {
     if (e instanceof KeyboardEvent && !presses(e)) return;
+    if (e?.type === 'blur' && e.target !== window) return; // the focus went from somewhere else to here
     for (const name of lets) window.removeEventListener(name, letGo, true);
     document.removeEventListener('visibilitychange', letGo);
     onUp();
