@@ -462,7 +462,7 @@ type LampElementView = use.ElementView
 // LampView A live yes or no.
 type LampView = element.LampView
 
-// LaterAsked What is to be made for a table: screens (what it lacks of a list and a form), list, form, dashboard, operator.
+// LaterAsked What is to be made for a table: screens (what it lacks of a list and a form), list, form, steps, dashboard, operator.
 type LaterAsked struct {
 	What string `json:"what"`
 }
@@ -1126,6 +1126,12 @@ type Status struct {
 // StepView The neighbours of the record, and the buttons that step there.
 type StepView = use.StepView
 
+// StepsElementView A guided task, where it stands.
+type StepsElementView = use.ElementView
+
+// StepsView A guided task: its steps in order.
+type StepsView = element.StepsView
+
 // Structure The tables of a database.
 type Structure struct {
 	Database string      `json:"database"`
@@ -1220,6 +1226,9 @@ type TakeRequest struct {
 	N     int    `json:"n"`
 	Trail string `json:"trail"`
 }
+
+// TaskStepView defines model for TaskStepView.
+type TaskStepView = element.TaskStepView
 
 // TextElementView A text, where it stands.
 type TextElementView = use.ElementView
@@ -1495,7 +1504,9 @@ type GetPlacesParams struct {
 
 // GetTitlesParams defines parameters for GetTitles.
 type GetTitlesParams struct {
-	Q *string `form:"q,omitempty" json:"q,omitempty"`
+	// Key just this record
+	Key *string `form:"key,omitempty" json:"key,omitempty"`
+	Q   *string `form:"q,omitempty" json:"q,omitempty"`
 }
 
 // GetTrendParams defines parameters for GetTrend.
@@ -4537,6 +4548,14 @@ func (siw *ServerInterfaceWrapper) GetTitles(c *gin.Context) {
 
 	// Parameter object where we will unmarshal all parameters from the context
 	var params GetTitlesParams
+
+	// ------------- Optional query parameter "key" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "key", c.Request.URL.Query(), &params.Key, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter key: %w", err), http.StatusBadRequest)
+		return
+	}
 
 	// ------------- Optional query parameter "q" -------------
 

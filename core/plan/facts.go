@@ -52,6 +52,15 @@ func (a *App) Acts(screen, element, trigger string) (acts string, wired bool) {
 	return string(text), true
 }
 
+// GuidesIn says whether a screen has a guided task on it.
+func (a *App) GuidesIn(screen string) bool {
+	s := a.Screens[screen]
+	return s != nil && slices.ContainsFunc(s.Elements, func(e *Element) bool {
+		_, is := e.Spec.(interface{ InOrder() })
+		return is
+	})
+}
+
 // Acts says whether it does more than move.
 func (g *Gate) Acts() bool {
 	return g.Unsaved == "save" || slices.ContainsFunc(g.Cases, func(c *Case) bool { return len(c.Effects) > 0 })

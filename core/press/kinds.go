@@ -24,3 +24,9 @@ type EffectKind interface {
 	// Do makes the change; a question instead of it means that nothing was changed.
 	Do(ctx context.Context, r Run) (*Question, error)
 }
+
+// CheckedMove is answered by moves that ask something of what was typed before one goes on.
+type CheckedMove interface {
+	// Check refuses with what is wrong; nothing was changed by then.
+	Check(o *use.Opening) error
+}

@@ -162,6 +162,13 @@ func Follow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Outc
 	if verdict.Pick != nil {
 		return Outcome{Kind: Asked, Question: &Question{Kind: "pick", Words: "Which " + verdict.Pick.One + "?", Pick: verdict.Pick}}, nil
 	}
+	if c.Move != nil {
+		if checked, is := c.Move.Spec.(CheckedMove); is {
+			if err := checked.Check(o); err != nil {
+				return Outcome{}, err
+			}
+		}
+	}
 	q, err := question(ctx, o, gate, c, p, at, src)
 	if err != nil {
 		return Outcome{}, err

@@ -50,6 +50,11 @@ func question(ctx context.Context, o *use.Opening, g *plan.Gate, c *plan.Case, p
 		about += o.World.Record.Version
 	}
 	leaves := c.Move != nil && c.Move.As != "dialog" && c.Move.As != "drawer" && c.Move.As != "tab" && !(plan.IsStep(c.Move) && plan.StepOf(c.Move) == "")
+	if c.Move != nil {
+		if _, stays := c.Move.Spec.(use.StayingMove); stays {
+			leaves = false
+		}
+	}
 	unsaved := &Question{Kind: "unsaved", Words: "What you typed here is not saved yet.", about: about}
 	if len(p.Values) > 0 && leaves && !plan.Saves(c) && g.Unsaved == "" && (p.Unsaved == "" || !p.answered(unsaved)) {
 		return unsaved, nil

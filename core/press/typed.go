@@ -20,7 +20,7 @@ type Editor interface {
 func (r Run) Editable() map[string]*project.Column {
 	out := map[string]*project.Column{}
 	for _, e := range r.Opening.Plan.Elements {
-		if spec, ok := e.Spec.(Editor); ok {
+		if spec, ok := e.Spec.(Editor); ok && !r.Opening.Skipped(e) {
 			if f := spec.Edits(r.Opening); f != nil {
 				out[f.ID] = f
 			}
@@ -34,8 +34,12 @@ func (r Run) Editable() map[string]*project.Column {
 func (r Run) Typed(editable map[string]*project.Column) (map[string]cond.Value, error) {
 	values := map[string]cond.Value{}
 	wrong := map[string]string{}
+	skipped := r.skipped()
 	for _, field := range slices.Sorted(maps.Keys(r.press.Values)) {
 		f := editable[field]
+		if f == nil && skipped[field] {
+			continue // typed in a step that is no part of the task any more
+		}
 		if f == nil {
 			return nil, ask.Refuse("no-grant", "One of the fields sent may not be changed here.", "Load the screen again.")
 		}
@@ -50,6 +54,19 @@ func (r Run) Typed(editable map[string]*project.Column) (map[string]cond.Value, 
 		return nil, &ask.FieldErrors{Fields: wrong}
 	}
 	return values, nil
+}
+
+// skipped gives the fields that can be typed in steps that are no part of the task now.
+func (r Run) skipped() map[string]bool {
+	out := map[string]bool{}
+	for _, s := range r.Opening.Task().Steps {
+		for _, f := range s.Fields {
+			if !s.Part {
+				out[f.ID] = true
+			}
+		}
+	}
+	return out
 }
 
 // FillIn adds what the address fills in, and asks for what a new record needs.

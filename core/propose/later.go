@@ -52,8 +52,8 @@ func (l *later) start() *project.Screen {
 	return l.p.Screens[last.Start]
 }
 
-// sign puts a button that leads to a new screen on the start screen.
-func (l *later) sign(words, screen string) {
+// sign puts a button that leads to a new screen on the start screen; where a record of a table is to be added, for those who may.
+func (l *later) sign(words, screen string, adds ...string) {
 	start := l.start()
 	if start == nil {
 		l.say("Nothing leads to it yet: let a button do so.")
@@ -63,7 +63,15 @@ func (l *later) sign(words, screen string) {
 	for start.Elements[element] != nil {
 		element += "_"
 	}
-	sign := with(with(button(words, cell(below(start), 1, 4, 2), gate(nil, to(screen, "", nil))), "tone", "sign"), "pos", lastPos(start)+1)
+	move := to(screen, "", nil)
+	way := gate(nil, move)
+	if len(adds) > 0 {
+		move["mode"], way["roles"] = "add", editing{adds[0], mayAdd}
+	}
+	sign := with(with(button(words, cell(below(start), 1, 4, 2), way), "tone", "sign"), "pos", lastPos(start)+1)
+	if l.p.Roles[editors] == nil {
+		forThose(l.p, sign)
+	}
 	l.out.Patch = append(l.out.Patch, patch.Op{Op: "add", Path: "/" + start.ID + "/elements/" + element, Value: encoded(sign)})
 	l.say("On “%s”, a sign “%s” leads there.", start.Title, words)
 }

@@ -63,6 +63,22 @@ func TestLaterScreensAndADashboardOfATable(t *testing.T) {
 	if none := propose.DashboardFor(p, "t_sites"); len(none.Patch) == 0 && !strings.Contains(none.Words[0], "nothing to count by") {
 		t.Errorf("%+v", none)
 	}
+	guide := propose.StepsFor(p, "t_pumps")
+	guided := patched(t, a, guide.Patch)
+	if app, err = plan.Compile(guided); err != nil {
+		t.Fatal(err)
+	}
+	releasable(t, app)
+	steps, saves := 0, 0
+	for id, e := range guided.Screens[guide.Screen].Elements {
+		steps += len(project.TabsOf(e))
+		if gate := e.Spec.Gates()["release"]; id == "e_finish" && gate != nil {
+			saves++
+		}
+	}
+	if steps < 2 || saves != 1 || !strings.Contains(guide.Words[0], "steps by which a pump is added") {
+		t.Errorf("%d steps, %q", steps, guide.Words)
+	}
 	none := propose.OperatorFor(p, "t_pumps")
 	if len(none.Patch) != 0 || !strings.Contains(none.Words[0], "no equipment") {
 		t.Errorf("%+v", none)

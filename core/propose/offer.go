@@ -59,6 +59,7 @@ func OffersFor(p *project.Project, w CellWish) []CellOffer {
 		o.plain()
 	}
 	o.things()
+	o.steps()
 	o.screens()
 	o.pictures()
 	o.clips()
@@ -128,7 +129,7 @@ func (o *offering) put(t thing) {
 	at, room := roomFor(o.s, o.w.Frame, o.w.Row, o.w.Col, t.w, max(t.h, 1), t.least)
 	t.body["cell"] = cell(at.Row, at.Col, at.W, t.h)
 	t.body["pos"] = lastPos(o.s) + 1
-	if o.w.Tab != "" && t.body["kind"] != "tabs" {
+	if o.w.Tab != "" && t.body["kind"] != "tabs" && t.body["kind"] != "steps" {
 		t.body["tab"] = o.w.Tab
 	}
 	ops := append(t.more, room...)
@@ -146,6 +147,17 @@ func (o *offering) plain() {
 	o.add(thing{id: "note", words: "a note", also: "small text hint", group: wordsGroup, w: 6, least: 2, body: body{"kind": "text", "style": "note", "words": "New note"}})
 	o.add(thing{id: "group", words: "a group", also: "frame box section fieldset", note: "a heading, and a frame around what is put in", group: wordsGroup, w: 6, h: 1, least: 3, body: body{"kind": "group", "words": "New group"}})
 	o.add(thing{id: "tabs", words: "tabs", also: "register pages", note: "what is put in belongs to the open one", group: wordsGroup, w: 12, least: 4, body: body{"kind": "tabs", "tabs": body{
+		"t_1": body{"pos": 1, "label": "First"}, "t_2": body{"pos": 2, "label": "Second"}}}})
+}
+
+// steps are what a guided task is made of; a screen has one at the most.
+func (o *offering) steps() {
+	for _, e := range o.s.Elements {
+		if e.Kind == "steps" {
+			return
+		}
+	}
+	o.add(thing{id: "steps", words: "guided steps", also: "wizard task one after the other", note: "what is put in belongs to the open step", group: wordsGroup, w: 12, least: 6, body: body{"kind": "steps", "steps": body{
 		"t_1": body{"pos": 1, "label": "First"}, "t_2": body{"pos": 2, "label": "Second"}}}})
 }
 

@@ -364,6 +364,23 @@ func (s *Stand) MustOpen(t testing.TB, u *ask.User, address string) *use.Opening
 	return o
 }
 
+// MustOpenTyped opens a screen on which something was typed and not saved, by field.
+func (s *Stand) MustOpenTyped(t testing.TB, u *ask.User, address string, typed map[string]string) *use.Opening {
+	t.Helper()
+	slug, query, _ := strings.Cut(address, "?")
+	at, err := place.Parse(s.App.Project, slug, query)
+	if err != nil {
+		t.Fatal(err)
+	}
+	src := s.Sources()
+	src.Typed = typed
+	o, err := use.Open(context.Background(), s.App, u, at, src)
+	if err != nil {
+		t.Fatalf("%s: %v", address, err)
+	}
+	return o
+}
+
 // Element gives an element of a view; the test fails without it.
 func Element(t testing.TB, v *use.View, id string) use.ElementView {
 	t.Helper()

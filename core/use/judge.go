@@ -259,6 +259,11 @@ func (v Verdict) PlainLink(g *plan.Gate) *place.Place {
 	if !v.Open() || v.To == nil || v.As == "dialog" || v.As == "drawer" || len(v.Chosen.Effects) > 0 || g.Confirm != "" {
 		return nil
 	}
+	if m := v.Chosen.Move; m != nil {
+		if _, stays := m.Spec.(StayingMove); stays {
+			return nil // what was typed comes along
+		}
+	}
 	return v.To
 }
 

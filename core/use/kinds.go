@@ -66,6 +66,9 @@ func OnOrOff(v cond.Value) string {
 	return "off"
 }
 
+// StayingMove is answered by moves that do not leave what was typed: nobody is asked about it.
+type StayingMove interface{ Stays() }
+
 // MoveKind is what is asked of a kind of move.
 type MoveKind interface {
 	// Aim works out where it leads now, or closes the way with the reason.

@@ -12,24 +12,25 @@ import (
 
 // View is a screen as it is drawn: everything was decided, the browser only shows it.
 type View struct {
-	Screen   string       `json:"screen"`
-	Type     string       `json:"type"`
-	Title    string       `json:"title"`
-	Heading  string       `json:"heading"`
-	Area     string       `json:"area,omitempty"`
-	Mode     string       `json:"mode"`
-	Bare     bool         `json:"bare,omitempty"` // without the strip
-	Place    place.Place  `json:"place"`
-	Address  string       `json:"address"` // after /use/<project>
-	Record   *RecordInfo  `json:"record,omitempty"`
-	Find     string       `json:"find,omitempty"`
-	Context  []Chip       `json:"context,omitempty"` // what arrived and narrows the screen
-	Elements ElementViews `json:"elements"`
-	Steps    *StepView    `json:"steps,omitempty"`
-	Rails    []RailView   `json:"rails,omitempty"`
-	Ways     []WayView    `json:"ways,omitempty"`  // what sets off no element
-	Vars     []VarInfo    `json:"vars,omitempty"`  // for builders: what variables hold
-	Tells    bool         `json:"tells,omitempty"` // its position in the list come from can be asked for
+	Screen   string        `json:"screen"`
+	Type     string        `json:"type"`
+	Title    string        `json:"title"`
+	Heading  string        `json:"heading"`
+	Area     string        `json:"area,omitempty"`
+	Mode     string        `json:"mode"`
+	Bare     bool          `json:"bare,omitempty"` // without the strip
+	Place    place.Place   `json:"place"`
+	Address  string        `json:"address"` // after /use/<project>
+	Record   *RecordInfo   `json:"record,omitempty"`
+	Find     string        `json:"find,omitempty"`
+	Context  []Chip        `json:"context,omitempty"` // what arrived and narrows the screen
+	Aside    []ElementView `json:"-"`                 // fields that stand in another tab or step, and can be typed there
+	Elements ElementViews  `json:"elements"`
+	Steps    *StepView     `json:"steps,omitempty"`
+	Rails    []RailView    `json:"rails,omitempty"`
+	Ways     []WayView     `json:"ways,omitempty"`  // what sets off no element
+	Vars     []VarInfo     `json:"vars,omitempty"`  // for builders: what variables hold
+	Tells    bool          `json:"tells,omitempty"` // its position in the list come from can be asked for
 	// Appearance is light or dark where the project says how screens of this kind look; "" as the user likes.
 	Appearance string                     `json:"appearance,omitempty"`
 	Palette    map[string]*project.Colour `json:"palette,omitempty"` // of the project
@@ -154,6 +155,10 @@ func (o *Opening) View() *View {
 	for _, e := range o.Plan.Elements {
 		if ev, ok := o.Draw(e); ok {
 			v.Elements = append(v.Elements, ev)
+		} else if _, typed := e.Spec.(edited); typed && e.Tab != "" && o.At.Mode != "view" {
+			ev := ElementView{ID: e.ID, Kind: e.Kind}
+			plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
+			v.Aside = append(v.Aside, ev)
 		}
 	}
 	v.Ways, v.Rails, v.Vars = o.wayViews(), o.railViews(), o.varInfos()

@@ -21,6 +21,8 @@ func (s *Side) ProposeLater(c *gin.Context, slug, table string) {
 		switch req.What {
 		case "dashboard":
 			return propose.DashboardFor(p, table), nil
+		case "steps":
+			return propose.StepsFor(p, table), nil
 		case "operator":
 			return propose.OperatorFor(p, table), nil
 		case "screens", "list", "form":

@@ -3,6 +3,7 @@ package use
 import (
 	"context"
 	"errors"
+	"slices"
 
 	"github.com/gin-gonic/gin"
 
@@ -133,7 +134,7 @@ func (v *Visit) findDrafts(ctx context.Context, at *store.Standing, shown *api.S
 // draftsFor gives the draft of this tab and those of others, with what the screen lets the user edit now.
 func (v *Visit) draftsFor(drafts []store.FormDraft, work, tab string, view *use.View) (own *api.KeptDraft, others *[]api.KeptDraft) {
 	editable := map[string]string{}
-	for _, e := range view.Elements {
+	for _, e := range slices.Concat(view.Elements, view.Aside) { // what was typed in another tab or step is kept too
 		if f, ok := e.View.(*element.FieldView); ok && f.Editable {
 			editable[f.Path] = f.Value
 		}

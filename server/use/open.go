@@ -83,6 +83,9 @@ func (v *Visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 		at, err := v.load(ctx, *req.Trail, *req.N)
 		if err == nil {
 			v.vars = at.Vars
+			if err := v.findTyped(ctx, at); err != nil {
+				return nil, err
+			}
 			if at.At != at.N {
 				if err := st.Stand(ctx, at.Trail, at.N); err != nil {
 					return nil, err
@@ -170,8 +173,37 @@ func (v *Visit) at(ctx context.Context, trail string, n int) (*store.Standing, e
 	}
 	if err == nil {
 		v.vars = at.Vars
+		err = v.findTyped(ctx, at)
 	}
 	return at, err
+}
+
+// findTyped finds what was typed at a place where a guided task is done: which steps are part of it depends on that.
+func (v *Visit) findTyped(ctx context.Context, at *store.Standing) error {
+	for _, p := range append([]place.Place{at.Place}, placesOf(at.Overlays)...) {
+		work := workOf(v.App, p)
+		if work == "" || !v.App.GuidesIn(p.Screen) {
+			continue
+		}
+		drafts, err := v.server.Store.FormDraftsOf(ctx, v.account.ID, v.project, []string{work})
+		if err != nil {
+			return err
+		}
+		for _, d := range drafts {
+			if d.Tab == at.Trail {
+				v.typed = d.Values
+			}
+		}
+	}
+	return nil
+}
+
+func placesOf(over []place.Overlay) []place.Place {
+	out := make([]place.Place, len(over))
+	for i := range over {
+		out[i] = over[i].Place
+	}
+	return out
 }
 
 // MoreRows gives a further page of a list.
@@ -211,7 +243,7 @@ func (s *Side) opened(c *gin.Context, slug, trail string, n, depth int) (*Visit,
 // GetTitles gives records of a table by title, for pickers of forms.
 func (s *Side) GetTitles(c *gin.Context, slug, table string, params api.GetTitlesParams) {
 	inUse(s, c, slug, func(v *Visit, _ answer.Nothing) ([]api.Title, error) {
-		return s.Titles(c, v.App, v.user, use.TitleQuery{Table: table, Find: answer.Value(params.Q)})
+		return s.Titles(c, v.App, v.user, use.TitleQuery{Table: table, Find: answer.Value(params.Q), Key: answer.Value(params.Key)})
 	})
 }
 

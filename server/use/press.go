@@ -58,6 +58,9 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	if err != nil {
 		return nil, err
 	}
+	if v.App.GuidesIn(found.Screen) {
+		v.typed = answer.Value(req.Values)
+	}
 	v.asBefore(req.Press, at, found)
 	over := overlayAt(at, answer.Value(req.Depth))
 	place := withChosen(*found, answer.Value(req.Chosen))

@@ -27,6 +27,7 @@ type Visit struct {
 	user    *ask.User
 	others  func(slug string) *plan.App
 	vars    map[string]string // what the tab keeps in variables of the project
+	typed   map[string]string // what was typed and not saved, on a screen with a guided task
 	found   *foundPlace       // the place that is asked about, where it was looked for already
 	target  *use.Opening      // where a press leads, where it was opened already
 }
@@ -91,7 +92,7 @@ func pointerOf(req any) (trail string, n int) {
 }
 
 func (v *Visit) sources() use.Sources {
-	return use.Sources{Records: v.server.Reader(v.App), Tags: v.tags(), Now: v.server.LocalNow(v.App), Others: v.others, Vars: v.vars}
+	return use.Sources{Records: v.server.Reader(v.App), Tags: v.tags(), Now: v.server.LocalNow(v.App), Others: v.others, Vars: v.vars, Typed: v.typed}
 }
 
 func (v *Visit) tags() base.Tags { return base.Tags{Base: v.server.Base, Project: v.App.Project} }

@@ -4,6 +4,6 @@
 //   - field_picture.go: a field that holds a picture
 //   - list_view.go, list_export.go: the rows of a list; all of it as a file
 //   - chart_measures.go, chart_parts.go: what its points tell; what each is divided by
-//   - face.go: what buttons and images have in common
+//   - button.go: also the faces that it has in common with images
 //   - the others: a kind each
 package element

@@ -1488,7 +1488,7 @@ export interface components {
             /** @enum {string} */
             drawn?: "filled" | "outlined";
         };
-        /** @description What is to be made for a table: screens (what it lacks of a list and a form), list, form, dashboard, operator. */
+        /** @description What is to be made for a table: screens (what it lacks of a list and a form), list, form, steps, dashboard, operator. */
         LaterAsked: {
             what: string;
         };
@@ -2065,7 +2065,7 @@ export interface components {
             clear: boolean;
         };
         /** @description One element as it is drawn. What its kind shows stands under the name of the kind. */
-        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["GroupElementView"] | components["schemas"]["SitePlanElementView"] | components["schemas"]["SymbolElementView"] | components["schemas"]["ClipElementView"] | components["schemas"]["TrendElementView"];
+        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["StepsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["GroupElementView"] | components["schemas"]["SitePlanElementView"] | components["schemas"]["SymbolElementView"] | components["schemas"]["ClipElementView"] | components["schemas"]["TrendElementView"];
         /** @description What every element has. */
         ElementHead: {
             id: string;
@@ -2245,6 +2245,18 @@ export interface components {
              * @enum {string}
              */
             kind: "tabs";
+        };
+        /** @description A guided task, where it stands. */
+        StepsElementView: components["schemas"]["ElementHead"] & {
+            /** @enum {string} */
+            kind: "steps";
+            steps: components["schemas"]["StepsView"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "steps";
         };
         /** @description A text, where it stands. */
         TextElementView: components["schemas"]["ElementHead"] & {
@@ -3473,6 +3485,23 @@ export interface components {
             tabs: components["schemas"]["TabView"][];
             open: string;
         };
+        /** @description A guided task: its steps in order. */
+        StepsView: {
+            label?: string;
+            steps: components["schemas"]["TaskStepView"][];
+            open: string;
+            /** @description which of them is open, from 1 */
+            at: number;
+        };
+        TaskStepView: {
+            id: string;
+            label: string;
+            /** @description all that it asks for is there, and so it is before it */
+            done?: boolean;
+            /** @description something before it is missing */
+            shut?: boolean;
+            fields: string[];
+        };
         /** @description A tab. */
         TabView: {
             id: string;
@@ -4055,6 +4084,8 @@ export interface operations {
     getTitles: {
         parameters: {
             query?: {
+                /** @description just this record */
+                key?: string;
                 q?: string;
             };
             header?: never;

@@ -41,7 +41,16 @@ export type Effect =
  * One move, of any kind.
  */
 export type Move =
-  AddressMove | AlongMove | TrailMove | ChoiceMove | CloseMove | ProjectMove | ScreenMove | StepMove | UpMove;
+  | AddressMove
+  | AlongMove
+  | TrailMove
+  | ChoiceMove
+  | CloseMove
+  | ProjectMove
+  | ScreenMove
+  | StepMove
+  | TaskMove
+  | UpMove;
 /**
  * One element, of any kind.
  */
@@ -57,6 +66,7 @@ export type Element =
   | LampElement
   | ListElement
   | SitePlanElement
+  | StepsElement
   | SymbolElement
   | TabsElement
   | TextElement
@@ -925,6 +935,30 @@ export interface StepMove {
    * A list of the screen, whose chosen row steps; empty: the screen's record
    */
   list?: string;
+}
+/**
+ * Task leads to the next step of the guided task on the screen, or back to the one before.
+ */
+export interface TaskMove {
+  kind: 'task';
+  /**
+   * Of what opens a screen: view (default), edit, add
+   */
+  mode?: 'view' | 'edit' | 'add';
+  /**
+   * Full (default), dialog, drawer, replace, tab
+   */
+  as?: 'full' | 'dialog' | 'drawer' | 'replace' | 'tab';
+  /**
+   * Where there is none to go to: grey (default), stay; of steps also round
+   */
+  none?: 'grey' | 'round' | 'stay';
+  /**
+   * Of none: the words
+   */
+  reason?: string;
+  back?: Gate;
+  to: 'next' | 'back';
 }
 /**
  * Up leads to what the screen says is up from it; without that home.
@@ -1807,6 +1841,46 @@ export interface SiteMark {
   gate?: Gate;
 }
 /**
+ * Steps is a guided task: steps in order, of which the elements of the open one show.
+ */
+export interface StepsElement {
+  kind: 'steps';
+  pos: number;
+  cell: Cell;
+  /**
+   * Condition; empty: always
+   */
+  shown?: string;
+  /**
+   * View, edit, add: where it is; absent: everywhere
+   */
+  modes?: {
+    [k: string]: boolean;
+  };
+  /**
+   * Element id and tab id, joined by a dot: it shows while that tab is open; empty: always
+   */
+  tab?: string;
+  label?: string;
+  steps: {
+    [k: string]: Tab;
+  };
+  /**
+   * Step → condition for being part of the task
+   */
+  while?: {
+    [k: string]: string;
+  };
+}
+/**
+ * Tab is one tab of a block.
+ */
+export interface Tab {
+  pos: number;
+  label: string;
+  opened?: Gate;
+}
+/**
  * Symbol stands for a thing of the plant on an operator screen: a pump, a valve, a tank.
  */
 export interface SymbolElement {
@@ -1874,14 +1948,6 @@ export interface TabsElement {
   tabs: {
     [k: string]: Tab;
   };
-}
-/**
- * Tab is one tab of a block.
- */
-export interface Tab {
-  pos: number;
-  label: string;
-  opened?: Gate;
 }
 /**
  * Text is a text on a screen: plain words, or some Markdown (CommonMark): headings, emphasis, lists, links that are ways.

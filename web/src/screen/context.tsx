@@ -53,7 +53,7 @@ export interface ScreenHands {
   onPress: (element: { id: string }, aim?: PressAim) => Promise<Pressed>;
   onArrange: (change: Arrangement) => void;
   more: (element: string, cursor: string, back: boolean) => Promise<ListView>;
-  titles: (table: string, find: string) => Promise<Title[]>;
+  titles: (table: string, find: string, key?: string) => Promise<Title[]>;
   trend: (element: string) => Promise<Samples>;
   pictures: string; // what addresses of the project's pictures begin with
   base: string; // what addresses of plain links begin with

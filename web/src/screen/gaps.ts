@@ -44,7 +44,10 @@ function gapsIn(view: View, row: number, line: number): Gap[] {
 
 /** The open tab that what is put into a row belongs to: that of the nearest tabs above it. */
 export function tabAt(view: View, row: number): string | undefined {
-  const above = view.elements.flatMap((e) => (e.kind === 'tabs' && e.cell.row < row ? [e] : []));
-  const nearest = above.sort((a, b) => b.cell.row - a.cell.row)[0];
-  return nearest && `${nearest.id}.${nearest.tabs.open}`;
+  const above = view.elements.flatMap((e) => {
+    if (e.cell.row >= row || (e.kind !== 'tabs' && e.kind !== 'steps')) return [];
+    return [{ id: e.id, row: e.cell.row, open: e.kind === 'tabs' ? e.tabs.open : e.steps.open }];
+  });
+  const nearest = above.sort((a, b) => b.row - a.row)[0];
+  return nearest && `${nearest.id}.${nearest.open}`;
 }

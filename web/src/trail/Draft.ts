@@ -28,6 +28,7 @@ export class Draft extends Told<DraftState> {
   private sent: string;
   private begun: { version?: string; values: Record<string, string> };
   private timer: ReturnType<typeof setTimeout> | undefined;
+  private keeping: Promise<unknown> = Promise.resolve(); // what is on its way to be kept
   /** What was typed here before and not saved, as the server or, newer, this tab has it. */
   readonly found: KeptDraft | undefined;
 
@@ -50,6 +51,11 @@ export class Draft extends Told<DraftState> {
   /** Has what only this tab has kept now. */
   readonly begins = () => {
     if (JSON.stringify(this.state.values) !== this.sent) this.timer = setTimeout(() => void this.flush(), 0);
+  };
+
+  /** Another tab or step of the form is open: what its fields are now is what they were before. */
+  readonly sees = (view: View) => {
+    this.begun.values = { ...begin(view).values, ...this.begun.values };
   };
 
   get dirty() {
@@ -95,14 +101,16 @@ export class Draft extends Told<DraftState> {
   };
 
   /** Has what is typed kept now. */
-  readonly flush = async (last = false) => {
+  readonly flush = async (last = false): Promise<unknown> => {
     clearTimeout(this.timer);
     const form = this.form();
     const text = JSON.stringify(form.values);
-    if (!this.keeps || text === this.sent) return;
+    if (!this.keeps || text === this.sent) return this.keeping;
     this.sent = text;
+    const kept = this.keep({ id: this.id, ...form }, last);
+    this.keeping = kept.catch(() => undefined);
     try {
-      this.id = (await this.keep({ id: this.id, ...form }, last)).id;
+      this.id = (await kept).id;
       if (JSON.stringify(this.state.values) === text) this.unsent?.drop();
       this.put({ taken: false });
     } catch (e) {

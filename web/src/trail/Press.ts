@@ -29,8 +29,8 @@ export interface PressHands {
   shown: () => Shown | undefined;
   form: () => Form;
   chosen: () => Record<string, string>; // rows by list
-  /** Before a press is sent: what is typed or looked at is kept. */
-  onSend: () => void;
+  /** Before a press is sent: what is typed or looked at is kept; what it forgets is not to be kept after it. */
+  onSend: () => unknown;
   onResult: (result: PressResult) => void;
   post: (request: PressRequest) => Promise<PressResult>;
   /** Sends without waiting, also while the page goes away; tells whether it was taken. */
@@ -49,6 +49,8 @@ export interface PressHands {
 
 const none: Record<string, string> = {}; // nothing is wrong
 
+const keptWithin = 1000; // ms: what is not kept by then comes with the press anyway
+
 /** After these the screen is not what it was any more. */
 const lost = ['greyed', 'hidden', 'no-element', 'place-left', 'no-record', 'taken-out', 'rewired'];
 
@@ -66,7 +68,6 @@ export class Press extends Told<PressState> {
   readonly press = async (element: { id: string }, aim: PressAim = {}): Promise<Pressed> => {
     const here = this.hands.shown();
     if (!here || this.under) return { done: false };
-    this.hands.onSend();
     const ofRow = aim.values !== undefined;
     const { trail, n, release } = here;
     const { depth } = this.hands;
@@ -123,6 +124,8 @@ export class Press extends Told<PressState> {
   private async sent(request: PressRequest, ofRow: boolean): Promise<Pressed> {
     this.under = true;
     this.put({ busy: request.element, said: undefined, errors: none });
+    const kept = this.hands.onSend();
+    if (kept instanceof Promise) await Promise.race([kept, new Promise((done) => setTimeout(done, keptWithin))]);
     try {
       const result = await this.hands.insist(() => this.hands.post(request));
       if (result.kind === 'question' && result.question) {

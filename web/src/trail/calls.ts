@@ -52,8 +52,8 @@ export function calls(project: string, at: At) {
       ask(api.POST('/api/use/{project}/arrange', { ...path, body: { ...at, ...change } })),
     more: (element: string, cursor: string, back: boolean) =>
       ask(api.POST('/api/use/{project}/rows', { ...path, body: { ...at, element, cursor, back } })),
-    titles: (table: string, q: string) =>
-      ask(api.GET('/api/use/{project}/titles/{table}', { params: { path: { project, table }, query: { q } } })),
+    titles: (table: string, q: string, key?: string) =>
+      ask(api.GET('/api/use/{project}/titles/{table}', { params: { path: { project, table }, query: { q, key } } })),
     trend: (element: string) =>
       ask(
         api.GET('/api/use/{project}/trend', {

@@ -72,10 +72,7 @@ export function UsedScreen(props: UsedScreenProps) {
     shown: () => trail.state.shown,
     form: draft.form,
     chosen: looks.chosen,
-    onSend: () => {
-      void draft.flush();
-      void looks.flush();
-    },
+    onSend: () => Promise.all([draft.flush(), looks.flush()]),
     onResult,
     post: call.press,
     postLast: call.pressLast,

@@ -12,6 +12,7 @@ export function useDraft(view: View, kept: KeptDraft | undefined, call: Calls, a
     const typed = view.mode === 'edit' || view.mode === 'add';
     return new Draft(view, kept, keep, typed, unsentIn(sessionStorage, at, view));
   });
+  useEffect(() => draft.sees(view), [draft, view]);
   useEffect(() => {
     draft.begins();
     const hide = () => document.visibilityState === 'hidden' && void draft.flush(true);

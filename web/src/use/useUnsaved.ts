@@ -9,7 +9,7 @@ import type { Trail } from '../trail/Trail';
 
 /** What can be done with unsaved work of one screen before it is left. */
 export interface UnsavedHands {
-  keep: () => Promise<void>;
+  keep: () => Promise<unknown>;
   forget: () => Promise<void>;
 }
 

@@ -13,6 +13,7 @@ import { image } from './image';
 import { lamp } from './lamp';
 import { list } from './list/list';
 import { sitePlan } from './sitePlan';
+import { steps } from './steps';
 import { symbol } from './symbol';
 import { tabs } from './tabs';
 import { text } from './text';
@@ -33,6 +34,7 @@ export const kinds: { [K in Kind]: BuiltElement<K> } = {
   list,
   sitePlan,
   symbol,
+  steps,
   tabs,
   text,
   total,

@@ -6,6 +6,7 @@ import { Labelled } from '../../ui/Labelled';
 import { Typed } from '../../ui/Typed';
 import { useBuild } from '../context';
 import type { BuiltElement, LookProps } from './element';
+import { usePlacedIn } from './usePlacedIn';
 
 export const tabs: BuiltElement<'tabs'> = {
   spots: (e) => inOrder(e.tabs).map((t) => ({ id: `${e.id}.${t.id}`, words: `the tab “${t.label}”`, group: 'Tabs' })),
@@ -23,26 +24,10 @@ export const tabs: BuiltElement<'tabs'> = {
 /** The tabs by their words, in order. What stands in one goes back to standing always when it is removed. */
 function TabsLook({ path, element }: LookProps<'tabs'>) {
   const { entities, edit } = useBuild();
-  const [screen = '', , id = ''] = path;
+  const { freed, swapped } = usePlacedIn(path);
   const tabs = inOrder(element.tabs);
-  const elements = entities[screen];
-  const inside = (tab: string) =>
-    elements?.kind === 'screen'
-      ? Object.entries(elements.elements ?? {}).filter(([, e]) => e.tab === `${id}.${tab}`)
-      : [];
-  const remove = (tab: string) =>
-    void edit([
-      ...inside(tab).flatMap(([e]) => put(entities, [screen, 'elements', e, 'tab'], undefined)),
-      ...put(entities, [...path, 'tabs', tab], undefined),
-    ]);
-  const swap = (i: number) => {
-    const [a, b] = [tabs[i - 1], tabs[i]];
-    if (a && b)
-      void edit([
-        ...put(entities, [...path, 'tabs', a.id, 'pos'], b.pos),
-        ...put(entities, [...path, 'tabs', b.id, 'pos'], a.pos),
-      ]);
-  };
+  const remove = (tab: string) => void edit([...freed(tab), ...put(entities, [...path, 'tabs', tab], undefined)]);
+  const swap = (i: number) => void edit(swapped('tabs', tabs[i - 1], tabs[i]));
   return (
     <Labelled label="Tabs">
       <Flex gap="10px" wrap="wrap" align="center">

@@ -23,12 +23,13 @@ interface Purpose {
   words: string;
   type: Screen['type'];
   table?: 'any' | 'equipped'; // it is of a table
-  proposal?: 'list' | 'form' | 'dashboard' | 'operator'; // what the server makes of it
+  proposal?: 'list' | 'form' | 'steps' | 'dashboard' | 'operator'; // what the server makes of it
 }
 
 const purposes: Purpose[] = [
   { id: 'list', words: 'a list of …', type: 'list', table: 'any', proposal: 'list' },
   { id: 'form', words: 'a form for one of …', type: 'form', table: 'any', proposal: 'form' },
+  { id: 'steps', words: 'guided steps for a new one of …', type: 'form', table: 'any', proposal: 'steps' },
   { id: 'dashboard', words: 'a dashboard of …', type: 'dashboard', table: 'any', proposal: 'dashboard' },
   {
     id: 'operator',
@@ -136,7 +137,13 @@ function usualTitle(p: Purpose, table: { label: string; one: string } | undefine
   if (!table || !p.table) return '';
   const one = table.one.charAt(0).toUpperCase() + table.one.slice(1);
   return (
-    { list: table.label, form: one, dashboard: `${table.label} in figures`, operator: `${one}, plant` }[p.id] ?? ''
+    {
+      list: table.label,
+      form: one,
+      steps: `New ${table.one}, step by step`,
+      dashboard: `${table.label} in figures`,
+      operator: `${one}, plant`,
+    }[p.id] ?? ''
   );
 }
 

@@ -1,6 +1,8 @@
+import { useQuery } from '@tanstack/react-query';
 import { useId, useRef, useState } from 'react';
 import type { FieldView, Title } from '../../api/client';
 import { Action } from '../../ui/controls';
+import { useScreen } from '../context';
 import { ParentOptions } from './ParentOptions';
 
 interface PickerProps {
@@ -22,7 +24,15 @@ export function ParentPicker({ id, field, value, given, onChoose, onAdd, ...aria
   const [at, setAt] = useState(0);
   const options = useRef<Title[]>([]); // those that are offered now
   const seen = [given, picked, { key: field.value, title: field.words }];
-  const known = seen.find((t) => t?.key === value)?.title ?? value;
+  const said = seen.find((t) => t?.key === value)?.title;
+  const { titles } = useScreen();
+  const table = field.table ?? '';
+  const found = useQuery({
+    queryKey: ['title', table, value],
+    queryFn: () => titles(table, '', value),
+    enabled: said === undefined && value !== '', // typed in another step, or before the page was loaded again
+  });
+  const known = said ?? found.data?.find((t) => t.key === value)?.title ?? (found.isPending ? '…' : value);
   const choose = (o: { key: string; title: string }) => {
     setPicked(o.key === '' ? { key: '', title: '' } : o);
     setTyped(undefined);

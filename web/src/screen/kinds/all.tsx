@@ -10,6 +10,7 @@ import type { ElementKind, Kind, OfKind } from './kind';
 import { lamp } from './lamp';
 import { list } from './list';
 import { sitePlan } from './sitePlan';
+import { steps } from './steps';
 import { symbol } from './symbol';
 import { tabs } from './tabs';
 import { text } from './text';
@@ -30,6 +31,7 @@ export const kinds: { [K in Kind]: ElementKind<K> } = {
   list,
   sitePlan,
   symbol,
+  steps,
   tabs,
   text,
   total,

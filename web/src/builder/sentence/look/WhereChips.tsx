@@ -14,15 +14,21 @@ export function WhereChips({ path, element: e }: { path: string[]; element: Elem
   const onScreen = path[1] === 'elements' && path[0] === screen;
   if (!onScreen) return null;
   const tabs = elementsOf(entities, screen).flatMap((other) =>
-    other.kind === 'tabs'
-      ? inOrder(other.tabs).map((t) => [`${other.id}.${t.id}`, `while “${t.label}” is open`] as const)
-      : [],
+    inOrder(other.kind === 'tabs' ? other.tabs : other.kind === 'steps' ? other.steps : undefined).map(
+      (t) => [`${other.id}.${t.id}`, `while “${t.label}” is open`] as const,
+    ),
   );
   return (
     <>
       {screenOf(entities, screen)?.type === 'form' && <Modes path={path} element={e} />}
-      {tabs.length > 0 && e.kind !== 'tabs' && (
-        <ChosenPart path={path} name="tab" label="In a tab" value={e.tab} among={[['', 'always there'], ...tabs]} />
+      {tabs.length > 0 && e.kind !== 'tabs' && e.kind !== 'steps' && (
+        <ChosenPart
+          path={path}
+          name="tab"
+          label="In a tab or step"
+          value={e.tab}
+          among={[['', 'always there'], ...tabs]}
+        />
       )}
     </>
   );

@@ -7,12 +7,14 @@ import { project } from './project';
 import { screen } from './screen';
 import { step } from './step';
 import type { Target, TargetKind, TargetsOf } from './target';
+import { task } from './task';
 import { back, close, forward, home, out, stay, up } from './without';
 
 /** Each kind of move, in the order in which they are offered: one that is missing here does not compile. */
 export const targets: { [K in Move['kind'] | 'stay']: TargetKind } = {
   screen,
   step,
+  task,
   address,
   project,
   choice,

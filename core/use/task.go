@@ -1,0 +1,206 @@
+package use
+
+import (
+	"maps"
+	"strings"
+
+	"ambergate/core/ask"
+	"ambergate/core/cond"
+	"ambergate/core/place"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// Task is a guided task on the screen: its steps in order.
+type Task struct {
+	Block string // element
+	Steps []TaskStep
+}
+
+// TaskStep is one step of it.
+type TaskStep struct {
+	ID, Label string
+	Part      bool              // it is part of the task, by what was typed
+	Fields    []*project.Column // that can be typed in it
+	Wrong     map[string]string // what is wrong with them, by field; nil for nothing
+}
+
+// PartOf names the condition by which a step is part of its task.
+func PartOf(step string) string { return "step." + step }
+
+// edited is answered by elements that edit a field of the screen's record.
+type edited interface {
+	Edits(o *Opening) *project.Column
+}
+
+// Task gives the guided task of the screen; an empty one where it has none. What is wrong is told by what was typed and
+// what the record begins with.
+func (o *Opening) Task() *Task {
+	if o.task != nil {
+		return o.task
+	}
+	o.task = &Task{}
+	for _, e := range o.Plan.Elements {
+		if _, is := e.Spec.(interface{ InOrder() }); is {
+			o.task.Block = e.ID
+			o.task.Steps = o.stepsOf(e)
+			break
+		}
+	}
+	return o.task
+}
+
+func (o *Opening) stepsOf(block *plan.Element) []TaskStep {
+	world := *o.World
+	world.Record = typedOver(o.typedRecord(), o.World.Record)
+	var out []TaskStep
+	for _, s := range project.Ordered(project.TabsOf(block.Element)) {
+		step := TaskStep{ID: s.ID, Label: s.Label, Part: true}
+		if c, said := block.Exprs[PartOf(s.ID)]; said {
+			step.Part = c != nil && c.Root.Eval(&world).True()
+		}
+		for _, e := range o.Plan.Elements {
+			spec, edits := e.Spec.(edited)
+			if e.Tab != block.ID+"."+s.ID || !edits {
+				continue
+			}
+			f := spec.Edits(o)
+			if f == nil {
+				continue
+			}
+			step.Fields = append(step.Fields, f)
+			if words := o.wrong(f); words != "" {
+				if step.Wrong == nil {
+					step.Wrong = map[string]string{}
+				}
+				step.Wrong[f.ID] = words
+			}
+		}
+		out = append(out, step)
+	}
+	return out
+}
+
+// wrong says what is wrong with a field, by what was typed into it, or by what is there where nothing was.
+func (o *Opening) wrong(f *project.Column) string {
+	wire, typed := o.Typed[f.ID]
+	if !typed {
+		if o.World.Record != nil && o.At.Mode == "edit" {
+			if v, read := o.World.Record.Values[f.ID]; read && v.IsNull() && !f.Nullable {
+				return "Fill in “" + f.Label + "”."
+			}
+			return ""
+		}
+		wire = o.FilledIn()[f.ID]
+		if wire == "" && f.Default != "" {
+			return "" // the database fills it in
+		}
+	}
+	_, words := Entered(f, wire, o.World.Moment.Location())
+	return words
+}
+
+// typedRecord is what the record would be: what it begins with, and what was typed so far.
+func (o *Opening) typedRecord() *ask.Row {
+	t := o.App.Project.Tables[o.Plan.Screen.RecordTable()]
+	row := &ask.Row{Values: map[string]cond.Value{}}
+	if t == nil {
+		return row
+	}
+	row.Table = t.ID
+	for id := range t.Fields {
+		if o.At.Mode == "add" {
+			row.Values[id] = cond.NullValue
+		}
+	}
+	for _, wires := range []map[string]string{o.FilledIn(), o.Typed} {
+		for id, wire := range wires {
+			if f := t.Fields[id]; f != nil {
+				if v, words := Entered(f, wire, o.World.Moment.Location()); words == "" || v.IsNull() {
+					row.Values[id] = v
+				}
+			}
+		}
+	}
+	return row
+}
+
+// typedOver puts what was typed over what the record is.
+func typedOver(typed, record *ask.Row) *ask.Row {
+	if record == nil {
+		return typed
+	}
+	out := *record
+	out.Values = maps.Clone(record.Values)
+	maps.Copy(out.Values, typed.Values)
+	return &out
+}
+
+// Skipped says whether an element stands in a step that is no part of the task now: what it edits is neither asked for
+// nor kept.
+func (o *Opening) Skipped(e *plan.Element) bool {
+	block, step, in := strings.Cut(e.Tab, ".")
+	if !in {
+		return false
+	}
+	task := o.Task()
+	if task.Block == "" || task.Block != block {
+		return false
+	}
+	for _, s := range task.Steps {
+		if s.ID == step {
+			return !s.Part
+		}
+	}
+	return false
+}
+
+// StepTo gives the place of the step before or behind the open one; nil at the end, with the reason.
+func (o *Opening) StepTo(next bool) (*place.Place, string) {
+	task := o.Task()
+	if task.Block == "" {
+		return nil, "There are no steps here."
+	}
+	open, before, found := o.OpenTab(task.Block), "", false
+	for _, s := range task.Steps {
+		switch {
+		case s.ID == open:
+			found = true
+			if !next {
+				if before == "" {
+					return nil, "This is the first step."
+				}
+				return o.atStep(task.Block, before), ""
+			}
+		case !s.Part:
+		case found:
+			return o.atStep(task.Block, s.ID), ""
+		default:
+			before = s.ID
+		}
+	}
+	return nil, "This is the last step."
+}
+
+func (o *Opening) atStep(block, step string) *place.Place {
+	p := o.At
+	p.Tabs = maps.Clone(p.Tabs)
+	if p.Tabs == nil {
+		p.Tabs = map[string]string{}
+	}
+	p.Tabs[block] = step
+	p.Look = nil
+	return &p
+}
+
+// OpenStep gives what is wrong in the step that is open; nil for nothing, and where there are no steps.
+func (o *Opening) OpenStep() *TaskStep {
+	task := o.Task()
+	open := o.OpenTab(task.Block)
+	for i, s := range task.Steps {
+		if s.ID == open {
+			return &task.Steps[i]
+		}
+	}
+	return nil
+}
