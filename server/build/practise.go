@@ -100,7 +100,11 @@ func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req ap
 	}
 	var would []string
 	for _, w := range out.Writes {
-		would = append(would, "would write "+w.Value.Wire()+" to "+w.Label)
+		words := "would write " + w.Value.Wire() + " to " + w.Label
+		if w.Held {
+			words = "would hold " + w.Label + " on as long as it is pressed"
+		}
+		would = append(would, words)
 	}
 	if len(would) > 0 {
 		answer.Would = &would
@@ -110,7 +114,11 @@ func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req ap
 
 func (s *Side) practisePress(ctx context.Context, b *Building, done practised, p *records.Press) (press.Outcome, error) {
 	app := b.Draft.App
-	o, err := use.Open(ctx, app, done.user, done.place, use.Sources{Records: p, Tags: base.Tags{Base: s.Base, Project: app.Project}, Now: s.LocalNow(app), Others: s.Others(ctx), Bare: true, Lock: true})
+	src := use.Sources{Records: p, Tags: base.Tags{Base: s.Base, Project: app.Project}, Now: s.LocalNow(app), Others: s.Others(ctx), Bare: true, Lock: true}
+	if app.GuidesIn(done.place.Screen) {
+		src.Typed = done.press.Values
+	}
+	o, err := use.Open(ctx, app, done.user, done.place, src)
 	if err != nil {
 		return press.Outcome{}, err
 	}

@@ -52,7 +52,7 @@ func (s *Side) atWork(ctx context.Context, b *Building, user *ask.User, req api.
 	t := base.Tags{Base: s.Base, Project: app.Project}
 	src := use.Sources{Records: from, Tags: t, Now: s.LocalNow(app), Others: s.Others(ctx), Ghosts: true}
 	out.WaysIn = build.WaysInCalled(ctx, app, user, src, screen.ID)
-	place := placeAtWork(req)
+	place := placeAtWork(app, req)
 	needs, err := s.fillInputs(ctx, app, user, screen, &place, from)
 	if err != nil {
 		return nil, err
@@ -78,13 +78,16 @@ func (s *Side) atWork(ctx context.Context, b *Building, user *ask.User, req api.
 }
 
 // placeAtWork reads where a builder looks at a screen.
-func placeAtWork(req api.WorkRequest) place.Place {
+func placeAtWork(app *plan.App, req api.WorkRequest) place.Place {
 	place := place.Place{Screen: req.Screen, Mode: answer.Value(req.Mode), Inputs: map[string]string{}, Set: answer.Value(req.Set), Filters: answer.Value(req.Filters), Sort: answer.Value(req.Sort), Tabs: answer.Value(req.Tabs), Find: answer.Value(req.Find), Spot: answer.Value(req.Spot), Vars: answer.Value(req.Vars)}
-	if place.Mode == "" {
-		place.Mode = "view"
-	}
 	for id, wire := range answer.Value(req.Inputs) {
 		place.Inputs[id] = wire
+	}
+	if s := app.Project.Screens[req.Screen]; place.Mode == "" && app.GuidesIn(req.Screen) && place.Inputs[s.Record] == "" {
+		place.Mode = "add" // a guided task is gone through from its beginning
+	}
+	if place.Mode == "" {
+		place.Mode = "view"
 	}
 	return place
 }
@@ -100,7 +103,7 @@ func (s *Side) MoreRowsAtWork(c *gin.Context, slug string) {
 			src := use.Sources{Records: from, Tags: base.Tags{Base: s.Base, Project: b.Draft.App.Project}, Now: s.LocalNow(b.Draft.App), Others: s.Others(c), Ghosts: true}
 			bare := src
 			bare.Bare = true // the other lists stand already
-			o, err := use.Open(c, b.Draft.App, user, placeAtWork(req.Work), bare)
+			o, err := use.Open(c, b.Draft.App, user, placeAtWork(b.Draft.App, req.Work), bare)
 			if err == nil {
 				out, err = element.More(c, o, src, req.Element, answer.Value(req.Cursor), answer.Value(req.Back))
 			}

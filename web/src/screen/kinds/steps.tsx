@@ -9,7 +9,7 @@ export const steps: ElementKind<'steps'> = { Draw: Steps };
 
 function Steps({ element }: { element: OfKind<'steps'> }) {
   const { steps: task } = element;
-  const { view, onArrange } = useScreen();
+  const { view, onArrange, builder } = useScreen();
   const { errors } = useTyped();
   const open = useSteady((step: string) => {
     if (step === task.open) return;
@@ -34,6 +34,7 @@ function Steps({ element }: { element: OfKind<'steps'> }) {
       <Flex as="ol" wrap="wrap" gap="6px" css={{ listStyle: 'none' }}>
         {task.steps.map((s, i) => {
           const at = s.id === task.open;
+          const shut = s.shut && !at && !builder; // builders look into each
           return (
             <li key={s.id}>
               <Flex
@@ -43,23 +44,23 @@ function Steps({ element }: { element: OfKind<'steps'> }) {
                 minH="44px"
                 px="12px"
                 borderWidth="1.5px"
-                borderStyle={s.shut && !at ? 'dashed' : 'solid'}
+                borderStyle={shut ? 'dashed' : 'solid'}
                 borderColor={at ? 'ink' : 'rule'}
                 borderRadius="4px"
                 bg={at ? 'rail' : 'plate'}
-                color={at ? 'white' : s.shut ? 'muted' : 'ink'}
-                cursor={at || s.shut ? 'default' : 'pointer'}
+                color={at ? 'white' : shut ? 'muted' : 'ink'}
+                cursor={at || shut ? 'default' : 'pointer'}
                 fontWeight="700"
                 aria-current={at ? 'step' : undefined}
-                aria-disabled={(s.shut && !at) || undefined}
-                onClick={() => !s.shut && open(s.id)}
+                aria-disabled={shut || undefined}
+                onClick={() => !shut && open(s.id)}
               >
                 <Box as="span" aria-hidden color={at ? 'amber' : s.done ? 'pine' : undefined}>
                   {s.done && !at ? '✓' : i + 1}
                 </Box>
                 {s.label}
                 <Box as="span" srOnly>
-                  {s.done && !at ? ', done' : s.shut && !at ? ', after what is before it' : ''}
+                  {s.done && !at ? ', done' : shut ? ', after what is before it' : ''}
                 </Box>
               </Flex>
             </li>
