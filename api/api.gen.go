@@ -176,6 +176,20 @@ type Colour = project.Colour
 // ColumnView A column.
 type ColumnView = element.ColumnView
 
+// CommandLogged defines model for CommandLogged.
+type CommandLogged struct {
+	At    time.Time  `json:"at"`
+	Ended *time.Time `json:"ended,omitempty"`
+	Id    int64      `json:"id"`
+	Label string     `json:"label"`
+	Node  string     `json:"node"`
+	Old   *string    `json:"old,omitempty"`
+	State string     `json:"state"`
+	Value string     `json:"value"`
+	Who   string     `json:"who"`
+	Why   *string    `json:"why,omitempty"`
+}
+
 // CommandOutcome What came of a write to the plant.
 type CommandOutcome struct {
 	Label  string  `json:"label"`
@@ -1375,6 +1389,12 @@ type GetDraftParams struct {
 	Since *int64 `form:"since,omitempty" json:"since,omitempty"`
 }
 
+// GetCommandsParams defines parameters for GetCommands.
+type GetCommandsParams struct {
+	// Before entries older than this one
+	Before *int64 `form:"before,omitempty" json:"before,omitempty"`
+}
+
 // EditParams defines parameters for Edit.
 type EditParams struct {
 	// IdempotencyKey made by who sends it; what is sent again with it is done once
@@ -1670,6 +1690,9 @@ type ServerInterface interface {
 	// AddClip Keeps a clip for the project
 	// (POST /api/build/{project}/clips)
 	AddClip(c *gin.Context, project string)
+	// GetCommands What was sent to plants, by whom, and what came of it
+	// (GET /api/build/{project}/commands)
+	GetCommands(c *gin.Context, project string, params GetCommandsParams)
 	// CompleteText What could stand at a place of a text
 	// (POST /api/build/{project}/complete)
 	CompleteText(c *gin.Context, project string)
@@ -2072,6 +2095,42 @@ func (siw *ServerInterfaceWrapper) AddClip(c *gin.Context) {
 	}
 
 	siw.Handler.AddClip(c, project)
+}
+
+// GetCommands operation middleware
+func (siw *ServerInterfaceWrapper) GetCommands(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetCommandsParams
+
+	// ------------- Optional query parameter "before" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "before", c.Request.URL.Query(), &params.Before, runtime.BindQueryParameterOptions{Type: "integer", Format: "int64"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter before: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetCommands(c, project, params)
 }
 
 // CompleteText operation middleware
@@ -4835,6 +4894,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/extent/:table/:field", wrapper.GetExtent)
 	router.PUT(options.BaseURL+"/api/build/:project/people/:person/roles", wrapper.SetRoles)
 	router.PUT(options.BaseURL+"/api/build/:project/people/:person/rights", wrapper.SetRights)
+	router.GET(options.BaseURL+"/api/build/:project/commands", wrapper.GetCommands)
 	router.GET(options.BaseURL+"/api/build/:project/log", wrapper.GetLog)
 	router.POST(options.BaseURL+"/api/use/:project/position", wrapper.GetPosition)
 	router.POST(options.BaseURL+"/api/use/:project/look", wrapper.KeepLook)

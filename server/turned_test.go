@@ -62,6 +62,26 @@ func TestEachTurnIsOnePress(t *testing.T) {
 	}
 }
 
+// What was sent stands in the log, with who sent it, from what to what, and what came of it; page by page.
+func TestTheLogOfCommandsIsRead(t *testing.T) {
+	jon, arno := as(t, "jon"), as(t, "arno")
+	id := fmt.Sprintf("logged-%d", time.Now().UnixNano())
+	until(t, "a command is sent", func() bool {
+		status, _, _ := jon.press(jon.open("/drive-room?lift=2"), id, "e_light", nil)
+		return status == http.StatusOK
+	})
+	var log, older []api.CommandLogged
+	arno.must("GET", builds+"/commands", nil, &log)
+	if len(log) == 0 || log[0].Who != "Jon Abeke" || log[0].Label != "line lighting" || log[0].Node != lights || log[0].State != "done" || log[0].Old == nil || *log[0].Old == log[0].Value {
+		t.Fatalf("the log begins with %+v", log[:min(1, len(log))])
+	}
+	arno.must("GET", fmt.Sprintf("%s/commands?before=%d", builds, log[0].Id), nil, &older)
+	if len(older) > 0 && older[0].Id >= log[0].Id {
+		t.Errorf("older than %d: %+v", log[0].Id, older[0])
+	}
+	jon.refused("GET", builds+"/commands", nil, http.StatusForbidden, "no-builder")
+}
+
 // The button shows what is read back, also to those who did not press it.
 func TestAButtonShowsWhatIsReadBack(t *testing.T) {
 	jon, sela := as(t, "jon"), as(t, "sela")

@@ -14,6 +14,7 @@ type Command struct {
 	Press   string
 	Pos     int
 	Plant   string // the connection, by name
+	Project string // of which application it is; "" in the log from before that was kept
 	Source  string
 	Node    string
 	Label   string
@@ -58,8 +59,8 @@ func (s *Store) Intend(ctx context.Context, commands []Command, late bool) (bool
 			}
 		}
 		for _, c := range commands {
-			tag, err := tx.Exec(ctx, `insert into plant_command (press, pos, source, node, label, value, old, state, account, reason) values ($1, $2, $3, $4, $5, $6, $7, $9, $8, nullif($10, '')) on conflict do nothing`,
-				c.Press, c.Pos, c.Source, c.Node, c.Label, c.Value, c.Old, c.Account, state, reason)
+			tag, err := tx.Exec(ctx, `insert into plant_command (press, pos, source, node, label, value, old, state, account, reason, project) values ($1, $2, $3, $4, $5, $6, $7, $9, $8, nullif($10, ''), nullif($11, '')) on conflict do nothing`,
+				c.Press, c.Pos, c.Source, c.Node, c.Label, c.Value, c.Old, c.Account, state, reason, c.Project)
 			if err != nil {
 				return err
 			}
@@ -135,11 +136,45 @@ func (s *Store) SettleCommands(ctx context.Context) error {
 
 // Commands reads the log of a press in order.
 func (s *Store) Commands(ctx context.Context, press string) ([]Command, error) {
-	rows, err := s.pool.Query(ctx, `select press, pos, '', source, node, label, value, coalesce(old, ''), state, coalesce(reason, ''), account, at from plant_command where press = $1 order by pos`, press)
+	rows, err := s.pool.Query(ctx, `select press, pos, '', coalesce(project, ''), source, node, label, value, coalesce(old, ''), state, coalesce(reason, ''), account, at from plant_command where press = $1 order by pos`, press)
 	if err != nil {
 		return nil, fmt.Errorf("read the log of commands: %w", err)
 	}
 	out, err := pgx.CollectRows(rows, pgx.RowToStructByPos[Command])
+	if err != nil {
+		return nil, fmt.Errorf("read the log of commands: %w", err)
+	}
+	return out, nil
+}
+
+// LoggedCommand is a command as its log is read: with who sent it, and when it ended.
+type LoggedCommand struct {
+	ID    int64 // its place in the log
+	Who   string
+	Label string
+	Node  string
+	Old   string
+	Value string
+	State string
+	Why   string
+	At    time.Time
+	Ended *time.Time
+}
+
+// commandPlace is the place of a command in the log: its moment to ten microseconds, and which of its press it is. It
+// stays within what a browser can count to.
+const commandPlace = `(floor(extract(epoch from c.at) * 100000)::bigint * 10 + least(c.pos, 9))`
+
+// CommandLog reads what of an application was sent to plants, newest first; before is the place of the last one read, 0
+// for none.
+func (s *Store) CommandLog(ctx context.Context, project string, before int64, limit int) ([]LoggedCommand, error) {
+	rows, err := s.pool.Query(ctx, `select `+commandPlace+`, coalesce(a.name, c.account), c.label, c.node, coalesce(c.old, ''), c.value, c.state, coalesce(c.reason, ''), c.at, c.ended_at
+		from plant_command c left join account a on a.id = c.account
+		where c.project = $1 and ($2::bigint = 0 or `+commandPlace+` < $2::bigint) order by 1 desc limit $3`, project, before, limit)
+	if err != nil {
+		return nil, fmt.Errorf("read the log of commands: %w", err)
+	}
+	out, err := pgx.CollectRows(rows, pgx.RowToStructByPos[LoggedCommand])
 	if err != nil {
 		return nil, fmt.Errorf("read the log of commands: %w", err)
 	}

@@ -47,8 +47,8 @@ func (s *Store) Holds(ctx context.Context) ([]Hold, error) {
 
 // LogRelease logs that what a press held was let go, why, and what came of it.
 func (s *Store) LogRelease(ctx context.Context, c Command) error {
-	_, err := s.pool.Exec(ctx, `insert into plant_command (press, pos, source, node, label, value, old, state, account, reason, ended_at) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, nullif($10, ''), now()) on conflict do nothing`,
-		c.Press, c.Pos, c.Source, c.Node, c.Label, c.Value, c.Old, c.State, c.Account, c.Reason)
+	_, err := s.pool.Exec(ctx, `insert into plant_command (press, pos, source, node, label, value, old, state, account, reason, project, ended_at) values ($1, $2, $3, $4, $5, $6, $7, $8, $9, nullif($10, ''), coalesce(nullif($11, ''), (select project from plant_command where press = $1 and pos = 0)), now()) on conflict do nothing`,
+		c.Press, c.Pos, c.Source, c.Node, c.Label, c.Value, c.Old, c.State, c.Account, c.Reason, c.Project)
 	if err != nil {
 		return fmt.Errorf("log what was let go: %w", err)
 	}

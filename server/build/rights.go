@@ -114,3 +114,21 @@ func (s *Side) GetLog(c *gin.Context, slug string, params api.GetLogParams) {
 		return s.Deeds(c, b.project, answer.Value(params.Before))
 	})
 }
+
+// commandsTold is how many entries of the log of commands are told at once.
+const commandsTold = 100
+
+// GetCommands tells what of the application was sent to plants, by whom, and what came of it.
+func (s *Side) GetCommands(c *gin.Context, slug string, params api.GetCommandsParams) {
+	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.CommandLogged, error) {
+		log, err := s.Store.CommandLog(c, b.project, answer.Value(params.Before), commandsTold)
+		if err != nil {
+			return nil, err
+		}
+		out := make([]api.CommandLogged, len(log))
+		for i, l := range log {
+			out[i] = api.CommandLogged{Id: l.ID, Who: l.Who, Label: l.Label, Node: l.Node, Old: answer.OrNil(l.Old), Value: l.Value, State: l.State, Why: answer.OrNil(l.Why), At: l.At, Ended: l.Ended}
+		}
+		return out, nil
+	})
+}

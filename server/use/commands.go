@@ -50,7 +50,7 @@ func (v *Visit) send(ctx context.Context, req api.PressRequest, at *store.Standi
 	st := v.server.Store
 	log := make([]store.Command, len(writes))
 	for i, w := range writes {
-		log[i] = store.Command{Press: press, Pos: i, Plant: v.plantOf(w.Ref), Source: w.Ref.Source, Node: w.Ref.Node, Label: w.Label, Value: w.Value.Wire(), Old: v.tags().Read(w.Ref).Value.Wire(), Account: v.account.ID}
+		log[i] = store.Command{Press: press, Pos: i, Project: v.project, Plant: v.plantOf(w.Ref), Source: w.Ref.Source, Node: w.Ref.Node, Label: w.Label, Value: w.Value.Wire(), Old: v.tags().Read(w.Ref).Value.Wire(), Account: v.account.ID}
 	}
 	added, err := st.Intend(ctx, log, again)
 	if err != nil {

@@ -9,6 +9,7 @@ export type FieldView = Schemas['FieldView'];
 export type ListView = Schemas['ListView'];
 export type RowView = Schemas['RowView'];
 export type CallUp = Schemas['CallUp'];
+export type CommandLogged = Schemas['CommandLogged'];
 export type CallUpListed = Schemas['CallUpListed'];
 export type PartView = Schemas['PartView'];
 export type PointView = Schemas['PointView'];

@@ -683,6 +683,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/commands": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What was sent to plants, by whom, and what came of it */
+        get: operations["getCommands"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/log": {
         parameters: {
             query?: never;
@@ -3006,6 +3023,21 @@ export interface components {
             roles: string[];
             passed?: string;
         };
+        CommandLogged: {
+            /** Format: int64 */
+            id: number;
+            who: string;
+            label: string;
+            node: string;
+            old?: string;
+            value: string;
+            state: string;
+            why?: string;
+            /** Format: date-time */
+            at: string;
+            /** Format: date-time */
+            ended?: string;
+        };
         CallUpRequest: {
             trail: string;
             n: number;
@@ -4989,6 +5021,40 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCommands: {
+        parameters: {
+            query?: {
+                /** @description entries older than this one */
+                before?: number;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description newest first */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CommandLogged"][];
+                };
             };
             /** @description a no */
             default: {

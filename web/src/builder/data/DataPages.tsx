@@ -11,6 +11,7 @@ import { RightsProvider } from './context';
 import { DatabasePage } from './DatabasePage';
 import { LogPage } from './LogPage';
 import { dataPages, wholePages } from './pages';
+import { CommandsPage } from './plant/CommandsPage';
 import { PlantPage } from './plant/PlantPage';
 import { RolesPage } from './RolesPage';
 import { ScreensMatrix } from './ScreensMatrix';
@@ -106,6 +107,8 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
             <DatabasePage />
           ) : item === 'plant' ? (
             <PlantPage />
+          ) : item === 'commands' ? (
+            <CommandsPage />
           ) : item === 'callups' ? (
             <CallUpsPage />
           ) : item === 'log' ? (

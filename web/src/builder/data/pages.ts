@@ -4,6 +4,7 @@ export const wholePages: [id: string, words: string][] = [
   ['database', 'Read again'],
   ['plant', 'Plant'],
   ['callups', 'Call-ups'],
+  ['commands', 'Commands'],
 ];
 
 /** The pages of the Data view about rights. */
