@@ -60,6 +60,7 @@ bench: build
 	go run ./bench/worst
 	go run ./bench/structure
 	go run ./bench/deep
+	go run ./bench/streams
 	go run ./bench/large/measure
 	cd e2e && node ../bench/browser/measure.mjs
 

@@ -179,6 +179,9 @@ func (p *Plant) Estop(code string, pressed bool) {
 	}
 }
 
+// Put gives a node that clients may set a value, as if the plant did, and tells who watches it.
+func (p *Plant) Put(node string, value any) { p.ns.set(map[string]any{node: value}) }
+
 // Now tells what a node holds.
 func (p *Plant) Now(node string) any { return p.ns.get(node) }
 
