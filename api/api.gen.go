@@ -1067,9 +1067,15 @@ type Shown struct {
 	CallUps *bool `json:"callUps,omitempty"`
 
 	// Draft What was typed and not saved.
-	Draft    *KeptDraft     `json:"draft,omitempty"`
-	Forward  *string        `json:"forward,omitempty"`
-	Home     string         `json:"home"`
+	Draft   *KeptDraft `json:"draft,omitempty"`
+	Forward *string    `json:"forward,omitempty"`
+	Home    string     `json:"home"`
+
+	// IdleAfter seconds without a touch after which the tab goes back to the start; none for never
+	IdleAfter *float64 `json:"idleAfter,omitempty"`
+
+	// IdleWarn seconds before that for which it is told
+	IdleWarn *float64       `json:"idleWarn,omitempty"`
 	Live     *bool          `json:"live,omitempty"`
 	N        int            `json:"n"`
 	Others   *[]KeptDraft   `json:"others,omitempty"`

@@ -89,6 +89,42 @@ type Role struct {
 	Listed
 	Name  string `json:"name"`
 	Start string `json:"start"` // screen
+	// Idle is after how many seconds without a touch the tab goes back to the start and forgets what was typed; 0 for
+	// never. Warn is for how many of them before it says so and counts down.
+	Idle float64 `json:"idle,omitempty"`
+	Warn float64 `json:"warn,omitempty"`
+}
+
+// The bounds of an idle rule, in seconds.
+const (
+	shortestIdle = 10
+	longestIdle  = 24 * 3600
+)
+
+func (r *Role) validate() error {
+	if r.Idle != 0 && (r.Idle < shortestIdle || r.Idle > longestIdle) {
+		return fmt.Errorf("“%s” goes back to the start after %d seconds to a day", r.Name, shortestIdle)
+	}
+	if r.Warn < 0 || r.Warn > r.Idle {
+		return fmt.Errorf("“%s” is warned for no longer than it waits", r.Name)
+	}
+	return nil
+}
+
+// IdleOf gives the idle rule for somebody with these roles: that of the role that waits longest; none where one of them
+// never goes back.
+func (p *Project) IdleOf(roles map[string]bool) (after, warn float64) {
+	for id := range roles {
+		r := p.Roles[id]
+		switch {
+		case r == nil:
+		case r.Idle == 0:
+			return 0, 0
+		case r.Idle > after:
+			after, warn = r.Idle, r.Warn
+		}
+	}
+	return after, warn
 }
 
 // Source is where tables or tags come from: a connection of the server's configuration, by name.

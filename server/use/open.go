@@ -66,7 +66,9 @@ func (v *Visit) showOverlays(ctx context.Context, at *store.Standing, shown *api
 
 // shown puts a resolved place and its neighbours into the form of the API.
 func (v *Visit) shown(at *store.Standing, o *use.Opening, view *use.View) *api.Shown {
+	after, warn := v.App.Project.IdleOf(v.user.Roles)
 	return &api.Shown{
+		IdleAfter: answer.OrNil(after), IdleWarn: answer.OrNil(warn),
 		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(), Live: answer.Ptr(o.Live() || v.mayBeCalled()), CallUps: answer.OrNil(v.mayBeCalled()),
 		Back: answer.OrNil(at.Back), Forward: answer.OrNil(at.Forward), Home: v.homeTitle(),
 	}

@@ -3009,6 +3009,16 @@ export interface components {
             overlays?: components["schemas"]["OverlayView"][];
             draft?: components["schemas"]["KeptDraft"];
             others?: components["schemas"]["KeptDraft"][];
+            /**
+             * Format: double
+             * @description seconds without a touch after which the tab goes back to the start; none for never
+             */
+            idleAfter?: number;
+            /**
+             * Format: double
+             * @description seconds before that for which it is told
+             */
+            idleWarn?: number;
             /** @description the plant may call screens up for whoever it is shown to */
             callUps?: boolean;
             live?: boolean;

@@ -2401,6 +2401,11 @@ export interface Role {
    * Screen
    */
   start: string;
+  /**
+   * Idle is after how many seconds without a touch the tab goes back to the start and forgets what was typed; 0 for never. Warn is for how many of them before it says so and counts down.
+   */
+  idle?: number;
+  warn?: number;
 }
 /**
  * Screen is what a user sees at one address.

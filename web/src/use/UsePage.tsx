@@ -15,6 +15,7 @@ import { Strip } from './Strip';
 import { UsedScreen } from './UsedScreen';
 import { useArrival } from './useArrival';
 import { useCallUps } from './useCallUps';
+import { useIdle } from './useIdle';
 import { useLive } from './useLive';
 import { useNoteOpened } from './useNoteOpened';
 import { useTrail } from './useTrail';
@@ -56,6 +57,7 @@ function Page({ shown, away, trail, project, called }: PageProps) {
   const arrival = useArrival(shown);
   const from = useMemo(() => ({ trail: shown.trail, n: shown.n }), [shown.trail, shown.n]);
   useNoteOpened(from);
+  const left = useIdle(project, shown, unsaved);
   const go = useSteady((to: Along, n?: number) => unsaved.leave(0, () => void trail.go(to, n)));
   useTrailKeys(go);
   const leaving = unsaved.asking;
@@ -90,6 +92,9 @@ function Page({ shown, away, trail, project, called }: PageProps) {
       )}
       {called.came && (
         <CalledUp came={called.came} project={project} language={shown.view.language ?? 'en'} onSeen={called.seen} />
+      )}
+      {left !== undefined && (
+        <Banner calm words={`Back to the start in ${left} s, as nobody is here. Touch anything to stay.`} />
       )}
       {away && <Banner words={wordsOfProblem(away.problem)} />}
       {shown.passed && <Banner words={`Skipped ${shown.passed}: gone, or not open to you.`} calm />}

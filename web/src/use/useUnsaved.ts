@@ -69,7 +69,13 @@ export function useUnsaved(trail: Trail) {
       allowed.current = false;
     }, 500);
   };
-  return { register, leave, asking: asking !== undefined, answer };
+  /** What is typed anywhere is forgotten, and nobody is asked. */
+  const forget = async () => {
+    await Promise.all([...screens.current.values()].map((hands) => hands.forget()));
+    screens.current.clear();
+    allowed.current = true;
+  };
+  return { register, leave, asking: asking !== undefined, answer, forget, dirty: () => screens.current.size > 0 };
 }
 
 /** The depth from which screens are left on the way from one history entry to another. */

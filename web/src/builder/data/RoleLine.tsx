@@ -5,6 +5,7 @@ import { put } from '../../document/edit';
 import { entitiesOf, type Kept } from '../../document/parts';
 import { screensOf } from '../../document/screens';
 import { Action, Line, Select } from '../../ui/controls';
+import { Typed } from '../../ui/Typed';
 import { useRights } from './context';
 
 type RoleDoc = Kept<Role>;
@@ -22,6 +23,19 @@ export function RoleLine(p: { role: RoleDoc; above: RoleDoc | undefined; below: 
     const next = name.trim();
     if (next && next !== role.name) void edit(put(entities, [role.id, 'name'], next));
     else setName(role.name);
+  };
+  const number = (typed: string) => Number(typed.replace(',', '.') || 0);
+  const idle = (typed: string) => {
+    const seconds = Math.round(number(typed) * 60);
+    if (seconds !== 0 && !(seconds >= 10 && seconds <= 86_400)) return;
+    void edit([
+      ...put(entities, [role.id, 'idle'], seconds || undefined),
+      ...(role.warn && role.warn > seconds ? put(entities, [role.id, 'warn'], undefined) : []),
+    ]);
+  };
+  const warn = (typed: string) => {
+    const seconds = number(typed);
+    if (seconds >= 0 && seconds <= (role.idle ?? 0)) void edit(put(entities, [role.id, 'warn'], seconds || undefined));
   };
   return (
     <Flex as="li" align="center" gap="10px" py="4px" borderBottomWidth="1px" borderColor="rule">
@@ -65,6 +79,30 @@ export function RoleLine(p: { role: RoleDoc; above: RoleDoc | undefined; below: 
             </option>
           ))}
         </Select>
+      </Box>
+      <Box fontSize="note" color="muted" whiteSpace="nowrap">
+        back there after{' '}
+        <Typed
+          label={`Minutes untouched after which ${role.name} goes back to the start`}
+          hint="never"
+          width="62px"
+          value={role.idle ? String(role.idle / 60) : ''}
+          onSave={idle}
+        />{' '}
+        min untouched
+        {role.idle ? (
+          <>
+            , told{' '}
+            <Typed
+              label={`Seconds for which ${role.name} is told before`}
+              hint="0"
+              width="48px"
+              value={role.warn ? String(role.warn) : ''}
+              onSave={warn}
+            />{' '}
+            s before
+          </>
+        ) : null}
       </Box>
       <Box flex="1" />
       <Action
