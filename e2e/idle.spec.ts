@@ -1,7 +1,11 @@
 import { heading, signIn, use } from './people';
 import { expect, test } from './program';
 
-test('after some time untouched the office is back at its start, told before; what was typed is forgotten', async ({ page, browser, baseURL }) => {
+test('after some time untouched the office is back at its start, told before; what was typed is forgotten', async ({
+  page,
+  browser,
+  baseURL,
+}) => {
   test.setTimeout(120_000);
   await signIn(page, 'arno');
   await page.goto('/build/tarnhorn/data/roles');
@@ -17,13 +21,15 @@ test('after some time untouched the office is back at its start, told before; wh
 
   const priya = await (await browser.newContext({ baseURL })).newPage();
   await use(priya, 'priya', '/parts');
-  await expect(heading(priya)).toHaveText('Parts');
+  await expect(heading(priya)).toHaveText('Parts in store');
   await expect(priya.getByText(/Back to the start in \d s, as nobody is here/)).toBeVisible({ timeout: 20_000 });
   await priya.mouse.move(300, 300);
   await expect(priya.getByText(/Back to the start in/)).toHaveCount(0);
-  await expect(heading(priya)).toHaveText('Parts');
+  await expect(heading(priya)).toHaveText('Parts in store');
   await expect(heading(priya)).toHaveText('Defects by component', { timeout: 30_000 });
-  await expect(priya.getByRole('navigation', { name: 'Trail' }).getByRole('button', { name: 'Back', exact: true })).toBeDisabled(); // another trail
+  await expect(
+    priya.getByRole('navigation', { name: 'Trail' }).getByRole('button', { name: 'Back', exact: true }),
+  ).toBeDisabled(); // another trail
 
   await minutes.fill('');
   await page.keyboard.press('Enter');

@@ -115,7 +115,7 @@ try {
     await p.waitForTimeout(900);
   });
   await shot('build-rights-tables', 'arno', '/build/tarnhorn/data/tables', (p) => p.getByRole('button', { name: /^Technician, Defects/ }).click());
-  await shot('build-rights-screens', 'arno', '/build/tarnhorn/data/screens', (p) => p.getByRole('button', { name: /^Technician, Drive room/ }).click());
+  await shot('build-callups', 'arno', '/build/tarnhorn/data/callups');
   await shot('applications', 'nora', '/');
   await shot('new-application', 'nora', '/new?over=tarnhorn', async (p) => {
     for (const t of ['cabins', 'lifts', 'inspections', 'defects', 'components']) await p.getByRole('checkbox', { name: `Take in tarnhorn.${t}`, exact: true }).check();
@@ -124,7 +124,14 @@ try {
     await p.waitForTimeout(900);
   });
   await shot('people', 'nora', '/people');
-  await shot('use-me', 'priya', '/me');
+  await shot('use-steps', 'mira', '/use/tarnhorn/report-defect?~mode=add', async (p) => {
+    await p.getByLabel('Lift').fill('Lower');
+    await p.getByRole('option', { name: 'Lower Tarn' }).click();
+    await p.getByRole('button', { name: 'Next step' }).click();
+    await p.getByLabel('Severity').selectOption('high');
+    await p.getByRole('button', { name: 'Next step' }).click();
+    await p.getByText('Fill in “Component”.').waitFor();
+  });
   await shot('build-finding', 'arno', '/build/tarnhorn/screen/s_cabin', async (p) => {
     await walkAs(p, 'Sela Brandt, shift lead');
     await onRecord(p, '087');
@@ -151,6 +158,15 @@ try {
     await p.getByText('3 of 3 folders belong to a record').waitFor();
   });
   await shot('use-drive-room', 'jon', '/use/tarnhorn/drive-room?lift=1', (p) => p.waitForTimeout(20_000));
+  await shot('use-called-up', 'jon', '/use/tarnhorn/stop?~mode=add', async (p) => {
+    const sela = await page('sela');
+    await sela.goto(`${base}/use/tarnhorn/wind-watch?lift=1`);
+    await sela.waitForTimeout(2500);
+    await sela.getByRole('button', { name: 'A gust, for trying' }).click();
+    await p.getByRole('heading', { level: 1, name: /wind watch/ }).waitFor({ timeout: 30_000 });
+    await p.waitForTimeout(5000);
+    await sela.close();
+  });
 } finally {
   await browser.close();
   demo.kill('SIGINT');

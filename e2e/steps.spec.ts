@@ -56,7 +56,8 @@ test('story: a defect is reported step by step; what is missing is told in its s
   await expect(page.getByText('Found by going through steps')).toBeVisible();
   await expect(page.getByText('Seen at the valley station')).toHaveCount(0); // typed in a step that was no part of it
   // The other way to finish begins anew; cancel leaves nothing.
-  await page.goto('/use/tarnhorn/report-defect?~mode=add');
+  await page.goto('/use/tarnhorn/workshop');
+  await page.getByRole('link', { name: /^Report a defect/ }).click();
   await at(page, 'step 1 of 3');
   await choose(page, 'Lift', 'Upper Tarn');
   await next(page);
@@ -68,7 +69,9 @@ test('story: a defect is reported step by step; what is missing is told in its s
   await at(page, 'step 1 of 3');
   await expect(page.getByLabel('Lift')).toHaveValue('');
   await choose(page, 'Lift', 'Upper Tarn');
+  await next(page);
   await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(heading(page)).toHaveText('Workshop board'); // where the steps were begun, past all of them
   await expect(page.getByRole('alertdialog')).toHaveCount(0);
   await page.goto('/use/tarnhorn/report-defect?~mode=add');
   await expect(page.getByLabel('Lift')).toHaveValue('');

@@ -51,7 +51,7 @@ func question(ctx context.Context, o *use.Opening, g *plan.Gate, c *plan.Case, p
 	}
 	leaves := c.Move != nil && c.Move.As != "dialog" && c.Move.As != "drawer" && c.Move.As != "tab" && !(plan.IsStep(c.Move) && plan.StepOf(c.Move) == "")
 	if c.Move != nil {
-		if _, stays := c.Move.Spec.(use.StayingMove); stays {
+		if staying, is := c.Move.Spec.(use.StayingMove); is && staying.Stays() {
 			leaves = false
 		}
 	}

@@ -60,9 +60,9 @@ func OffersFor(p *project.Project, w CellWish) []CellOffer {
 	}
 	o.things()
 	o.steps()
-	o.screens()
 	o.pictures()
 	o.clips()
+	o.screens()
 	o.saying()
 	return o.out
 }

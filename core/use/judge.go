@@ -260,7 +260,7 @@ func (v Verdict) PlainLink(g *plan.Gate) *place.Place {
 		return nil
 	}
 	if m := v.Chosen.Move; m != nil {
-		if _, stays := m.Spec.(StayingMove); stays {
+		if staying, is := m.Spec.(StayingMove); is && staying.Stays() {
 			return nil // what was typed comes along
 		}
 	}

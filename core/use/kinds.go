@@ -66,8 +66,8 @@ func OnOrOff(v cond.Value) string {
 	return "off"
 }
 
-// StayingMove is answered by moves that do not leave what was typed: nobody is asked about it.
-type StayingMove interface{ Stays() }
+// StayingMove is answered by moves that may not leave what was typed: then nobody is asked about it.
+type StayingMove interface{ Stays() bool }
 
 // MoveKind is what is asked of a kind of move.
 type MoveKind interface {

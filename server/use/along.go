@@ -117,3 +117,19 @@ func (v *Visit) goHome(ctx context.Context, at *store.Standing, press string) (*
 	}
 	return v.append(ctx, at, o, press, "")
 }
+
+// leaveTask goes back to where a guided task was begun: past all its steps.
+func (v *Visit) leaveTask(ctx context.Context, at *store.Standing) (*api.Shown, error) {
+	before := at
+	for before.Place.Screen == at.Place.Screen {
+		next, err := v.server.Store.Load(ctx, at.Trail, before.N-1, v.account.ID, v.project)
+		if errors.Is(err, store.ErrNone) {
+			return v.goUp(ctx, at)
+		}
+		if err != nil {
+			return nil, err
+		}
+		before = next
+	}
+	return v.nearest(ctx, before, -1)
+}

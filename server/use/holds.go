@@ -141,10 +141,14 @@ func (hs *holds) run(h *hold) {
 	defer hs.wait.Done()
 	why := h.watch()
 	hs.release(h, why)
+}
+
+// over forgets a hold whose tag is false again: it can be held anew at once.
+func (hs *holds) over(h *hold, why string) {
 	hs.mu.Lock()
+	defer hs.mu.Unlock()
 	delete(hs.open, h.press)
 	hs.ended[h.press] = ending{time.Now(), why}
-	hs.mu.Unlock()
 }
 
 // watch waits for the end of a hold and says why it ends.
@@ -209,10 +213,12 @@ func (hs *holds) release(h *hold, why string) {
 		}
 		if h.plant.Closed() { // the program ends or the connection was led elsewhere; the plant's watchdog and the next start see to it
 			hs.log.Warn("what was held could not be let go", "node", h.node, "error", err)
+			hs.over(h, why)
 			return
 		}
 		time.Sleep(letGoAgain)
 	}
+	hs.over(h, why)
 	fault.At(fault.HoldReleased)
 	ctx := context.Background()
 	if err := hs.store.LogRelease(ctx, store.Command{Press: h.press, Pos: 1, Source: h.source, Node: h.node, Label: h.label, Value: "false", Old: "true", Account: h.account, State: state, Reason: why}); err != nil {

@@ -300,10 +300,12 @@ func (v *Visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 		return change(*out.To, at.Overlays)
 	case out.Move == "arrange":
 		return v.rearrange(ctx, at, depth, *out.To, "press."+req.Element)
-	case depth > 0 && (out.Move == "close" || out.Move == "back"):
+	case depth > 0 && (out.Move == "close" || out.Move == "back" || out.Move == "task" && out.To == nil):
 		return change(at.Place, at.Overlays[:depth-1])
 	case out.Move == "close": // it stands in full: one goes back to where one came from
 		return v.step(ctx, at, "back")
+	case out.Move == "task" && out.To == nil:
+		return v.leaveTask(ctx, at)
 	case out.Move == "back" || out.Move == "forward":
 		return v.step(ctx, at, out.Move)
 	case out.Move == "home" || out.To == nil:

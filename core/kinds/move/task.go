@@ -10,17 +10,20 @@ import (
 	"ambergate/core/words"
 )
 
-// Task leads to the next step of the guided task on the screen, or back to the one before. What was typed comes along.
+// Task leads to the next step of the guided task on the screen, or back to the one before; what was typed comes along. Or
+// it leaves the task, to where it was begun.
 type Task struct {
 	project.MoveHead
-	To string `json:"to" jsonschema:"enum=next,enum=back"`
+	To string `json:"to" jsonschema:"enum=next,enum=back,enum=leave"`
 }
 
-// Validate asks for where to.
-func (spec *Task) Validate() error { return project.OneOf("step of the task", spec.To, "next", "back") }
+const leave = "leave"
 
-// Stays says that one does not leave what was typed.
-func (*Task) Stays() {}
+// Validate asks for where to.
+func (spec *Task) Validate() error { return project.OneOf("step of the task", spec.To, "next", "back", leave) }
+
+// Stays says whether one does not leave what was typed.
+func (spec *Task) Stays() bool { return spec.To != leave }
 
 func (spec *Task) Plan(b *plan.Planner, _ *plan.Move) {
 	for _, e := range b.Plan.Screen.Elements {
@@ -32,6 +35,9 @@ func (spec *Task) Plan(b *plan.Planner, _ *plan.Move) {
 }
 
 func (spec *Task) Aim(o *use.Opening, v *use.Verdict, _ *plan.Move, _ *use.World, _ use.Aim) {
+	if spec.To == leave {
+		return // where it was begun is known to the trail alone
+	}
 	to, why := o.StepTo(spec.To == "next")
 	if to == nil {
 		*v = use.Verdict{State: use.StateHidden, By: "case", Reason: why}
@@ -58,11 +64,11 @@ func (spec *Task) Say(w *words.Writer, c *plan.Case) {
 }
 
 func (spec *Task) Plate(_ *words.Writer, plate *words.Plate, _ *plan.Case) {
-	plate.Title = map[string]string{"next": "Next step", "back": "Step before"}[spec.To]
+	plate.Title = map[string]string{"next": "Next step", "back": "Step before", leave: "Leave"}[spec.To]
 }
 
 func (spec *Task) words() string {
-	return map[string]string{"next": "to the next step", "back": "back a step"}[spec.To]
+	return map[string]string{"next": "to the next step", "back": "back a step", leave: "to where these steps were begun"}[spec.To]
 }
 
 var _ press.CheckedMove = (*Task)(nil)

@@ -937,7 +937,7 @@ export interface StepMove {
   list?: string;
 }
 /**
- * Task leads to the next step of the guided task on the screen, or back to the one before.
+ * Task leads to the next step of the guided task on the screen, or back to the one before; what was typed comes along.
  */
 export interface TaskMove {
   kind: 'task';
@@ -958,7 +958,7 @@ export interface TaskMove {
    */
   reason?: string;
   back?: Gate;
-  to: 'next' | 'back';
+  to: 'next' | 'back' | 'leave';
 }
 /**
  * Up leads to what the screen says is up from it; without that home.

@@ -22,5 +22,13 @@ export const task: TargetKind = ({ entities, screen }) => {
       group,
       move: { kind: 'task', to: 'back' },
     },
+    {
+      id: 'task.leave',
+      words: 'leave the steps',
+      note: 'to where they were begun',
+      glyph: 'close',
+      group,
+      move: { kind: 'task', to: 'leave' },
+    },
   ];
 };
