@@ -20,7 +20,9 @@ type Task struct {
 const leave = "leave"
 
 // Validate asks for where to.
-func (spec *Task) Validate() error { return project.OneOf("step of the task", spec.To, "next", "back", leave) }
+func (spec *Task) Validate() error {
+	return project.OneOf("step of the task", spec.To, "next", "back", leave)
+}
 
 // Stays says whether one does not leave what was typed.
 func (spec *Task) Stays() bool { return spec.To != leave }
