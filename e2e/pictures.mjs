@@ -65,7 +65,6 @@ try {
     await p.getByLabel('Hours (h)').fill('many');
     await p.getByRole('button', { name: 'Save' }).click();
   });
-  await shot('use-cabin', 'mira', '/use/tarnhorn/cabin?cabin=87');
   await shot('use-season', 'sela', '/use/tarnhorn/season', async (p) => {
     await p.getByRole('button', { name: /^Upper Tarn,/ }).click();
     await p.waitForTimeout(500);
