@@ -16,6 +16,7 @@ test('after some time untouched the office is back at its start, told before; wh
   await told.fill('8');
   await page.keyboard.press('Enter');
   await expect(told).toHaveValue('8');
+  await expect(page.getByText(/2 changes since/)).toBeVisible();
   await page.getByRole('button', { name: 'Release', exact: true }).click();
   await expect(page.getByText('no changes since')).toBeVisible({ timeout: 20_000 });
 
@@ -34,6 +35,7 @@ test('after some time untouched the office is back at its start, told before; wh
   await minutes.fill('');
   await page.keyboard.press('Enter');
   await expect(told).toHaveCount(0);
+  await expect(page.getByText(/\d changes? since/)).toBeVisible();
   await page.getByRole('button', { name: 'Release', exact: true }).click();
   await expect(page.getByText('no changes since')).toBeVisible({ timeout: 20_000 });
 });

@@ -9,6 +9,13 @@ async function another(browser: Browser, baseURL: string | undefined, login: str
   return page;
 }
 
+/** Does something that changes the application, and waits until it is kept. */
+async function edited(page: Page, act: () => Promise<unknown>) {
+  const kept = page.waitForResponse((r) => r.url().endsWith('/edits') && r.ok());
+  await act();
+  await kept;
+}
+
 const blows = (page: Page) => page.getByText(/^(▲ )?gusts over 15 m\/s$/);
 
 /** Lets it blow, or be calm, on wind watch: pressed again where the values came too late for it. */
@@ -91,7 +98,7 @@ test('a call-up is made by clicking, released, comes, and is taken out again', a
   await card.getByLabel('Which screen comes').selectOption({ label: 'Drive room' });
   await card.getByRole('group', { name: 'For whom' }).getByLabel('Operator').click();
   await card.getByLabel('What it says').fill('{record.name} stands');
-  await page.keyboard.press('Enter');
+  await edited(page, () => page.keyboard.press('Enter'));
   await page.getByRole('button', { name: 'Release', exact: true }).click();
   await expect(page.getByText('no changes since')).toBeVisible({
     timeout: 20_000,
@@ -111,7 +118,7 @@ test('a call-up is made by clicking, released, comes, and is taken out again', a
     }),
   ).toBeVisible();
   await page.getByRole('button', { name: 'Go to Line stands, called up by the plant' }).click();
-  await card.getByRole('button', { name: 'remove' }).click();
+  await edited(page, () => card.getByRole('button', { name: 'remove' }).click());
   await expect(card).toHaveCount(0);
   await page.getByRole('button', { name: 'Release', exact: true }).click();
   await expect(page.getByText('no changes since')).toBeVisible({
