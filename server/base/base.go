@@ -60,7 +60,7 @@ func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now
 	}
-	b := &Base{Config: c, Edits: newWatchers(), Changes: newChanges(), ending: make(chan struct{}), Calls: newShares(callsAtOnce), Downloads: newShares(downloadsAtOnce)}
+	b := &Base{Config: c, Edits: NewWatchers(), Changes: newChanges(), ending: make(chan struct{}), Calls: newShares(callsAtOnce), Downloads: newShares(downloadsAtOnce)}
 	b.Apps = newApps(c.Store)
 	b.Connected = newConnections(c)
 	b.Sessions = newSessions(b)

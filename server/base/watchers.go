@@ -2,15 +2,16 @@ package base
 
 import "sync"
 
-// Watchers are the builders' tabs that want to know of edits.
+// Watchers are tabs that want to know of something of a project: builders' of edits, users' of what the plant calls up.
 type Watchers struct {
 	mu   sync.Mutex
 	tabs map[chan int64]string // → project
 }
 
-func newWatchers() *Watchers { return &Watchers{tabs: map[chan int64]string{}} }
+// NewWatchers begins without any.
+func NewWatchers() *Watchers { return &Watchers{tabs: map[chan int64]string{}} }
 
-// Add gives a channel that the newest sequence number of a project comes through, older ones dropped,
+// Add gives a channel that the newest number of a project comes through, older ones dropped,
 // and what ends that.
 func (w *Watchers) Add(project string) (chan int64, func()) {
 	ch := make(chan int64, 1)
@@ -24,7 +25,7 @@ func (w *Watchers) Add(project string) (chan int64, func()) {
 	}
 }
 
-// Tell tells all tabs of a project the newest sequence number.
+// Tell tells all tabs of a project the newest number.
 func (w *Watchers) Tell(project string, seq int64) {
 	w.mu.Lock()
 	defer w.mu.Unlock()

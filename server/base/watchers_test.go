@@ -3,7 +3,7 @@ package base
 import "testing"
 
 func TestWatchersGetTheNewestNumber(t *testing.T) {
-	w := newWatchers()
+	w := NewWatchers()
 	one, stop := w.Add("p")
 	other, stopOther := w.Add("q")
 	defer stopOther()

@@ -3,7 +3,6 @@ package called
 import (
 	"context"
 	"log/slog"
-	"sync"
 	"time"
 
 	"ambergate/core/plan"
@@ -19,9 +18,8 @@ type Hub struct {
 	base *base.Base
 	log  *slog.Logger
 
-	mu      sync.Mutex
+	Heard   *base.Watchers // tabs that want to know that something was called up, or ended
 	running map[string]running
-	heard   map[chan struct{}]string // → project
 }
 
 type running struct {
@@ -31,7 +29,7 @@ type running struct {
 
 // New makes a hub that watches nothing yet.
 func New(b *base.Base) *Hub {
-	return &Hub{base: b, log: b.Log, running: map[string]running{}, heard: map[chan struct{}]string{}}
+	return &Hub{base: b, log: b.Log, Heard: base.NewWatchers(), running: map[string]running{}}
 }
 
 // Keep watches until the context ends.
@@ -75,7 +73,7 @@ func (h *Hub) start(ctx context.Context, project string, app *plan.App, release 
 	}
 	ctx, cancel := context.WithCancel(ctx)
 	over := make(chan struct{})
-	e := &engine{base: h.base, log: h.log, project: project, app: app, tell: func() { h.tell(project) }}
+	e := &engine{base: h.base, log: h.log, project: project, app: app, tell: func() { h.Heard.Tell(project, 0) }}
 	go func() {
 		defer close(over)
 		defer base.Recovered(h.log, "watch call-ups")
@@ -91,33 +89,6 @@ func (h *Hub) start(ctx context.Context, project string, app *plan.App, release 
 func (h *Hub) end() {
 	for _, r := range h.running {
 		r.stop()
-	}
-}
-
-func (h *Hub) tell(project string) {
-	h.mu.Lock()
-	defer h.mu.Unlock()
-	for ch, p := range h.heard {
-		if p != project {
-			continue
-		}
-		select {
-		case ch <- struct{}{}:
-		default:
-		}
-	}
-}
-
-// Listen gives a channel that is told when something of a project was called up or ended, and what ends that.
-func (h *Hub) Listen(project string) (<-chan struct{}, func()) {
-	ch := make(chan struct{}, 1)
-	h.mu.Lock()
-	h.heard[ch] = project
-	h.mu.Unlock()
-	return ch, func() {
-		h.mu.Lock()
-		delete(h.heard, ch)
-		h.mu.Unlock()
 	}
 }
 

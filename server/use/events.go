@@ -56,9 +56,9 @@ func (s *Side) serveLive(c *gin.Context, f liveFeed) {
 	if f.opening.AllRead() { // where one is not known, what asks just for that looks the same
 		seen = elementsNow(f.opening.Unread().View())
 	}
-	var callUps <-chan struct{}
+	var callUps <-chan int64
 	if f.visit.mayBeCalled() {
-		heard, unheard := s.CallUps.Listen(f.visit.project)
+		heard, unheard := s.CallUps.Heard.Add(f.visit.project)
 		defer unheard()
 		callUps = heard
 		if !f.tellCallUps(c, out) {

@@ -1,12 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import { useInfiniteQuery } from '@tanstack/react-query';
-import { api, ask, type CommandLogged, Refused } from '../../../api/client';
-import { Action } from '../../../ui/controls';
-import { Message, Waiting, WayOn } from '../../../ui/Message';
+import { api, ask, type CommandLogged } from '../../../api/client';
 import { useRights } from '../context';
-import { ViewHead } from '../ViewHead';
-
-const page = 100; // entries that the server tells at once
+import { LogFrame } from '../LogFrame';
 
 const stateWords: Record<string, string> = {
   intended: 'not sent yet',
@@ -20,30 +15,17 @@ const stateWords: Record<string, string> = {
 /** What the application sent to plants: who, when, from what to what, and what came of it. */
 export function CommandsPage() {
   const { project } = useRights();
-  const log = useInfiniteQuery({
-    queryKey: ['commands', project],
-    queryFn: ({ pageParam }) =>
-      ask(api.GET('/api/build/{project}/commands', { params: { path: { project }, query: { before: pageParam } } })),
-    initialPageParam: undefined as number | undefined,
-    getNextPageParam: (last) => (last.length < page ? undefined : last.at(-1)?.id),
-    staleTime: 0,
-  });
-  if (log.error instanceof Refused) {
-    return (
-      <Message problem={log.error.problem}>
-        <WayOn words="Try again" glyph="forward" onPress={() => void log.refetch()} />
-      </Message>
-    );
-  }
-  if (!log.data) return <Waiting what="Reading the log …" />;
-  const entries = log.data.pages.flat();
   return (
-    <>
-      <ViewHead title="Commands">
-        What was sent to the plant: who, when, from what to what, and what came of it.
-      </ViewHead>
-      {entries.length === 0 && <Box color="muted">Nothing has been sent yet.</Box>}
-      {entries.length > 0 && (
+    <LogFrame
+      name={`commands ${project}`}
+      title="Commands"
+      about="What was sent to the plant: who, when, from what to what, and what came of it."
+      none="Nothing has been sent yet."
+      read={(before) =>
+        ask(api.GET('/api/build/{project}/commands', { params: { path: { project }, query: { before } } }))
+      }
+    >
+      {(entries) => (
         <Box overflowY="auto" flex="1" minH={0}>
           <Box as="table" w="full" textAlign="left" aria-label="Commands" css={{ borderCollapse: 'collapse' }}>
             <Box as="thead" color="muted" fontSize="note">
@@ -61,14 +43,9 @@ export function CommandsPage() {
               ))}
             </tbody>
           </Box>
-          {log.hasNextPage && (
-            <Box mt="12px">
-              <Action onClick={() => void log.fetchNextPage()}>show older ones</Action>
-            </Box>
-          )}
         </Box>
       )}
-    </>
+    </LogFrame>
   );
 }
 
