@@ -165,6 +165,9 @@ func (o *Opening) View() *View {
 	return v
 }
 
+// Ghosts says whether what is hidden stays in the view: for builders.
+func (o *Opening) Ghosts() bool { return o.ghosts }
+
 // WayView is a way that no element sets off.
 type WayView struct {
 	ID      string  `json:"id"`

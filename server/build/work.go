@@ -83,7 +83,7 @@ func placeAtWork(app *plan.App, req api.WorkRequest) place.Place {
 	for id, wire := range answer.Value(req.Inputs) {
 		place.Inputs[id] = wire
 	}
-	if s := app.Project.Screens[req.Screen]; place.Mode == "" && app.GuidesIn(req.Screen) && place.Inputs[s.Record] == "" {
+	if s := app.Project.Screens[req.Screen]; (place.Mode == "" || place.Mode == "view") && app.GuidesIn(req.Screen) && place.Inputs[s.Record] == "" {
 		place.Mode = "add" // a guided task is gone through from its beginning
 	}
 	if place.Mode == "" {

@@ -20,9 +20,10 @@ type StepsView struct {
 type TaskStepView struct {
 	ID     string   `json:"id"`
 	Label  string   `json:"label"`
-	Done   bool     `json:"done,omitempty"` // all that it asks for is there, and so it is before it
-	Shut   bool     `json:"shut,omitempty"` // something before it is missing
-	Fields []string `json:"fields"`         // that are typed in it
+	Done   bool     `json:"done,omitempty"`  // all that it asks for is there, and so it is before it
+	Shut   bool     `json:"shut,omitempty"`  // something before it is missing
+	Apart  bool     `json:"apart,omitempty"` // it is no part of the task now; builders see it all the same
+	Fields []string `json:"fields"`          // that are typed in it
 }
 
 // Steps is a guided task: steps in order, of which the elements of the open one show. Each may be part of the task only
@@ -79,11 +80,15 @@ func (*Steps) NewView() any { return &StepsView{} }
 // View draws it.
 func (spec *Steps) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 	v := &StepsView{Label: spec.Label, Steps: []TaskStepView{}, Open: o.OpenTab(e.ID)}
-	sound := true
+	sound, n := true, 0
 	for _, s := range o.Task().Steps {
 		if !s.Part {
+			if o.Ghosts() {
+				v.Steps = append(v.Steps, TaskStepView{ID: s.ID, Label: s.Label, Apart: true, Fields: []string{}})
+			}
 			continue
 		}
+		n++
 		one := TaskStepView{ID: s.ID, Label: s.Label, Shut: !sound, Fields: []string{}}
 		for _, f := range s.Fields {
 			one.Fields = append(one.Fields, f.ID)
@@ -92,7 +97,7 @@ func (spec *Steps) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 		one.Done = sound
 		v.Steps = append(v.Steps, one)
 		if s.ID == v.Open {
-			v.At = len(v.Steps)
+			v.At = n
 		}
 	}
 	into.View = v

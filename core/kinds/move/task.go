@@ -66,6 +66,7 @@ func (spec *Task) Say(w *words.Writer, c *plan.Case) {
 }
 
 func (spec *Task) Plate(_ *words.Writer, plate *words.Plate, _ *plan.Case) {
+	plate.Glyph = map[string]string{"next": "forward", "back": "back", leave: "close"}[spec.To]
 	plate.Title = map[string]string{"next": "Next step", "back": "Step before", leave: "Leave"}[spec.To]
 }
 

@@ -96,6 +96,21 @@ func TestAStepThatIsNoPartIsSkipped(t *testing.T) {
 	}
 }
 
+// Builders look into a step that is no part of the task now too; it does not count.
+func TestBuildersSeeStepsThatAreNoPart(t *testing.T) {
+	g := &guided{t, stand.New(t, guide), "report?~mode=add"}
+	src := g.s.Sources()
+	src.Ghosts = true
+	o, err := use.Open(t.Context(), g.s.App, g.s.Mira, g.open(nil).Place(), src)
+	if err != nil {
+		t.Fatal(err)
+	}
+	v := stand.Element(t, o.View(), "e_steps").View.(*element.StepsView)
+	if len(v.Steps) != 3 || !v.Steps[1].Apart || v.Steps[2].Apart || v.At != 1 {
+		t.Errorf("%+v", v)
+	}
+}
+
 func TestFinishTellsWhatIsMissingInWhicheverStep(t *testing.T) {
 	g := &guided{t, stand.New(t, guide), "report?~mode=add&~tab.e_steps=t_3"}
 	var wrong *ask.FieldErrors

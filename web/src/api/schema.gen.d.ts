@@ -3542,6 +3542,8 @@ export interface components {
             done?: boolean;
             /** @description something before it is missing */
             shut?: boolean;
+            /** @description it is no part of the task now; builders see it all the same */
+            apart?: boolean;
             fields: string[];
         };
         /** @description A tab. */

@@ -36,10 +36,10 @@ export function outPlates(ways: WayOut[], findings: Finding[]): OutPlate[] {
   return list;
 }
 
-/** What ways without a target are grouped by: what stays stands alone, steps go by their direction. */
+/** What ways without a target are grouped by: what stays stands alone, steps, of lists and of tasks, go by their direction. */
 function groupOf(w: WayOut): string {
   if (w.kind === 'stay' || w.kind === 'none') return `${w.kind}.${w.element}`;
-  return w.kind === 'step' ? `step.${w.title}` : w.kind;
+  return w.kind === 'step' || w.kind === 'task' ? `${w.kind}.${w.title}` : w.kind;
 }
 
 /** The number of each element's plate. */

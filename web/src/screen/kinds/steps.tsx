@@ -29,7 +29,7 @@ function Steps({ element }: { element: OfKind<'steps'> }) {
   return (
     <Box as="nav" aria-label={task.label || 'Steps'}>
       <Box fontSize="note" color="muted" mb="4px" role="status">
-        {task.label ? `${task.label}: step` : 'Step'} {task.at} of {task.steps.length}
+        {task.label ? `${task.label}: step` : 'Step'} {task.at} of {task.steps.filter((s) => !s.apart).length}
       </Box>
       <Flex as="ol" wrap="wrap" gap="6px" css={{ listStyle: 'none' }}>
         {task.steps.map((s, i) => {
@@ -44,11 +44,11 @@ function Steps({ element }: { element: OfKind<'steps'> }) {
                 minH="44px"
                 px="12px"
                 borderWidth="1.5px"
-                borderStyle={shut ? 'dashed' : 'solid'}
+                borderStyle={shut || s.apart ? 'dashed' : 'solid'}
                 borderColor={at ? 'ink' : 'rule'}
                 borderRadius="4px"
                 bg={at ? 'rail' : 'plate'}
-                color={at ? 'white' : shut ? 'muted' : 'ink'}
+                color={at ? 'white' : shut || s.apart ? 'muted' : 'ink'}
                 cursor={at || shut ? 'default' : 'pointer'}
                 fontWeight="700"
                 aria-current={at ? 'step' : undefined}
@@ -56,11 +56,11 @@ function Steps({ element }: { element: OfKind<'steps'> }) {
                 onClick={() => !shut && open(s.id)}
               >
                 <Box as="span" aria-hidden color={at ? 'amber' : s.done ? 'pine' : undefined}>
-                  {s.done && !at ? '✓' : i + 1}
+                  {s.apart ? '–' : s.done && !at ? '✓' : i + 1}
                 </Box>
                 {s.label}
                 <Box as="span" srOnly>
-                  {s.done && !at ? ', done' : shut ? ', after what is before it' : ''}
+                  {s.apart ? ', no part of it now' : s.done && !at ? ', done' : shut ? ', after what is before it' : ''}
                 </Box>
               </Flex>
             </li>
