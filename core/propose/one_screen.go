@@ -144,9 +144,8 @@ func (g *guideMaker) buttons(own string, form *project.Screen) {
 	if form != nil {
 		after = to(form.ID, form.Record, body{"rule": "saved"})
 	}
-	last := fmt.Sprintf("e_steps.t_%d", len(g.steps))
 	g.add("e_step_back", button("Back a step", cell(row, 1, 3, 0), gate(nil, body{"kind": "task", "to": "back"}), "add"))
 	g.add("e_step_next", with(button("Next step", cell(row, 4, 3, 0), gate(nil, body{"kind": "task", "to": "next"}), "add"), "tone", "main"))
-	g.add("e_finish", with(with(button("Finish", cell(row, 7, 3, 0), gate(body{"kind": "save"}, after), "add"), "tone", "main"), "tab", last))
+	g.add("e_finish", with(button("Finish", cell(row, 7, 3, 0), gate(body{"kind": "save"}, after), "add"), "tone", "main"))
 	g.add("e_cancel", button("Cancel", cell(row, 11, 2, 0), with(gate(nil, body{"kind": "task", "to": "leave"}), "unsaved", "drop"), "add"))
 }

@@ -127,6 +127,9 @@ func (o *Opening) There(e *plan.Element) (ElementView, bool) {
 
 // unshown says why an element is not there by its own condition, or by that of the frame that it stands in; "" where it is.
 func (o *Opening) unshown(e *plan.Element) (by, reason string) {
+	if o.finishesEarly(e) {
+		return "step", "There are steps to come."
+	}
 	for ; e != nil; e = e.Around {
 		if e.Shown == "" {
 			continue

@@ -2,6 +2,7 @@ package use
 
 import (
 	"maps"
+	"slices"
 	"strings"
 
 	"ambergate/core/ask"
@@ -191,6 +192,20 @@ func (o *Opening) atStep(block, step string) *place.Place {
 	p.Tabs[block] = step
 	p.Look = nil
 	return &p
+}
+
+// finishesEarly says whether an element saves a guided task before its last step: what finishes it is there once nothing
+// is to come, unless it stands in a step of its own.
+func (o *Opening) finishesEarly(e *plan.Element) bool {
+	if e.Tab != "" || o.At.Mode == "view" || o.Task().Block == "" {
+		return false
+	}
+	saves := func(g *plan.Gate) bool { return slices.ContainsFunc(g.Cases, plan.Saves) }
+	if !slices.ContainsFunc(slices.Collect(maps.Values(e.Gates)), saves) {
+		return false
+	}
+	to, _ := o.StepTo(true)
+	return to != nil
 }
 
 // OpenStep gives what is wrong in the step that is open; nil for nothing, and where there are no steps.

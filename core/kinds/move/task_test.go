@@ -22,7 +22,7 @@ const guide = `[{"op":"add","path":"/s_guide","value":{"kind":"screen","type":"f
  "e_cabin":{"kind":"field","pos":6,"cell":{"row":2,"col":1,"w":4},"path":"f_cabin","tab":"e_steps.t_3"},
  "e_next":{"kind":"button","pos":7,"cell":{"row":4,"col":3,"w":2},"words":"Next","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"task","to":"next"}}}}},
  "e_back":{"kind":"button","pos":8,"cell":{"row":4,"col":1,"w":2},"words":"Back","gate":{"cases":{"c_1":{"pos":1,"move":{"kind":"task","to":"back"}}}}},
- "e_done":{"kind":"button","pos":9,"cell":{"row":4,"col":5,"w":2},"words":"Finish","tab":"e_steps.t_3","gate":{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"save","pos":1}},"move":{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"saved"}}}}}}}}}},
+ "e_done":{"kind":"button","pos":9,"cell":{"row":4,"col":5,"w":2},"words":"Finish","gate":{"cases":{"c_1":{"pos":1,"do":{"d_1":{"kind":"save","pos":1}},"move":{"kind":"screen","target":"s_defect","bind":{"i_d":{"rule":"saved"}}}}}}}}}},
  {"op":"add","path":"/gr_add","value":{"kind":"grant","role":"r_tech","table":"t_defects","view":true,"edit":true,"add":true}}]`
 
 type guided struct {
@@ -93,6 +93,28 @@ func TestAStepThatIsNoPartIsSkipped(t *testing.T) {
 	row := g.s.Data.Rows["t_defects"][out.Saved]
 	if row["f_code"].Wire() != "D-9" || row["f_hours"].Known() && !row["f_hours"].IsNull() {
 		t.Errorf("kept: %v", row)
+	}
+}
+
+// What finishes a task is there at its last step alone, whichever that is by what was typed; a press before is refused.
+func TestWhatFinishesIsThereAtTheLastStep(t *testing.T) {
+	g := &guided{t, stand.New(t, strings.Replace(guide, `"while":{"t_2":"record.f_state == \"open\""}`, `"while":{"t_3":"record.f_state == \"open\""}`, 1)), "report?~mode=add&~tab.e_steps=t_2"}
+	there := func(typed map[string]string) (next, finish bool) {
+		for _, e := range g.open(typed).View().Elements {
+			next, finish = next || e.ID == "e_next", finish || e.ID == "e_done"
+		}
+		return next, finish
+	}
+	all := map[string]string{"f_code": "D-9", "f_what": "Door", "f_state": "closed", "f_hours": "3"}
+	if next, finish := there(all); next || !finish {
+		t.Errorf("at what is the last step now: next %v, finish %v", next, finish)
+	}
+	all["f_state"] = "open" // and there is one more
+	if next, finish := there(all); !next || finish {
+		t.Errorf("with a step to come: next %v, finish %v", next, finish)
+	}
+	if _, err := g.press("e_done", all); stand.Code(err) != "hidden" {
+		t.Errorf("finished before a step to come: %v", err)
 	}
 }
 

@@ -50,7 +50,7 @@ export function UsedScreen(props: UsedScreenProps) {
   const call = useMemo(() => calls(project, at), [project, at]);
   const [titles, setTitles] = useState<Record<string, Title>>({});
   const [adding, setAdding] = useState<string>();
-  const { draft, values, taken } = useDraft(view, props.draft, call, at);
+  const { draft, values, taken } = useDraft(view, props.draft, call, at, () => void trail.reload());
   const looks = useLooks(call, view, (changed) => trail.change((s) => replaced(s, depth, changed)));
   const drawers = useDrawers();
   const browser = useMemo(() => browserHands(project, call.csv, drawers.put), [project, call, drawers.put]);

@@ -90,7 +90,7 @@ export function CallUpCard({ callUp: c }: { callUp: Kept<CallUp> }) {
           ))}
         </Select>
         comes to the front for
-        <Flex role="group" aria-label="For whom" gap="4px 12px" wrap="wrap">
+        <Flex role="group" aria-label="For whom" gap="4px 12px" wrap="wrap" align="center">
           {rolesOf(entities).map((r) => (
             <Tick
               key={r.id}

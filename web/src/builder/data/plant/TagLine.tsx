@@ -66,7 +66,7 @@ export function TagLine({
             onSave={(v) => set('unit', t.unit, v)}
           />
         )}
-        {t.type === 'yesno' && t.writable && <WatchdogPart tag={t} path={path} table={table} />}
+        {t.type === 'yesno' && t.writable && <WatchdogPart tag={t} path={path} />}
         {numeric && t.writable && (
           <>
             {' '}
