@@ -6,7 +6,6 @@ import (
 	"log/slog"
 	"maps"
 	"slices"
-	"sync"
 	"time"
 
 	"ambergate/core/ask"
@@ -34,8 +33,7 @@ type engine struct {
 	app     *plan.App
 	tell    func() // that something came to the front, or ended
 
-	mu       sync.Mutex
-	machines map[string]*watched
+	machines map[string]*watched // touched by run alone
 }
 
 // watched is one call-up of one record.
@@ -133,9 +131,7 @@ func (e *engine) load(ctx context.Context) error {
 			e.tell()
 		}
 	}
-	e.mu.Lock()
 	e.machines = next
-	e.mu.Unlock()
 	return nil
 }
 
