@@ -44,22 +44,34 @@ func until(t *testing.T, what string, is func() bool) {
 // holding begins to hold and gives the press and a way to renew it.
 func (p *person) holding(t *testing.T, shown api.Shown) (id string, renew func() int) {
 	t.Helper()
-	id = fmt.Sprintf("hold-%d", time.Now().UnixNano())
-	until(t, "what is held can be pressed", func() bool {
-		status, result, problem := p.press(shown, id, "e_inch", nil)
-		if status == http.StatusOK && result.Commands != nil && (*result.Commands)[0].State == "done" {
-			return true
-		}
-		if problem.Code != "greyed" && problem.Code != "pending" && result.Commands == nil {
-			t.Fatalf("%d %+v %+v", status, result, problem)
-		}
-		id = fmt.Sprintf("hold-%d", time.Now().UnixNano())
-		return false
-	})
+	id = p.pressesToHold(t, shown, "done", func(string) {})
 	return id, func() int {
 		status, _ := p.call("PUT", "/api/use/tarnhorn/holds/"+id, nil)
 		return status
 	}
+}
+
+// pressesToHold presses what is held until the plant's word that the line stands has come and the press is as wanted: done
+// or refused; before each press it does something with its id.
+func (p *person) pressesToHold(t *testing.T, shown api.Shown, want string, before func(id string)) (id string) {
+	t.Helper()
+	until(t, "what is held can be pressed", func() bool {
+		id = fmt.Sprintf("hold-%d", time.Now().UnixNano())
+		before(id)
+		status, result, problem := p.press(shown, id, "e_inch", nil)
+		if status == http.StatusOK && result.Commands != nil {
+			state := (*result.Commands)[0].State
+			if want == "refused" && state != want {
+				t.Fatalf("the press is %s", state)
+			}
+			return state == want
+		}
+		if problem.Code != "greyed" && problem.Code != "pending" {
+			t.Fatalf("%d %+v %+v", status, result, problem)
+		}
+		return false
+	})
+	return id
 }
 
 // held keeps a tag true for a while.
@@ -139,13 +151,15 @@ func TestWhoHoldsLetsGo(t *testing.T) {
 	standstill(t)
 	jon, sela := as(t, "jon"), as(t, "sela")
 	shown := jon.open("/drive-room?lift=3")
-	early := fmt.Sprintf("early-%d", time.Now().UnixNano())
-	jon.must("DELETE", "/api/use/tarnhorn/holds/"+early, nil, nil)
-	if _, result, _ := jon.press(shown, early, "e_inch", nil); result.Commands == nil || (*result.Commands)[0].State != "refused" || up.Sim.Now(inching) != false {
-		t.Errorf("let go before: %+v, and the plant has %v", result.Commands, up.Sim.Now(inching))
+	jon.pressesToHold(t, shown, "refused", func(id string) {
+		jon.must("DELETE", "/api/use/tarnhorn/holds/"+id, nil, nil)
+	})
+	if up.Sim.Now(inching) != false {
+		t.Errorf("let go before, and the plant has %v", up.Sim.Now(inching))
 	}
+	beside := sela.open("/drive-room?lift=3")
 	id, renew := jon.holding(t, shown)
-	_, result, problem := sela.press(sela.open("/drive-room?lift=3"), fmt.Sprintf("second-%d", time.Now().UnixNano()), "e_inch", nil)
+	_, result, problem := sela.press(beside, fmt.Sprintf("second-%d", time.Now().UnixNano()), "e_inch", nil)
 	if result.Commands == nil || (*result.Commands)[0].State != "refused" {
 		t.Errorf("a second one holds it too: %+v %+v", result, problem)
 	}
