@@ -29,6 +29,48 @@ import (
 	"github.com/oapi-codegen/runtime"
 )
 
+// Defines values for DeviceChangeAllows.
+const (
+	DeviceChangeAllowsAddresses DeviceChangeAllows = "addresses"
+	DeviceChangeAllowsFiles     DeviceChangeAllows = "files"
+	DeviceChangeAllowsPrinting  DeviceChangeAllows = "printing"
+)
+
+// Valid indicates whether the value is a known member of the DeviceChangeAllows enum.
+func (e DeviceChangeAllows) Valid() bool {
+	switch e {
+	case DeviceChangeAllowsAddresses:
+		return true
+	case DeviceChangeAllowsFiles:
+		return true
+	case DeviceChangeAllowsPrinting:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for DeviceInfoAllows.
+const (
+	DeviceInfoAllowsAddresses DeviceInfoAllows = "addresses"
+	DeviceInfoAllowsFiles     DeviceInfoAllows = "files"
+	DeviceInfoAllowsPrinting  DeviceInfoAllows = "printing"
+)
+
+// Valid indicates whether the value is a known member of the DeviceInfoAllows enum.
+func (e DeviceInfoAllows) Valid() bool {
+	switch e {
+	case DeviceInfoAllowsAddresses:
+		return true
+	case DeviceInfoAllowsFiles:
+		return true
+	case DeviceInfoAllowsPrinting:
+		return true
+	default:
+		return false
+	}
+}
+
 // Act Something that only the browser can do: export, print, open or close a drawer.
 type Act = press.Act
 
@@ -43,6 +85,12 @@ type AddParentRequest struct {
 // AddPicture A picture to be kept.
 type AddPicture struct {
 	Data string `json:"data"`
+}
+
+// AddedDevice The code of a display, which is told once.
+type AddedDevice struct {
+	Code string `json:"code"`
+	Id   string `json:"id"`
 }
 
 // ApplicationRoles An application and its roles.
@@ -282,8 +330,62 @@ type DatabaseSettings struct {
 	Tls      string `json:"tls"`
 }
 
+// DeviceApplication An application with its roles, and its screens that are open without a record.
+type DeviceApplication struct {
+	Id      string     `json:"id"`
+	Roles   []RoleName `json:"roles"`
+	Screens []RoleName `json:"screens"`
+	Title   string     `json:"title"`
+}
+
+// DeviceChange What a display is called, shows and may. Its application stays.
+type DeviceChange struct {
+	Allows []DeviceChangeAllows `json:"allows"`
+
+	// Id d_ and up to 30 small letters and digits; made where it is not given
+	Id      *string `json:"id,omitempty"`
+	Name    string  `json:"name"`
+	Project string  `json:"project"`
+	Role    string  `json:"role"`
+	Start   string  `json:"start"`
+}
+
+// DeviceChangeAllows defines model for DeviceChange.Allows.
+type DeviceChangeAllows string
+
+// DeviceInfo An unattended display: a role without a person.
+type DeviceInfo struct {
+	Allows []DeviceInfoAllows `json:"allows"`
+
+	// CodeEnds until when its code can be typed
+	CodeEnds *time.Time `json:"codeEnds,omitempty"`
+	Enrolled *time.Time `json:"enrolled,omitempty"`
+	Id       string     `json:"id"`
+	Name     string     `json:"name"`
+	Project  string     `json:"project"`
+	Role     string     `json:"role"`
+	Seen     *time.Time `json:"seen,omitempty"`
+	Start    string     `json:"start"`
+}
+
+// DeviceInfoAllows defines model for DeviceInfo.Allows.
+type DeviceInfoAllows string
+
+// DevicesPage All displays, and the applications that they can show.
+type DevicesPage struct {
+	Applications []DeviceApplication `json:"applications"`
+	Devices      []DeviceInfo        `json:"devices"`
+}
+
 // Difference What differs, as a sentence, with a safe mend where there is one.
 type Difference = propose.Difference
+
+// Display What an unattended display may do beyond going along the ways of its screens.
+type Display struct {
+	Files  bool `json:"files"`
+	Leaves bool `json:"leaves"`
+	Prints bool `json:"prints"`
+}
 
 // Draft A project as it is being built.
 type Draft struct {
@@ -338,6 +440,12 @@ type ElementHead = use.ElementView
 
 // ElementView One element as it is drawn. What its kind shows stands under the name of the kind.
 type ElementView = use.ElementView
+
+// Enrolled Where a display begins.
+type Enrolled struct {
+	// Project the address of its application
+	Project string `json:"project"`
+}
 
 // EntryView A line of the menu of a row or point.
 type EntryView = use.EntryView
@@ -433,7 +541,7 @@ type Given struct {
 	Title string `json:"title"`
 }
 
-// GoRequest Along a trail: to a place, back, forward, home.
+// GoRequest Along a trail: to a place, back, forward, home, along a round.
 type GoRequest struct {
 	N     int    `json:"n"`
 	To    string `json:"to"`
@@ -1019,6 +1127,16 @@ type RolesIn struct {
 	Roles       []string `json:"roles"`
 }
 
+// Round Where in a round of screens a place is: which of how many, and for how long it stays untouched.
+type Round struct {
+	// At from 0
+	At int `json:"at"`
+	Of int `json:"of"`
+
+	// Stay seconds
+	Stay float64 `json:"stay"`
+}
+
 // RowFaceView How a row or point stands out, and what that means.
 type RowFaceView = element.RowFaceView
 
@@ -1066,6 +1184,9 @@ type Shown struct {
 	// CallUps the plant may call screens up for whoever it is shown to
 	CallUps *bool `json:"callUps,omitempty"`
 
+	// Display What an unattended display may do beyond going along the ways of its screens.
+	Display *Display `json:"display,omitempty"`
+
 	// Draft What was typed and not saved.
 	Draft   *KeptDraft `json:"draft,omitempty"`
 	Forward *string    `json:"forward,omitempty"`
@@ -1083,8 +1204,11 @@ type Shown struct {
 	Passed   *string        `json:"passed,omitempty"`
 	Release  int            `json:"release"`
 	Roles    []string       `json:"roles"`
-	Trail    string         `json:"trail"`
-	User     string         `json:"user"`
+
+	// Round Where in a round of screens a place is: which of how many, and for how long it stays untouched.
+	Round *Round `json:"round,omitempty"`
+	Trail string `json:"trail"`
+	User  string `json:"user"`
 
 	// View A screen as it is drawn.
 	View View `json:"view"`
@@ -1319,6 +1443,11 @@ type TriedPlant struct {
 
 // Turn One comparison that would have to change.
 type Turn = prove.Turn
+
+// TypedCode A code as it was typed.
+type TypedCode struct {
+	Code string `json:"code"`
+}
 
 // Use A place where a shared condition is used.
 type Use = plan.Use
@@ -1604,6 +1733,15 @@ type TryConnectionJSONRequestBody = ConnectionKept
 // KeepConnectionJSONRequestBody defines body for KeepConnection for application/json ContentType.
 type KeepConnectionJSONRequestBody = ConnectionKept
 
+// EnrolJSONRequestBody defines body for Enrol for application/json ContentType.
+type EnrolJSONRequestBody = TypedCode
+
+// AddDeviceJSONRequestBody defines body for AddDevice for application/json ContentType.
+type AddDeviceJSONRequestBody = DeviceChange
+
+// ChangeDeviceJSONRequestBody defines body for ChangeDevice for application/json ContentType.
+type ChangeDeviceJSONRequestBody = DeviceChange
+
 // MakeFirstJSONRequestBody defines body for MakeFirst for application/json ContentType.
 type MakeFirstJSONRequestBody = FirstPerson
 
@@ -1819,6 +1957,24 @@ type ServerInterface interface {
 	// TryKept Try a connection that is kept
 	// (POST /api/connections/{connection}/try)
 	TryKept(c *gin.Context, connection string)
+	// Enrol Let this browser be a display, by a code
+	// (POST /api/device)
+	Enrol(c *gin.Context)
+	// GetDevices All unattended displays
+	// (GET /api/devices)
+	GetDevices(c *gin.Context)
+	// AddDevice Add a display, with the code by which it comes in
+	// (POST /api/devices)
+	AddDevice(c *gin.Context)
+	// RemoveDevice Forget a display, which is out at once
+	// (DELETE /api/devices/{device})
+	RemoveDevice(c *gin.Context, device string)
+	// ChangeDevice Change a display, at once
+	// (PUT /api/devices/{device})
+	ChangeDevice(c *gin.Context, device string)
+	// MakeCode Another code for a display; what came in by the last one is out
+	// (POST /api/devices/{device}/code)
+	MakeCode(c *gin.Context, device string)
 	// GetFirst Whether nobody is there yet
 	// (GET /api/first)
 	GetFirst(c *gin.Context)
@@ -3478,6 +3634,120 @@ func (siw *ServerInterfaceWrapper) TryKept(c *gin.Context) {
 	siw.Handler.TryKept(c, connection)
 }
 
+// Enrol operation middleware
+func (siw *ServerInterfaceWrapper) Enrol(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.Enrol(c)
+}
+
+// GetDevices operation middleware
+func (siw *ServerInterfaceWrapper) GetDevices(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetDevices(c)
+}
+
+// AddDevice operation middleware
+func (siw *ServerInterfaceWrapper) AddDevice(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.AddDevice(c)
+}
+
+// RemoveDevice operation middleware
+func (siw *ServerInterfaceWrapper) RemoveDevice(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "device" -------------
+	var device string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "device", c.Param("device"), &device, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter device: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.RemoveDevice(c, device)
+}
+
+// ChangeDevice operation middleware
+func (siw *ServerInterfaceWrapper) ChangeDevice(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "device" -------------
+	var device string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "device", c.Param("device"), &device, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter device: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ChangeDevice(c, device)
+}
+
+// MakeCode operation middleware
+func (siw *ServerInterfaceWrapper) MakeCode(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "device" -------------
+	var device string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "device", c.Param("device"), &device, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter device: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.MakeCode(c, device)
+}
+
 // GetFirst operation middleware
 func (siw *ServerInterfaceWrapper) GetFirst(c *gin.Context) {
 
@@ -4929,6 +5199,12 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/people/:person/link", wrapper.MakeLink)
 	router.DELETE(options.BaseURL+"/api/people/:person/sessions", wrapper.EndSessions)
 	router.PUT(options.BaseURL+"/api/people/:person/roles/:project", wrapper.SetRolesIn)
+	router.GET(options.BaseURL+"/api/devices", wrapper.GetDevices)
+	router.POST(options.BaseURL+"/api/devices", wrapper.AddDevice)
+	router.DELETE(options.BaseURL+"/api/devices/:device", wrapper.RemoveDevice)
+	router.PUT(options.BaseURL+"/api/devices/:device", wrapper.ChangeDevice)
+	router.POST(options.BaseURL+"/api/devices/:device/code", wrapper.MakeCode)
+	router.POST(options.BaseURL+"/api/device", wrapper.Enrol)
 	router.GET(options.BaseURL+"/api/connections", wrapper.GetConnections)
 	router.POST(options.BaseURL+"/api/connections/try", wrapper.TryConnection)
 	router.DELETE(options.BaseURL+"/api/connections/:connection", wrapper.RemoveConnection)

@@ -49,6 +49,9 @@ var People = []Person{
 // Runs is who runs the program of the demo: people, connections and new applications. She has no role in any.
 var Runs = Person{ID: "a_nora", Login: "nora", Name: "Nora Lind", Does: "runs the program: people, connections, new applications"}
 
+// Hall is the visitors' display of the demo: a role without a person.
+const Hall = "d_hall"
+
 // Project gives the ropeway's project as entities by id.
 func Project() (map[string]json.RawMessage, error) { return Entities(ProjectID) }
 

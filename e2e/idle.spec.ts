@@ -1,4 +1,4 @@
-import { heading, signIn, use } from './people';
+import { answered, heading, signIn, use } from './people';
 import { expect, test } from './program';
 
 test('after some time untouched the office is back at its start, told before; what was typed is forgotten', async ({
@@ -6,17 +6,14 @@ test('after some time untouched the office is back at its start, told before; wh
   browser,
   baseURL,
 }) => {
-  test.setTimeout(120_000);
   await signIn(page, 'arno');
   await page.goto('/build/tarnhorn/data/roles');
   const minutes = page.getByLabel('Minutes untouched after which Office goes back to the start');
   await minutes.fill('0.2');
-  await page.keyboard.press('Enter');
+  await answered(page, /edits$/, () => page.keyboard.press('Enter'));
   const told = page.getByLabel('Seconds for which Office is told before');
   await told.fill('8');
-  await page.keyboard.press('Enter');
-  await expect(told).toHaveValue('8');
-  await expect(page.getByText(/2 changes since/)).toBeVisible();
+  await answered(page, /edits$/, () => page.keyboard.press('Enter'));
   await page.getByRole('button', { name: 'Release', exact: true }).click();
   await expect(page.getByText('no changes since')).toBeVisible({ timeout: 20_000 });
 
@@ -33,9 +30,8 @@ test('after some time untouched the office is back at its start, told before; wh
   ).toBeDisabled(); // another trail
 
   await minutes.fill('');
-  await page.keyboard.press('Enter');
+  await answered(page, /edits$/, () => page.keyboard.press('Enter'));
   await expect(told).toHaveCount(0);
-  await expect(page.getByText(/\d changes? since/)).toBeVisible();
   await page.getByRole('button', { name: 'Release', exact: true }).click();
   await expect(page.getByText('no changes since')).toBeVisible({ timeout: 20_000 });
 });

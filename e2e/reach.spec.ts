@@ -3,6 +3,9 @@ import type { Page } from '@playwright/test';
 import { expect, test } from './program';
 import { build, heading, signIn, undoAll, use } from './people';
 
+// Every text of many screens is computed twice: at a third of a machine's speed that takes minutes.
+test.describe.configure({ timeout: 600_000 });
+
 /** No serious barrier, by best practices too, and every text readable by day and by night. */
 async function sound(page: Page) {
   const byDay = await new AxeBuilder({ page }).analyze();
@@ -21,6 +24,7 @@ test('no serious barrier on a board, a list, a form, a dashboard and an operator
     ['/defect?defect=107&~mode=edit', 'Defect D-2107'],
     ['/defects-by-component', 'Defects by component'],
     ['/drive-room?lift=1', 'Upper Tarn, drive room'],
+    ['/line-overview', 'Line overview'],
   ] as const) {
     await page.goto(`/use/tarnhorn${address}`);
     await expect(heading(page)).toHaveText(title);

@@ -9,7 +9,7 @@ import (
 	"github.com/jackc/pgx/v5"
 )
 
-// Account is a person who can sign in.
+// Account is a person who can sign in, or an unattended display.
 type Account struct {
 	ID     string
 	Login  string
@@ -17,6 +17,7 @@ type Account struct {
 	Walks  bool            // may walk as real people
 	Roles  map[string]bool // in one project; set by who asks for it
 	Rights                 // in that project
+	Device *Device         // nil for a person; without name and role
 }
 
 // Rights are the two rights beside roles in one project.
@@ -52,7 +53,7 @@ func (s *Store) GiveRole(ctx context.Context, account, projectID, role string) e
 func (s *Store) SetRoles(ctx context.Context, by, account, projectID string, roles []string, names string) error {
 	return s.inTx(ctx, "set the roles", func(tx pgx.Tx) error {
 		var name string
-		if err := tx.QueryRow(ctx, `select name from account where id = $1 for update`, account).Scan(&name); err != nil {
+		if err := tx.QueryRow(ctx, `select a.name from account a where a.id = $1 and`+people+` for update`, account).Scan(&name); err != nil {
 			return none(err)
 		}
 		if _, err := tx.Exec(ctx, `delete from account_role where account = $1 and project = $2`, account, projectID); err != nil {
@@ -97,7 +98,7 @@ func (s *Store) SetRights(ctx context.Context, by, account, projectID string, r 
 
 // Accounts lists everybody who can sign in, with their roles in a project, by name.
 func (s *Store) Accounts(ctx context.Context, projectID string) ([]Account, error) {
-	rows, err := s.pool.Query(ctx, `select a.id, a.login, a.name, `+rightsIn("$1")+`, array_remove(array_agg(r.role), null) from account a left join account_role r on r.account = a.id and r.project = $1 group by a.id order by a.name`, projectID)
+	rows, err := s.pool.Query(ctx, `select a.id, a.login, a.name, `+rightsIn("$1")+`, array_remove(array_agg(r.role), null) from account a left join account_role r on r.account = a.id and r.project = $1 where`+people+` group by a.id order by a.name`, projectID)
 	if err != nil {
 		return nil, fmt.Errorf("list the people: %w", err)
 	}

@@ -28,6 +28,10 @@ const (
 	ConnectionRemoved = "connection-removed"
 	ProjectMade       = "application"
 	ProjectRemoved    = "application-removed"
+	DeviceAdded       = "display"
+	DeviceChanged     = "display-changed"
+	DeviceCode        = "display-code"
+	DeviceRemoved     = "display-removed"
 )
 
 type originKey struct{}

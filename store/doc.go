@@ -4,6 +4,7 @@
 //   - store.go: the database and its migrations, in migrations/
 //   - projects.go, edits.go, pictures.go: projects, their releases, edits and pictures
 //   - people.go, links.go: people as who administers the program sees them; links by which a password is set
+//   - devices.go: unattended displays, and the codes by which they come in
 //   - issued.go: who comes in by an issuer of OpenID Connect
 //   - connections.go: databases and plants that were added in the program, with what is secret sealed
 //   - accounts.go, sessions.go, guesses.go, passwords.go, hashing.go: who may come in, and how guessing is slowed

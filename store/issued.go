@@ -80,7 +80,7 @@ func (s *Store) meet(ctx context.Context, tx pgx.Tx, who Issued, a *Account, now
 	if err := tx.QueryRow(ctx, `select exists (select from issued where issuer = $1 and subject = $2)`, who.Issuer, who.Subject).Scan(&known); err != nil || known {
 		return errors.Join(err, ErrUnknown) // kept out
 	}
-	err := tx.QueryRow(ctx, `select id, login, name from account where login = $1 and password = '' and disabled_at is null and not exists (select from issued i where i.account = account.id) for update`, who.Login).Scan(&a.ID, &a.Login, &a.Name)
+	err := tx.QueryRow(ctx, `select id, login, name from account where login = $1 and password = '' and disabled_at is null and not exists (select from issued i where i.account = account.id) and not exists (select from device d where d.account = account.id) for update`, who.Login).Scan(&a.ID, &a.Login, &a.Name)
 	switch {
 	case errors.Is(err, pgx.ErrNoRows) && !who.Make:
 		return ErrUnknown

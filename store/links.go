@@ -77,7 +77,7 @@ func (s *Store) LinkFor(ctx context.Context, by, account string, now time.Time) 
 	token = rand.Text()
 	return token, s.inTx(ctx, "make a link", func(tx pgx.Tx) error {
 		var name string
-		if err := tx.QueryRow(ctx, `select name from account where id = $1 and disabled_at is null for update`, account).Scan(&name); err != nil {
+		if err := tx.QueryRow(ctx, `select name from account where id = $1 and disabled_at is null and not exists (select from device d where d.account = account.id) for update`, account).Scan(&name); err != nil {
 			return none(err)
 		}
 		if err := newLink(ctx, tx, account, token, now); err != nil {
@@ -98,7 +98,7 @@ func newLink(ctx context.Context, tx pgx.Tx, account, token string, now time.Tim
 // LinkOf gives whom a link is for, without using it up. Error: ErrLink.
 func (s *Store) LinkOf(ctx context.Context, token string, now time.Time) (Account, error) {
 	var a Account
-	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name from link l join account a on a.id = l.account where l.token_hash = $1 and l.ends_at > $2 and a.disabled_at is null`, tokenHash(token), now).Scan(&a.ID, &a.Login, &a.Name)
+	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name from link l join account a on a.id = l.account where l.token_hash = $1 and l.ends_at > $2 and a.disabled_at is null and`+people, tokenHash(token), now).Scan(&a.ID, &a.Login, &a.Name)
 	if errors.Is(err, pgx.ErrNoRows) {
 		return a, ErrLink
 	}

@@ -36,7 +36,7 @@ func (s *Store) People(ctx context.Context, now time.Time) ([]*Person, error) {
 		rows, err := tx.Query(ctx, `select a.id, a.login, a.name, a.disabled_at is not null, exists (select from link l where l.account = a.id and l.ends_at > $1), a.password <> '', a.seen_at,
 			(select count(*) from attempt t where t.account = a.id and not t.ok and t.at > coalesce(a.seen_at, '-infinity')), (select count(*) from session x where x.account = a.id and x.ends_at > $1 and x.seen_at > $2),
 			exists (select from right_for_all r where r.account = a.id and r.can = 'builds'), exists (select from right_for_all r where r.account = a.id and r.can = 'administers'), a.walks
-			from account a order by a.name, a.id`, now, now.Add(-sessionIdle))
+			from account a where`+people+` order by a.name, a.id`, now, now.Add(-sessionIdle))
 		if err != nil {
 			return err
 		}
@@ -64,6 +64,9 @@ func belongings(ctx context.Context, tx pgx.Tx, of map[string]*Person) error {
 	}
 	var account, projectID, text string
 	if _, err := pgx.ForEachRow(rows, []any{&account, &projectID, &text}, func() error {
+		if of[account] == nil { // a display
+			return nil
+		}
 		of[account].Roles[projectID] = append(of[account].Roles[projectID], text)
 		return nil
 	}); err != nil {
@@ -155,7 +158,7 @@ func (s *Store) change(ctx context.Context, by, account, what string, run func(t
 			return err
 		}
 		var name string
-		if err := tx.QueryRow(ctx, `select name from account where id = $1 for update`, account).Scan(&name); err != nil {
+		if err := tx.QueryRow(ctx, `select a.name from account a where a.id = $1 and`+people+` for update`, account).Scan(&name); err != nil {
 			return none(err)
 		}
 		var before, left bool

@@ -146,13 +146,13 @@ func (s *Store) Attempts(ctx context.Context, account string, limit int) ([]Atte
 	return out, nil
 }
 
-// Session gives the person of a session, with their roles in a project ("" for none); ErrNone when it has ended.
+// Session gives the person or display of a session, with their roles in a project ("" for none); ErrNone when it has ended.
 func (s *Store) Session(ctx context.Context, token, projectID string, now time.Time) (Account, error) {
 	var a Account
 	var roles []string
 	var seen time.Time
-	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name, a.walks, `+rightsIn("$2")+`, array(select r.role from account_role r where r.account = a.id and r.project = $2), s.seen_at
-		from session s join account a on a.id = s.account where s.token_hash = $1 and s.ends_at > $3 and s.seen_at > $4`, tokenHash(token), projectID, now, now.Add(-sessionIdle)).Scan(&a.ID, &a.Login, &a.Name, &a.Walks, &a.Builds, &a.Administers, &roles, &seen)
+	err := s.pool.QueryRow(ctx, `select a.id, a.login, a.name, a.walks, `+rightsIn("$2")+`, array(select r.role from account_role r where r.account = a.id and r.project = $2), s.seen_at, `+deviceOf+`
+		from session s join account a on a.id = s.account where s.token_hash = $1 and s.ends_at > $3 and s.seen_at > $4`, tokenHash(token), projectID, now, now.Add(-sessionIdle)).Scan(&a.ID, &a.Login, &a.Name, &a.Walks, &a.Builds, &a.Administers, &roles, &seen, &a.Device)
 	if err != nil {
 		return Account{}, fmt.Errorf("find the session: %w", none(err))
 	}

@@ -61,6 +61,18 @@ func runDemo(ctx context.Context, dir, address string, plantPort int) error {
 	for _, p := range append(slices.Clone(demo.People), demo.Runs) {
 		fmt.Printf("    %-6s %-12s %s\n", p.Login, p.Name, p.Does)
 	}
+	if err := printCode(ctx, up); err != nil {
+		return err
+	}
 	fmt.Printf("\n  The simulated plant: %s\n  Ctrl+C stops everything; the data stays. `make demo-reset` starts afresh.\n\n", up.Sim.Endpoint())
 	return serve(ctx, listener, up.Server)
+}
+
+// printCode tells how a browser becomes the visitors' display, as long as none is.
+func printCode(ctx context.Context, up *stage.Stage) error {
+	code, err := up.DisplayCode(ctx)
+	if err == nil && code != "" {
+		fmt.Printf("\n  The visitors' display: open /display in a browser of its own and type %s\n", code)
+	}
+	return err
 }

@@ -12,7 +12,7 @@ import (
 )
 
 // All is every check, in the order in which findings of one place are told.
-var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, noSuchChoice, comesBack, saveWhileViewing, overlap, calledUp}
+var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, noSuchChoice, comesBack, saveWhileViewing, overlap, calledUp, roundStop}
 
 // Run runs the checks that look at a compiled project alone. The same project gives the same list in
 // the same order.

@@ -11,6 +11,7 @@
 //   - rail.go: rails and drawers
 //   - table.go, tally.go, condition.go, grant.go: tables, figures of them, conditions, rights
 //   - callup.go: what the plant calls up
+//   - round.go: screens that follow each other while nobody touches any
 //   - equipment.go, plant_tag.go, variable.go, picture.go, palette.go: tags, variables, pictures, colours and looks
 //   - file.go: an application as a file, taken elsewhere
 //   - schema.go: the names that expressions may use at a place

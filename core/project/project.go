@@ -93,6 +93,8 @@ type Role struct {
 	// never. Warn is for how many of them before it says so and counts down.
 	Idle float64 `json:"idle,omitempty"`
 	Warn float64 `json:"warn,omitempty"`
+	// Round is the screens that follow each other while nobody touches any.
+	Round map[string]*Stop `json:"round,omitempty"`
 }
 
 // The bounds of an idle rule, in seconds.
@@ -101,6 +103,11 @@ const (
 	longestIdle  = 24 * 3600
 )
 
+func (r *Role) called(id string) {
+	r.ID = id
+	call(r.Round)
+}
+
 func (r *Role) validate() error {
 	if r.Idle != 0 && (r.Idle < shortestIdle || r.Idle > longestIdle) {
 		return fmt.Errorf("“%s” goes back to the start after %d seconds to a day", r.Name, shortestIdle)
@@ -108,7 +115,7 @@ func (r *Role) validate() error {
 	if r.Warn < 0 || r.Warn > r.Idle {
 		return fmt.Errorf("“%s” is warned for no longer than it waits", r.Name)
 	}
-	return nil
+	return r.validateRound()
 }
 
 // IdleOf gives the idle rule for somebody with these roles: that of the role that waits longest; none where one of them

@@ -71,6 +71,16 @@ func (s *Screen) RecordTable() string {
 	return ""
 }
 
+// Alone says whether the screen can be opened without anything that it must know.
+func (s *Screen) Alone() bool {
+	for _, in := range s.Inputs {
+		if in.Required {
+			return false
+		}
+	}
+	return true
+}
+
 func (s *Screen) validate() error {
 	if !slices.Contains(ScreenTypes, s.Type) {
 		return fmt.Errorf("there is no kind of screen “%s”", s.Type)

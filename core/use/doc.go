@@ -12,4 +12,5 @@
 //   - steps.go, position.go: neighbours in the list that one came from
 //   - entered.go: what a user typed, and what a new record begins with
 //   - spot.go, titles.go: where a screen begins, and how records are called
+//   - display.go: what an unattended display is not asked to do
 package use

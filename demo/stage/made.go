@@ -17,6 +17,7 @@ import (
 	"ambergate/api"
 	"ambergate/core/project"
 	"ambergate/demo"
+	"ambergate/server/answer"
 	"ambergate/server/build"
 	"ambergate/store"
 )
@@ -139,12 +140,30 @@ func (s *Stage) people(ctx context.Context, runs *browser) error {
 			}
 		}
 	}
+	hall := api.DeviceChange{Id: answer.Ptr(demo.Hall), Name: "Valley station, hall", Project: demo.ProjectID, Role: "r_visitor", Start: "s_welcome", Allows: []api.DeviceChangeAllows{}}
+	if err := runs.call(ctx, http.MethodPost, "/api/devices", hall, nil); err != nil {
+		return err
+	}
 	for id := range demo.Projects {
 		if err := runs.call(ctx, http.MethodPut, "/api/people/"+demo.Runs.ID+"/roles/"+id, api.RolesIn{Roles: []string{}}, nil); err != nil {
 			return err
 		}
 	}
 	return nil
+}
+
+// DisplayCode makes a code for the visitors' display; "" where it is in already, or is not there.
+func (s *Stage) DisplayCode(ctx context.Context) (string, error) {
+	devices, err := s.Store.Devices(ctx, time.Now())
+	if err != nil {
+		return "", err
+	}
+	for _, d := range devices {
+		if d.ID == demo.Hall && d.Enrolled == nil {
+			return s.Store.NewCode(ctx, demo.Runs.ID, d.ID, time.Now())
+		}
+	}
+	return "", nil
 }
 
 // fileOf is a project of the demo as a file, with the pictures that it shows.

@@ -5,6 +5,7 @@
 //   - first.go: the first person of all; links
 //   - issuer.go: signing in by an issuer of OpenID Connect
 //   - people.go: people, and what they may
+//   - devices.go: unattended displays, and the codes by which they come in
 //   - log.go: who did what
 //   - connections.go: databases that applications read and change
 //   - plants.go: plants as connections, browsed; the certificate they are shown

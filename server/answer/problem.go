@@ -27,7 +27,7 @@ var ErrSignedOut = errors.New("not signed in")
 // status codes of refusals that are not plainly forbidden.
 var refusalStatus = map[string]int{
 	"no-screen": http.StatusNotFound, "no-table": http.StatusNotFound, "no-record": http.StatusNotFound, "no-element": http.StatusNotFound, "no-project": http.StatusNotFound, "no-place": http.StatusNotFound,
-	"no-picture": http.StatusNotFound, "no-link": http.StatusNotFound, "no-person": http.StatusNotFound, "no-file": http.StatusNotFound, "no-such-call": http.StatusMethodNotAllowed,
+	"no-picture": http.StatusNotFound, "no-link": http.StatusNotFound, "no-person": http.StatusNotFound, "no-display": http.StatusNotFound, "no-file": http.StatusNotFound, "no-such-call": http.StatusMethodNotAllowed,
 	"bad-input": http.StatusBadRequest, "missing-input": http.StatusBadRequest, "bad-mode": http.StatusBadRequest, "bad-address": http.StatusBadRequest,
 	"bad-filter": http.StatusBadRequest, "bad-request": http.StatusBadRequest, "bad-cursor": http.StatusBadRequest, "bad-patch": http.StatusBadRequest, "not-accepted": http.StatusUnprocessableEntity, "bad-file": http.StatusUnprocessableEntity,
 	"no-plant": http.StatusUnprocessableEntity, "plant-untrusted": http.StatusUnprocessableEntity, "plant-changed": http.StatusUnprocessableEntity, "plant-trusts-not": http.StatusUnprocessableEntity, "plant-offers-not": http.StatusUnprocessableEntity, "plant-refused": http.StatusUnprocessableEntity, "no-namespace": http.StatusUnprocessableEntity,

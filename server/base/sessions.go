@@ -3,6 +3,7 @@ package base
 import (
 	"context"
 	"errors"
+	"slices"
 	"strings"
 	"sync"
 	"time"
@@ -125,6 +126,11 @@ func (s *Sessions) forgetWhere(gone func(key string, kept keptAccount) bool) {
 // User makes the user that nav judges from an account: with roles, and the record that is theirs.
 func (s *Base) User(ctx context.Context, a store.Account, app *plan.App) (*ask.User, error) {
 	u := &ask.User{ID: a.ID, Name: a.Name, Login: a.Login, Roles: a.Roles}
+	if d := a.Device; d != nil {
+		allows := func(what string) bool { return slices.Contains(d.Allows, what) }
+		u.Display = &ask.Display{Leaves: allows(store.AllowsAddresses), Files: allows(store.AllowsFiles), Prints: allows(store.AllowsPrinting)}
+		return u, nil
+	}
 	settings := app.Project.Settings
 	t := app.Project.Tables[settings.UserTable]
 	if t == nil || t.Fields[settings.UserField] == nil {
@@ -150,6 +156,8 @@ func (s *Base) User(ctx context.Context, a store.Account, app *plan.App) (*ask.U
 const (
 	sessionKept = 12 * time.Hour
 	knownKept   = 365 * 24 * time.Hour
+	// Browsers keep no cookie for longer than 400 days: that of a display is given anew whenever it opens its screen.
+	displayKept = 400 * 24 * time.Hour
 )
 
 // Begin gives the browser the session that began, in the place of the one that it had.
@@ -158,4 +166,9 @@ func (s *Base) Begin(c *gin.Context, ended string, in store.Entered) {
 	s.Sessions.ForgetAccount(in.Account.ID)
 	s.Cookies.Write(c, SessionCookie, in.Token, sessionKept)
 	s.Cookies.Write(c, BrowserCookie, in.Browser, knownKept)
+}
+
+// BeginDisplay gives the browser of an unattended display the session that began, or keeps it for longer.
+func (s *Base) BeginDisplay(c *gin.Context, token string) {
+	s.Cookies.Write(c, SessionCookie, token, displayKept)
 }

@@ -14,7 +14,7 @@ import (
 	"ambergate/store"
 )
 
-// GoAlong goes back, forward or home, or to a place that the browser's own history names.
+// GoAlong goes back, forward, home or along a round, or to a place that the browser's own history names.
 func (s *Side) GoAlong(c *gin.Context, slug string) {
 	inUse(s, c, slug, func(v *Visit, req api.GoRequest) (*api.Shown, error) { return v.goAlong(c, req) })
 }
@@ -35,6 +35,10 @@ func (v *Visit) goAlong(ctx context.Context, req api.GoRequest) (*api.Shown, err
 		return v.step(ctx, at, req.To)
 	case "up":
 		return v.goUp(ctx, at)
+	case "round":
+		return v.goRound(ctx, at, 1)
+	case "round-back":
+		return v.goRound(ctx, at, -1)
 	case "home":
 		return v.goHome(ctx, at, "")
 	case "close":

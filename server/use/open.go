@@ -68,7 +68,7 @@ func (v *Visit) showOverlays(ctx context.Context, at *store.Standing, shown *api
 func (v *Visit) shown(at *store.Standing, o *use.Opening, view *use.View) *api.Shown {
 	after, warn := v.App.Project.IdleOf(v.user.Roles)
 	return &api.Shown{
-		IdleAfter: answer.OrNil(after), IdleWarn: answer.OrNil(warn),
+		IdleAfter: answer.OrNil(after), IdleWarn: answer.OrNil(warn), Round: v.roundAt(at), Display: v.display(),
 		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(), Live: answer.Ptr(o.Live() || v.mayBeCalled()), CallUps: answer.OrNil(v.mayBeCalled()),
 		Back: answer.OrNil(at.Back), Forward: answer.OrNil(at.Forward), Home: v.homeTitle(),
 	}
@@ -76,7 +76,10 @@ func (v *Visit) shown(at *store.Standing, o *use.Opening, view *use.View) *api.S
 
 // OpenPlace opens a place by pointer, by address, or the start screen.
 func (s *Side) OpenPlace(c *gin.Context, slug string) {
-	inUse(s, c, slug, func(v *Visit, req api.OpenRequest) (*api.Shown, error) { return v.openPlace(c, req) })
+	inUse(s, c, slug, func(v *Visit, req api.OpenRequest) (*api.Shown, error) {
+		v.keepDisplay(c, &req)
+		return v.openPlace(c, req)
+	})
 }
 
 func (v *Visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown, error) {

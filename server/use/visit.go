@@ -113,6 +113,9 @@ func (v *Visit) open(ctx context.Context, place place.Place) (*use.Opening, erro
 // home is the place a user starts from.
 func (v *Visit) home() (place.Place, error) {
 	start := v.App.Project.StartOf(v.user.Roles)
+	if d := v.account.Device; d != nil && v.App.Project.Screens[d.Start] != nil {
+		start = d.Start
+	}
 	if start == "" {
 		return place.Place{}, &ask.Refusal{Code: "no-start", What: "You have no start screen in this application.", Then: "Ask the person who builds it."}
 	}

@@ -20,6 +20,8 @@ const router = createBrowserRouter([
     lazy: async () => ({ Component: (await import('./administer/ConnectionsPage')).ConnectionsPage }),
   },
   { path: '/people', lazy: async () => ({ Component: (await import('./administer/PeoplePage')).PeoplePage }) },
+  { path: '/displays', lazy: async () => ({ Component: (await import('./administer/DevicesPage')).DevicesPage }) },
+  { path: '/display', lazy: async () => ({ Component: (await import('./administer/DisplayPage')).DisplayPage }) },
   { path: '/log', lazy: async () => ({ Component: (await import('./administer/ProgramLogPage')).ProgramLogPage }) },
   {
     path: '/new',

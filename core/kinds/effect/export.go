@@ -16,7 +16,6 @@ import (
 type Export struct {
 	project.EffectHead
 	project.LooksOnly
-	use.AlwaysOpen
 	List string `json:"list"` // element
 }
 
@@ -26,6 +25,12 @@ func (spec *Export) Validate() error {
 		return fmt.Errorf("it needs the list to save as a file")
 	}
 	return nil
+}
+
+// Shut hides it on displays that save no files.
+func (*Export) Shut(o *use.Opening, _ *plan.Effect, _ *ask.Row) (use.Verdict, bool) {
+	v, saves := o.SavesFiles()
+	return v, !saves
 }
 
 func (*Export) Plan(*plan.Planner, *plan.Effect) {}

@@ -3,6 +3,7 @@ package effect
 import (
 	"context"
 
+	"ambergate/core/ask"
 	"ambergate/core/plan"
 	"ambergate/core/press"
 	"ambergate/core/project"
@@ -14,11 +15,16 @@ import (
 type Print struct {
 	project.EffectHead
 	project.LooksOnly
-	use.AlwaysOpen
 }
 
 // Validate accepts it as it is.
 func (*Print) Validate() error { return nil }
+
+// Shut hides it on displays that do not print.
+func (*Print) Shut(o *use.Opening, _ *plan.Effect, _ *ask.Row) (use.Verdict, bool) {
+	v, prints := o.Prints()
+	return v, !prints
+}
 
 func (*Print) Plan(*plan.Planner, *plan.Effect) {}
 

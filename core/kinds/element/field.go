@@ -232,5 +232,8 @@ func (spec *Field) editable(o *use.Opening, f *project.Column) bool {
 	if o.At.Mode == "view" || spec.ReadOnly || f.ReadOnly || f.Type == "json" || f.Tally != nil || strings.Contains(spec.Path, ".") {
 		return false
 	}
+	if _, saves := o.SavesFiles(); f.Type == ask.PictureType && !saves {
+		return false
+	}
 	return !o.Grant.ReadOnly[spec.Path] && !o.Grant.Hidden[spec.Path]
 }

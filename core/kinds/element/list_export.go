@@ -17,6 +17,9 @@ func Export(ctx context.Context, o *use.Opening, from ask.Streamer, element stri
 	if e == nil || !o.Rights.On(e.Listing().Table).View {
 		return ask.Refuse("no-element", "This list is not on the screen any more.", "Load the screen again.")
 	}
+	if v, saves := o.SavesFiles(); !saves {
+		return ask.Refuse("display", v.Reason, "Look at the list at a place of work.")
+	}
 	spec := e.Listing()
 	q, hidden, err := o.ListQuery(e, "")
 	if err != nil {

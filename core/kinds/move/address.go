@@ -58,7 +58,10 @@ func (spec *Address) Plan(b *plan.Planner, m *plan.Move) {
 	}
 }
 
-func (spec *Address) Aim(_ *use.Opening, v *use.Verdict, m *plan.Move, w *use.World, _ use.Aim) {
+func (spec *Address) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.World, _ use.Aim) {
+	if o.KeptIn(v) {
+		return
+	}
 	if spec.template == nil {
 		*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: "The address it led to cannot be read.", Part: v.Part}
 		return

@@ -35,6 +35,9 @@ func (spec *Project) LeadsOut() (slug, entry string, with map[string]string) {
 func (spec *Project) Plan(b *plan.Planner, m *plan.Move) { m.Exprs = b.Exprs("binding", spec.With) }
 
 func (spec *Project) Aim(o *use.Opening, v *use.Verdict, m *plan.Move, w *use.World, _ use.Aim) {
+	if o.KeptIn(v) {
+		return
+	}
 	closed := func(reason string) {
 		*v = use.Verdict{State: use.StateGreyed, By: "broken", Reason: reason, Part: v.Part, Chosen: v.Chosen}
 	}

@@ -89,6 +89,14 @@ export function deedWords(e: Pick<LogEntry, 'what' | 'detail'>): string {
       return `kept the connection “${e.detail}”`;
     case 'connection-removed':
       return `removed the connection “${e.detail}”`;
+    case 'display':
+      return `added the display “${e.detail}”`;
+    case 'display-changed':
+      return `changed the display “${e.detail}”`;
+    case 'display-code':
+      return `made a code for the display “${e.detail}”`;
+    case 'display-removed':
+      return `removed the display “${e.detail}”`;
     case 'application':
       return `made the application “${e.detail}”`;
   }

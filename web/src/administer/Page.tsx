@@ -64,6 +64,7 @@ export function Bar({ me }: { me: Me }) {
     ['/', 'Applications', true],
     ['/connections', 'Connections', me.administers],
     ['/people', 'People', me.administers],
+    ['/displays', 'Displays', me.administers],
     ['/log', 'Log', me.administers],
   ];
   return (

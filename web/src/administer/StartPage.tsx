@@ -56,6 +56,14 @@ function Applications({ me }: { me: Me }) {
             <Onward to="/connections" glyph="project" title="Connections" note="databases and plants" />
           )}
           {me.administers && <Onward to="/people" glyph="user" title="People" note="who may come in" />}
+          {me.administers && (
+            <Onward
+              to="/displays"
+              glyph="operator"
+              title="Displays"
+              note="on walls and counters, with nobody signed in"
+            />
+          )}
         </Flex>
       </Box>
     </>

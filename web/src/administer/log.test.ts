@@ -15,5 +15,7 @@ test('what was done is said in words', () => {
   expect(said('password', 'by a link')).toBe('set their password by a link');
   expect(said('person-renamed', 'Mira Holt: Mira Lane')).toBe('renamed Mira Holt to Mira Lane');
   expect(said('connection', 'Works')).toBe('kept the connection “Works”');
+  expect(said('display', 'Hall')).toBe('added the display “Hall”');
+  expect(said('display-code', 'Hall')).toBe('made a code for the display “Hall”');
   expect(said('what comes later', 'x')).toBe('what comes later: x');
 });

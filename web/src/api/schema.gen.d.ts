@@ -1096,6 +1096,76 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/devices": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All unattended displays */
+        get: operations["getDevices"];
+        put?: never;
+        /** Add a display, with the code by which it comes in */
+        post: operations["addDevice"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /** Change a display, at once */
+        put: operations["changeDevice"];
+        post?: never;
+        /** Forget a display, which is out at once */
+        delete: operations["removeDevice"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/devices/{device}/code": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Another code for a display; what came in by the last one is out */
+        post: operations["makeCode"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/device": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let this browser be a display, by a code */
+        post: operations["enrol"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/connections": {
         parameters: {
             query?: never;
@@ -1831,6 +1901,60 @@ export interface components {
                 [key: string]: components["schemas"]["RightsChange"];
             };
             walks: boolean;
+        };
+        /** @description All displays, and the applications that they can show. */
+        DevicesPage: {
+            devices: components["schemas"]["DeviceInfo"][];
+            applications: components["schemas"]["DeviceApplication"][];
+        };
+        /** @description An unattended display: a role without a person. */
+        DeviceInfo: {
+            id: string;
+            name: string;
+            project: string;
+            role: string;
+            start: string;
+            allows: ("addresses" | "files" | "printing")[];
+            /**
+             * Format: date-time
+             * @description until when its code can be typed
+             */
+            codeEnds?: string;
+            /** Format: date-time */
+            enrolled?: string;
+            /** Format: date-time */
+            seen?: string;
+        };
+        /** @description An application with its roles, and its screens that are open without a record. */
+        DeviceApplication: {
+            id: string;
+            title: string;
+            roles: components["schemas"]["RoleName"][];
+            screens: components["schemas"]["RoleName"][];
+        };
+        /** @description What a display is called, shows and may. Its application stays. */
+        DeviceChange: {
+            /** @description d_ and up to 30 small letters and digits; made where it is not given */
+            id?: string;
+            name: string;
+            project: string;
+            role: string;
+            start: string;
+            allows: ("addresses" | "files" | "printing")[];
+        };
+        /** @description The code of a display, which is told once. */
+        AddedDevice: {
+            id: string;
+            code: string;
+        };
+        /** @description A code as it was typed. */
+        TypedCode: {
+            code: string;
+        };
+        /** @description Where a display begins. */
+        Enrolled: {
+            /** @description the address of its application */
+            project: string;
         };
         /** @description An application and its roles. */
         ApplicationRoles: {
@@ -3019,6 +3143,8 @@ export interface components {
              * @description seconds before that for which it is told
              */
             idleWarn?: number;
+            round?: components["schemas"]["Round"];
+            display?: components["schemas"]["Display"];
             /** @description the plant may call screens up for whoever it is shown to */
             callUps?: boolean;
             live?: boolean;
@@ -3140,7 +3266,24 @@ export interface components {
             question?: components["schemas"]["Question"];
             commands?: components["schemas"]["CommandOutcome"][];
         };
-        /** @description Along a trail: to a place, back, forward, home. */
+        /** @description Where in a round of screens a place is: which of how many, and for how long it stays untouched. */
+        Round: {
+            /** @description from 0 */
+            at: number;
+            of: number;
+            /**
+             * Format: double
+             * @description seconds
+             */
+            stay: number;
+        };
+        /** @description What an unattended display may do beyond going along the ways of its screens. */
+        Display: {
+            leaves: boolean;
+            files: boolean;
+            prints: boolean;
+        };
+        /** @description Along a trail: to a place, back, forward, home, along a round. */
         GoRequest: {
             trail: string;
             n: number;
@@ -6011,6 +6154,194 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getDevices: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DevicesPage"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    addDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceChange"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedDevice"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    changeDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DeviceChange"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    removeDevice: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    makeCode: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                device: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AddedDevice"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    enrol: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedCode"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Enrolled"];
+                };
             };
             /** @description a no */
             default: {

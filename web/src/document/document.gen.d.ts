@@ -2406,6 +2406,23 @@ export interface Role {
    */
   idle?: number;
   warn?: number;
+  /**
+   * Round is the screens that follow each other while nobody touches any.
+   */
+  round?: {
+    [k: string]: Stop;
+  };
+}
+/**
+ * Stop is one screen of a round: screens that follow each other by themselves while nobody touches any.
+ */
+export interface Stop {
+  pos: number;
+  screen: string;
+  /**
+   * Seconds without a touch after which the next follows
+   */
+  stay: number;
 }
 /**
  * Screen is what a user sees at one address.

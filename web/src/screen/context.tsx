@@ -34,7 +34,7 @@ export interface WorkHands {
   views: (list: string) => Promise<ListChoice[]>;
   keepView: (list: string, view: ListChoice) => Promise<void>;
   dropView: (list: string, name: string) => Promise<void>;
-  csv: (list: string) => string;
+  csv?: (list: string) => string; // none where lists are not saved as files
   picture: (field: string, digest: string) => string;
   addParent: (field: string) => void;
   /** What acts as long as a button is held. */

@@ -20,6 +20,7 @@ function stream() {
   const log: string[] = [];
   const live = new Live(open, {
     onEvent: (e) => log.push(`event ${e.revision}`),
+    onBack: () => log.push('back'),
     onLost: () => log.push('lost'),
     reload: () => log.push('reload'),
     onCallUp: (up) => log.push(`called up ${up.words}`),
@@ -41,7 +42,7 @@ test('what comes in is told', () => {
   live.start();
   opened[0]?.say('open');
   opened[0]?.say('live', '{"n":1,"revision":3,"elements":[]}');
-  expect(log).toEqual(['event 3']);
+  expect(log).toEqual(['back', 'event 3']);
 });
 
 test('a broken connection makes values unbelieved, and the screen is read again when it is back', () => {
@@ -50,7 +51,7 @@ test('a broken connection makes values unbelieved, and the screen is read again 
   opened[0]?.say('error');
   opened[0]?.say('open');
   opened[0]?.say('open');
-  expect(log).toEqual(['lost', 'reload']);
+  expect(log).toEqual(['lost', 'back', 'reload', 'back']);
 });
 
 test('a connection that says nothing is opened anew; one that says that it lives is not', () => {
@@ -64,7 +65,7 @@ test('a connection that says nothing is opened anew; one that says that it lives
   expect(log).toEqual(['lost']);
   expect(opened[0]?.closed).toBe(true);
   opened[1]?.say('open');
-  expect(log).toEqual(['lost', 'reload']);
+  expect(log).toEqual(['lost', 'back', 'reload']);
 });
 
 test('the server ends it: the screen is read again; a refusal closes it; who leaves ends it', () => {

@@ -13,6 +13,8 @@ export interface LiveHands {
   onEvent: (event: LiveEvent) => void;
   /** Nothing comes in any more: what is shown is not believed. */
   onLost: () => void;
+  /** It does again. */
+  onBack: () => void;
   reload: () => void;
   /** The plant calls a screen up; what it called up is another list now. */
   onCallUp: (up: CallUp) => void;
@@ -69,6 +71,7 @@ export class Live {
     this.source = source;
     source.addEventListener('open', () => {
       this.heard = this.now();
+      this.hands.onBack(); // what was lost may have been that of the place before
       if (this.broken) this.hands.reload();
       this.broken = false;
     });

@@ -4,7 +4,7 @@ import { depthOf } from './shown';
 import { Told } from './Told';
 
 /** Where along the trail one can go. */
-export type Along = 'back' | 'forward' | 'home' | 'up' | 'close';
+export type Along = 'back' | 'forward' | 'home' | 'up' | 'close' | 'round' | 'round-back';
 
 interface TrailState {
   shown?: Shown;

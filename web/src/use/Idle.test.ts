@@ -47,3 +47,12 @@ test('what was begun is not ended, nor is a clip that runs', () => {
   vi.advanceTimersByTime(60_000);
   expect(log).toEqual([]);
 });
+
+test('nobody is brought to rest twice: only a touch begins it again', () => {
+  const { log, page } = resting(10, 3);
+  vi.advanceTimersByTime(60_000);
+  expect(log.filter((l) => l === 'rest')).toHaveLength(1);
+  page.dispatchEvent(new Event('pointerdown'));
+  vi.advanceTimersByTime(11_000);
+  expect(log.filter((l) => l === 'rest')).toHaveLength(2);
+});

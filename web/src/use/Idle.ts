@@ -23,6 +23,7 @@ export class Idle {
     private readonly after: number, // seconds
     private readonly warn: number,
     private readonly hands: IdleHands,
+    private touched = true, // since it last rested: nobody is brought to rest twice
     private readonly now: () => number = Date.now,
   ) {
     this.last = now();
@@ -33,6 +34,7 @@ export class Idle {
     const touched = (event: Event) => {
       if (event.type === 'timeupdate' && (event.target as Partial<HTMLMediaElement>).loop) return;
       this.last = this.now();
+      this.touched = true;
       this.tell(undefined);
     };
     for (const touch of touches) page.addEventListener(touch, touched, { capture: true, passive: true });
@@ -44,11 +46,13 @@ export class Idle {
   }
 
   private look() {
+    if (!this.touched) return;
     if (this.hands.busy()) this.last = this.now();
     const left = this.after - (this.now() - this.last) / 1000;
     if (left <= 0) {
       this.last = this.now();
       this.tell(undefined);
+      this.touched = false;
       this.hands.onRest();
     } else this.tell(left <= this.warn ? Math.ceil(left) : undefined);
   }

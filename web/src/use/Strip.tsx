@@ -53,7 +53,7 @@ export const Strip = memo(function Strip({ shown, project, builder, onGo }: Stri
         <Glyph name="back" size={17} />
         <Box truncate>{shown.back ?? 'Back'}</Box>
       </Way>
-      <RecentPlaces shown={shown} project={project} onGo={(n) => onGo('back', n)} />
+      {!shown.display && <RecentPlaces shown={shown} project={project} onGo={(n) => onGo('back', n)} />}
       {shown.forward && (
         <Way onClick={() => onGo('forward')} aria-label={`Forward to ${shown.forward}`}>
           <Box truncate hideBelow="md">
@@ -75,6 +75,15 @@ export const Strip = memo(function Strip({ shown, project, builder, onGo }: Stri
         </Box>
       )}
       {shown.callUps && <CallUpList project={project} language={shown.view.language ?? 'en'} />}
+      {shown.display ? null : <Whom shown={shown} />}
+    </Flex>
+  );
+});
+
+/** Who is here, with the way to their own page and out. */
+function Whom({ shown }: { shown: Shown }) {
+  return (
+    <>
       <Box fontSize="note" textAlign="right" lineHeight="1.25" px="4px">
         <Box asChild fontWeight="700" textDecoration="underline" textUnderlineOffset="3px">
           <Link to="/me" title="Your own page">
@@ -87,6 +96,6 @@ export const Strip = memo(function Strip({ shown, project, builder, onGo }: Stri
         </Box>
       </Box>
       <SignOut dark />
-    </Flex>
+    </>
   );
-});
+}

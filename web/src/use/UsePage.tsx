@@ -3,27 +3,30 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { api, ask, type Given, type Refused, type Shown, type ThenPress, type View } from '../api/client';
-import { wordsOfProblem } from '../trail/Press';
 import type { Along, Trail } from '../trail/Trail';
 import { useFixedAppearance } from '../ui/appearance';
 import { later } from '../ui/later';
 import { Message, Waiting } from '../ui/Message';
 import { useDress } from '../ui/style';
 import { useSteady } from '../ui/useSteady';
+import { Banners } from './Banners';
 import { Refusal } from './Refusal';
 import { Strip } from './Strip';
 import { UsedScreen } from './UsedScreen';
 import { useArrival } from './useArrival';
 import { useCallUps } from './useCallUps';
+import { useDisplay } from './useDisplay';
 import { useIdle } from './useIdle';
 import { useLive } from './useLive';
 import { useNoteOpened } from './useNoteOpened';
+import { useRound } from './useRound';
 import { useTrail } from './useTrail';
 import { useTrailKeys } from './useTrailKeys';
 import { useUnsaved } from './useUnsaved';
 
 const LeaveDialog = later(async () => (await import('./LeaveDialog')).LeaveDialog);
 const CalledUp = later(async () => (await import('./CalledUp')).CalledUp);
+const RoundBar = later(async () => (await import('./RoundBar')).RoundBar);
 const Overlay = later(async () => (await import('./Overlay')).Overlay);
 
 /** The users' side: a screen of the released project, its strip, and what lies over it. */
@@ -35,21 +38,22 @@ export function UsePage() {
 function Project({ project }: { project: string }) {
   const { trail, shown, refused, away } = useTrail(project);
   const called = useCallUps(project, trail);
-  useLive(project, trail, shown, called);
+  const lost = useLive(project, trail, shown, called);
   if (refused) return <Refusal trail={trail} refused={refused} project={project} />;
   if (!shown) return away ? <Message problem={away.problem} /> : <Waiting what="Opening …" />;
-  return <Page shown={shown} away={away} trail={trail} project={project} called={called} />;
+  return <Page shown={shown} away={away} lost={lost} trail={trail} project={project} called={called} />;
 }
 
 interface PageProps {
   shown: Shown;
   away: Refused | undefined;
+  lost: boolean;
   trail: Trail;
   project: string;
   called: ReturnType<typeof useCallUps>;
 }
 
-function Page({ shown, away, trail, project, called }: PageProps) {
+function Page({ shown, away, lost, trail, project, called }: PageProps) {
   const me = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')) });
   const unsaved = useUnsaved(trail);
   const [given, setGiven] = useState<Given>();
@@ -58,6 +62,8 @@ function Page({ shown, away, trail, project, called }: PageProps) {
   const from = useMemo(() => ({ trail: shown.trail, n: shown.n }), [shown.trail, shown.n]);
   useNoteOpened(from);
   const left = useIdle(project, shown, unsaved);
+  useRound(trail, shown, unsaved);
+  const zoom = useDisplay(shown.display !== undefined);
   const go = useSteady((to: Along, n?: number) => unsaved.leave(0, () => void trail.go(to, n)));
   useTrailKeys(go);
   const leaving = unsaved.asking;
@@ -68,6 +74,7 @@ function Page({ shown, away, trail, project, called }: PageProps) {
   useFixedAppearance(shown.view.appearance);
   useDress(shown.view);
   const operator = shown.view.type === 'operator';
+  const high = operator ? '100dvh' : `calc(100dvh / ${zoom})`;
   const over = (shown.overlays ?? []).map((o, i) => ({ ...o, depth: i + 1 }));
   const common = {
     project,
@@ -81,7 +88,7 @@ function Page({ shown, away, trail, project, called }: PageProps) {
     onPressed: arrival.onPressed,
   };
   return (
-    <Flex direction="column" minH="100dvh" h={operator ? '100dvh' : undefined}>
+    <Flex direction="column" minH={high} h={operator ? high : undefined} zoom={operator ? 1 : zoom}>
       {!shown.view.bare && (
         <Strip
           shown={shown}
@@ -93,11 +100,7 @@ function Page({ shown, away, trail, project, called }: PageProps) {
       {called.came && (
         <CalledUp came={called.came} project={project} language={shown.view.language ?? 'en'} onSeen={called.seen} />
       )}
-      {left !== undefined && (
-        <Banner calm words={`Back to the start in ${left} s, as nobody is here. Touch anything to stay.`} />
-      )}
-      {away && <Banner words={wordsOfProblem(away.problem)} />}
-      {shown.passed && <Banner words={`Skipped ${shown.passed}: gone, or not open to you.`} calm />}
+      <Banners shown={shown} away={away} lost={lost} left={left} />
       <Box as="main" flex="1" minH={0}>
         <UsedScreen
           key={`${shown.trail}.${workOf(shown.view)}`}
@@ -109,6 +112,7 @@ function Page({ shown, away, trail, project, called }: PageProps) {
           headingRef={arrival.heading}
         />
       </Box>
+      {shown.round && <RoundBar round={shown.round} onGo={go} />}
       {over.map((o) => (
         <Overlay
           key={`${o.depth}.${o.view.screen}`}
@@ -134,20 +138,4 @@ function Page({ shown, away, trail, project, called }: PageProps) {
 /** What one works on: as long as it is the same, what was typed stays. */
 function workOf(v: View) {
   return `${v.screen}.${v.mode}.${v.record?.key ?? ''}`;
-}
-
-/** Stands above the screen while something is not as it should be; the screen stays as it was. */
-function Banner({ words, calm }: { words: string; calm?: boolean }) {
-  return (
-    <Box
-      role="status"
-      px="20px"
-      py="8px"
-      bg={calm ? 'amberSoft' : 'brickSoft'}
-      color={calm ? 'amberText' : 'brick'}
-      fontWeight="600"
-    >
-      {words}
-    </Box>
-  );
 }

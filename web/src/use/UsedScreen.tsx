@@ -105,6 +105,7 @@ export function UsedScreen(props: UsedScreenProps) {
   const onArrange = useSteady((change: Arrangement) => void showing(() => call.arrange(change)));
   const work = useWork({
     call,
+    files: shown.display?.files ?? true,
     keepLook: looks.keep,
     titles,
     adding,

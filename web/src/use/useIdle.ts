@@ -12,16 +12,20 @@ export function useIdle(project: string, shown: Shown, unsaved: Unsaved): number
   const [left, setLeft] = useState<number>();
   const { idleAfter = 0, idleWarn = 0 } = shown;
   const busy = useSteady(() => unsaved.dirty() && shown.view.elements.some((e) => e.kind === 'steps'));
-  const onRest = useSteady(async () => {
+  const atRest = useSteady(() => {
     const atStart = shown.home === shown.view.title && shown.n === 1 && !shown.overlays?.length;
-    if (atStart && !unsaved.dirty()) return; // it is as it would be
+    return atStart && !unsaved.dirty(); // it is as it would be
+  });
+  const onRest = useSteady(async () => {
+    if (atRest()) return;
     await unsaved.forget();
     sessionStorage.clear(); // the trail too: another one begins
     window.location.assign(`/use/${project}`);
   });
   useEffect(() => {
     if (idleAfter <= 0) return;
-    return new Idle(idleAfter, idleWarn, { onLeft: setLeft, onRest: () => void onRest(), busy }).start(document);
-  }, [idleAfter, idleWarn, onRest, busy]);
+    const hands = { onLeft: setLeft, onRest: () => void onRest(), busy };
+    return new Idle(idleAfter, idleWarn, hands, !atRest()).start(document);
+  }, [idleAfter, idleWarn, onRest, atRest, busy]);
   return left;
 }

@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import type { Shown } from '../api/client';
 import { stale } from '../screen/kinds/all';
 import { calls } from '../trail/calls';
@@ -10,9 +10,10 @@ const reason = 'the server does not answer';
 
 type Called = Pick<LiveHands, 'onCallUp' | 'onCallUps'>;
 
-/** Puts live values into the shown screen as they come. */
+/** Puts live values into the shown screen as they come; says whether nothing comes in any more. */
 export function useLive(project: string, trail: Trail, shown: Shown | undefined, called: Called) {
   const { live = false, trail: id = '', n = 0 } = shown ?? {};
+  const [lost, setLost] = useState(false);
   const depth = shown ? depthOf(shown) : 0;
   useEffect(() => {
     if (!live) return;
@@ -20,10 +21,15 @@ export function useLive(project: string, trail: Trail, shown: Shown | undefined,
     const here = (s: Shown, of: number) => s.trail === id && s.n === of;
     return new Live(() => new EventSource(url), {
       onEvent: (e) => trail.change((s) => (here(s, e.n) ? merged(s, depth, e.elements, e.gone) : s)),
-      onLost: () => trail.change((s) => mapped(s, (e) => stale(e, reason))),
+      onLost: () => {
+        setLost(true);
+        trail.change((s) => mapped(s, (e) => stale(e, reason)));
+      },
+      onBack: () => setLost(false),
       reload: () => void trail.reload(),
       onCallUp: called.onCallUp,
       onCallUps: called.onCallUps,
     }).start();
   }, [live, id, n, depth, project, trail, called.onCallUp, called.onCallUps]);
+  return lost;
 }

@@ -6,6 +6,7 @@ import type { Press } from '../trail/Press';
 
 interface WorkProps {
   call: Calls;
+  files: boolean; // lists may be saved as files
   screen: string;
   keepLook: WorkHands['keepLook'];
   titles: Record<string, Title>;
@@ -18,6 +19,7 @@ interface WorkProps {
 /** What is kept for a user on one screen, in the form in which elements ask for it. */
 export function useWork({
   call,
+  files,
   screen,
   keepLook,
   titles,
@@ -33,7 +35,7 @@ export function useWork({
       views: (list) => call.views(screen, list),
       keepView: async (list, choice) => void (await call.keepView(screen, list, choice)),
       dropView: async (list, name) => void (await call.dropView(screen, list, name)),
-      csv: call.csv,
+      csv: files ? call.csv : undefined,
       picture: call.picture,
       addParent: onAddParent,
       holding: (element) => ({
@@ -46,6 +48,6 @@ export function useWork({
       adding,
       onAdding: setAdding,
     }),
-    [call, screen, keepLook, titles, adding, setAdding, onAddParent, press],
+    [call, files, screen, keepLook, titles, adding, setAdding, onAddParent, press],
   );
 }

@@ -17,7 +17,7 @@ export function ListTools({ element, list }: { element: ElementView; list: ListV
       <FindLine />
       <Box flex="1" />
       {work && <SavedViews element={element} list={list} />}
-      {work && (
+      {work?.csv && (
         <Action asChild tone="quiet">
           <a href={work.csv(element.id)} download>
             as CSV file
