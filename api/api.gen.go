@@ -152,6 +152,9 @@ type ButtonView = element.ButtonView
 
 // CallUp What comes to the front now, as a stream tells it.
 type CallUp struct {
+	// At the place of a tab that it is told
+	At *string `json:"at,omitempty"`
+
 	// Began Unix milliseconds
 	Began int64 `json:"began"`
 
@@ -635,6 +638,8 @@ type ListView = element.ListView
 
 // LiveEvent Elements whose live values changed.
 type LiveEvent struct {
+	// At the place of a tab that it is of: trail, place and how deep
+	At       string        `json:"at"`
 	Elements []ElementView `json:"elements"`
 
 	// Gone Ids of elements that are not on the screen any more.
@@ -1638,9 +1643,8 @@ type GetCsvParams struct {
 
 // GetEventsParams defines parameters for GetEvents.
 type GetEventsParams struct {
-	Trail string `form:"trail" json:"trail"`
-	N     int    `form:"n" json:"n"`
-	Depth *int   `form:"depth,omitempty" json:"depth,omitempty"`
+	// At places of tabs: trail, place and how deep, with dots between
+	At []string `form:"at" json:"at"`
 }
 
 // GetImageParams defines parameters for GetImage.
@@ -1726,6 +1730,9 @@ type ShowAtWorkJSONRequestBody = WorkRequest
 
 // MoreRowsAtWorkJSONRequestBody defines body for MoreRowsAtWork for application/json ContentType.
 type MoreRowsAtWorkJSONRequestBody = WorkRowsRequest
+
+// TrendAtWorkJSONRequestBody defines body for TrendAtWork for application/json ContentType.
+type TrendAtWorkJSONRequestBody = WorkRowsRequest
 
 // TryConnectionJSONRequestBody defines body for TryConnection for application/json ContentType.
 type TryConnectionJSONRequestBody = ConnectionKept
@@ -1933,6 +1940,9 @@ type ServerInterface interface {
 	// MoreRowsAtWork Further rows of a list at work
 	// (POST /api/build/{project}/work/rows)
 	MoreRowsAtWork(c *gin.Context, project string)
+	// TrendAtWork The samples of a trend on a screen at work by line
+	// (POST /api/build/{project}/work/trend)
+	TrendAtWork(c *gin.Context, project string)
 	// GetConnections All connections, without what is secret
 	// (GET /api/connections)
 	GetConnections(c *gin.Context)
@@ -2068,7 +2078,7 @@ type ServerInterface interface {
 	// TakeDraft Take over a draft of another tab
 	// (POST /api/use/{project}/draft/take)
 	TakeDraft(c *gin.Context, project string)
-	// GetEvents Live values of a place, as server-sent events
+	// GetEvents Live values of places of one browser, as server-sent events
 	// (GET /api/use/{project}/events)
 	GetEvents(c *gin.Context, project string, params GetEventsParams)
 	// ForkTrail A duplicated tab goes its own way
@@ -3439,6 +3449,31 @@ func (siw *ServerInterfaceWrapper) MoreRowsAtWork(c *gin.Context) {
 	siw.Handler.MoreRowsAtWork(c, project)
 }
 
+// TrendAtWork operation middleware
+func (siw *ServerInterfaceWrapper) TrendAtWork(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TrendAtWork(c, project)
+}
+
 // GetConnections operation middleware
 func (siw *ServerInterfaceWrapper) GetConnections(c *gin.Context) {
 
@@ -4451,27 +4486,11 @@ func (siw *ServerInterfaceWrapper) GetEvents(c *gin.Context) {
 	// Parameter object where we will unmarshal all parameters from the context
 	var params GetEventsParams
 
-	// ------------- Required query parameter "trail" -------------
+	// ------------- Required query parameter "at" -------------
 
-	err = runtime.BindQueryParameterWithOptions("form", true, true, "trail", c.Request.URL.Query(), &params.Trail, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "at", c.Request.URL.Query(), &params.At, runtime.BindQueryParameterOptions{Type: "array", Format: ""})
 	if err != nil {
-		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter trail: %w", err), http.StatusBadRequest)
-		return
-	}
-
-	// ------------- Required query parameter "n" -------------
-
-	err = runtime.BindQueryParameterWithOptions("form", true, true, "n", c.Request.URL.Query(), &params.N, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
-	if err != nil {
-		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter n: %w", err), http.StatusBadRequest)
-		return
-	}
-
-	// ------------- Optional query parameter "depth" -------------
-
-	err = runtime.BindQueryParameterWithOptions("form", true, false, "depth", c.Request.URL.Query(), &params.Depth, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
-	if err != nil {
-		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter depth: %w", err), http.StatusBadRequest)
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter at: %w", err), http.StatusBadRequest)
 		return
 	}
 
@@ -5152,6 +5171,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/build/:project/redo", wrapper.Redo)
 	router.POST(options.BaseURL+"/api/build/:project/work", wrapper.ShowAtWork)
 	router.POST(options.BaseURL+"/api/build/:project/work/rows", wrapper.MoreRowsAtWork)
+	router.POST(options.BaseURL+"/api/build/:project/work/trend", wrapper.TrendAtWork)
 	router.POST(options.BaseURL+"/api/build/:project/practise", wrapper.Practise)
 	router.POST(options.BaseURL+"/api/build/:project/condition", wrapper.ReadCondition)
 	router.GET(options.BaseURL+"/api/build/:project/names", wrapper.GetNames)

@@ -40,7 +40,7 @@ type Client struct {
 	away      error     // why it was not connected the last time; nil when it was
 	alive     time.Time // when the watchdog last held
 	wasGood   bool
-	listeners map[*Listener]bool
+	listeners listeners
 	drop      context.CancelFunc // gives the connection up, for a new one
 	wanted    chan struct{}      // there is something new to watch
 	stop      context.CancelFunc
@@ -52,7 +52,7 @@ func Open(settings Settings, source string, log *slog.Logger) *Client {
 	ctx, stop := context.WithCancel(context.Background())
 	c := &Client{
 		settings: settings, source: source, log: log,
-		nodes: map[string]*node{}, byHandle: map[uint32]*node{}, listeners: map[*Listener]bool{},
+		nodes: map[string]*node{}, byHandle: map[uint32]*node{}, listeners: newListeners(),
 		wanted: make(chan struct{}, 1), stop: stop, done: make(chan struct{}),
 	}
 	go c.run(ctx)
@@ -185,7 +185,7 @@ func (c *Client) checkGood() {
 	good := c.good()
 	if good != c.wasGood {
 		c.wasGood = good
-		for l := range c.listeners {
+		for l := range c.listeners.all {
 			l.signal()
 		}
 	}
@@ -239,8 +239,8 @@ func (n *node) take(read *ua.DataValue) {
 
 // tell signals all who listen to one of the nodes; the lock is held.
 func (c *Client) tell(names ...string) {
-	for l := range c.listeners {
-		if slices.ContainsFunc(names, func(name string) bool { return l.nodes[name] }) {
+	for _, name := range names {
+		for l := range c.listeners.of[name] {
 			l.signal()
 		}
 	}

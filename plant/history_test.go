@@ -3,6 +3,7 @@ package plant
 import (
 	"context"
 	"log/slog"
+	"slices"
 	"testing"
 	"time"
 
@@ -32,6 +33,32 @@ func TestHistoryKeepsOneSampleASecondAndForgetsTheOldest(t *testing.T) {
 	n.keep(start.Add(3 * time.Hour))
 	if len(n.history) != historyLength || n.history[len(n.history)-1].At >= start.Add(3*time.Hour).UnixMilli() {
 		t.Error("a text was kept as a number")
+	}
+}
+
+// What an earlier run kept comes before what was read since; a value that does not change is known at any moment.
+func TestHistoryGoesOnWithWhatAnEarlierRunKept(t *testing.T) {
+	now := time.Now().UnixMilli()
+	c := &Client{nodes: map[string]*node{"x": {name: "x", history: []Sample{{now - 5000, 5}, {now - 1000, 6}}}}}
+	c.Seed("x", []Sample{{now - 90_000, 1}, {now - 60_000, 2}, {now - 5000, 3}, {now - 2000, 4}})
+	c.Seed("gone", []Sample{{now, 1}})
+	values := func(samples []Sample) (out []float64) {
+		for _, s := range samples {
+			out = append(out, s.Value)
+		}
+		return out
+	}
+	if got := values(c.History("x", time.UnixMilli(now-100_000))); !slices.Equal(got, []float64{1, 2, 5, 6}) {
+		t.Errorf("the history is %v", got)
+	}
+	if got := c.History("x", time.UnixMilli(now-30_000)); !slices.Equal(values(got), []float64{2, 5, 6}) || got[0].At != now-30_000 {
+		t.Errorf("of half a minute it is %v", got)
+	}
+	if got := values(c.Since("x", now-5000)); !slices.Equal(got, []float64{6}) {
+		t.Errorf("since the last time came %v", got)
+	}
+	if got := c.Since("gone", 0); len(got) != 0 {
+		t.Errorf("of a node that nobody watches came %v", got)
 	}
 }
 

@@ -1,7 +1,9 @@
 package plant
 
 import (
+	"cmp"
 	"math"
+	"slices"
 	"time"
 
 	"github.com/gopcua/opcua/ua"
@@ -108,17 +110,54 @@ func valueOf(v *ua.Variant) cond.Value {
 	return cond.UnknownBecause("a value of a kind that is not shown")
 }
 
-// History gives the samples of a node since a moment, oldest first.
+// Seed puts samples of an earlier run before those of a node that is watched; ones that are not older are left out.
+func (c *Client) Seed(name string, earlier []Sample) {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	n := c.nodes[name]
+	if n == nil {
+		return
+	}
+	if len(n.history) > 0 {
+		first := n.history[0].At
+		i := slices.IndexFunc(earlier, func(s Sample) bool { return s.At >= first })
+		if i >= 0 {
+			earlier = earlier[:i]
+		}
+	}
+	n.history = slices.Concat(earlier, n.history)
+	n.history = n.history[max(0, len(n.history)-historyLength):]
+}
+
+// History gives the samples of a node since a moment, oldest first. What it was at that moment is the first of them.
 func (c *Client) History(name string, since time.Time) []Sample {
 	c.mu.Lock()
 	defer c.mu.Unlock()
 	out := []Sample{}
 	if n := c.nodes[name]; n != nil {
-		for _, s := range n.history {
-			if s.At >= since.UnixMilli() {
-				out = append(out, s)
-			}
+		from := since.UnixMilli()
+		i := n.firstAt(from)
+		if i > 0 && from <= time.Now().UnixMilli() {
+			out = append(out, Sample{At: from, Value: n.history[i-1].Value})
 		}
+		out = append(out, n.history[i:]...)
 	}
 	return out
+}
+
+// Since gives the samples of a node that are later than a moment (Unix milliseconds), oldest first.
+func (c *Client) Since(name string, after int64) []Sample {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	n := c.nodes[name]
+	if n == nil {
+		return nil
+	}
+	return slices.Clone(n.history[n.firstAt(after+1):])
+}
+
+// firstAt gives the index of the first sample that is not earlier than a moment.
+func (n *node) firstAt(at int64) int {
+	i, _ := slices.BinarySearchFunc(n.history, at, func(s Sample, at int64) int { return cmp.Compare(s.At, at) })
+	return i
 }

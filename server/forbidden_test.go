@@ -507,7 +507,7 @@ func (h *holder) otherTrails() {
 			{"POST", "/press", map[string]any{"press": "another-" + h.who.login, "release": 1, "element": "e_list", "row": "1"}},
 			{"POST", "/go", map[string]any{"to": "place"}}, {"POST", "/rows", map[string]any{"element": "e_list", "cursor": ""}},
 			{"POST", "/arrange", map[string]any{"filters": []any{}, "sort": []any{}}},
-			{"GET", fmt.Sprintf("/trend?trail=%s&n=%d&element=e_trend", shown.Trail, shown.N), nil}, {"GET", fmt.Sprintf("/events?trail=%s&n=%d", shown.Trail, shown.N), nil},
+			{"GET", fmt.Sprintf("/trend?trail=%s&n=%d&element=e_trend", shown.Trail, shown.N), nil}, {"GET", fmt.Sprintf("/events?at=%s.%d.0", shown.Trail, shown.N), nil},
 		}
 		for _, c := range calls {
 			var body any
@@ -529,14 +529,14 @@ func TestEveryCallOfTheDocumentIsGuarded(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	// Those of the first person and of links are guarded by a secret of their own.
-	open := map[string]bool{"/api/status": true, "/api/sign-in": true, "/api/sign-out": true, "/api/first": true, "/api/link": true}
+	// Those of the first person, of links and of displays are guarded by a secret of their own.
+	open := map[string]bool{"/api/status": true, "/api/sign-in": true, "/api/sign-out": true, "/api/first": true, "/api/link": true, "/api/device": true}
 	ruledStand(t)
 	nobody, user, roleless := as(t, ""), as(t, "sela"), as(t, "try-nothing")
 	tried := 0
 	for path, item := range document.Paths.Map() {
 		for method, operation := range item.Operations() {
-			address := strings.NewReplacer("{project}", "tarnhorn", "{table}", "t_staff", "{person}", "a_mira", "{element}", "e_x", "{field}", "f_name", "{occurrence}", "1").Replace(path) + "?trail=x&n=1&element=e&as=a_mira&record=1"
+			address := strings.NewReplacer("{project}", "tarnhorn", "{table}", "t_staff", "{person}", "a_mira", "{element}", "e_x", "{field}", "f_name", "{occurrence}", "1").Replace(path) + "?at=x.1.0&trail=x&n=1&element=e&as=a_mira&record=1"
 			body := "{}"
 			if operation.RequestBody == nil {
 				body = ""

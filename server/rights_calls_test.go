@@ -116,7 +116,7 @@ func TestWhyOverHTTP(t *testing.T) {
 func TestRightsAtOneLook(t *testing.T) {
 	var table build.RightsTable
 	as(t, "arno").must("GET", builds+"/rights", nil, &table)
-	if len(table.Tables) != 12 || len(table.Screens) != 23 || len(table.Conditions) != 3 {
+	if len(table.Tables) != 12 || len(table.Screens) != 26 || len(table.Conditions) != 3 {
 		t.Fatalf("%d tables, %d screens, %d conditions", len(table.Tables), len(table.Screens), len(table.Conditions))
 	}
 	for _, row := range table.Tables {

@@ -21,6 +21,7 @@ import (
 	"ambergate/server/answer"
 	"ambergate/server/base"
 	"ambergate/server/build"
+	"ambergate/server/recorded"
 	"ambergate/server/use"
 	"ambergate/store"
 )
@@ -116,6 +117,7 @@ func (s *Server) Keep(ctx context.Context) {
 	var watching sync.WaitGroup
 	defer watching.Wait()
 	watching.Go(func() { s.WatchCallUps(ctx) })
+	watching.Go(func() { recorded.New(s.Base).Keep(ctx) })
 	s.TellDifferences(ctx, s.Log)
 	tick := time.NewTicker(forgetEvery)
 	defer tick.Stop()

@@ -58,7 +58,7 @@ func endsWith(t *testing.T, names <-chan string, within time.Duration) (last str
 }
 
 func eventsOf(slug string, shown api.Shown) string {
-	return fmt.Sprintf("/api/use/%s/events?trail=%s&n=%d", slug, shown.Trail, shown.N)
+	return fmt.Sprintf("/api/use/%s/events?at=%s.%d.0", slug, shown.Trail, shown.N)
 }
 
 // Hardening, high 6: streams went on for a minute after a release, and after the guard's record had changed.

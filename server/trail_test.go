@@ -166,7 +166,7 @@ func firstKey(s api.Shown) string {
 func TestSigningOutEndsStreamsWithinSeconds(t *testing.T) {
 	p := as(t, "jon")
 	shown := p.open("/drive-room?lift=3")
-	resp, err := p.client.Get(server(t).URL + fmt.Sprintf("/api/use/tarnhorn/events?trail=%s&n=%d", shown.Trail, shown.N))
+	resp, err := p.client.Get(server(t).URL + fmt.Sprintf("/api/use/tarnhorn/events?at=%s.%d.0", shown.Trail, shown.N))
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -19,7 +19,7 @@ func TestNobodyGetsInUnsigned(t *testing.T) {
 	p := as(t, "")
 	for _, call := range [][2]string{
 		{"GET", "/api/me"}, {"POST", "/api/use/tarnhorn/open"}, {"POST", "/api/use/tarnhorn/press"}, {"POST", "/api/use/tarnhorn/go"}, {"POST", "/api/use/tarnhorn/arrange"},
-		{"POST", "/api/use/tarnhorn/rows"}, {"GET", "/api/use/tarnhorn/titles/t_staff"}, {"GET", "/api/use/tarnhorn/trend?trail=x&n=1&element=e"}, {"GET", "/api/use/tarnhorn/events?trail=x&n=1"},
+		{"POST", "/api/use/tarnhorn/rows"}, {"GET", "/api/use/tarnhorn/titles/t_staff"}, {"GET", "/api/use/tarnhorn/trend?trail=x&n=1&element=e"}, {"GET", "/api/use/tarnhorn/events?at=x.1.0"},
 		{"GET", "/api/build/tarnhorn"}, {"POST", "/api/build/tarnhorn/edits"}, {"POST", "/api/build/tarnhorn/undo"}, {"POST", "/api/build/tarnhorn/redo"}, {"POST", "/api/build/tarnhorn/work"},
 		{"POST", "/api/build/tarnhorn/practise"}, {"POST", "/api/build/tarnhorn/condition"}, {"GET", "/api/build/tarnhorn/names?screen=s_cabin"}, {"POST", "/api/build/tarnhorn/proposals"},
 		{"GET", "/api/build/tarnhorn/records/t_cabins?as=a_mira"}, {"POST", "/api/build/tarnhorn/releases"}, {"GET", "/api/build/tarnhorn/events"},
@@ -246,7 +246,7 @@ func TestCommandsGoToThePlantAndTellTheirOutcome(t *testing.T) {
 func TestLiveValuesComeAsEvents(t *testing.T) {
 	p := as(t, "jon")
 	shown := p.open("/drive-room?lift=1")
-	resp, err := p.client.Get(server(t).URL + fmt.Sprintf("/api/use/tarnhorn/events?trail=%s&n=%d", shown.Trail, shown.N))
+	resp, err := p.client.Get(server(t).URL + fmt.Sprintf("/api/use/tarnhorn/events?at=%s.%d.0", shown.Trail, shown.N))
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -146,7 +146,7 @@ func open(ctx context.Context, up *stage.Stage, base string, i int, heard chan<-
 	if err := b.post("/api/use/tarnhorn/open", map[string]any{"address": "/drive-room?lift=1"}, &shown); err != nil {
 		return err
 	}
-	req, err := http.NewRequestWithContext(ctx, "GET", fmt.Sprintf("%s/api/use/tarnhorn/events?trail=%s&n=%d", base, shown.Trail, shown.N), nil)
+	req, err := http.NewRequestWithContext(ctx, "GET", fmt.Sprintf("%s/api/use/tarnhorn/events?at=%s.%d.0", base, shown.Trail, shown.N), nil)
 	if err != nil {
 		return fmt.Errorf("ask for a stream: %w", err)
 	}

@@ -8,6 +8,6 @@
 //   - scene.go: what the texts of a way are read in
 //   - reads.go, order.go, child.go, steps.go: what a screen fetches
 //   - shared.go: a shared gate, compiled for one that uses it
-//   - rules.go, callup.go: row rules; what the plant calls up
+//   - rules.go, callup.go, recorded.go: row rules; what the plant calls up; what trends show
 //   - way.go, facts.go, results.go, adds.go, vars.go, uses.go: ways, and what can be told of them
 package plan

@@ -20,6 +20,7 @@ type Screen struct {
 	RecordPaths Paths             // of the screen's own record
 	InputPaths  map[string]Paths  // of records given as inputs
 	UserPaths   Paths             // of the user's own record
+	AsksUser    bool              // what it shows hangs on who the user is, not on their roles alone
 	VarPaths    map[string]Paths  // of records that variables hold
 	Tags        []*cond.Path      // live values, in order of appearance
 	Needs                         // of all its gates

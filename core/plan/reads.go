@@ -104,6 +104,7 @@ func (b *Planner) reads(paths []*cond.Path) {
 			b.Plan.Tags = append(b.Plan.Tags, p)
 			continue
 		case "user":
+			b.Plan.AsksUser = true
 			if p.First() != "record" {
 				continue
 			}

@@ -140,6 +140,17 @@ func (r *Rights) bind(e *cond.Expr) *cond.Pred {
 	return nil
 }
 
+// ByRows says whether row rules count for the user in any table that was asked for: then two with the same roles may see
+// different things.
+func (r *Rights) ByRows() bool {
+	for _, t := range r.tables {
+		if len(t.rows) > 0 {
+			return true
+		}
+	}
+	return false
+}
+
 // Rows gives what a record of a table must meet for a verb; nil for every record.
 func (r *Rights) Rows(verb, table string) *cond.Pred { return r.On(table).rows[verb] }
 

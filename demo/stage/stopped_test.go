@@ -32,7 +32,7 @@ func TestToldToStopItFinishesWhatIsUnderWay(t *testing.T) {
 	if err := b.call("POST", usePath+"/open", map[string]any{"address": "/drive-room?lift=1"}, &room); err != nil {
 		t.Fatal(err)
 	}
-	stream, err := b.client.Get(fmt.Sprintf("http://%s%s/events?trail=%s&n=%d", p.address, usePath, room.Trail, room.N))
+	stream, err := b.client.Get(fmt.Sprintf("http://%s%s/events?at=%s.%d.0", p.address, usePath, room.Trail, room.N))
 	if err != nil || stream.StatusCode != http.StatusOK {
 		t.Fatalf("open a stream: %v", err)
 	}

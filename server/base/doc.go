@@ -4,7 +4,7 @@
 //   - apps.go, others.go: compiled projects and their drafts; other projects
 //   - sessions.go: who asks
 //   - connections.go: what applications are connected to, of the configuration and added in the program
-//   - plants.go, listen.go: what is kept of a plant
+//   - plants.go, listen.go, trend.go: what is kept of a plant
 //   - sources.go, titles.go: records and tags of a project, from wherever each comes
 //   - pressed.go: presses as the API writes them
 //   - stream.go, watchers.go: server-sent events

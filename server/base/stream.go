@@ -4,6 +4,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"net/http"
+	"sync"
 	"time"
 
 	"github.com/gin-gonic/gin"
@@ -19,9 +20,10 @@ const (
 	OpenEvery      = time.Minute
 )
 
-// Stream writes server-sent events.
+// Stream writes server-sent events; several may write to one.
 type Stream struct {
-	c *gin.Context
+	c  *gin.Context
+	mu *sync.Mutex
 }
 
 // NewStream begins to answer a call with events.
@@ -31,7 +33,7 @@ func NewStream(c *gin.Context) Stream {
 	h.Set("X-Accel-Buffering", "no")
 	c.Writer.WriteHeader(http.StatusOK)
 	c.Writer.Flush()
-	return Stream{c}
+	return Stream{c, &sync.Mutex{}}
 }
 
 // Send writes one event with data as JSON. The error is that of a reader that is gone or takes nothing.
@@ -40,6 +42,8 @@ func (s Stream) Send(event string, data any) error {
 	if err != nil {
 		return fmt.Errorf("write an event: %w", err)
 	}
+	s.mu.Lock()
+	defer s.mu.Unlock()
 	// A reader that takes nothing for a while is let go; it comes back for a snapshot.
 	_ = http.NewResponseController(s.c.Writer).SetWriteDeadline(time.Now().Add(5 * time.Second))
 	if _, err := fmt.Fprintf(s.c.Writer, "event: %s\ndata: %s\n\n", event, text); err != nil {

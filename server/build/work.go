@@ -95,28 +95,45 @@ func placeAtWork(app *plan.App, req api.WorkRequest) place.Place {
 // MoreRowsAtWork gives a further stretch of a list on the stage, as the walked user would get it.
 func (s *Side) MoreRowsAtWork(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *Building, req api.WorkRowsRequest) (out *element.ListView, err error) {
-		user, err := s.walked(c, b, req.Work.As)
-		if err != nil {
-			return nil, err
-		}
-		more := func(from ask.Records) error {
-			src := use.Sources{Records: from, Tags: base.Tags{Base: s.Base, Project: b.Draft.App.Project}, Now: s.LocalNow(b.Draft.App), Others: s.Others(c), Ghosts: true}
-			bare := src
-			bare.Bare = true // the other lists stand already
-			o, err := use.Open(c, b.Draft.App, user, placeAtWork(b.Draft.App, req.Work), bare)
-			if err == nil {
-				out, err = element.More(c, o, src, req.Element, answer.Value(req.Cursor), answer.Value(req.Back))
-			}
+		err = s.bareAtWork(c, b, req.Work, func(o *use.Opening, src use.Sources) (err error) {
+			out, err = element.More(c, o, src, req.Element, answer.Value(req.Cursor), answer.Value(req.Back))
 			return err
-		}
-		journal := s.journals.of(answer.Value(req.Work.Journal), b.account.ID)
-		if len(journal) == 0 {
-			err = more(s.Reader(b.Draft.App))
-		} else {
-			err = s.replayed(c, b, journal, req.Work.Screen, func(p *records.Press) error { return more(p) })
-		}
+		})
 		return out, err
 	})
+}
+
+// TrendAtWork gives the samples of a trend on the stage.
+func (s *Side) TrendAtWork(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.WorkRowsRequest) (out api.Trend, err error) {
+		err = s.bareAtWork(c, b, req.Work, func(o *use.Opening, _ use.Sources) error {
+			out = s.Trend(b.Draft.App, o, req.Element)
+			return nil
+		})
+		return out, err
+	})
+}
+
+// bareAtWork opens the screen at work as the walked user would get it, without its lists, which stand already.
+func (s *Side) bareAtWork(c *gin.Context, b *Building, work api.WorkRequest, run func(o *use.Opening, src use.Sources) error) error {
+	user, err := s.walked(c, b, work.As)
+	if err != nil {
+		return err
+	}
+	open := func(from ask.Records) error {
+		src := use.Sources{Records: from, Tags: base.Tags{Base: s.Base, Project: b.Draft.App.Project}, Now: s.LocalNow(b.Draft.App), Others: s.Others(c), Ghosts: true}
+		bare := src
+		bare.Bare = true
+		o, err := use.Open(c, b.Draft.App, user, placeAtWork(b.Draft.App, work), bare)
+		if err != nil {
+			return err
+		}
+		return run(o, src)
+	}
+	if journal := s.journals.of(answer.Value(work.Journal), b.account.ID); len(journal) > 0 {
+		return s.replayed(c, b, journal, work.Screen, func(p *records.Press) error { return open(p) })
+	}
+	return open(s.Reader(b.Draft.App))
 }
 
 // fillInputs gives required records a first one to stand on, so that the stage is live at once.

@@ -76,12 +76,12 @@ func (f *liveFeed) tellCallUps(ctx context.Context, out base.Stream) bool {
 			continue // they may not be there
 		}
 		f.called[o.ID] = true
-		event := api.CallUp{Occurrence: o.ID, Words: o.Words, Screen: v.App.Project.Screens[c.Screen].Title, Began: o.Began.UnixMilli(), High: answer.OrNil(c.Priority == "high"), Here: answer.OrNil(isThere(f.opening.At, to))}
+		event := api.CallUp{At: &f.at, Occurrence: o.ID, Words: o.Words, Screen: v.App.Project.Screens[c.Screen].Title, Began: o.Began.UnixMilli(), High: answer.OrNil(c.Priority == "high"), Here: answer.OrNil(isThere(f.opening.At, to))}
 		if out.Send("callup", event) != nil {
 			return false
 		}
 	}
-	return out.Send("callups", struct{}{}) == nil
+	return out.Send("callups", placeEnded{f.at}) == nil
 }
 
 // CallUp brings a tab to the screen that an occurrence calls up. Where one comes from stays as it is, a dialog over it

@@ -9,7 +9,7 @@
 //   - comes_back.go, vars.go, tokens.go, commands.go: dialogs that come back, variables, questions, the plant
 //   - arrange.go, looks.go, list_views.go, csv.go: how lists are looked at, kept and exported
 //   - drafts.go: what was typed and not saved
-//   - events.go: live values
+//   - events.go, groups.go: live values; places that look the same, worked out once
 //   - images.go: pictures that records hold
 //   - my_rights.go: what one may
 package use

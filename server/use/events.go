@@ -1,36 +1,76 @@
 package use
 
 import (
-	"bytes"
 	"context"
 	"encoding/json"
 	"errors"
-	"hash/maphash"
 	"maps"
+	"strconv"
+	"strings"
+	"sync"
 	"time"
 
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
+	"ambergate/core/ask"
 	"ambergate/core/use"
-	"ambergate/plant"
 	"ambergate/server/answer"
 	"ambergate/server/base"
 )
 
-// GetEvents sends the elements of a place whose live values change. Only resolved elements are
-// sent, never raw values; a slow reader gets the newest of each, not a backlog.
+// mostPlaces is how many places one stream is of at most: open tabs of one browser.
+const mostPlaces = 24
+
+// GetEvents sends the elements of places whose live values change, to all tabs of a browser over one stream. Only
+// resolved elements are sent, never raw values; a slow reader gets the newest of each, not a backlog.
 func (s *Side) GetEvents(c *gin.Context, slug string, params api.GetEventsParams) {
-	v, o, err := s.opened(c, slug, params.Trail, params.N, answer.Value(params.Depth))
-	if err != nil {
-		answer.Fail(c, err)
+	if len(params.At) > mostPlaces {
+		answer.Fail(c, &ask.Refusal{Code: "too-much", What: "One stream is of at most 24 places.", Then: "Close some of the tabs."})
 		return
 	}
-	s.serveLive(c, liveFeed{visit: v, opening: o, token: s.Cookies.Read(c, base.SessionCookie), trail: params.Trail, n: params.N})
+	var feeds []*liveFeed
+	var refused []placeRefused
+	for _, at := range params.At {
+		f, err := s.feed(c, slug, at)
+		switch {
+		case err == nil:
+			feeds = append(feeds, f)
+		case len(params.At) == 1 || errors.Is(err, answer.ErrSignedOut) || !answer.IsRefusal(err):
+			answer.Fail(c, err)
+			return
+		default:
+			refused = append(refused, refusedAt(at, err))
+		}
+	}
+	out := base.NewStream(c)
+	for _, r := range refused {
+		if out.Send("refused", r) != nil {
+			return
+		}
+	}
+	s.serveLive(c, out, feeds)
+}
+
+// placeEnded says that a place is to be read again.
+type placeEnded struct {
+	At string `json:"at"`
+}
+
+// placeRefused says that a place is not open any more, and why.
+type placeRefused struct {
+	At string `json:"at"`
+	api.Problem
+}
+
+func refusedAt(at string, err error) placeRefused {
+	_, problem := answer.Describe(err)
+	return placeRefused{at, problem}
 }
 
 // liveFeed is one open place of one tab.
 type liveFeed struct {
+	at      string // as the browser names it
 	visit   *Visit
 	opening *use.Opening
 	token   string
@@ -39,62 +79,106 @@ type liveFeed struct {
 	known   time.Time // when the session was last found
 	checked time.Time // when it was last asked whether the place is open
 	writes  int       // how many presses had changed records by then
-	plants  map[*plant.Client][]string
-	called  map[int64]bool // by which occurrences the tab was told to go elsewhere
+	group   *group
+	seen    map[string]uint64 // what was sent of each element
+	called  map[int64]bool    // by which occurrences the tab was told to go elsewhere
 }
 
-func (s *Side) serveLive(c *gin.Context, f liveFeed) {
-	out := base.NewStream(c)
-	// One is on its way before anybody listens, and what was sent is compared with begins without live values: between
-	// the answer and this stream any of them may have changed, and not change again for hours.
-	signals := make(chan struct{}, 1)
-	signals <- struct{}{}
-	f.plants = f.visit.tags().Watch(c, f.opening.TagRefs())
-	stop := base.Listen(c, f.plants, signals)
-	defer stop()
-	seen := map[string]uint64{}
-	if f.opening.AllRead() { // where one is not known, what asks just for that looks the same
-		seen = elementsNow(f.opening.Unread().View())
+// feed opens a place for a stream: trail.n.depth.
+func (s *Side) feed(c *gin.Context, slug, at string) (*liveFeed, error) {
+	parts := strings.Split(at, ".")
+	if len(parts) != 3 {
+		return nil, &ask.Refusal{Code: "bad-request", What: "A place of a stream is a trail, its place and how deep, with dots between."}
 	}
+	n, nErr := strconv.Atoi(parts[1])
+	depth, depthErr := strconv.Atoi(parts[2])
+	if errors.Join(nErr, depthErr) != nil {
+		return nil, &ask.Refusal{Code: "bad-request", What: "A place of a stream is named by numbers."}
+	}
+	v, o, err := s.opened(c, slug, parts[0], n, depth)
+	if err != nil {
+		return nil, err
+	}
+	// What was sent is compared with begins without live values: between the answer and this stream any of them may
+	// have changed, and not change again for hours.
+	seen := map[string]uint64{}
+	if o.AllRead() { // where one is not known, what asks just for that looks the same
+		seen = sums(encode(o.Unread().View()))
+	}
+	return &liveFeed{at: at, visit: v, opening: o, token: s.Cookies.Read(c, base.SessionCookie), trail: parts[0], n: n, seen: seen}, nil
+}
+
+// serveLive sends what changes at any of the places, until none of them is open any more.
+func (s *Side) serveLive(ctx context.Context, out base.Stream, feeds []*liveFeed) {
+	ctx, stop := context.WithCancel(ctx)
+	defer stop()
+	var open sync.WaitGroup
+	for _, f := range feeds {
+		open.Go(func() {
+			if !f.serve(ctx, s, out) {
+				stop() // nobody reads
+			}
+		})
+	}
+	heartbeat := time.NewTicker(base.HeartbeatEvery)
+	defer heartbeat.Stop()
+	all := make(chan struct{})
+	go func() { open.Wait(); close(all) }()
+	for {
+		select {
+		case <-all:
+			return
+		case <-s.Ending():
+			stop()
+			<-all
+			return
+		case <-heartbeat.C:
+			if out.Send("alive", struct{}{}) != nil {
+				stop()
+			}
+		}
+	}
+}
+
+// serve sends what changes at one place as long as it is open; false when nobody reads any more.
+func (f *liveFeed) serve(ctx context.Context, s *Side, out base.Stream) bool {
+	defer base.Recovered(s.Log, "send live values")
+	group, signals, leave := s.groups.join(ctx, f.visit, f.opening)
+	f.group = group
+	defer leave()
 	var callUps <-chan int64
 	if f.visit.mayBeCalled() {
 		heard, unheard := s.CallUps.Heard.Add(f.visit.project)
 		defer unheard()
 		callUps = heard
-		if !f.tellCallUps(c, out) {
-			return
+		if !f.tellCallUps(ctx, out) {
+			return false
 		}
 	}
-	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
-	defer heartbeat.Stop()
+	session := time.NewTicker(base.SessionEvery)
 	defer session.Stop()
 	f.known, f.checked, f.writes = time.Now(), time.Now(), s.Changes.Of(f.visit.project)
-	revision := 0
-	for {
+	for revision := 1; ; {
 		select {
-		case <-c.Done():
-			return
-		case <-s.Ending():
-			return
-		case <-heartbeat.C:
-			if out.Send("alive", struct{}{}) != nil {
-				return
-			}
+		case <-ctx.Done():
+			return true
 		case <-session.C:
-			if event, why := f.stillOpen(c); event != "" {
-				_ = out.Send(event, why) // the stream ends anyway
-				return
+			if event, why := f.stillOpen(ctx); event != "" {
+				return out.Send(event, why) == nil
 			}
 		case <-callUps:
-			if !f.tellCallUps(c, out) {
-				return
+			if !f.tellCallUps(ctx, out) {
+				return false
 			}
 		case <-signals:
-			revision++
-			if !f.push(out, seen, revision) {
-				return
+			now := group.state()
+			if now.refused != nil {
+				return out.Send("refused", refusedAt(f.at, now.refused)) == nil
 			}
-			time.Sleep(base.ResolveEvery)
+			if !f.push(out, now, revision) {
+				return false
+			}
+			revision++
 		}
 	}
 }
@@ -115,20 +199,20 @@ func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 	account, err := v.server.Sessions.ByToken(asking, f.token, v.project)
 	switch {
 	case errors.Is(err, answer.ErrSignedOut), err == nil && !maps.Equal(account.Roles, v.account.Roles):
-		return "ended", struct{}{}
+		return "ended", placeEnded{f.at}
 	case err != nil && time.Since(f.known) > believedFor:
-		return "ended", struct{}{}
+		return "ended", placeEnded{f.at}
 	case err != nil: // the store is away: the plant is not, and who was there a moment ago is believed for a while
 		return "", nil
 	}
 	f.known = time.Now()
-	for p := range f.plants {
+	for p := range f.group.plants {
 		if !v.server.Connected.Holds(p) { // it was led to another address since
-			return "ended", struct{}{}
+			return "ended", placeEnded{f.at}
 		}
 	}
 	if _, release, err := v.server.Apps.Released(asking, v.project); err == nil && release != v.release {
-		return "ended", struct{}{}
+		return "ended", placeEnded{f.at}
 	}
 	writes := v.server.Changes.Of(v.project)
 	since := time.Since(f.checked)
@@ -137,54 +221,34 @@ func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 	}
 	f.checked, f.writes = time.Now(), writes
 	if err := use.Check(asking, v.App, v.user, f.opening.Place(), v.sources()); answer.IsRefusal(err) {
-		_, problem := answer.Describe(err)
-		return "refused", problem
+		return "refused", refusedAt(f.at, err)
 	}
 	return "", nil
 }
 
-// push sends what changed since; false when the stream has to end.
-func (f liveFeed) push(out base.Stream, seen map[string]uint64, revision int) bool {
-	if err := f.opening.StillOpen(); err != nil {
-		_, problem := answer.Describe(err)
-		_ = out.Send("refused", problem) // the stream ends anyway
-		return false
-	}
-	view := f.opening.View()
-	event := api.LiveEvent{N: f.n, Revision: revision, Elements: []use.ElementView{}}
-	var gone []string
-	now := elementsNow(view)
-	for _, e := range view.Elements {
-		if was, known := seen[e.ID]; !known || was != now[e.ID] {
-			event.Elements = append(event.Elements, e)
-		}
-	}
-	for id := range seen {
-		if _, there := now[id]; !there {
-			gone = append(gone, id)
-			delete(seen, id)
-		}
-	}
-	if len(gone) > 0 {
-		event.Gone = &gone
-	}
-	maps.Copy(seen, now)
-	return len(event.Elements)+len(gone) == 0 || out.Send("live", event) == nil
+// liveEvent is api.LiveEvent with elements that were encoded already.
+type liveEvent struct {
+	At       string            `json:"at"`
+	N        int               `json:"n"`
+	Revision int               `json:"revision"`
+	Elements []json.RawMessage `json:"elements"`
+	Gone     []string          `json:"gone,omitempty"`
 }
 
-var elementSeed = maphash.MakeSeed()
-
-// elementsNow gives a number for how each element of a view is, by which a change is seen: thousands of streams that
-// kept what they sent would keep much.
-func elementsNow(v *use.View) map[string]uint64 {
-	out := make(map[string]uint64, len(v.Elements))
-	var text bytes.Buffer
-	for _, e := range v.Elements {
-		text.Reset()
-		if err := json.NewEncoder(&text).Encode(e); err != nil {
-			panic("an element does not encode: " + err.Error())
+// push sends what changed since; false when nobody reads any more.
+func (f *liveFeed) push(out base.Stream, now *worked, revision int) bool {
+	event := liveEvent{At: f.at, N: f.n, Revision: revision, Elements: []json.RawMessage{}}
+	for _, e := range now.elements {
+		if was, known := f.seen[e.id]; !known || was != e.sum {
+			event.Elements = append(event.Elements, e.text)
 		}
-		out[e.ID] = maphash.Bytes(elementSeed, text.Bytes())
 	}
-	return out
+	after := sums(now.elements)
+	for id := range f.seen {
+		if _, there := after[id]; !there {
+			event.Gone = append(event.Gone, id)
+		}
+	}
+	f.seen = after
+	return len(event.Elements)+len(event.Gone) == 0 || out.Send("live", event) == nil
 }

@@ -4,7 +4,6 @@ import (
 	"context"
 	"errors"
 	"strings"
-	"time"
 
 	"github.com/gin-gonic/gin"
 
@@ -12,7 +11,6 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/kinds/element"
 	"ambergate/core/place"
-	"ambergate/core/plan"
 	"ambergate/core/use"
 	"ambergate/server/answer"
 	"ambergate/server/base"
@@ -259,17 +257,6 @@ func (s *Side) GetTrend(c *gin.Context, slug string, params api.GetTrendParams) 
 		if err != nil {
 			return nil, err
 		}
-		return s.trend(v.App, o, params.Element), nil
+		return s.Trend(v.App, o, params.Element), nil
 	})
-}
-
-func (s *Side) trend(app *plan.App, o *use.Opening, element string) api.Trend {
-	out := api.Trend{}
-	t := base.Tags{Base: s.Base, Project: app.Project}
-	for line, ref := range o.TrendRefs(element) {
-		if p := t.Plant(ref.Source); p != nil {
-			out[line] = p.History(ref.Node, s.Now().Add(-time.Hour))
-		}
-	}
-	return out
 }

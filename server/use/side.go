@@ -11,10 +11,11 @@ type Side struct {
 	*base.Base
 	asks    askKey
 	holds   *holds
+	groups  *groups
 	CallUps *called.Hub // what the plant calls up
 }
 
 // New makes the users' side of a server.
 func New(b *base.Base) *Side {
-	return &Side{Base: b, asks: newAskKey(), holds: newHolds(b.Log, b.Store), CallUps: called.New(b)}
+	return &Side{Base: b, asks: newAskKey(), holds: newHolds(b.Log, b.Store), groups: newGroups(), CallUps: called.New(b)}
 }

@@ -83,6 +83,9 @@ func (spec *Trend) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	}
 }
 
+// Sampled says that its history is kept.
+func (*Trend) Sampled() {}
+
 // Samples gives the live value behind each of its lines, by line id.
 func (*Trend) Samples(o *use.Opening, e *plan.Element) map[string]ask.TagRef {
 	out := map[string]ask.TagRef{}

@@ -34,6 +34,12 @@ func (*User) Via(b *plan.Planner) plan.Via {
 // Say says it.
 func (*User) Say(*words.Writer, *project.Input) string { return "the user’s own record" }
 
+// Plan notes that where it leads hangs on who the user is.
+func (*User) Plan(b *plan.Planner) *cond.Expr {
+	b.Plan.AsksUser = true
+	return nil
+}
+
 // Finds gives the table that users have their records in.
 func (*User) Finds(s plan.Scene, _ *cond.Expr) (string, bool) {
 	return s.App.Project.Settings.UserTable, true

@@ -265,7 +265,7 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        /** Live values of a place, as server-sent events */
+        /** Live values of places of one browser, as server-sent events */
         get: operations["getEvents"];
         put?: never;
         post?: never;
@@ -371,6 +371,23 @@ export interface paths {
         put?: never;
         /** Further rows of a list at work */
         post: operations["moreRowsAtWork"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/work/trend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The samples of a trend on a screen at work by line */
+        post: operations["trendAtWork"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3182,6 +3199,8 @@ export interface components {
         };
         /** @description What comes to the front now, as a stream tells it. */
         CallUp: {
+            /** @description the place of a tab that it is told */
+            at?: string;
             /** Format: int64 */
             occurrence: number;
             words: string;
@@ -3333,6 +3352,8 @@ export interface components {
         };
         /** @description Elements whose live values changed. */
         LiveEvent: {
+            /** @description the place of a tab that it is of: trail, place and how deep */
+            at: string;
             n: number;
             revision: number;
             elements: components["schemas"]["ElementView"][];
@@ -4342,9 +4363,8 @@ export interface operations {
     getEvents: {
         parameters: {
             query: {
-                trail: string;
-                n: number;
-                depth?: number;
+                /** @description places of tabs: trail, place and how deep, with dots between */
+                at: string[];
             };
             header?: never;
             path: {
@@ -4571,6 +4591,41 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["ListView"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trendAtWork: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WorkRowsRequest"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Trend"];
                 };
             };
             /** @description a no */

@@ -1,4 +1,5 @@
 import type { CallUp, ElementView } from '../api/client';
+import type { Source } from './Stream';
 
 /** What comes in: the elements that changed, and ids of those that are gone. */
 export interface LiveEvent {
@@ -19,12 +20,6 @@ export interface LiveHands {
   /** The plant calls a screen up; what it called up is another list now. */
   onCallUp: (up: CallUp) => void;
   onCallUps: () => void;
-}
-
-/** The part of EventSource that is needed. */
-export interface Source {
-  addEventListener: (name: string, heard: (e: { data?: string }) => void) => void;
-  close: () => void;
 }
 
 const silence = 6000; // ms; the server says something every two seconds

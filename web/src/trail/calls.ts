@@ -80,7 +80,6 @@ export function calls(project: string, at: At) {
       ),
     csv: (element: string) => `/api/use/${project}/csv?${query({ element })}`,
     picture: (field: string, digest: string) => `/api/use/${project}/image?${query({ field, digest })}`,
-    events: () => `/api/use/${project}/events?${query({})}`,
   };
 }
 

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Line } from './controls';
 
 /** A short text that is kept when one leaves it, or with Enter; in the form that onSave gives, where it gives one. */
@@ -16,9 +16,14 @@ export function Typed({
   onSave: (v: string) => unknown;
 }) {
   const [typed, setTyped] = useState(value);
-  useEffect(() => setTyped(value), [value]);
+  const sent = useRef<string>(undefined); // and not answered yet: leaving the line after Enter sends nothing twice
+  useEffect(() => {
+    sent.current = undefined;
+    setTyped(value);
+  }, [value]);
   const save = () => {
-    if (typed.trim() === value) return;
+    if (typed.trim() === value || typed.trim() === sent.current) return;
+    sent.current = typed.trim();
     const kept = onSave(typed.trim());
     if (typeof kept === 'string') setTyped(kept);
   };

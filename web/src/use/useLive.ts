@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { Shown } from '../api/client';
 import { stale } from '../screen/kinds/all';
-import { calls } from '../trail/calls';
 import { Live, type LiveHands } from '../trail/Live';
+import { joinStream } from '../trail/shared';
 import { depthOf, mapped, merged } from '../trail/shown';
 import type { Trail } from '../trail/Trail';
 
@@ -17,9 +17,8 @@ export function useLive(project: string, trail: Trail, shown: Shown | undefined,
   const depth = shown ? depthOf(shown) : 0;
   useEffect(() => {
     if (!live) return;
-    const url = calls(project, { trail: id, n, depth }).events();
     const here = (s: Shown, of: number) => s.trail === id && s.n === of;
-    return new Live(() => new EventSource(url), {
+    return new Live(() => joinStream(`/api/use/${project}/events`, `${id}.${n}.${depth}`), {
       onEvent: (e) => trail.change((s) => (here(s, e.n) ? merged(s, depth, e.elements, e.gone) : s)),
       onLost: () => {
         setLost(true);

@@ -41,17 +41,18 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
       ask(api.GET('/api/build/{project}/records/{table}', { params: { path: { project, table }, query: { as, q } } })),
     [project, as],
   );
-  const more = useSteady((element: string, cursor: string, back: boolean) => {
+  const params = { path: { project } };
+  const here = () => {
     const { screen, place } = work.view ?? { screen: '', place: undefined };
     const { inputs, mode, set, filters, sort, find, tabs, vars } = place ?? {};
-    const body = {
-      work: { screen, as, journal, inputs, mode, set, filters, sort, find, tabs, vars },
-      element,
-      cursor,
-      back,
-    };
-    return ask(api.POST('/api/build/{project}/work/rows', { params: { path: { project } }, body }));
-  });
+    return { screen, as, journal, inputs, mode, set, filters, sort, find, tabs, vars };
+  };
+  const more = useSteady((element: string, cursor: string, back: boolean) =>
+    ask(api.POST('/api/build/{project}/work/rows', { params, body: { work: here(), element, cursor, back } })),
+  );
+  const trend = useSteady((element: string) =>
+    ask(api.POST('/api/build/{project}/work/trend', { params, body: { work: here(), element } })),
+  );
   const press = useSteady<Parameters<ScreenHands['onPress']>, Promise<Pressed>>(practice.press);
   const type = useSteady(onType);
   const arrange = useSteady(onArrange);
@@ -75,11 +76,11 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
         onArrange: arrange,
         more,
         titles,
-        trend: noSamples,
+        trend,
         drawers,
         builder,
       },
-    [view, project, type, press, arrange, more, titles, drawers, builder],
+    [view, project, type, press, arrange, more, titles, trend, drawers, builder],
   );
   const typed = useMemo(() => ({ values, errors: practice.errors }), [values, practice.errors]);
   const marks = useMemo(() => ({ chosen, several, lit: pointed, numbers }), [chosen, several, pointed, numbers]);
@@ -145,5 +146,3 @@ export function Stage({ as, work, numbers, practice, values, onType, onArrange, 
     </ScreenProvider>
   );
 }
-
-const noSamples = async () => ({});
