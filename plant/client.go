@@ -41,6 +41,7 @@ type Client struct {
 	alive     time.Time // when the watchdog last held
 	wasGood   bool
 	listeners listeners
+	followers map[*Follower]bool
 	drop      context.CancelFunc // gives the connection up, for a new one
 	wanted    chan struct{}      // there is something new to watch
 	stop      context.CancelFunc
@@ -52,7 +53,7 @@ func Open(settings Settings, source string, log *slog.Logger) *Client {
 	ctx, stop := context.WithCancel(context.Background())
 	c := &Client{
 		settings: settings, source: source, log: log,
-		nodes: map[string]*node{}, byHandle: map[uint32]*node{}, listeners: newListeners(),
+		nodes: map[string]*node{}, byHandle: map[uint32]*node{}, listeners: newListeners(), followers: map[*Follower]bool{},
 		wanted: make(chan struct{}, 1), stop: stop, done: make(chan struct{}),
 	}
 	go c.run(ctx)
@@ -216,16 +217,33 @@ func (c *Client) lost() {
 func (c *Client) take(data *ua.DataChangeNotification) {
 	c.mu.Lock()
 	defer c.mu.Unlock()
+	// Of several nodes, what happened first counts first.
+	items := slices.Clone(data.MonitoredItems)
+	slices.SortStableFunc(items, func(a, b *ua.MonitoredItemNotification) int { return sourceTime(a).Compare(sourceTime(b)) })
 	changed := map[string]bool{}
-	for _, item := range data.MonitoredItems {
+	for _, item := range items {
 		n := c.byHandle[item.ClientHandle]
 		if n == nil || item.Value == nil {
 			continue
 		}
 		n.take(item.Value)
 		changed[n.name] = true
+		if n.sharp {
+			for f := range c.followers {
+				if c.listeners.of[n.name][f.Listener] {
+					f.add(Change{n.name, n.reading()})
+				}
+			}
+		}
 	}
 	c.tell(slices.Collect(maps.Keys(changed))...)
+}
+
+func sourceTime(item *ua.MonitoredItemNotification) time.Time {
+	if item.Value == nil {
+		return time.Time{}
+	}
+	return item.Value.SourceTimestamp
 }
 
 // take keeps what was read.

@@ -7,6 +7,6 @@
 //   - watch.go: what is watched
 //   - values.go: values as they were read, their quality, their history
 //   - words.go: what happened while connecting, in words
-//   - listen.go: who is told of changes
+//   - listen.go, follow.go: who is told of changes; who gets each of them
 //   - write.go: writes, each sent once at most
 package plant

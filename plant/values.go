@@ -23,6 +23,9 @@ type node struct {
 	at       time.Time // the source's own time
 	watched  bool      // on the current subscription, or found not to be there
 	missing  bool      // the plant has no such node
+	sharp    bool      // somebody follows each of its values: it is sampled as fast as the plant can
+	item     uint32    // what the subscription calls it; 0 for not on it
+	sampled  bool      // as fast as that already
 	writing  time.Time // since when a command to it is on its way; zero for none
 	history  []Sample
 	lastKept time.Time
@@ -64,7 +67,13 @@ func (c *Client) Read(ref ask.TagRef) ask.Reading {
 		return ask.Reading{Value: cond.UnknownBecause("the plant has no such value")}
 	case n == nil || !n.known:
 		return ask.Reading{Value: cond.UnknownBecause("not read yet")}
-	case n.status != ua.StatusOK:
+	}
+	return n.reading()
+}
+
+// reading is the value as it was read last, whether the plant answers or not.
+func (n *node) reading() ask.Reading {
+	if n.status != ua.StatusOK {
 		return ask.Reading{Value: cond.UnknownBecause("the plant says this value is bad"), At: n.at.UnixMilli()}
 	}
 	out := ask.Reading{Value: valueOf(n.value), At: n.at.UnixMilli()}

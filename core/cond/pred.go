@@ -1,6 +1,9 @@
 package cond
 
-import "fmt"
+import (
+	"fmt"
+	"strings"
+)
 
 // PredOp is what a part of a predicate asks for.
 type PredOp uint8
@@ -310,4 +313,25 @@ func (p *Pred) meets(value func(*Path) Value) bool {
 		choices = p.Other.Type.Choices
 	}
 	return (&Node{Op: p.Sign, Choices: choices}).ordered(v, with)
+}
+
+// Key names a predicate: two with the same key ask the same.
+func (p *Pred) Key() string {
+	if p == nil {
+		return ""
+	}
+	var out strings.Builder
+	fmt.Fprintf(&out, "%d %d %t", p.Op, p.Sign, p.Not)
+	for _, path := range []*Path{p.Path, p.Other} {
+		if path != nil {
+			fmt.Fprintf(&out, " %s.%s", path.Root, path.Key)
+		}
+	}
+	for _, v := range append([]Value{p.Value}, p.Values...) {
+		fmt.Fprintf(&out, " %d %q", v.Kind(), v.Wire())
+	}
+	for _, a := range p.Args {
+		out.WriteString(" (" + a.Key() + ")")
+	}
+	return out.String()
 }

@@ -128,7 +128,9 @@ func (b *Planner) gate(g *project.Gate) *Gate {
 		}
 		for _, e := range project.Ordered(c.Do) {
 			ep := &Effect{Effect: e, Exprs: map[string]*cond.Expr{}}
+			asks := b.Plan.AsksUser
 			KindOf[EffectKind](e.Spec).Plan(b, ep)
+			b.Plan.AsksUser = asks // what is done shows only once it is done
 			cp.Effects = append(cp.Effects, ep)
 		}
 		if c.Move != nil {

@@ -3,6 +3,8 @@ package rights
 import (
 	"context"
 	"fmt"
+	"maps"
+	"slices"
 	"strings"
 	"time"
 
@@ -140,15 +142,18 @@ func (r *Rights) bind(e *cond.Expr) *cond.Pred {
 	return nil
 }
 
-// ByRows says whether row rules count for the user in any table that was asked for: then two with the same roles may see
-// different things.
-func (r *Rights) ByRows() bool {
-	for _, t := range r.tables {
-		if len(t.rows) > 0 {
-			return true
+// RowsKey names what row rules ask of the records of all tables that were asked for: two users with the same roles and
+// the same key see the same records, and may do the same with them.
+func (r *Rights) RowsKey() string {
+	var out strings.Builder
+	for _, table := range slices.Sorted(maps.Keys(r.tables)) {
+		for _, verb := range project.Verbs {
+			if p := r.tables[table].rows[verb]; p != nil {
+				out.WriteString(table + " " + verb + " " + p.Key() + "\n")
+			}
 		}
 	}
-	return false
+	return out.String()
 }
 
 // Rows gives what a record of a table must meet for a verb; nil for every record.

@@ -2,5 +2,6 @@
 // anybody looks or not.
 //
 //   - engine.go: the call-ups of one release: their records, what their conditions come to, what is kept of it
+//   - followed.go: live values, one change after the other
 //   - hub.go: an engine for each released project; who wants to be told
 package called

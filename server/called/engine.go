@@ -47,9 +47,11 @@ type watched struct {
 // run watches until the context ends. What is open by then stays open: the next one goes on with it.
 func (e *engine) run(ctx context.Context) {
 	for ctx.Err() == nil {
-		if err := e.watch(ctx); err != nil && ctx.Err() == nil {
-			e.log.Warn("call-ups are not watched; tried again", "project", e.project, "error", err)
+		err := e.watch(ctx)
+		if err == nil || ctx.Err() != nil {
+			continue
 		}
+		e.log.Warn("call-ups are not watched; tried again", "project", e.project, "error", err)
 		select {
 		case <-ctx.Done():
 		case <-time.After(evenEvery):
@@ -57,17 +59,15 @@ func (e *engine) run(ctx context.Context) {
 	}
 }
 
-// watch reads the records and evaluates with each change of the plant, until it is time to read them again.
+// watch reads the records and evaluates with each change of the plant, until other values are to be watched.
 func (e *engine) watch(ctx context.Context) error {
 	if err := e.load(ctx); err != nil {
 		return err
 	}
-	tags := base.Tags{Base: e.base, Project: e.app.Project}
-	signals := make(chan struct{}, 1)
-	byPlant := tags.Watch(ctx, e.refs())
-	stop := base.Listen(ctx, byPlant, signals)
+	refs := e.refs()
+	tags, stop := follow(ctx, base.Tags{Base: e.base, Project: e.app.Project}, refs)
 	defer stop()
-	again, even := time.NewTimer(rowsEvery), time.NewTicker(evenEvery)
+	again, even := time.NewTicker(rowsEvery), time.NewTicker(evenEvery)
 	defer again.Stop()
 	defer even.Stop()
 	for {
@@ -75,10 +75,16 @@ func (e *engine) watch(ctx context.Context) error {
 		wait := time.NewTimer(due)
 		select {
 		case <-ctx.Done():
-		case <-again.C:
-			wait.Stop()
-			return nil
-		case <-signals:
+		case <-again.C: // what the plant tells meanwhile waits
+			if err := e.load(ctx); err != nil && ctx.Err() == nil {
+				e.log.Warn("the records of call-ups cannot be read again; it goes on with those of before", "project", e.project, "error", err)
+			} else if !slices.Equal(refs, e.refs()) {
+				return nil
+			}
+		case <-tags.signals:
+			for tags.next() {
+				e.evaluate(ctx, tags, time.Now())
+			}
 		case <-even.C:
 		case <-wait.C:
 		}
@@ -151,9 +157,11 @@ func (e *engine) rowsOf(ctx context.Context, c *plan.CallUp) ([]*ask.Row, error)
 	return page.Rows, nil
 }
 
+// refs lists the values that call-ups ask for, always in the same order.
 func (e *engine) refs() []ask.TagRef {
 	var out []ask.TagRef
-	for _, w := range e.machines {
+	for _, key := range slices.Sorted(maps.Keys(e.machines)) {
+		w := e.machines[key]
 		world := use.Alone(e.app, w.row, nil, time.Now())
 		for _, p := range w.callUp.Tags {
 			if ref, _, ok := world.RefAndTag(p); ok {

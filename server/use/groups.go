@@ -116,7 +116,7 @@ func (gs *groups) begin(ctx context.Context, key string, o *use.Opening, plants 
 // they look at it alone.
 func (gs *groups) keyOf(v *Visit, o *use.Opening) string {
 	who := ""
-	if o.Plan.AsksUser || o.Rights.ByRows() || o.At.Mode != "view" || len(v.typed) > 0 {
+	if o.Plan.AsksUser || o.At.Mode != "view" || len(v.typed) > 0 {
 		who = v.token + v.user.ID
 	}
 	text, err := json.Marshal(struct {
@@ -124,11 +124,12 @@ func (gs *groups) keyOf(v *Visit, o *use.Opening) string {
 		Release int
 		Who     string
 		Roles   []string
+		Rows    string
 		Display *ask.Display
 		At      place.Place
 		Vars    map[string]string
 		Screen  string
-	}{v.project, v.release, who, slices.Sorted(maps.Keys(v.user.Roles)), v.user.Display, o.At, v.vars, o.At.Screen})
+	}{v.project, v.release, who, slices.Sorted(maps.Keys(v.user.Roles)), o.Rights.RowsKey(), v.user.Display, o.At, v.vars, o.At.Screen})
 	if err != nil {
 		panic("a place does not encode: " + err.Error())
 	}
@@ -185,13 +186,20 @@ func signal(c chan struct{}) {
 var elementSeed = maphash.MakeSeed()
 
 func encode(v *use.View) []encoded {
-	out := make([]encoded, len(v.Elements))
+	var text bytes.Buffer
+	into := json.NewEncoder(&text)
+	ends := make([]int, len(v.Elements))
 	for i, e := range v.Elements {
-		var text bytes.Buffer
-		if err := json.NewEncoder(&text).Encode(e); err != nil {
+		if err := into.Encode(e); err != nil {
 			panic("an element does not encode: " + err.Error())
 		}
-		out[i] = encoded{e.ID, maphash.Bytes(elementSeed, text.Bytes()), bytes.TrimSpace(text.Bytes())}
+		ends[i] = text.Len()
+	}
+	out := make([]encoded, len(v.Elements))
+	begin := 0
+	for i, e := range v.Elements {
+		one := text.Bytes()[begin : ends[i]-1] // without the line's end
+		out[i], begin = encoded{e.ID, maphash.Bytes(elementSeed, one), one}, ends[i]
 	}
 	return out
 }
