@@ -61,6 +61,7 @@ bench: build
 	go run ./bench/structure
 	go run ./bench/deep
 	go run ./bench/streams
+	go run ./bench/tags
 	go run ./bench/large/measure
 	cd e2e && node ../bench/browser/measure.mjs
 

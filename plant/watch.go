@@ -4,6 +4,7 @@ import (
 	"context"
 	"errors"
 	"fmt"
+	"slices"
 	"time"
 
 	"github.com/gopcua/opcua"
@@ -121,9 +122,19 @@ func (c *Client) monitor(ctx context.Context) error {
 		item.RequestedParameters.SamplingInterval, item.RequestedParameters.QueueSize = sampling(sharp)
 		items, asked = append(items, item), append(asked, n)
 	}
-	if len(items) == 0 {
-		return nil
+	for from := 0; from < len(items); from += mostAtOnce {
+		to := min(len(items), from+mostAtOnce)
+		if err := c.put(ctx, sub, items[from:to], asked[from:to]); err != nil {
+			return err
+		}
 	}
+	return nil
+}
+
+// mostAtOnce is how many values are put on a subscription, or taken off it, by one request: plants bound it.
+const mostAtOnce = 500
+
+func (c *Client) put(ctx context.Context, sub *opcua.Subscription, items []*ua.MonitoredItemCreateRequest, asked []*node) error {
 	response, err := sub.Monitor(ctx, ua.TimestampsToReturnBoth, items...)
 	if err != nil {
 		return fmt.Errorf("watch %d values: %w", len(items), err)
@@ -148,20 +159,19 @@ func sampling(sharp bool) (interval float64, queue uint32) {
 // sharpen takes nodes off the subscription that are on it already, so that they come back sampled faster. Changing them
 // in place would be shorter, but not every plant can, and some are silent after it.
 func (c *Client) sharpen(ctx context.Context, sub *opcua.Subscription, nodes []*node) error {
-	if len(nodes) == 0 {
-		return nil
-	}
-	var items []uint32
-	for _, n := range nodes {
-		items = append(items, n.item)
-	}
-	if _, err := sub.Unmonitor(ctx, items...); err != nil {
-		return fmt.Errorf("sample %d values faster: %w", len(nodes), err)
-	}
-	c.mu.Lock()
-	defer c.mu.Unlock()
-	for _, n := range nodes {
-		n.watched = false
+	for some := range slices.Chunk(nodes, mostAtOnce) {
+		items := make([]uint32, len(some))
+		for i, n := range some {
+			items[i] = n.item
+		}
+		if _, err := sub.Unmonitor(ctx, items...); err != nil {
+			return fmt.Errorf("sample %d values faster: %w", len(items), err)
+		}
+		c.mu.Lock()
+		for _, n := range some {
+			n.watched = false
+		}
+		c.mu.Unlock()
 	}
 	return nil
 }

@@ -179,6 +179,9 @@ func (p *Plant) Estop(code string, pressed bool) {
 	}
 }
 
+// PutAll sets many values at once, new ones too.
+func (p *Plant) PutAll(values map[string]any) { p.ns.set(values) }
+
 // Put gives a node that clients may set a value, as if the plant did, and tells who watches it.
 func (p *Plant) Put(node string, value any) { p.ns.set(map[string]any{node: value}) }
 
