@@ -1,6 +1,7 @@
 // Command streams measures with 200 browsers watching, over real event streams, how long it takes from a change in the
 // plant to a lamp that shows it, and to each browser being called up; and what is left of goroutines and memory when
-// all have gone. It prints a table.
+// all have gone. It prints a table. With MINUTES=30 it goes on for so long while others come and go and values change in
+// bursts, and says each minute what is in use.
 package main
 
 import (
@@ -16,6 +17,7 @@ import (
 	"os"
 	"runtime"
 	"slices"
+	"strconv"
 	"strings"
 	"sync"
 	"time"
@@ -82,6 +84,10 @@ func run() error {
 	}
 	time.Sleep(3 * time.Second) // first values, and the engine of the new release
 	lamps, calls := measure(up, heard)
+	if err := soak(watch, up, program.URL, heard); err != nil {
+		stop()
+		return err
+	}
 	during := measured()
 	stop()
 	all.Wait()
@@ -92,6 +98,34 @@ func run() error {
 	print("change in the plant to a lamp", lamps, browsers*changes)
 	print("change in the plant to being called up", calls, browsers*changes/2)
 	fmt.Printf("\ngoroutines: %d before, %d with all watching, %d after; memory in use: %d, %d, %d MB\n", before.goroutines, during.goroutines, measured().goroutines, before.mb, during.mb, measured().mb)
+	return nil
+}
+
+// soak goes on for as many minutes as are wished: others come and go, values change in bursts, and each minute it says
+// how many goroutines there are, and how much memory is in use after what is not has been let go.
+func soak(ctx context.Context, up *stage.Stage, url string, heard chan told) error {
+	minutes, _ := strconv.Atoi(os.Getenv("MINUTES")) // none: not at all
+	for minute := range minutes {
+		for end := time.Now().Add(time.Minute); time.Now().Before(end); {
+			visit, leave := context.WithCancel(ctx)
+			var visitors sync.WaitGroup
+			for i := range 20 {
+				if err := open(visit, up, url, browsers+i, heard, &visitors); err != nil {
+					leave()
+					return err
+				}
+			}
+			for i := range 10_000 {
+				up.Sim.Put("HS.drive.set_speed", float64(i%60)/10)
+			}
+			measure(up, heard)
+			leave()
+			visitors.Wait()
+		}
+		runtime.GC()
+		now := measured()
+		fmt.Printf("minute %d: %d goroutines, %d MB\n", minute+1, now.goroutines, now.mb)
+	}
 	return nil
 }
 

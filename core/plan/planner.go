@@ -153,6 +153,17 @@ func (b *Planner) Condition(where, text string) *cond.Expr {
 	return b.keep(where, text, e, problem)
 }
 
+// ConditionOrLimits compiles a condition, or the name of a number of the plant that has limits: what that comes to is the
+// number.
+func (b *Planner) ConditionOrLimits(where, text string) *cond.Expr {
+	if e, problem := b.App.Compiler.Expression(b.Scope, text); problem == nil && e.Root.Op == cond.OpPath {
+		if tag := b.App.Project.TagAt(e.Root.Path); tag != nil && tag.Alarm != nil {
+			return b.keep(where, text, e, nil)
+		}
+	}
+	return b.Condition(where, text)
+}
+
 // Expression compiles a text that comes to any value; nil, with the problem noted, where it cannot be
 // read.
 func (b *Planner) Expression(where, text string) *cond.Expr {

@@ -36,6 +36,19 @@ type Tag struct {
 	Node     string   `json:"node"`
 	// Watchdog is what makes it false again in the plant itself when a button that holds it true is lost; nil: it cannot be held.
 	Watchdog *Watchdog `json:"watchdog,omitempty"`
+	// Alarm is between what a number is as it should be: whatever shows it marks it outside of that.
+	Alarm *Limits `json:"alarm,omitempty"`
+}
+
+// Limits are a range that is open where an end is not said.
+type Limits struct {
+	Low  *float64 `json:"low,omitempty"`
+	High *float64 `json:"high,omitempty"`
+}
+
+// Out says whether a value is outside.
+func (l *Limits) Out(v float64) bool {
+	return l.Low != nil && v < *l.Low || l.High != nil && v > *l.High
 }
 
 // Watchdog is how the plant notices that a button is not held any more although nobody let it go.
@@ -47,6 +60,14 @@ type Watchdog struct {
 func (t *Tag) validate() error {
 	if w := t.Watchdog; w != nil && (w.Within <= 0 || w.Within > 10) {
 		return fmt.Errorf("a watchdog ends what is held within more than 0 and at most 10 seconds")
+	}
+	if l := t.Alarm; l != nil {
+		switch {
+		case t.Type != "whole" && t.Type != "number":
+			return fmt.Errorf("only a number has limits")
+		case l.Low == nil && l.High == nil, l.Low != nil && l.High != nil && *l.Low >= *l.High:
+			return fmt.Errorf("limits are a low one, a high one above it, or one of both")
+		}
 	}
 	return nil
 }

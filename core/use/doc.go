@@ -12,5 +12,6 @@
 //   - steps.go, position.go: neighbours in the list that one came from
 //   - entered.go: what a user typed, and what a new record begins with
 //   - spot.go, titles.go: where a screen begins, and how records are called
+//   - limits.go: what is outside the limits that tags say
 //   - display.go: what an unattended display is not asked to do
 package use

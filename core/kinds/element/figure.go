@@ -85,6 +85,8 @@ func (spec *Figure) View(o *use.Opening, e *plan.Element, into *use.ElementView)
 		mv := MarkView{ID: m.ID, X: m.X, Y: m.Y, Words: o.Text(e, m.ID)}
 		if c := e.Exprs[m.ID]; c != nil {
 			mv.Abnormal = c.Root.Eval(o.World).True()
+		} else if m.Abnormal == "" {
+			mv.Abnormal = o.OutOfLimits(use.TagsIn(e, m.ID))
 		}
 		fv.Marks = append(fv.Marks, mv)
 	}

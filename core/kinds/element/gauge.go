@@ -34,7 +34,7 @@ type Gauge struct {
 	Unit  string  `json:"unit,omitempty"`
 	Min   float64 `json:"min"`
 	Max   float64 `json:"max"`
-	Low   float64 `json:"low,omitempty"`
+	Low   float64 `json:"low,omitempty"` // none of both: the limits that its tag says
 	High  float64 `json:"high,omitempty"`
 	Digit int     `json:"digits,omitempty"`
 }
@@ -69,9 +69,18 @@ func (*Gauge) NewView() any { return &GaugeView{} }
 func (spec *Gauge) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 	gv := &GaugeView{Words: spec.Words, State: "unknown", Shown: "–", Unit: spec.Unit, Min: spec.Min, Max: spec.Max, Low: spec.Low, High: spec.High}
 	into.View = gv
+	if l := o.Limits(e.Exprs["value"]); l != nil && spec.High <= spec.Low {
+		gv.Low, gv.High = spec.Min, spec.Max // as its tag has it
+		if l.Low != nil {
+			gv.Low = *l.Low
+		}
+		if l.High != nil {
+			gv.High = *l.High
+		}
+	}
 	if v := o.Number(e, "value"); v != nil {
 		gv.State, gv.Value, gv.Shown = "known", v, o.App.Language.Decimal(strconv.FormatFloat(*v, 'f', spec.Digit, 64))
-		gv.Out = spec.High > spec.Low && (*v < spec.Low || *v > spec.High)
+		gv.Out = gv.High > gv.Low && (*v < gv.Low || *v > gv.High)
 	} else {
 		into.Reason = o.Why(e, "value")
 	}

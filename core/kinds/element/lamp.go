@@ -21,7 +21,7 @@ type Lamp struct {
 	project.ElementHead
 	use.NothingToFetch
 	Words    string `json:"words"`
-	Value    string `json:"value"` // condition
+	Value    string `json:"value"` // condition; or a number of the plant that has limits: on while it is outside
 	On       string `json:"on"`
 	Off      string `json:"off"`
 	Abnormal string `json:"abnormal,omitempty" jsonschema:"enum=on,enum=off"` // on, off: the state that is to be noticed
@@ -42,7 +42,7 @@ func (spec *Lamp) Gates() map[string]*project.Gate { return nil }
 func (*Lamp) Called(plan.Scene, *plan.Element) string { return "lamp" }
 
 func (spec *Lamp) Plan(b *plan.Planner) {
-	b.Element.Exprs["value"] = b.Condition("value", spec.Value)
+	b.Element.Exprs["value"] = b.ConditionOrLimits("value", spec.Value)
 }
 
 // NewView gives an empty view of it.
@@ -54,9 +54,17 @@ func (spec *Lamp) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 	if e.Exprs["value"] == nil {
 		return
 	}
-	switch v := e.Exprs["value"].Root.Eval(o.World); {
+	v := e.Exprs["value"].Root.Eval(o.World)
+	f, number := v.Float64()
+	limits := o.Limits(e.Exprs["value"])
+	switch {
 	case !v.Known():
 		into.Reason = v.Why()
+	case number && limits == nil: // its limits are gone: that is told as broken
+	case number && limits.Out(f):
+		lv.State, lv.Shown, lv.Abnormal = "on", spec.On, true
+	case number:
+		lv.State, lv.Shown = "off", spec.Off
 	case v.True():
 		lv.State, lv.Shown, lv.Abnormal = "on", spec.On, spec.Abnormal == "on"
 	default:

@@ -96,6 +96,8 @@ func (spec *Symbol) View(o *use.Opening, e *plan.Element, into *use.ElementView)
 		v.State, into.Reason = "unknown", why
 	case face != nil:
 		v.Tone, v.Says = face.Tone, face.Words
+	case o.OutOfLimits(append(use.TagsIn(e, "words"), use.TagsIn(e, "level")...)):
+		v.Tone, v.Says = "stop", "outside its limits"
 	}
 	if gate := e.Gates["release"]; gate != nil {
 		verdict := o.Judge(gate, use.Aim{})

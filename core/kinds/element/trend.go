@@ -79,8 +79,16 @@ func (spec *Trend) View(o *use.Opening, e *plan.Element, into *use.ElementView) 
 	tv := &TrendView{Words: spec.Words, Minutes: spec.Minutes, Lines: []LineView{}}
 	into.View = tv
 	for _, l := range project.Ordered(spec.Lines) {
-		tv.Lines = append(tv.Lines, LineView{ID: l.ID, Words: l.Words, Unit: l.Unit, Value: o.Number(e, l.ID), Limit: l.Limit, Max: l.Max})
+		tv.Lines = append(tv.Lines, LineView{ID: l.ID, Words: l.Words, Unit: l.Unit, Value: o.Number(e, l.ID), Limit: l.limit(o, e), Max: l.Max})
 	}
+}
+
+// limit gives where a line is drawn across: as it says, else the high limit of its tag.
+func (l *Line) limit(o *use.Opening, e *plan.Element) *float64 {
+	if limits := o.Limits(e.Exprs[l.ID]); l.Limit == nil && limits != nil {
+		return limits.High
+	}
+	return l.Limit
 }
 
 // Sampled says that its history is kept.

@@ -1541,6 +1541,9 @@ export interface GaugeElement {
   unit?: string;
   min: number;
   max: number;
+  /**
+   * None of both: the limits that its tag says
+   */
   low?: number;
   high?: number;
   digits?: number;
@@ -1618,7 +1621,7 @@ export interface LampElement {
   tab?: string;
   words: string;
   /**
-   * Condition
+   * Condition; or a number of the plant that has limits: on while it is outside
    */
   value: string;
   on: string;
@@ -2133,6 +2136,7 @@ export interface Tag {
   writable?: boolean;
   node: string;
   watchdog?: Watchdog;
+  alarm?: Limits;
 }
 /**
  * Watchdog is how the plant notices that a button is not held any more although nobody let it go.
@@ -2146,6 +2150,13 @@ export interface Watchdog {
    * Node that is counted up as long as the button is held; none: the plant looks at the value being written
    */
   beat?: string;
+}
+/**
+ * Limits are a range that is open where an end is not said.
+ */
+export interface Limits {
+  low?: number;
+  high?: number;
 }
 /**
  * SharedGate is a gate that several elements use, with inputs of its own: it sees only those and the user.
@@ -2643,6 +2654,7 @@ export interface PlantTag {
   writable?: boolean;
   node: string;
   watchdog?: Watchdog;
+  alarm?: Limits;
   source: string;
 }
 /**

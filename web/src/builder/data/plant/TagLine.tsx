@@ -6,6 +6,7 @@ import { fieldsOf } from '../../../document/tables';
 import { Action } from '../../../ui/controls';
 import { Typed } from '../../../ui/Typed';
 import { useRights } from '../context';
+import { LimitsPart } from './LimitsPart';
 import { WatchdogPart } from './WatchdogPart';
 
 const typeWords: Record<string, string> = { yesno: 'yes or no', whole: 'whole number', number: 'number', text: 'text' };
@@ -88,6 +89,7 @@ export function TagLine({
             />
           </>
         )}
+        {numeric && <LimitsPart tag={t} path={path} />}
       </Box>
       <Box as="td" pr="10px" w="11%" fontWeight="700" color={now?.value === undefined ? 'brick' : 'ink'}>
         {nowWords(t, now)}
