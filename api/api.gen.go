@@ -970,8 +970,11 @@ type PressRequest struct {
 	Element   string             `json:"element"`
 	Keep      *map[string]string `json:"keep,omitempty"`
 	N         int                `json:"n"`
-	Picked    *map[string]string `json:"picked,omitempty"`
-	Point     *string            `json:"point,omitempty"`
+
+	// Option of several values to choose from: which
+	Option *string            `json:"option,omitempty"`
+	Picked *map[string]string `json:"picked,omitempty"`
+	Point  *string            `json:"point,omitempty"`
 
 	// PointTo the last of several points of time that were chosen together
 	PointTo *string   `json:"pointTo,omitempty"`
@@ -1456,6 +1459,15 @@ type TypedCode struct {
 
 // Use A place where a shared condition is used.
 type Use = plan.Use
+
+// ValueChoice One of several values that a button writes.
+type ValueChoice struct {
+	Id string `json:"id"`
+
+	// On it is in force
+	On    *bool  `json:"on,omitempty"`
+	Words string `json:"words"`
+}
 
 // VarInfo A variable with its value, in words.
 type VarInfo = use.VarInfo

@@ -21,6 +21,7 @@ type Press struct {
 	Point     string            // value of the chosen point
 	PointTo   string            // the last of several points of time that were chosen together; "" for one
 	Also      bool              // the point or row is chosen besides those that are, or no more
+	Option    string            // of several values to choose from: which
 	Seen      string            // of what is turned on and off: how it was drawn; "" where nothing was
 	Result    string            // of a dialog that came back: what with
 	Values    map[string]string // typed and not saved, by field id
@@ -300,6 +301,9 @@ type Run struct {
 	Out     *Outcome
 	Row     *ask.Row // one of several that were chosen; nil: what is changed is the screen's record
 }
+
+// Option is which of several values was pressed; "" for none.
+func (r Run) Option() string { return r.press.Option }
 
 // Seen is how what is turned on and off was drawn when it was pressed: on, off, unknown; "" where nothing was.
 func (r Run) Seen() string { return r.press.Seen }

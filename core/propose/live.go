@@ -1,7 +1,9 @@
 package propose
 
 import (
+	"fmt"
 	"slices"
+	"strconv"
 	"strings"
 
 	"ambergate/core/english"
@@ -68,9 +70,33 @@ func (o *offering) value(t *project.Tag, label, path, group string) {
 	if t.Type == "number" {
 		gauge["digits"] = 1
 	}
+	if t.Alarm != nil {
+		o.add(thing{id: "limits:" + path, words: "lamp: " + english.Lower(label) + " outside its limits", also: "light alarm", group: group, w: 3, least: 2, body: body{"kind": "lamp", "words": label, "value": path, "on": "outside its limits", "off": "as it should be"}})
+	}
+	if t.Writable {
+		o.add(choosing(t, label, path, low, high, group))
+	}
 	o.add(thing{id: "gauge:" + path, words: "gauge: " + english.Lower(label), also: "bar dial", group: group, w: 3, least: 2, body: gauge})
 	o.add(text)
 	o.add(thing{id: "trend:" + path, words: "trend: " + english.Lower(label), also: "history line curve", group: group, w: 6, h: 4, least: 4, body: body{"kind": "trend", "words": label + ", last 10 minutes", "minutes": 10, "lines": body{"l_1": line}}})
+}
+
+// choosing is a button that writes one of several values: each of a few whole ones, else both ends of the range.
+func choosing(t *project.Tag, label, path string, low, high float64, group string) thing {
+	const few = 6
+	values := []float64{low, high}
+	if t.Type == "whole" && high-low < few {
+		values = nil
+		for v := low; v <= high; v++ {
+			values = append(values, v)
+		}
+	}
+	options := body{}
+	for i, v := range values {
+		wire := strconv.FormatFloat(v, 'f', -1, 64)
+		options[fmt.Sprintf("o_%d", i+1)] = body{"pos": i + 1, "value": wire, "words": strings.TrimSpace(wire + " " + t.Unit)}
+	}
+	return thing{id: "choose:" + path, words: "choice: " + english.Lower(label), also: "one of several select mode press", note: "writes one of several values, and shows which is in force", group: group, w: 4, least: 3, body: body{"kind": "button", "words": english.Capital(label), "gate": gate(body{"kind": "write", "tag": path, "how": "choose", "options": options}, nil)}}
 }
 
 // turning is a button that turns something on and off, and shows how it is.

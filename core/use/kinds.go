@@ -55,6 +55,19 @@ type TurningEffect interface {
 	Turned(o *Opening, e *plan.Effect) (ask.Reading, bool)
 }
 
+// ChoosingEffect is answered by effects that write one of several values: a button with one shows them all.
+type ChoosingEffect interface {
+	// Choices gives the values, and what is in force now; none where this one lets nobody choose.
+	Choices(o *Opening, e *plan.Effect) ([]ValueChoice, ask.Reading)
+}
+
+// ValueChoice is one of several values that can be written.
+type ValueChoice struct {
+	ID    string `json:"id"`
+	Words string `json:"words"`
+	On    bool   `json:"on,omitempty"` // it is in force
+}
+
 // OnOrOff says how something is that can be turned on and off: on, off, unknown.
 func OnOrOff(v cond.Value) string {
 	switch {

@@ -11,7 +11,7 @@ import (
 // PressOf gives what a request says was pressed.
 func PressOf(req api.PressRequest) press.Press {
 	return press.Press{
-		Element: req.Element, Trigger: answer.Value(req.Trigger), Rows: answer.Value(req.Rows), Row: answer.Value(req.Row), Point: answer.Value(req.Point), PointTo: answer.Value(req.PointTo), Also: answer.Value(req.Also), Seen: answer.Value(req.Seen), Values: answer.Value(req.Values), Base: answer.Value(req.Base), Version: answer.Value(req.Version),
+		Element: req.Element, Trigger: answer.Value(req.Trigger), Rows: answer.Value(req.Rows), Row: answer.Value(req.Row), Point: answer.Value(req.Point), PointTo: answer.Value(req.PointTo), Also: answer.Value(req.Also), Seen: answer.Value(req.Seen), Option: answer.Value(req.Option), Values: answer.Value(req.Values), Base: answer.Value(req.Base), Version: answer.Value(req.Version),
 		Confirmed: answer.Value(req.Confirmed), Unsaved: answer.Value(req.Unsaved), Keep: answer.Value(req.Keep), Result: answer.Value(req.Result), Picked: answer.Value(req.Picked),
 	}
 }

@@ -6,6 +6,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/cond"
+	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/press"
 	"ambergate/core/project"
@@ -16,9 +17,10 @@ import (
 type Write struct {
 	project.EffectHead
 	project.Changes
-	Tag   string `json:"tag"`                                                              // expression: the path of a writable tag
-	How   string `json:"how,omitempty" jsonschema:"enum=turn,enum=up,enum=down,enum=hold"` // turn: the other of yes and no; up, down: by so much; hold: yes as long as the button is held; none: the value
-	Value string `json:"value,omitempty"`                                                  // expression: the value, or how much
+	Tag     string             `json:"tag"`                                                                          // expression: the path of a writable tag
+	How     string             `json:"how,omitempty" jsonschema:"enum=turn,enum=up,enum=down,enum=hold,enum=choose"` // turn: the other of yes and no; up, down: by so much; hold: yes as long as the button is held; choose: one of the options; none: the value
+	Value   string             `json:"value,omitempty"`                                                              // expression: the value, or how much
+	Options map[string]*Option `json:"options,omitempty"`
 }
 
 // Validate asks for what it needs.
@@ -27,15 +29,18 @@ func (spec *Write) Validate() error {
 	case spec.Tag == "":
 		return fmt.Errorf("it needs a tag")
 	case spec.knows() && spec.Value != "":
-		return fmt.Errorf("what turns a tag the other way, or holds it, has no value")
+		return fmt.Errorf("what turns a tag the other way, holds it, or lets one choose, has no value")
 	case !spec.knows() && spec.Value == "":
 		return fmt.Errorf("it needs a value")
 	}
-	return project.OneOf("way of writing", spec.How, "", turn, up, down, hold)
+	if err := project.OneOf("way of writing", spec.How, "", turn, up, down, hold, choose); err != nil {
+		return err
+	}
+	return spec.validateOptions()
 }
 
 // knows says whether what it writes follows without anything being said.
-func (spec *Write) knows() bool { return spec.How == turn || spec.How == hold }
+func (spec *Write) knows() bool { return spec.How == turn || spec.How == hold || spec.How == choose }
 
 func (spec *Write) Plan(b *plan.Planner, e *plan.Effect) {
 	e.Exprs["tag"] = b.Expression("tag", spec.Tag)
@@ -56,6 +61,8 @@ func (spec *Write) Say(_ *words.Writer, e *plan.Effect) string {
 		return "turn " + of + " on or off"
 	case spec.How == hold:
 		return "hold " + of + " on as long as it is pressed"
+	case spec.How == choose:
+		return "let one choose " + of + ": " + english.List(spec.optionWords(), "or")
 	case spec.How != "":
 		return "put " + of + " " + spec.How + " by " + value.Root.Phrase()
 	case value.Root.Op == cond.OpConst && value.Root.Const.True():
@@ -86,10 +93,8 @@ func (spec *Write) Do(_ context.Context, r press.Run) (*press.Question, error) {
 	if err != nil {
 		return nil, ask.Refuse("bad-value", "“"+tag.Label+"” does not take this: "+err.Error()+".", "Choose another value.")
 	}
-	if f, number := v.Float64(); number {
-		if tag.Min != nil && f < *tag.Min || tag.Max != nil && f > *tag.Max {
-			return nil, ask.Refuse("bad-value", "“"+tag.Label+"” must be "+rangeOf(tag)+".", "Choose another value.")
-		}
+	if err := within(tag, v); err != nil {
+		return nil, err
 	}
 	r.Out.Writes = append(r.Out.Writes, press.TagWrite{Ref: ref, Tag: tag, Label: tag.Label, Value: v})
 	return nil, nil

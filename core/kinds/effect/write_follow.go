@@ -29,6 +29,8 @@ func (spec *Write) planHow(b *plan.Planner, e *plan.Effect) {
 	kind := target.Root.Type.Kind
 	tag := b.App.Project.TagAt(target.Root.Path)
 	switch {
+	case spec.How == choose:
+		spec.planOptions(b, kind)
 	case spec.How == hold && kind != cond.YesNo:
 		b.Broken("tag", spec.Tag, cond.Problem{Message: "Only what is yes or no can be held.", Length: len(spec.Tag)})
 	case spec.How == hold && (tag == nil || tag.Watchdog == nil):
@@ -70,7 +72,7 @@ func (spec *Write) Shut(o *use.Opening, e *plan.Effect, _ *ask.Row) (use.Verdict
 
 // Turned gives what it turns the other way, as it is read back.
 func (spec *Write) Turned(o *use.Opening, e *plan.Effect) (ask.Reading, bool) {
-	if target := e.Exprs["tag"]; spec.knows() && target != nil && target.Root.Op == cond.OpPath {
+	if target := e.Exprs["tag"]; spec.knows() && spec.How != choose && target != nil && target.Root.Op == cond.OpPath {
 		return o.World.Reading(target.Root.Path), true
 	}
 	return ask.Reading{}, false
@@ -95,6 +97,9 @@ func (spec *Write) follow(r press.Run, ref ask.TagRef, tag *project.Tag) error {
 		}
 		r.Out.Writes = append(r.Out.Writes, press.TagWrite{Ref: ref, Tag: tag, Label: tag.Label, Value: cond.Bool(true), Held: true, Beat: r.World.BeatOf(r.Effect.Exprs["tag"].Root.Path)})
 		return nil
+	}
+	if spec.How == choose {
+		return spec.chosen(r, ref, tag)
 	}
 	next, why := spec.next(tag, now, amount(r.Effect, r.World))
 	if next.IsNull() {

@@ -33,6 +33,8 @@ type ButtonView struct {
 	Turned  string `json:"turned,omitempty"`  // of one that turns something on and off: how that is: on, off, unknown
 	Waiting int64  `json:"waiting,omitempty"` // Unix milliseconds since when a command is on its way
 
+	Choices []use.ValueChoice `json:"choices,omitempty"` // of one that writes one of several values
+
 	Picture *use.PictureView     `json:"picture,omitempty"`
 	States  map[string]*FaceView `json:"states,omitempty"` // how it looks otherwise: hover, pressed, greyed, focus
 }
@@ -187,13 +189,20 @@ func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView)
 	}
 }
 
-// turned says how that is which the gate turns on and off, if it does: by the first case that does.
+// turned says how that is which the gate turns on and off, or which of several values is in force: by the first case
+// that does so.
 func (v *ButtonView) turned(o *use.Opening, gate *plan.Gate) {
 	if gate == nil {
 		return
 	}
 	for _, c := range gate.Cases {
 		for _, e := range c.Effects {
+			if kind, is := e.Spec.(use.ChoosingEffect); is {
+				if all, now := kind.Choices(o, e); len(all) > 0 {
+					v.Choices, v.Waiting = all, now.Writing
+					return
+				}
+			}
 			if kind, is := e.Spec.(use.TurningEffect); is {
 				if now, does := kind.Turned(o, e); does {
 					v.Turned, v.Waiting = use.OnOrOff(now.Value), now.Writing

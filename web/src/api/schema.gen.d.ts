@@ -2440,6 +2440,13 @@ export interface components {
              */
             kind: "trend";
         };
+        /** @description One of several values that a button writes. */
+        ValueChoice: {
+            id: string;
+            words: string;
+            /** @description it is in force */
+            on?: boolean;
+        };
         /** @description A button. */
         ButtonView: {
             /** @description going down sets something off, and letting go something else */
@@ -2455,6 +2462,7 @@ export interface components {
             keys?: string;
             /** @description it acts as long as it is held */
             held?: boolean;
+            choices?: components["schemas"]["ValueChoice"][];
             /**
              * @description of one that turns something on and off: how that is
              * @enum {string}
@@ -3252,6 +3260,8 @@ export interface components {
             pointTo?: string;
             /** @description the point or row is chosen besides those that are, or no more */
             also?: boolean;
+            /** @description of several values to choose from: which */
+            option?: string;
             /** @description of what is turned on and off: how it was drawn */
             seen?: string;
             values?: {

@@ -649,13 +649,27 @@ export interface WriteEffect {
    */
   tag: string;
   /**
-   * Turn: the other of yes and no; up, down: by so much; hold: yes as long as the button is held; none: the value
+   * Turn: the other of yes and no; up, down: by so much; hold: yes as long as the button is held; choose: one of the options; none: the value
    */
-  how?: 'turn' | 'up' | 'down' | 'hold';
+  how?: 'turn' | 'up' | 'down' | 'hold' | 'choose';
   /**
    * Expression: the value, or how much
    */
   value?: string;
+  options?: {
+    [k: string]: Option;
+  };
+}
+/**
+ * Option is one of the values that a tag is given to choose from.
+ */
+export interface Option {
+  pos: number;
+  /**
+   * As the wire writes it
+   */
+  value: string;
+  words: string;
 }
 /**
  * Along leads to the neighbour of this screen in the order of a rail.

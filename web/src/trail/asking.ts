@@ -10,6 +10,7 @@ export interface PressAim {
   also?: boolean;
   /** Of what is turned on and off: how it was drawn. */
   seen?: string;
+  option?: string; // of several values to choose from
   /** What a dialog came back with. */
   result?: string;
   trigger?: string;

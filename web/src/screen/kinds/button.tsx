@@ -4,6 +4,7 @@ import { Glyph } from '../../ui/Glyph';
 import { PlateShape } from '../../ui/PlateShape';
 import { groundOf, inkOf } from '../../ui/style';
 import { useBusy, useScreen } from '../context';
+import { Choices } from './Choices';
 import type { ElementKind, OfKind } from './kind';
 import { useHold, useLease } from './useHold';
 
@@ -37,6 +38,13 @@ const DrawnButton = memo(function DrawnButton({ element, waits }: { element: OfK
   const href = shut || builder || drawn.down ? undefined : (button.leave ?? (button.href && base + button.href));
   const tip = shut ? element.reason : button.tip || (button.keys && !button.tip ? button.keys : undefined);
   const Face = href ? 'a' : 'button';
+  if (drawn.choices) {
+    return (
+      <Reasoned reason={tip} id={tipId} steady={drawn.writes}>
+        <Choices element={element} button={drawn} shut={shut} waits={waits} />
+      </Reasoned>
+    );
+  }
   return (
     <Reasoned reason={tip} id={tipId} steady={drawn.writes}>
       <Face

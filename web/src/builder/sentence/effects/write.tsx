@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
-import { entityOf } from '../../../document/parts';
+import { newId } from '../../../document/edit';
+import { entityOf, inOrder } from '../../../document/parts';
 import { Select } from '../../../ui/controls';
 import { NamePicker } from '../../condition/NamePicker';
 import { readCondition, useName, useNames } from '../../condition/spot';
@@ -8,6 +9,7 @@ import { useBuild } from '../../context';
 import { spotOf } from '../wiring';
 import { EffectFrame } from './EffectFrame';
 import type { BuiltEffect, FormProps } from './effect';
+import { Options, type TypedOption } from './Options';
 import { useReading } from './useReading';
 import { ValueEntry } from './ValueEntry';
 import { type Entry, entryOf, unsaid, type Wanted } from './values';
@@ -24,11 +26,14 @@ export const write: BuiltEffect<'write'> = {
 /** How a tag of a type can be written. */
 function waysFor(type: string | undefined) {
   const value = ['', 'the value'] as const;
+  const choose = ['choose', 'one of several, whichever is pressed'] as const;
   if (type === 'yesno')
-    return [value, ['turn', 'the other of on and off'], ['hold', 'on as long as it is held']] as const;
-  if (type === 'number' || type === 'whole') return [value, ['up', 'more by'], ['down', 'less by']] as const;
-  return [value];
+    return [value, ['turn', 'the other of on and off'], ['hold', 'on as long as it is held'], choose] as const;
+  if (type === 'number' || type === 'whole') return [value, ['up', 'more by'], ['down', 'less by'], choose] as const;
+  return [value, choose] as const;
 }
+
+const emptyOption = (): TypedOption => ({ id: newId('o'), value: '', words: '' });
 
 /** Which tag is written to, and what. */
 function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'write'>) {
@@ -39,6 +44,9 @@ function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'wri
   const [tag, setTag] = useState(''); // its path over aliases
   const [entry, setEntry] = useState<Entry>(unsaid);
   const [how, setHow] = useState(effect?.how);
+  const [options, setOptions] = useState<TypedOption[]>(() =>
+    effect?.options ? inOrder(effect.options) : [emptyOption(), emptyOption()],
+  );
   const name = useName(spot, names, tag);
   const wanted: Wanted = { type: name?.type ?? '', choices: name?.choices, unit: name?.unit };
   // biome-ignore lint/correctness/useExhaustiveDependencies: once, to show the name in the stead of ids
@@ -55,6 +63,11 @@ function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'wri
   const save = async () => {
     if (!tag) return setProblem('Choose a tag.');
     const path = await readText(tag);
+    if (path !== undefined && how === 'choose') {
+      if (options.some((o) => !o.words || !o.value)) return setProblem('Each value has words and what it writes.');
+      const kept = options.map(({ id, value, words }, i) => [id, { pos: i + 1, value, words }]);
+      return onDone({ kind: 'write', tag: path, how, options: Object.fromEntries(kept) });
+    }
     if (path !== undefined && (how === 'turn' || how === 'hold')) return onDone({ kind: 'write', tag: path, how });
     const value = path === undefined ? undefined : await read(entry);
     if (path !== undefined && value !== undefined) onDone({ kind: 'write', tag: path, how, value });
@@ -100,7 +113,10 @@ function WriteForm({ wayRef, effect, standing, onClose, onDone }: FormProps<'wri
           ))}
         </Select>
       )}
-      {known && how !== 'turn' && (
+      {known && how === 'choose' && (
+        <Options options={options} onOptions={setOptions} onAdd={() => setOptions([...options, emptyOption()])} />
+      )}
+      {known && how !== 'turn' && how !== 'hold' && how !== 'choose' && (
         <ValueEntry wayRef={wayRef} wanted={wanted} entry={entry} onEntry={setEntry} label="Which" />
       )}
     </EffectFrame>
