@@ -1382,6 +1382,15 @@ type TakeRequest struct {
 // TaskStepView defines model for TaskStepView.
 type TaskStepView = element.TaskStepView
 
+// TaskView A guided task.
+type TaskView = element.TaskView
+
+// TasksElementView Guided tasks that can be begun or gone on with.
+type TasksElementView = use.ElementView
+
+// TasksView Guided tasks that can be begun or gone on with.
+type TasksView = element.TasksView
+
 // TextElementView A text, where it stands.
 type TextElementView = use.ElementView
 

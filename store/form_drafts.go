@@ -8,6 +8,7 @@ import (
 
 	"github.com/jackc/pgx/v5"
 
+	"ambergate/core/place"
 	"ambergate/fault"
 )
 
@@ -105,6 +106,30 @@ func (s *Store) FormDraftsOf(ctx context.Context, account, projectID string, wor
 	})
 	if err != nil {
 		return nil, fmt.Errorf("read drafts: %w", err)
+	}
+	return out, nil
+}
+
+// BegunWork is a form with something typed and not saved, and where it stands.
+type BegunWork struct {
+	Place place.Place // the last one of its screen on its tab's trail
+	At    time.Time
+}
+
+// BegunBy lists what a person has typed and not saved on some screens of a project, newest first.
+func (s *Store) BegunBy(ctx context.Context, account, projectID string, screens []string) ([]BegunWork, error) {
+	rows, err := s.pool.Query(ctx, `select d.at, p.place from draft d
+		join lateral (select place from place where trail = d.tab and place ->> 'screen' = d.screen order by n desc limit 1) p on true
+		where d.account = $1 and d.project = $2 and d.screen = any($3) order by d.at desc`, account, projectID, screens)
+	if err != nil {
+		return nil, fmt.Errorf("find what was begun: %w", err)
+	}
+	out, err := pgx.CollectRows(rows, func(row pgx.CollectableRow) (w BegunWork, err error) {
+		err = row.Scan(&w.At, &w.Place)
+		return w, err
+	})
+	if err != nil {
+		return nil, fmt.Errorf("read what was begun: %w", err)
 	}
 	return out, nil
 }

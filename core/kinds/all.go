@@ -110,6 +110,7 @@ func init() {
 	anElement[element.Figure]("figure")
 	anElement[element.Tabs]("tabs")
 	anElement[element.Steps]("steps")
+	anElement[element.Tasks]("tasks")
 	anElement[element.Image]("image")
 	anElement[element.Total]("total")
 	anElement[element.Group]("group")
@@ -178,4 +179,5 @@ func init() {
 	aTrigger[trigger.Ended](element.EndedTrigger)
 	aTrigger[trigger.Down](element.DownTrigger)
 	aTrigger[trigger.Tab]("tab")
+	aTrigger[trigger.Task]("task")
 }

@@ -61,6 +61,35 @@ func (a *App) GuidesIn(screen string) bool {
 	})
 }
 
+// ListsTasks says whether a screen lists guided tasks.
+func (a *App) ListsTasks(screen string) bool {
+	s := a.Screens[screen]
+	return s != nil && slices.ContainsFunc(s.Elements, func(e *Element) bool {
+		_, is := e.Spec.(interface{ ListsTasks() })
+		return is
+	})
+}
+
+// TasksOf lists the screens that the tasks of a screen lead to.
+func (a *App) TasksOf(screen string) []string {
+	var out []string
+	for _, e := range a.Screens[screen].Elements {
+		if _, is := e.Spec.(interface{ ListsTasks() }); !is {
+			continue
+		}
+		for _, g := range e.Gates {
+			for _, c := range g.Cases {
+				for _, l := range c.Move.Leads() {
+					if l.Target != nil {
+						out = append(out, l.Target.ID)
+					}
+				}
+			}
+		}
+	}
+	return out
+}
+
 // Acts says whether it does more than move.
 func (g *Gate) Acts() bool {
 	return g.Unsaved == "save" || slices.ContainsFunc(g.Cases, func(c *Case) bool { return len(c.Effects) > 0 })

@@ -118,10 +118,11 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 	ops = append(ops, wind.Patch...)
 	ops = append(ops, patch.Op{Op: "add", Path: "/im_plan", Value: json.RawMessage(`{"kind":"picture","name":"Plan of the works","digest":"0bbe7a219527c754f212076b1879c014d24ee18dcb85b0ee69e7783fdc793bd1"}`)})
 	ops = append(ops, patch.Op{Op: "add", Path: "/cl_door", Value: json.RawMessage(`{"kind":"clip","name":"Shutting the door","digest":"0bbe7a219527c754f212076b1879c014d24ee18dcb85b0ee69e7783fdc793bd1"}`)})
+	ops = append(ops, patch.Op{Op: "add", Path: "/s_guide", Value: json.RawMessage(`{"kind":"screen","type":"form","title":"A repair, step by step","slug":"guide","record":"i_r","inputs":{"i_r":{"pos":1,"alias":"repair","label":"Repair","type":"record","table":"t_repairs","required":true}},"elements":{"e_s":{"kind":"steps","pos":1,"cell":{"row":1,"col":1,"w":12},"steps":{"t_1":{"pos":1,"label":"First"}}}}}`)})
 	p := patched(t, a, ops)
 	seen, tried, put := map[string]bool{}, map[string]bool{}, map[string]bool{}
 	for _, screen := range []string{"s_start", figures.Screen, formOf(p, "t_pumps"), formOf(p, "t_sites")} {
-		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "number", "plan", "button", "symbol", "clip"} {
+		for _, words := range []string{"", "list", "chart", "gauge", "lamp", "trend", "value", "field", "number", "plan", "button", "symbol", "clip", "tasks"} {
 			for _, at := range [][2]int{{1, 1}, {2, 7}, {90, 1}} {
 				for _, o := range propose.OffersFor(p, propose.CellWish{Screen: screen, Row: at[0], Col: at[1], Words: words, Element: "e_made"}) {
 					kind, _, _ := strings.Cut(o.ID, ":")

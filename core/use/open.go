@@ -27,6 +27,7 @@ type Sources struct {
 	Others  func(slug string) *plan.App // other projects, as released; nil: none can be reached
 	Vars    map[string]string           // what the tab keeps in variables of the project, by id
 	Typed   map[string]string           // what was typed and not saved, by field, of a screen with a guided task
+	Begun   []Begun                     // guided tasks that the user has begun, of screens that list such
 	Held    bool                        // within a transaction: a part of it that is given up would end it all
 	Lock    bool                        // for a press that writes: the screen's own record is locked until the transaction ends
 }
@@ -51,6 +52,7 @@ type Opening struct {
 	filled   map[string]string           // see FilledIn
 	Typed    map[string]string           // what was typed and not saved, by field; of screens with a guided task
 	task     *Task
+	begun    []Begun
 	late     map[string]*ask.Row // what shared gates are given by other rules
 	ghosts   bool
 	// explains says whether conditions are explained part by part: for builders, and for a
@@ -145,7 +147,7 @@ func Enter(ctx context.Context, a *plan.App, user *ask.User, place place.Place, 
 		Pages:  map[string]stretch{},
 		Counts: map[string]ask.Count{},
 		Groups: map[string][]ask.Group{},
-		Chosen: map[string]*ChosenRow{}, Children: map[string]*ask.Row{}, Others: src.Others, Typed: src.Typed,
+		Chosen: map[string]*ChosenRow{}, Children: map[string]*ask.Row{}, Others: src.Others, Typed: src.Typed, begun: src.Begun,
 	}
 	if o.Rights, err = rights.Of(ctx, a, user, src.Records, src.Now); err != nil {
 		return nil, err

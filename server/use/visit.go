@@ -99,7 +99,17 @@ func (v *Visit) tags() base.Tags { return base.Tags{Base: v.server.Base, Project
 
 // open judges and fetches a place, with first values of what is live on it.
 func (v *Visit) open(ctx context.Context, place place.Place) (*use.Opening, error) {
-	o, err := use.Open(ctx, v.App, v.user, place, v.sources())
+	src := v.sources()
+	if v.App.ListsTasks(place.Screen) {
+		begun, err := v.server.Store.BegunBy(ctx, v.account.ID, v.project, v.App.TasksOf(place.Screen))
+		if err != nil {
+			return nil, err
+		}
+		for _, b := range begun {
+			src.Begun = append(src.Begun, use.Begun{At: b.Place, When: b.At})
+		}
+	}
+	o, err := use.Open(ctx, v.App, v.user, place, src)
 	if err != nil {
 		// A guard over live values may have failed only because nobody watched them yet.
 		return nil, err

@@ -80,7 +80,7 @@ test('every part of an element that holds ways of its own can be given one', () 
       return def?.properties?.gate && name !== 'menu' ? [name] : [];
     }),
   );
-  expect(sorted(new Set(held))).toEqual(['links', 'marks', 'several']);
+  expect(sorted(new Set(held))).toEqual(['items', 'links', 'marks', 'several']);
   for (const name of held) expect(new RegExp(`at: ['\`]${name}['/]`).test(text), name).toBe(true);
 });
 

@@ -2223,7 +2223,7 @@ export interface components {
             clear: boolean;
         };
         /** @description One element as it is drawn. What its kind shows stands under the name of the kind. */
-        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["StepsElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["GroupElementView"] | components["schemas"]["SitePlanElementView"] | components["schemas"]["SymbolElementView"] | components["schemas"]["ClipElementView"] | components["schemas"]["TrendElementView"];
+        ElementView: components["schemas"]["ButtonElementView"] | components["schemas"]["ChartElementView"] | components["schemas"]["FieldElementView"] | components["schemas"]["FigureElementView"] | components["schemas"]["GaugeElementView"] | components["schemas"]["ImageElementView"] | components["schemas"]["LampElementView"] | components["schemas"]["ListElementView"] | components["schemas"]["TabsElementView"] | components["schemas"]["StepsElementView"] | components["schemas"]["TasksElementView"] | components["schemas"]["TextElementView"] | components["schemas"]["TotalElementView"] | components["schemas"]["GroupElementView"] | components["schemas"]["SitePlanElementView"] | components["schemas"]["SymbolElementView"] | components["schemas"]["ClipElementView"] | components["schemas"]["TrendElementView"];
         /** @description What every element has. */
         ElementHead: {
             id: string;
@@ -2403,6 +2403,18 @@ export interface components {
              * @enum {string}
              */
             kind: "tabs";
+        };
+        /** @description Guided tasks that can be begun or gone on with. */
+        TasksElementView: components["schemas"]["ElementHead"] & {
+            /** @enum {string} */
+            kind: "tasks";
+            tasks: components["schemas"]["TasksView"];
+        } & {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            kind: "tasks";
         };
         /** @description A guided task, where it stands. */
         StepsElementView: components["schemas"]["ElementHead"] & {
@@ -3700,6 +3712,28 @@ export interface components {
         TabsView: {
             tabs: components["schemas"]["TabView"][];
             open: string;
+        };
+        /** @description Guided tasks that can be begun or gone on with. */
+        TasksView: {
+            words?: string;
+            tasks: components["schemas"]["TaskView"][];
+        };
+        /** @description A guided task. */
+        TaskView: {
+            id: string;
+            words: string;
+            /** @enum {string} */
+            state: "open" | "begun" | "done" | "unknown";
+            step?: number;
+            of?: number;
+            /**
+             * Format: int64
+             * @description Unix milliseconds
+             */
+            since?: number;
+            shut?: boolean;
+            reason?: string;
+            href?: string;
         };
         /** @description A guided task: its steps in order. */
         StepsView: {

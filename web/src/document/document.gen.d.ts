@@ -69,6 +69,7 @@ export type Element =
   | StepsElement
   | SymbolElement
   | TabsElement
+  | TasksElement
   | TextElement
   | TotalElement
   | TrendElement;
@@ -1965,6 +1966,44 @@ export interface TabsElement {
   tabs: {
     [k: string]: Tab;
   };
+}
+/**
+ * Tasks lists guided tasks that can be begun here, gone on with, or are done.
+ */
+export interface TasksElement {
+  kind: 'tasks';
+  pos: number;
+  cell: Cell;
+  /**
+   * Condition; empty: always
+   */
+  shown?: string;
+  /**
+   * View, edit, add: where it is; absent: everywhere
+   */
+  modes?: {
+    [k: string]: boolean;
+  };
+  /**
+   * Element id and tab id, joined by a dot: it shows while that tab is open; empty: always
+   */
+  tab?: string;
+  words?: string;
+  items: {
+    [k: string]: TaskItem;
+  };
+}
+/**
+ * TaskItem is one of them.
+ */
+export interface TaskItem {
+  pos: number;
+  words: string;
+  /**
+   * Condition
+   */
+  done?: string;
+  gate: Gate;
 }
 /**
  * Text is a text on a screen: plain words, or some Markdown (CommonMark): headings, emphasis, lists, links that are ways.

@@ -16,6 +16,7 @@ import { sitePlan } from './sitePlan';
 import { steps } from './steps';
 import { symbol } from './symbol';
 import { tabs } from './tabs';
+import { tasks } from './tasks';
 import { text } from './text';
 import { total } from './total';
 import { trend } from './trend';
@@ -36,6 +37,7 @@ export const kinds: { [K in Kind]: BuiltElement<K> } = {
   symbol,
   steps,
   tabs,
+  tasks,
   text,
   total,
   trend,
