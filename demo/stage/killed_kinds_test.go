@@ -48,6 +48,15 @@ func TestKilledInEveryKindOfPress(t *testing.T) {
 		{"a record is added", "mira", func(b *browser) map[string]any {
 			return at(open(b, "/defect?~mode=add&~set.cabin=87"), "e_save", map[string]any{"values": map[string]string{"f_what": "Killed while adding", "f_severity": "low", "f_state": "open", "f_component": "4"}})
 		}, `select count(*) from tarnhorn.defects where what = 'Killed while adding'`},
+		{"guided steps are finished", "mira", func(b *browser) map[string]any {
+			shown := open(b, "/report-defect?~mode=add&~tab.e_steps=t_who")
+			typed := map[string]string{"f_lift": "1", "f_what": "Killed while finishing", "f_severity": "low", "f_state": "open", "f_component": "4", "f_due": "2026-12-24"}
+			draft := map[string]any{"trail": shown.Trail, "n": shown.N, "values": typed, "base": map[string]string{}}
+			if err := b.call("POST", usePath+"/draft", draft, nil); err != nil {
+				t.Fatal(err)
+			}
+			return at(shown, "e_done", map[string]any{"values": typed})
+		}, `select count(*) from tarnhorn.defects where what = 'Killed while finishing'`},
 		{"a record is changed after a question", "sela", func(b *browser) map[string]any {
 			return at(open(b, "/cabin?cabin=41"), "e_hold", nil)
 		}, `select count(*) from tarnhorn.cabins where id = 41 and state = 'on hold'`},
@@ -71,7 +80,7 @@ func TestKilledInEveryKindOfPress(t *testing.T) {
 			return at(*over.Shown, "e_save", map[string]any{"depth": 1, "values": map[string]string{"f_detail": "killed"}, "base": map[string]string{"f_detail": ""}, "version": top.Record.Version})
 		}, `select count(*) from tarnhorn.changed where defect = 205`},
 	}
-	prepare := `update tarnhorn.defects set detail = '' where id = 201; update tarnhorn.defects set detail = '', state = 'assigned', assigned_id = 3 where id = 205; delete from tarnhorn.defects where what = 'Killed while adding' or id between 9901 and 9904;
+	prepare := `update tarnhorn.defects set detail = '' where id = 201; update tarnhorn.defects set detail = '', state = 'assigned', assigned_id = 3 where id = 205; delete from tarnhorn.defects where what in ('Killed while adding', 'Killed while finishing') or id between 9901 and 9904;
 		update tarnhorn.cabins set state = 'in service' where id = 41;
 		delete from tarnhorn.changed`
 	begun := prepare + `; insert into tarnhorn.defects (id, code, cabin_id, component_id, what, severity, state) overriding system value select n, 'D-' || n, 87, 4, 'Killed', 'low', 'open' from generate_series(9901, 9904) n`
