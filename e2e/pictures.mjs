@@ -59,7 +59,6 @@ async function onRecord(p, title) {
 
 try {
   await ready();
-  await shot('use-workshop', 'mira', '/use/tarnhorn/workshop');
   await shot('use-defects', 'mira', '/use/tarnhorn/defects?assigned=1&~filter.state=isNot:closed&~sort=-severity');
   await shot('use-defect', 'mira', '/use/tarnhorn/defect?defect=107&~mode=edit', async (p) => {
     await p.getByLabel('Hours (h)').fill('many');
@@ -115,7 +114,6 @@ try {
   });
   await shot('build-rights-tables', 'arno', '/build/tarnhorn/data/tables', (p) => p.getByRole('button', { name: /^Technician, Defects/ }).click());
   await shot('build-callups', 'arno', '/build/tarnhorn/data/callups');
-  await shot('applications', 'nora', '/');
   await shot('new-application', 'nora', '/new?over=tarnhorn', async (p) => {
     for (const t of ['cabins', 'lifts', 'inspections', 'defects', 'components']) await p.getByRole('checkbox', { name: `Take in tarnhorn.${t}`, exact: true }).check();
     await p.getByLabel('What the application is called').fill('Cabins');
@@ -157,6 +155,18 @@ try {
     await p.getByText('3 of 3 folders belong to a record').waitFor();
   });
   await shot('use-drive-room', 'jon', '/use/tarnhorn/drive-room?lift=1', (p) => p.waitForTimeout(20_000));
+  await shot('use-line', 'sela', '/use/tarnhorn/line-overview', (p) => p.waitForTimeout(5000));
+  await shot('use-display', 'nora', '/displays', async (p) => {
+    await p.getByRole('button', { name: 'Valley station, hall' }).click();
+    await p.getByRole('button', { name: /^New code/ }).click();
+    const code = await p.getByRole('status', { name: 'Code' }).innerText();
+    await p.goto(`${base}/display`);
+    await p.getByLabel('Code').fill(code);
+    await p.getByRole('button', { name: 'Begin' }).click();
+    await p.getByRole('link', { name: 'Which lifts run now?' }).click();
+    await p.getByText('is open').first().waitFor();
+    await p.waitForTimeout(1500);
+  });
   await shot('use-called-up', 'jon', '/use/tarnhorn/stop?~mode=add', async (p) => {
     const sela = await page('sela');
     await sela.goto(`${base}/use/tarnhorn/wind-watch?lift=1`);

@@ -60,7 +60,7 @@ func TestAScreenTakesFewTripsToItsDatabase(t *testing.T) {
 	}{
 		{"mira", "/defects", store + 2},        // the rows, how many there are
 		{"sela", "/season", store + 1},         // two charts
-		{"mira", "/cabin?cabin=87", store + 3}, // the cabin, its neighbours, all the rest
+		{"mira", "/cabin?cabin=87", store + 4}, // the cabin, its neighbours, all the rest; and, in the store, which tasks were begun
 		{"sela", "/inspection?inspection=20", store + 3},
 	} {
 		p := as(t, tc.login)
