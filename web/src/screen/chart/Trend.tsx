@@ -6,6 +6,9 @@ import { colour } from '../../ui/colours';
 import { useLanguage, useScreen } from '../context';
 import type { OfKind } from '../kinds/kind';
 
+const usualRows = 4;
+const row = 44; // px
+
 const strokes = ['plant.ink', 'plant.alarm', 'plant.set', 'plant.soft'].map(colour);
 const dashes = [undefined, '7 4', '2 3', '10 3 2 3'];
 
@@ -14,6 +17,9 @@ export function Trend({ element }: { element: OfKind<'trend'> }) {
   const { trend } = element;
   const samples = useSamples(element.id, trend);
   const { fixed, clock } = useLanguage();
+  const { view } = useScreen();
+  // An operator screen gives it the room that is left; any other is as tall as what stands on it.
+  const own = view.type === 'operator' ? undefined : `${Math.max(2, element.cell.h ?? usualRows) * row}px`;
   const now = Date.now();
   const from = now - trend.minutes * 60_000;
   const ticks = [from, from + (now - from) / 2, now];
@@ -33,7 +39,7 @@ export function Trend({ element }: { element: OfKind<'trend'> }) {
           ))}
         </Flex>
       </Flex>
-      <Box flex="1" minH="90px">
+      <Box flex={own ? '0 0 auto' : '1'} minH="90px" h={own}>
         <ResponsiveContainer width="100%" height="100%">
           <LineChart margin={{ left: 4, right: 12, top: 8, bottom: 0 }} accessibilityLayer={false}>
             <CartesianGrid stroke={colour('plant.edge')} vertical={false} />
