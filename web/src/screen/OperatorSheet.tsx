@@ -15,6 +15,9 @@ const shape = { w: 1280, h: 752, widest: 1500 };
 const head = 40; // px: the heading
 const edges = { top: 14, bottom: 16 };
 
+/** What grows takes the room that is left, on the builder’s stage too, where a frame is around it. */
+const grown = { flex: '1', containerType: 'size', css: { '& > .frame': { height: '100%' } } } as const;
+
 /** An operator screen: panels of elements that stand in the same columns, on grey ground. */
 export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
   const { view, builder } = useScreen();
@@ -103,7 +106,7 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
               mb="12px"
             >
               {p.elements.map((e) => (
-                <Box key={e.id} {...(kindOf(e).grows ? { flex: '1', containerType: 'size' } : { flexShrink: 0 })}>
+                <Box key={e.id} {...(kindOf(e).grows ? grown : { flexShrink: 0 })}>
                   <Element element={e} />
                 </Box>
               ))}

@@ -16,7 +16,7 @@ function LampLook({ path, element: e }: LookProps<'lamp'>) {
   return (
     <>
       <TypedPart path={path} name="words" label="Words" value={e.words} needed />
-      <ConditionPart path={path} name="value" label="On while" />
+      <ConditionPart path={path} name="value" label="On while" limits />
       <TypedPart path={path} name="on" label="Says when on" value={e.on} needed />
       <TypedPart path={path} name="off" label="Says when off" value={e.off} needed />
       <ChosenPart path={path} name="abnormal" label="To be noticed" value={e.abnormal} among={noticed} />

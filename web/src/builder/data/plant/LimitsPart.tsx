@@ -22,12 +22,12 @@ export function LimitsPart({ tag: t, path }: { tag: Kept<Tag>; path: string }) {
     if (op.op !== 'remove' || t.alarm) void edit([op]);
   };
   return (
-    <Box color="muted">
-      as it should be from{' '}
+    <Box color="muted" whiteSpace="nowrap">
+      normally{' '}
       <Typed
         label={`Low limit of ${t.alias}`}
         hint="any"
-        width="60px"
+        width="54px"
         value={t.alarm?.low?.toString() ?? ''}
         onSave={(v) => limit('low', v)}
       />{' '}
@@ -35,7 +35,7 @@ export function LimitsPart({ tag: t, path }: { tag: Kept<Tag>; path: string }) {
       <Typed
         label={`High limit of ${t.alias}`}
         hint="any"
-        width="60px"
+        width="54px"
         value={t.alarm?.high?.toString() ?? ''}
         onSave={(v) => limit('high', v)}
       />

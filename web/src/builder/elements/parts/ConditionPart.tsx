@@ -14,10 +14,19 @@ interface ConditionPartProps {
   name: string;
   label: string;
   without?: string; // what is said where there is none
+  limits?: boolean; // a number that has limits may stand there too
+}
+
+/** Reads a condition; or a number of the plant that has limits, as what stands for being outside of them. */
+async function readHere(spot: Spot, text: string, limits: boolean | undefined) {
+  const condition = await readCondition(spot, { text });
+  if (!limits || !condition.problem || !/^[a-z_.0-9]+$/i.test(text)) return condition;
+  const number = await readCondition(spot, { text, value: true });
+  return number.problem ? condition : { ...number, phrase: `${number.phrase} is outside its limits` };
 }
 
 /** A part of an element that is a condition: told as a phrase, changed by rows or as text. */
-export function ConditionPart({ path, name, label, without = 'nothing yet' }: ConditionPartProps) {
+export function ConditionPart({ path, name, label, without = 'nothing yet', limits }: ConditionPartProps) {
   const { project, as, screen, entities, edit } = useBuild();
   const [open, setOpen] = useState(false);
   const element = path[2];
@@ -25,7 +34,7 @@ export function ConditionPart({ path, name, label, without = 'nothing yet' }: Co
   const stored = text(entities, ...path, name);
   const read = useQuery({
     queryKey: ['phrase', project, screen, element, stored],
-    queryFn: () => readCondition(spot, { text: stored }),
+    queryFn: () => readHere(spot, stored, limits),
     enabled: stored !== '',
   });
   const words = read.data ? (read.data.problem?.message ?? read.data.phrase) : stored ? '…' : without;
