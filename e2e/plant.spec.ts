@@ -179,3 +179,29 @@ test('it creeps only while the button is held, by pointer or key; what is turned
   await turnedTo(was);
   await startLine(page);
 });
+
+test('eight tabs of one person are all live over one stream, and one that is left is no bother', async ({
+  page,
+  context,
+}) => {
+  await use(page, 'sela', '/line-overview');
+  const tabs = [page];
+  for (const address of [
+    '/drive-room?lift=1',
+    '/drive-room?lift=2',
+    '/drive-room?lift=3',
+    '/wind-watch?lift=1',
+    '/wind-watch?lift=2',
+    '/wind-watch?lift=3',
+    '/line-overview',
+  ]) {
+    const tab = await context.newPage();
+    await tab.goto(`/use/tarnhorn${address}`); // browsers keep six connections to a server: a stream for each would wait
+    tabs.push(tab);
+  }
+  for (const tab of tabs) await expect(tab.getByText(/plant connected · \d+ values good/)).toBeVisible();
+  await tabs[3]?.close();
+  const moving = tabs[7]?.locator('[data-element=e_hs_gust]');
+  const was = await moving?.innerText();
+  await expect.poll(() => moving?.innerText()).not.toBe(was);
+});

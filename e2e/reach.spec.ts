@@ -195,6 +195,7 @@ test('no serious barrier for who runs the program', async ({ page }) => {
     ['/', 'Applications'],
     ['/connections', 'Connections'],
     ['/people', 'People'],
+    ['/displays', 'Displays'],
     ['/new', 'New application'],
     ['/log', 'Log'],
   ] as const) {

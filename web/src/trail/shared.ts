@@ -1,4 +1,5 @@
-import { type At, type Source, Stream } from './Stream';
+import { Gate } from './Gate';
+import { type At, type Heard, type Source, Stream } from './Stream';
 import type { Asked, Told } from './stream.worker';
 
 const joined = new Map<string, (at: At) => Source>();
@@ -17,7 +18,11 @@ function ownStream(url: string) {
   const stream = new Stream(
     (places) => new EventSource(`${url}?${new URLSearchParams(places.map((at) => ['at', at]))}`),
   );
-  return (at: At) => sourceOf((heard) => stream.listen(at, heard));
+  return (at: At) =>
+    sourceOf((heard) => {
+      const gate: Gate = new Gate(drawnBy(heard, () => gate.ready()));
+      return stream.listen(at, gate.heard);
+    });
 }
 
 function sharedStream(url: string) {
@@ -32,13 +37,24 @@ function sharedStream(url: string) {
   return (at: At) =>
     sourceOf((heard) => {
       const id = ++last;
-      hears.set(id, heard);
+      hears.set(
+        id,
+        drawnBy(heard, () => say({ ready: id })),
+      );
       say({ listen: at, id });
       return () => {
         hears.delete(id);
         say({ end: id });
       };
     });
+}
+
+/** Says when what came was drawn: not before somebody sees the tab. */
+function drawnBy(heard: Heard, ready: () => void): Heard {
+  return (name, data) => {
+    heard(name, data);
+    if (name === 'live') requestAnimationFrame(ready);
+  };
 }
 
 /** What one place of a stream tells, as a source of its own. */

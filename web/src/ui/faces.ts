@@ -21,6 +21,9 @@ export const faces = {
     cursor: 'pointer',
     userSelect: 'none',
   },
+  // What a finger hits.
+  '[data-palette=plant] .face': { minHeight: '44px' },
+  '@media (pointer: coarse)': { '.face': { minHeight: '44px' } },
   '.face:hover': { bg: 'faint' },
   '.face:active': { transform: 'translateY(1px)' },
   // By night the first to be pressed is the lightest: darker than its ground it would look sunk in.

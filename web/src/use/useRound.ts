@@ -3,12 +3,19 @@ import type { Shown } from '../api/client';
 import type { Trail } from '../trail/Trail';
 import { useSteady } from '../ui/useSteady';
 import { Idle } from './Idle';
+import { useSwipe } from './useSwipe';
 import type { Unsaved } from './useUnsaved';
 
-/** Where a screen is one of a round, the next follows when nobody has touched it for as long as it stays. */
+/** Where a screen is one of a round, the next follows when nobody has touched it for as long as it stays, or by a swipe that is no way there. */
 export function useRound(trail: Trail, shown: Shown, unsaved: Unsaved) {
   const stay = shown.round?.stay;
   const place = `${shown.trail}.${shown.n}`;
+  useSwipe((side) => {
+    const own = shown.view.ways?.some((w) => w.trigger === 'swipe' && w.side === side);
+    if (stay === undefined || own || trail.asking) return;
+    if (side === 'left') void trail.go('round');
+    if (side === 'right') void trail.go('round-back');
+  });
   const busy = useSteady(() => unsaved.dirty() || trail.asking);
   const onRest = useSteady(() => void trail.go('round'));
   // biome-ignore lint/correctness/useExhaustiveDependencies: it stays anew at each arrival

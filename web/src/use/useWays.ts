@@ -3,6 +3,7 @@ import type { View } from '../api/client';
 import { isKeys } from '../screen/keys';
 import type { PressAim, Pressed } from '../trail/asking';
 import { startTimers } from './timers';
+import { useSwipe } from './useSwipe';
 
 interface WaysProps {
   view: View;
@@ -12,8 +13,6 @@ interface WaysProps {
   /** Set off when the screen has been left already. */
   onLeft: (way: string) => void;
 }
-
-const swipeLeast = 60; // px that a finger goes
 
 /** What no element sets off: shortcuts, swipes, entering, leaving, a time after entering. */
 export function useWays({ view, place, active, press, onLeft }: WaysProps) {
@@ -58,40 +57,9 @@ export function useWays({ view, place, active, press, onLeft }: WaysProps) {
     return () => document.removeEventListener('keydown', key);
   }, [set]);
 
-  useEffect(() => {
-    let from: { x: number; y: number } | undefined;
-    const down = (e: PointerEvent) => {
-      from = e.pointerType === 'mouse' || scrolls(e.target) ? undefined : { x: e.clientX, y: e.clientY };
-    };
-    const up = (e: PointerEvent) => {
-      if (!from || !now.current.active) return;
-      const [x, y] = [e.clientX - from.x, e.clientY - from.y];
-      from = undefined;
-      if (Math.max(Math.abs(x), Math.abs(y)) < swipeLeast) return;
-      const side = Math.abs(x) > Math.abs(y) ? (x < 0 ? 'left' : 'right') : y < 0 ? 'up' : 'down';
-      const way = now.current.view.ways?.find((w) => w.trigger === 'swipe' && w.side === side);
-      if (way) set(way.id, 'swipe');
-    };
-    const cancel = () => {
-      from = undefined;
-    };
-    document.addEventListener('pointerdown', down);
-    document.addEventListener('pointerup', up);
-    document.addEventListener('pointercancel', cancel);
-    return () => {
-      document.removeEventListener('pointerdown', down);
-      document.removeEventListener('pointerup', up);
-      document.removeEventListener('pointercancel', cancel);
-    };
-  }, [set]);
-}
-
-/** A finger on something that scrolls sideways, or is typed into, does not swipe. */
-function scrolls(target: EventTarget | null): boolean {
-  for (let el = target instanceof Element ? target : null; el; el = el.parentElement) {
-    if (el.matches('input, textarea, select')) return true;
-    if (el.scrollWidth > el.clientWidth + 4 && getComputedStyle(el).overflowX !== 'visible' && el !== document.body)
-      return el !== document.documentElement;
-  }
-  return false;
+  useSwipe((side) => {
+    if (!now.current.active) return;
+    const way = now.current.view.ways?.find((w) => w.trigger === 'swipe' && w.side === side);
+    if (way) set(way.id, 'swipe');
+  });
 }
