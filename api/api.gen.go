@@ -181,6 +181,16 @@ type CallUpListed struct {
 	Words      string `json:"words"`
 }
 
+// CallUpNow How it is with a call-up now: of how many it is asked, for which it holds, and why that is not known.
+type CallUpNow struct {
+	CallUp string `json:"callUp"`
+	Of     int    `json:"of"`
+
+	// On as it would say it
+	On      []string `json:"on"`
+	Unknown *string  `json:"unknown,omitempty"`
+}
+
 // CallUpRequest defines model for CallUpRequest.
 type CallUpRequest struct {
 	N          int    `json:"n"`
@@ -1856,6 +1866,9 @@ type ServerInterface interface {
 	// GetDraft The project as it is being built
 	// (GET /api/build/{project})
 	GetDraft(c *gin.Context, project string, params GetDraftParams)
+	// GetCallUpsNow How it is with the call-ups of the draft now; nothing comes to the front by it
+	// (GET /api/build/{project}/callups)
+	GetCallUpsNow(c *gin.Context, project string)
 	// OfferForCell What could be put into an empty cell of a screen
 	// (POST /api/build/{project}/cells)
 	OfferForCell(c *gin.Context, project string)
@@ -2238,6 +2251,31 @@ func (siw *ServerInterfaceWrapper) GetDraft(c *gin.Context) {
 	}
 
 	siw.Handler.GetDraft(c, project, params)
+}
+
+// GetCallUpsNow operation middleware
+func (siw *ServerInterfaceWrapper) GetCallUpsNow(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetCallUpsNow(c, project)
 }
 
 // OfferForCell operation middleware
@@ -5265,6 +5303,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/plants/certificate", wrapper.GetPlantCertificate)
 	router.POST(options.BaseURL+"/api/build/:project/equipment", wrapper.ProposeEquipment)
 	router.GET(options.BaseURL+"/api/build/:project/equipment/:table", wrapper.GetEquipment)
+	router.GET(options.BaseURL+"/api/build/:project/callups", wrapper.GetCallUpsNow)
 	router.GET(options.BaseURL+"/api/build/:project/tags", wrapper.GetTags)
 	router.POST(options.BaseURL+"/api/build/:project/tags", wrapper.ProposeTag)
 	router.POST(options.BaseURL+"/api/build/:project/cells", wrapper.OfferForCell)

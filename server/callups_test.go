@@ -5,6 +5,7 @@ import (
 	"encoding/json"
 	"fmt"
 	"net/http"
+	"strings"
 	"testing"
 	"time"
 
@@ -67,6 +68,12 @@ func TestThePlantCallsAScreenUp(t *testing.T) {
 	until(t, "it blows", func() bool {
 		status, _, _ := sela2.press(blow, fmt.Sprintf("gust-%d", time.Now().UnixNano()), "e_try", nil)
 		return status == http.StatusOK
+	})
+	// Whoever builds sees it hold before it has held for long enough to come.
+	until(t, "it holds", func() bool {
+		var now []api.CallUpNow
+		as(t, "arno").must("GET", "/api/build/tarnhorn/callups", nil, &now)
+		return len(now) == 1 && now[0].CallUp == "cu_gusts" && now[0].Of == 3 && len(now[0].On) == 1 && strings.Contains(now[0].On[0], "Lower Tarn")
 	})
 	var came api.CallUp
 	select {

@@ -10,6 +10,7 @@
 //   - later.go: screens proposed for a table
 //   - equipment.go: equipment proposed of a plant, and its values now
 //   - cells.go: what could be put into an empty cell
+//   - callups.go: how it is with call-ups of a draft now
 //   - tags.go: single values of a plant, and what they are now
 //   - work.go, practise.go: a screen at work in the builder, and presses that are taken back
 //   - pictures.go, svg.go: pictures of a project

@@ -108,7 +108,7 @@ func (e *engine) load(ctx context.Context) error {
 	}
 	next := map[string]*watched{}
 	for _, c := range e.app.CallUps {
-		rows, err := e.rowsOf(ctx, c)
+		rows, err := rowsOf(ctx, e.base, e.app, c)
 		if err != nil {
 			return err
 		}
@@ -142,15 +142,15 @@ func (e *engine) load(ctx context.Context) error {
 }
 
 // rowsOf reads the records that a call-up is asked of; one that is none for the plant as a whole.
-func (e *engine) rowsOf(ctx context.Context, c *plan.CallUp) ([]*ask.Row, error) {
-	t := e.app.Project.Tables[c.Table]
+func rowsOf(ctx context.Context, b *base.Base, app *plan.App, c *plan.CallUp) ([]*ask.Row, error) {
+	t := app.Project.Tables[c.Table]
 	switch {
 	case c.Table == "":
 		return []*ask.Row{nil}, nil
 	case t == nil:
 		return nil, nil
 	}
-	page, err := e.base.Reader(e.app).Fetch(ctx, ask.Query{Table: t, Paths: slices.Sorted(maps.Keys(c.Reads)), Limit: mostRows, Rights: ask.EveryRow})
+	page, err := b.Reader(app).Fetch(ctx, ask.Query{Table: t, Paths: slices.Sorted(maps.Keys(c.Reads)), Limit: mostRows, Rights: ask.EveryRow})
 	if err != nil {
 		return nil, fmt.Errorf("read the records of the call-up %s: %w", c.ID, err)
 	}
@@ -162,12 +162,7 @@ func (e *engine) refs() []ask.TagRef {
 	var out []ask.TagRef
 	for _, key := range slices.Sorted(maps.Keys(e.machines)) {
 		w := e.machines[key]
-		world := use.Alone(e.app, w.row, nil, time.Now())
-		for _, p := range w.callUp.Tags {
-			if ref, _, ok := world.RefAndTag(p); ok {
-				out = append(out, ref)
-			}
-		}
+		out = append(out, refsOf(e.app, w.callUp, []*ask.Row{w.row})...)
 	}
 	return out
 }

@@ -1474,6 +1474,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/callups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How it is with the call-ups of the draft now; nothing comes to the front by it */
+        get: operations["getCallUpsNow"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/tags": {
         parameters: {
             query?: never;
@@ -3235,6 +3252,14 @@ export interface components {
             high?: boolean;
             /** @description one is where it leads already */
             here?: boolean;
+        };
+        /** @description How it is with a call-up now: of how many it is asked, for which it holds, and why that is not known. */
+        CallUpNow: {
+            callUp: string;
+            of: number;
+            /** @description as it would say it */
+            on: string[];
+            unknown?: string;
         };
         CallUpListed: {
             /** Format: int64 */
@@ -7057,6 +7082,37 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TagNow"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getCallUpsNow: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CallUpNow"][];
                 };
             };
             /** @description a no */

@@ -15,6 +15,7 @@ import { Pop } from '../../Pop';
 import { useRights } from '../context';
 import { From } from './From';
 import { leadTo, screensFor, ticked } from './leads';
+import { NowLine } from './NowLine';
 
 /** One call-up, as a sentence of parts that can be changed. */
 export function CallUpCard({ callUp: c }: { callUp: Kept<CallUp> }) {
@@ -123,6 +124,7 @@ export function CallUpCard({ callUp: c }: { callUp: Kept<CallUp> }) {
           </Action>
         )}
       </Flex>
+      <NowLine project={project} callUp={c.id} />
       {problem && (
         <Box color="brick" mt="6px" role="alert">
           {problem}

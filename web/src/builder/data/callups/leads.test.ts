@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { Document, Screen } from '../../../document/document.gen';
 import { screenOf } from '../../../document/screens';
-import { inputFor, screensFor, ticked } from './leads';
+import { inputFor, nowWords, screensFor, ticked } from './leads';
 
 const input = (table: string, required: boolean) => ({
   pos: 1,
@@ -35,4 +35,16 @@ test('only screens are offered that need nothing else', () => {
 test('a set that is empty again says nothing', () => {
   expect(ticked({ a: true }, 'b')).toEqual({ a: true, b: true });
   expect(ticked({ a: true }, 'a')).toBeUndefined();
+});
+
+test('how it is with a call-up now is said in words', () => {
+  expect(nowWords({ of: 3, on: [] })).toBe('Now it holds for none of 3.');
+  expect(nowWords({ of: 1, on: [] })).toBe('Now it does not hold.');
+  expect(nowWords({ of: 3, on: ['Gusts at Horn Saddle'], unknown: 'away' })).toBe(
+    'Now it holds: Gusts at Horn Saddle.',
+  );
+  expect(nowWords({ of: 3, on: [], unknown: 'the plant is not connected' })).toBe(
+    'Now it is not known: the plant is not connected.',
+  );
+  expect(nowWords({ of: 0, on: [] })).toBe('Now: there is no record to ask it of.');
 });

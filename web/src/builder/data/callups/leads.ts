@@ -29,3 +29,11 @@ export function ticked(was: CallUp['roles'], one: string): Record<string, boolea
   const now = had ? others : { ...others, [one]: true };
   return Object.keys(now).length > 0 ? now : undefined;
 }
+
+/** How it is with a call-up now, in words. */
+export function nowWords(now: { of: number; on: string[]; unknown?: string }): string {
+  if (now.of === 0) return 'Now: there is no record to ask it of.';
+  if (now.on.length > 0) return `Now it holds: ${now.on.join(', ')}.`;
+  if (now.unknown) return `Now it is not known: ${now.unknown}.`;
+  return now.of > 1 ? `Now it holds for none of ${now.of}.` : 'Now it does not hold.';
+}
