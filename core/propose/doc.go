@@ -15,7 +15,8 @@
 //   - again.go, taken.go: what differs when a database is read again, and a table that is taken in later
 //   - equipment.go, operator.go: folders of a plant as equipment of records, with a screen
 //   - tag.go: a single value of a plant, that belongs to no record
-//   - offer.go, live.go, room.go: elements for an empty cell of a screen, those of plants among them, and room for them
+//   - offer.go, live.go, guiding.go, room.go: elements for an empty cell of a screen, those of plants and guided tasks
+//     among them, and room for them
 //   - narrowing.go, site_plan.go: inputs by which what is chosen narrows a screen; records on a picture
 //   - later.go, one_screen.go: screens and a dashboard for a table that a project has already
 //   - application.go: all of it as the entities of a project, and as a small map
