@@ -98,6 +98,14 @@ func TestACodeHoldsOnce(t *testing.T) {
 	until(t, "it starts elsewhere", func() bool { return other.open("").View.Screen == "s_status" })
 	change["start"] = "s_defect"
 	runs.refused("PUT", "/api/devices/"+added.Id, change, http.StatusUnprocessableEntity, "fields")
+	change["start"] = "s_over"
+	if p := runs.refused("PUT", "/api/devices/"+added.Id, change, http.StatusUnprocessableEntity, "fields"); !strings.Contains((*p.Fields)["start"], "not for Visitor") {
+		t.Errorf("a start that is shut to it: %+v", p)
+	}
+	change["project"], change["role"], change["start"] = "p_stores", "r_buyer", "s_orders"
+	if status, answer := runs.call("PUT", "/api/devices/"+added.Id, change); status < 400 {
+		t.Errorf("it was moved to another application: %s", answer)
+	}
 	as(t, "mira").refused("DELETE", "/api/devices/"+added.Id, nil, http.StatusForbidden, "no-administrator")
 	runs.must("DELETE", "/api/devices/"+added.Id, nil, nil)
 	other.refused("POST", "/api/use/tarnhorn/open", map[string]any{}, http.StatusUnauthorized, "signed-out")

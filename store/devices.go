@@ -74,10 +74,10 @@ func (s *Store) AddDevice(ctx context.Context, by string, d Device, now time.Tim
 }
 
 // SetDevice gives a display another name, role, start screen, and other things that it may; running ones at once.
-// Its project stays. Error: ErrNone.
+// Its project stays. Error: ErrNone, also for one of another project.
 func (s *Store) SetDevice(ctx context.Context, by string, d Device) error {
 	return s.inTx(ctx, "change a display", func(tx pgx.Tx) error {
-		if err := tx.QueryRow(ctx, `select project from device where account = $1 for update`, d.ID).Scan(&d.Project); err != nil {
+		if err := tx.QueryRow(ctx, `select project from device where account = $1 and project = $2 for update`, d.ID, d.Project).Scan(&d.Project); err != nil {
 			return none(err)
 		}
 		if err := setDevice(ctx, tx, d); err != nil {

@@ -156,7 +156,7 @@ func (s *Store) Session(ctx context.Context, token, projectID string, now time.T
 	if err != nil {
 		return Account{}, fmt.Errorf("find the session: %w", none(err))
 	}
-	if err := s.touch(ctx, token, seen, now); err != nil {
+	if err := errors.Join(s.touch(ctx, token, seen, now), s.seeDevice(ctx, a.Device, now)); err != nil {
 		return Account{}, err
 	}
 	a.Roles = map[string]bool{}

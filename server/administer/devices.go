@@ -104,10 +104,23 @@ func (s *Side) legalDevice(c *gin.Context, req api.DeviceChange) (store.Device, 
 		case !has(app.Screens, d.Start):
 			return d, &ask.FieldErrors{Fields: map[string]string{"start": "A display starts at a screen that needs no record."}}
 		default:
-			return d, nil
+			return d, s.opensTo(c, d)
 		}
 	}
 	return d, &ask.Refusal{Code: "no-project", What: "This application does not exist any more.", Then: "Load the page again."}
+}
+
+// opensTo refuses a start screen that is not for the role of the display.
+func (s *Side) opensTo(c *gin.Context, d store.Device) error {
+	draft, err := s.Apps.Draft(c, d.Project)
+	if err != nil {
+		return err
+	}
+	p := draft.App.Project
+	if start := p.Screens[d.Start]; start.Roles != nil && !start.Roles[d.Role] {
+		return &ask.FieldErrors{Fields: map[string]string{"start": "“" + start.Title + "” is not for " + p.Roles[d.Role].Name + ": choose another screen, or role."}}
+	}
+	return nil
 }
 
 // ChangeDevice changes a display; it holds at once.

@@ -67,7 +67,9 @@ func (v *Visit) shown(at *store.Standing, o *use.Opening, view *use.View) *api.S
 	after, warn := v.App.Project.IdleOf(v.user.Roles)
 	return &api.Shown{
 		IdleAfter: answer.OrNil(after), IdleWarn: answer.OrNil(warn), Round: v.roundAt(at), Display: v.display(),
-		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(), Live: answer.Ptr(o.Live() || v.mayBeCalled()), CallUps: answer.OrNil(v.mayBeCalled()),
+		Trail: at.Trail, N: at.N, Release: v.release, View: *view, User: v.user.Name, Roles: v.roleNames(),
+		// A display is seen to be there, and sees that it is cut off, by its stream.
+		Live: answer.Ptr(o.Live() || v.mayBeCalled() || v.account.Device != nil), CallUps: answer.OrNil(v.mayBeCalled()),
 		Back: answer.OrNil(at.Back), Forward: answer.OrNil(at.Forward), Home: v.homeTitle(),
 	}
 }

@@ -90,7 +90,13 @@ export function DeviceDialog({ device, applications, onClose }: DeviceDialogProp
       <Flex gap="14px" wrap="wrap" mb="14px">
         {!device && <Chosen label="Application" value={d.project} of={applications.map(titled)} onChoose={choose} />}
         <Chosen label="As" value={d.role} of={app?.roles ?? []} onChoose={(role) => setD({ ...d, role })} />
-        <Chosen label="Starts at" value={d.start} of={app?.screens ?? []} onChoose={(start) => setD({ ...d, start })} />
+        <Chosen
+          label="Starts at"
+          value={d.start}
+          of={app?.screens ?? []}
+          onChoose={(start) => setD({ ...d, start })}
+          wrong={wrong.start}
+        />
       </Flex>
       <Ticks head="Allowed there">
         {allowed.map(([what, words]) => (
@@ -119,9 +125,10 @@ interface ChosenProps {
   value: string;
   of: { id: string; name: string }[];
   onChoose: (id: string) => void;
+  wrong?: string;
 }
 
-function Chosen({ label, value, of, onChoose }: ChosenProps) {
+function Chosen({ label, value, of, onChoose, wrong }: ChosenProps) {
   return (
     <Box as="label" flex="1" minW="150px">
       <Box fontSize="note" color="muted" mb="3px">
@@ -135,6 +142,11 @@ function Chosen({ label, value, of, onChoose }: ChosenProps) {
           </option>
         ))}
       </Select>
+      {wrong && (
+        <Box color="brick" fontSize="note" fontWeight="600" mt="3px" role="alert">
+          {wrong}
+        </Box>
+      )}
     </Box>
   );
 }

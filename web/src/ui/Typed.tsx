@@ -33,7 +33,10 @@ export function Typed({
       w={width}
       value={typed}
       placeholder={hint}
-      onChange={(e) => setTyped(e.target.value)}
+      onChange={(e) => {
+        sent.current = undefined;
+        setTyped(e.target.value);
+      }}
       onBlur={save}
       onKeyDown={(e) => e.key === 'Enter' && save()}
     />
