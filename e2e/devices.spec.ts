@@ -7,6 +7,7 @@ test('story: the visitors’ display goes round by itself, comes back to welcome
   browser,
   baseURL,
 }) => {
+  test.setTimeout(360_000); // it waits for stays and rests
   const nora = await (await browser.newContext({ baseURL })).newPage();
   await signIn(nora, 'nora');
   await nora.goto('/displays');

@@ -38,23 +38,25 @@ export const chosen = (page: Page) => page.getByRole('region', { name: 'The chos
 
 /**
  * Presses a command in a drive room. A busy machine may have the values too late for a moment: then the press is
- * refused, says so, and is pressed again. Once it is done the line is as it was to be, and the button greyed for that.
+ * refused, says so, and is pressed again. Where the plant’s answer came too late to be read, the button is greyed since
+ * it is as it was to be.
  */
-async function command(page: Page, button: string, said: string) {
-  const press = page.getByRole('button', { name: button, exact: true });
+async function command(page: Page, button: string, said: string, since: RegExp) {
+  const press = page.getByRole('button', { name: button, exact: true, description: since });
+  const accepted = page.getByText(`${said}: accepted by the plant.`);
   let pressed = false;
   await expect(async () => {
-    const accepted = page.getByText(`${said}: accepted by the plant.`);
-    if (!(await accepted.isVisible()) && !(pressed && (await press.isDisabled()))) {
-      await press.click({ timeout: 5000 });
+    const done = (await accepted.isVisible()) || (pressed && (await press.isVisible()));
+    if (!done) {
+      await page.getByRole('button', { name: button, exact: true }).click({ timeout: 5000 });
       pressed = true;
     }
-    await expect(accepted.or(press.and(page.locator('[aria-disabled=true]'))).first()).toBeVisible({ timeout: 5000 });
+    await expect(accepted.or(press).first()).toBeVisible({ timeout: 5000 });
   }).toPass();
 }
 
-export const startLine = (page: Page) => command(page, 'Start', 'Start command');
-export const stopLine = (page: Page) => command(page, 'Stop the line', 'Stop command');
+export const startLine = (page: Page) => command(page, 'Start', 'Start command', /It runs already/);
+export const stopLine = (page: Page) => command(page, 'Stop the line', 'Stop command', /The line stands/);
 
 /** Puts a button with words of its own into an empty cell of the builder's stage. */
 export async function putButton(page: Page, cell: string | RegExp, words: string) {
