@@ -62,6 +62,9 @@ func (o *offering) value(t *project.Tag, label, path, group string) {
 	if t.Min != nil && t.Max != nil && *t.Min < *t.Max {
 		low, high = *t.Min, *t.Max
 	}
+	if l := t.Alarm; t.Max == nil && l != nil && l.High != nil && *l.High > 0 {
+		high = 2 * *l.High // what is as it should be takes half of it
+	}
 	gauge := body{"kind": "gauge", "words": label, "value": path, "min": low, "max": high}
 	line := body{"pos": 1, "words": english.Lower(label), "value": path, "max": high}
 	if t.Unit != "" {

@@ -124,7 +124,12 @@ function Quality({ view }: { view: View }) {
   const live = view.elements.filter((e) => known(e) !== undefined);
   const bad = live.filter((e) => !known(e));
   if (live.length === 0) return null;
-  if (bad.length === 0) return <Box color="plant.soft">plant connected · {live.length} values good</Box>;
+  if (bad.length === 0)
+    return (
+      <Box color="plant.soft">
+        plant connected · {live.length} {live.length === 1 ? 'value' : 'values'} good
+      </Box>
+    );
   return (
     <Box color="white" bg="plant.alarm" px="8px" borderRadius="3px" fontWeight="700" role="status">
       {bad.length} of {live.length} values not available{bad[0]?.reason ? `: ${bad[0].reason}` : ''}

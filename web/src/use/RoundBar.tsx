@@ -19,7 +19,18 @@ const Step = chakra('button', {
 /** Below a screen of a round: which of how many it is, and the ways to the next and the one before. */
 export function RoundBar({ round, onGo }: { round: NonNullable<Shown['round']>; onGo: (to: Along) => void }) {
   return (
-    <Flex as="nav" aria-label="Round" justify="center" align="center" gap="4px" flexShrink={0}>
+    <Flex
+      as="nav"
+      aria-label="Round"
+      justify="center"
+      align="center"
+      gap="4px"
+      flexShrink={0}
+      position="sticky" // a screen may be taller than what is seen of it
+      bottom="0"
+      bg="paper"
+      zIndex="docked"
+    >
       <Step aria-label="The one before" onClick={() => onGo('round-back')}>
         <Glyph name="back" size={18} />
       </Step>
