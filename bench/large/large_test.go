@@ -7,6 +7,7 @@ import (
 	"ambergate/bench/large"
 	"ambergate/core/build"
 	"ambergate/core/check"
+	"ambergate/core/check/reach"
 	_ "ambergate/core/kinds"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -76,4 +77,31 @@ func BenchmarkRecompile(b *testing.B) {
 			b.Fatal(err)
 		}
 	}
+}
+
+// BenchmarkReach finds out where each role gets, from nothing, and again after an edit of one screen.
+func BenchmarkReach(b *testing.B) {
+	p := decoded(b)
+	app, err := plan.Compile(p)
+	if err != nil {
+		b.Fatal(err)
+	}
+	walk := func(g *reach.Graph) (maybe, all int) {
+		for r := range app.Project.Roles {
+			for _, cell := range g.For(map[string]bool{r: true}).Cells {
+				all++
+				if cell.Kind == reach.IsMaybe {
+					maybe++
+				}
+			}
+		}
+		return maybe, all
+	}
+	b.Run("whole", func(b *testing.B) {
+		b.ReportAllocs()
+		for b.Loop() {
+			maybe, all := walk(reach.Of(app, nil))
+			b.ReportMetric(100*float64(maybe)/float64(all), "%maybe")
+		}
+	})
 }

@@ -1,0 +1,138 @@
+package reach
+
+import (
+	"maps"
+	"slices"
+
+	"ambergate/core/cond"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// Graph is all that can lead from one screen of a project to another. It is not to be used by several at once.
+type Graph struct {
+	App     *plan.App
+	Screens []string // ids, sorted
+	index   map[string]int
+	edges   [][]*Edge // by screen
+	of      map[string]collected
+	proofs  *proofs
+	results map[string]*Result
+}
+
+// collected is the edges of a screen with all that they were found in.
+type collected struct {
+	screen  *plan.Screen
+	targets map[string]*plan.Screen
+	edges   []*Edge
+}
+
+// Of finds all edges of a project. What an older graph of it found of screens that are still the same is taken over;
+// nil for none.
+func Of(app *plan.App, old *Graph) *Graph {
+	g := &Graph{App: app, Screens: slices.Sorted(maps.Keys(app.Screens)), index: map[string]int{}, of: map[string]collected{}, proofs: newProofs(), results: map[string]*Result{}}
+	if old != nil && old.App.Compiler == app.Compiler {
+		g.proofs = old.proofs // conditions are the same where their texts are
+	}
+	for i, id := range g.Screens {
+		g.index[id] = i
+		g.edges = append(g.edges, g.collect(id, old))
+	}
+	return g
+}
+
+func (g *Graph) collect(id string, old *Graph) []*Edge {
+	screen := g.App.Screens[id]
+	if old != nil {
+		if was, found := old.of[id]; found && was.screen == screen && g.sameTargets(was) && old.App.Project.Screens[screen.Screen.Up] == g.App.Project.Screens[screen.Screen.Up] {
+			g.of[id] = was
+			return was.edges
+		}
+	}
+	now := collected{screen: screen, targets: map[string]*plan.Screen{}, edges: edgesOf(g.App, screen)}
+	for _, e := range now.edges {
+		if e.To != nil {
+			now.targets[e.To.ID] = g.App.Screens[e.To.ID]
+		}
+	}
+	g.of[id] = now
+	return now.edges
+}
+
+func (g *Graph) sameTargets(was collected) bool {
+	for id, target := range was.targets {
+		if g.App.Screens[id] != target {
+			return false
+		}
+	}
+	return true
+}
+
+// Edges gives what leads away from a screen.
+func (g *Graph) Edges(screen string) []*Edge {
+	i, found := g.index[screen]
+	if !found {
+		return nil
+	}
+	return g.edges[i]
+}
+
+// calledEdges gives what leads to screens by call-ups that are for some roles, from anywhere.
+func (g *Graph) calledEdges(r roles) []*Edge {
+	var out []*Edge
+	for _, c := range g.App.CallUps {
+		to := g.App.Project.Screens[c.Screen]
+		if c.While == nil || to == nil || !c.IsFor(r) {
+			continue
+		}
+		e := &Edge{To: to, Mode: "view", CallUp: c.CallUp}
+		e.parts = append(e.parts, Part{Node: c.While.Root, Says: c.While.Root, Of: "call-up"})
+		if guard := g.App.Screens[to.ID].Guard; guard != nil {
+			n := rewrite(guard.Root, "call-up "+c.ID, func(p *cond.Path) *cond.Node {
+				switch {
+				case p.Root == "record" && c.Input != "" && to.Record == c.Input:
+					return path(p)
+				case p.Root == "record" || p.Root == "inputs" || p.Root == "vars":
+					return nil
+				}
+				return path(p)
+			})
+			e.parts = append(e.parts, Part{Node: n, Says: guard.Root, Of: "guard"})
+		}
+		out = append(out, e)
+	}
+	return out
+}
+
+// roundEdges gives what leads from one screen of a role's round to the next.
+func (g *Graph) roundEdges(r roles) []*Edge {
+	stops := g.App.Project.RoundOf(r)
+	var out []*Edge
+	for i, stop := range stops {
+		next := stops[(i+1)%len(stops)]
+		from, to := g.App.Project.Screens[stop.Screen], g.App.Project.Screens[next.Screen]
+		if from == nil || to == nil || from == to || !to.Alone() {
+			continue
+		}
+		e := &Edge{From: from, To: to, Mode: "view", Round: firstRole(g.App.Project, r)}
+		if guard := g.App.Screens[to.ID].Guard; guard != nil {
+			e.parts = append(e.parts, Part{Node: rewrite(guard.Root, "round "+to.ID, func(p *cond.Path) *cond.Node {
+				if p.Root == "record" || p.Root == "inputs" || p.Root == "vars" {
+					return nil
+				}
+				return path(p)
+			}), Says: guard.Root, Of: "guard"})
+		}
+		out = append(out, e)
+	}
+	return out
+}
+
+func firstRole(p *project.Project, r roles) *project.Role {
+	for _, one := range project.Ordered(p.Roles) {
+		if r[one.ID] && len(one.Round) > 0 {
+			return one
+		}
+	}
+	return nil
+}

@@ -1,0 +1,369 @@
+package reach
+
+import (
+	"slices"
+
+	"ambergate/core/cond"
+	"ambergate/core/cond/prove"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// Hold says how far it is proven that something is open.
+type Hold uint8
+
+// In this order: what is surer is more.
+const (
+	Never Hold = iota
+	Maybe
+	Given // surely, given something that has to be there
+	Sure
+)
+
+// Open is how far an edge is open for a set of roles, and what is left to ask.
+type Open struct {
+	Hold
+	Left   []Part   // conditions that are not proven
+	Given  []string // what has to be there
+	Unsure []string // what else cannot be proven
+	whole  *cond.Node
+}
+
+// proofs keeps what was proven, by the nodes that it was proven of.
+type proofs struct {
+	pairs   map[[2]*cond.Node]*cond.Node
+	nots    map[*cond.Node]*cond.Node
+	can     map[*cond.Node]prove.Answer
+	implies map[[2]*cond.Node]bool
+	plant   map[*cond.Node]bool
+}
+
+func newProofs() *proofs {
+	return &proofs{pairs: map[[2]*cond.Node]*cond.Node{}, nots: map[*cond.Node]*cond.Node{}, can: map[*cond.Node]prove.Answer{}, implies: map[[2]*cond.Node]bool{}, plant: map[*cond.Node]bool{}}
+}
+
+// most bounds what is kept of older edits.
+const most = 400_000
+
+func (p *proofs) both(a, b *cond.Node) *cond.Node {
+	switch {
+	case a == nil:
+		return b
+	case b == nil || a == b:
+		return a
+	}
+	key := [2]*cond.Node{a, b}
+	n := p.pairs[key]
+	if n == nil {
+		n = cond.Every(a, b)
+		p.pairs[key] = n
+	}
+	return n
+}
+
+func (p *proofs) not(a *cond.Node) *cond.Node {
+	n := p.nots[a]
+	if n == nil {
+		n = &cond.Node{Op: cond.OpNot, Args: []*cond.Node{a}, Type: a.Type}
+		p.nots[a] = n
+	}
+	return n
+}
+
+func (p *proofs) never(n *cond.Node) bool {
+	if n == nil {
+		return false
+	}
+	a, known := p.can[n]
+	if !known {
+		a = prove.CanHold(n)
+		p.can[n] = a
+	}
+	return a == prove.No
+}
+
+// always says whether a condition holds wherever another does; nil for whatever.
+func (p *proofs) always(where, n *cond.Node) bool {
+	if n == nil || n == where {
+		return true
+	}
+	key := [2]*cond.Node{where, n}
+	yes, known := p.implies[key]
+	if !known {
+		if where == nil {
+			yes = prove.CanFail(n) == prove.No
+		} else {
+			yes = prove.Implies(where, n) == prove.Yes
+		}
+		p.implies[key] = yes
+	}
+	return yes
+}
+
+// onPlant says whether a condition reads live values.
+func (p *proofs) onPlant(n *cond.Node) bool {
+	yes, known := p.plant[n]
+	if !known {
+		for _, path := range n.Paths() {
+			yes = yes || path.Root == project.TagRoot || slices.Contains(path.Segs, project.EquipField)
+		}
+		p.plant[n] = yes
+	}
+	return yes
+}
+
+// runner finds out for one set of roles.
+type runner struct {
+	g       *Graph
+	roles   roles
+	rights  *rights
+	adapted map[adaptKey]*cond.Node
+	guards  map[adaptKey]*cond.Node
+	opens   map[openKey]Open
+}
+
+type adaptKey struct {
+	node *cond.Node
+	add  bool
+}
+
+type openKey struct {
+	edge  *Edge
+	state state
+}
+
+func (g *Graph) runner(r roles) *runner {
+	return &runner{g: g, roles: r, rights: &rights{p: g.App.Project, roles: r, tables: map[string]*tableRights{}}, adapted: map[adaptKey]*cond.Node{}, guards: map[adaptKey]*cond.Node{}, opens: map[openKey]Open{}}
+}
+
+// adapt gives a condition for just these roles: what they may not see is never known, and what may be beyond their row
+// rules, or is not there yet, may be anything.
+func (r *runner) adapt(n *cond.Node, from *project.Screen, row string, add bool) *cond.Node {
+	if n == nil {
+		return nil
+	}
+	key := adaptKey{n, add}
+	out := r.adapted[key]
+	if out == nil {
+		out = r.part(n, from, row, add)
+		r.adapted[key] = out
+	}
+	return out
+}
+
+func (r *runner) part(n *cond.Node, from *project.Screen, row string, add bool) *cond.Node {
+	if n.Op == cond.OpRole {
+		return &cond.Node{Op: cond.OpConst, Const: cond.Bool(r.roles[n.Fn]), Type: n.Type}
+	}
+	if !deciding(n.Op) {
+		return r.leaf(n, from, row, add)
+	}
+	same := true
+	args := make([]*cond.Node, len(n.Args))
+	for i, a := range n.Args {
+		args[i] = r.part(a, from, row, add)
+		same = same && args[i] == a
+	}
+	if same {
+		return n
+	}
+	out := *n
+	out.Args = args
+	return &out
+}
+
+func (r *runner) leaf(n *cond.Node, from *project.Screen, row string, add bool) *cond.Node {
+	worst, asks := seen, false
+	n.Walk(func(part *cond.Node) {
+		asks = asks || part.Op == cond.OpRole
+		if part.Op == cond.OpPath {
+			worst = max(worst, r.sight(part.Path, from, row, add))
+		}
+	})
+	switch {
+	case worst == hidden:
+		return &cond.Node{Op: cond.OpConst, Const: cond.UnknownBecause("not visible"), Type: n.Type}
+	case worst == perhaps || asks:
+		id := ""
+		if from != nil {
+			id = from.ID
+		}
+		return opaque(id, n)
+	}
+	return n
+}
+
+// sight says whether a name is known to the roles.
+func (r *runner) sight(p *cond.Path, from *project.Screen, row string, add bool) sight {
+	table, segs := "", p.Segs
+	switch p.Root {
+	case "record":
+		if add {
+			return perhaps
+		}
+		if from != nil {
+			if in := from.Inputs[from.Record]; in != nil && !in.Required {
+				return perhaps // it may be open without one
+			}
+			table = from.RecordTable()
+		}
+	case "row":
+		table = row
+	case "inputs":
+		if from == nil || len(segs) < 2 {
+			return seen
+		}
+		if in := from.Inputs[segs[0]]; in != nil {
+			table = in.Table
+		}
+		segs = segs[1:]
+	case "user":
+		if len(segs) == 1 && (segs[0] == "id" || segs[0] == "name" || segs[0] == "login") {
+			return seen
+		}
+		return perhaps
+	case "vars", "typed", "saved":
+		return perhaps
+	default:
+		return seen
+	}
+	if table == "" || len(segs) == 0 {
+		return seen
+	}
+	return r.rights.sees(table, segs)
+}
+
+// guard gives the guard of a screen for the roles: it holds while one is there. Nil for none.
+func (r *runner) guard(s *project.Screen, add bool) *cond.Node {
+	compiled := r.g.App.Screens[s.ID]
+	if compiled == nil || compiled.Guard == nil {
+		return nil
+	}
+	key := adaptKey{compiled.Guard.Root, add}
+	n := r.guards[key]
+	if n == nil {
+		c := &collector{app: r.g.App, screen: compiled}
+		n = r.adapt(c.own(compiled.Guard.Root), s, "", add)
+		r.guards[key] = n
+	}
+	return n
+}
+
+// open says how far an edge is open where one is.
+func (r *runner) open(e *Edge, at state) Open {
+	key := openKey{e, at}
+	o, known := r.opens[key]
+	if !known {
+		o = r.opened(e, at)
+		r.opens[key] = o
+	}
+	return o
+}
+
+func (r *runner) opened(e *Edge, at state) Open {
+	for _, set := range e.roles {
+		if !any(set, r.roles) {
+			return Open{}
+		}
+	}
+	for _, modes := range e.modes {
+		if !modes[at.mode] {
+			return Open{}
+		}
+	}
+	if e.shut || e.rows != "" && !r.rights.on(e.rows).View || e.To != nil && r.rights.refuses(e.To, e.Mode) != "" {
+		return Open{}
+	}
+	for _, path := range e.reads {
+		if r.rights.sees(path.table, path.segs) == hidden {
+			return Open{}
+		}
+	}
+	out := Open{Hold: Sure, Given: slices.Clone(e.given), Unsure: slices.Clone(e.unsure)}
+	r.doubt(e, at, &out)
+	var where *cond.Node
+	if e.From != nil {
+		where = r.guard(e.From, at.mode == "add")
+	}
+	p := r.g.proofs
+	all := where
+	plant := false
+	for _, part := range e.parts {
+		n := r.adapt(part.Node, e.From, e.rows, at.mode == "add")
+		if part.Not {
+			n = p.not(n)
+		}
+		if p.never(n) {
+			return Open{}
+		}
+		if !p.always(where, n) {
+			out.Left = append(out.Left, part)
+			out.whole = p.both(out.whole, n)
+		} else if p.onPlant(n) {
+			plant = true
+		}
+		all = p.both(all, n)
+	}
+	if p.never(all) {
+		return Open{}
+	}
+	if plant {
+		out.Given = append(out.Given, "the plant answers")
+	}
+	switch {
+	case len(out.Left) > 0 || len(out.Unsure) > 0:
+		out.Hold = Maybe
+	case len(out.Given) > 0:
+		out.Hold = Given
+	}
+	return out
+}
+
+// doubt notes what cannot be proven of an edge, besides its conditions.
+func (r *runner) doubt(e *Edge, at state, out *Open) {
+	if e.record && at.mode == "add" {
+		words := "there is no record yet"
+		if e.Case != nil && plan.Saves(e.Case) {
+			words = "it saves first"
+		}
+		out.Unsure = append(out.Unsure, words)
+	}
+	if in := recordOf(e.From); e.record && in != nil && !in.Required {
+		out.Unsure = append(out.Unsure, "it may be open without a "+one(r.g.App.Project, in.Table))
+	}
+	if at.over && e.beside {
+		out.Unsure = append(out.Unsure, "it stands beside a dialog")
+	}
+	if e.field != "" && e.From != nil && r.rights.sees(e.From.RecordTable(), splitPath(e.field)) != seen {
+		out.Unsure = append(out.Unsure, "the field may be hidden")
+	}
+	for _, path := range e.reads {
+		if r.rights.sees(path.table, path.segs) == perhaps {
+			out.Unsure = append(out.Unsure, "row rules may hide what leads there")
+		}
+	}
+	for _, b := range e.records {
+		on := r.rights.on(b.table)
+		switch {
+		case !b.same && !on.every["view"]:
+			out.Unsure = append(out.Unsure, "row rules may hide the "+one(r.g.App.Project, b.table))
+		case b.own && e.Mode == "edit" && !on.every["edit"]:
+			out.Unsure = append(out.Unsure, "row rules may forbid to change the "+one(r.g.App.Project, b.table))
+		}
+	}
+}
+
+// recordOf gives the input of a screen that is its record; nil for none.
+func recordOf(s *project.Screen) *project.Input {
+	if s == nil {
+		return nil
+	}
+	return s.Inputs[s.Record]
+}
+
+func one(p *project.Project, table string) string {
+	if t := p.Tables[table]; t != nil {
+		return t.One
+	}
+	return "record"
+}

@@ -1,0 +1,170 @@
+package reach
+
+import (
+	"slices"
+)
+
+// Step is one step of a path: the ways that lead on, of which always one is open where there are several.
+type Step struct {
+	Edges []*Edge
+	Open  Open // how far the first is open
+}
+
+// To gives the screen that the step leads to.
+func (s Step) To() string { return s.Edges[0].To.ID }
+
+// Path gives the shortest path from the start to a screen: one that is proven, where there is one. Nil for the start
+// itself, and where nothing leads.
+func (o *Result) Path(screen string) []Step {
+	i, known := o.run.g.index[screen]
+	if !known {
+		return nil
+	}
+	for _, reached := range []map[state]step{o.sure, o.given, o.led, o.possible} {
+		var best state
+		found := false
+		for _, s := range variants(i) {
+			if at, is := reached[s]; is && (!found || at.presses < reached[best].presses) {
+				best, found = s, true
+			}
+		}
+		if found {
+			return o.back1(reached, best)
+		}
+	}
+	return nil
+}
+
+// back1 follows how a state was reached back to the start.
+func (o *Result) back1(reached map[state]step, at state) []Step {
+	var out []Step
+	for !reached[at].first {
+		s := reached[at]
+		out = append(out, Step{Edges: s.edges, Open: o.run.open(s.edges[0], s.from)})
+		at = s.from
+	}
+	slices.Reverse(out)
+	return out
+}
+
+// The bounds of a search for every path between two screens.
+const (
+	mostPaths  = 60
+	mostSteps  = 8
+	mostLooked = 100_000
+)
+
+// Paths gives the paths by presses from one screen to another that go through no screen twice, the shortest first; more
+// says that there are further ones.
+func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
+	g := o.run.g
+	start, known := g.index[from]
+	goal, also := g.index[to]
+	if !known || !also || from == to {
+		return nil, false
+	}
+	far := o.distances(goal)
+	type partial struct {
+		at    state
+		steps []Step
+		been  []int
+	}
+	looked := 0
+	for length := 1; length <= mostSteps; length++ {
+		var queue []partial
+		for _, v := range o.standing(start) {
+			queue = append(queue, partial{at: v, been: []int{start}})
+		}
+		for len(queue) > 0 {
+			p := queue[len(queue)-1]
+			queue = queue[:len(queue)-1]
+			for _, e := range slices.Backward(g.edges[p.at.screen]) {
+				if looked++; looked > mostLooked {
+					return paths, true
+				}
+				if e.To == nil || !e.ByHand() {
+					continue
+				}
+				next := g.index[e.To.ID]
+				left := length - len(p.steps) - 1
+				if d, can := far[next]; !can || d > left || slices.Contains(p.been, next) || next == goal && left > 0 {
+					continue
+				}
+				open := o.run.open(e, p.at)
+				if open.Hold == Never {
+					continue
+				}
+				steps := append(slices.Clip(p.steps), Step{Edges: []*Edge{e}, Open: open})
+				if next == goal {
+					if !told(paths, steps) {
+						paths = append(paths, steps)
+					}
+					if len(paths) == mostPaths {
+						return paths, true
+					}
+					continue
+				}
+				queue = append(queue, partial{o.after(e), steps, append(slices.Clip(p.been), next)})
+			}
+		}
+	}
+	return paths, false
+}
+
+// told says whether a path is there already: the same presses, in another mode of the first screen.
+func told(paths [][]Step, steps []Step) bool {
+	return slices.ContainsFunc(paths, func(p []Step) bool {
+		return slices.EqualFunc(p, steps, func(a, b Step) bool { return a.Edges[0] == b.Edges[0] })
+	})
+}
+
+// standing gives how one may stand on a screen: as one can get there, else as its address opens it.
+func (o *Result) standing(screen int) []state {
+	var out []state
+	for _, v := range variants(screen) {
+		if _, is := o.possible[v]; is {
+			out = append(out, v)
+		}
+	}
+	if out == nil {
+		out = []state{{screen, "view", false}}
+	}
+	return out
+}
+
+// distances gives for each screen the fewest ways from it to another, whatever the conditions.
+func (o *Result) distances(goal int) map[int]int {
+	g := o.run.g
+	into := map[int][]int{}
+	for i, edges := range g.edges {
+		for _, e := range edges {
+			if e.To != nil {
+				into[g.index[e.To.ID]] = append(into[g.index[e.To.ID]], i)
+			}
+		}
+	}
+	out := map[int]int{goal: 0}
+	for queue := []int{goal}; len(queue) > 0; queue = queue[1:] {
+		for _, from := range into[queue[0]] {
+			if _, been := out[from]; !been {
+				out[from] = out[queue[0]] + 1
+				queue = append(queue, from)
+			}
+		}
+	}
+	return out
+}
+
+// OpenFrom says how far an edge is open to the roles where they may stand on its screen: the farthest.
+func (o *Result) OpenFrom(e *Edge) Open {
+	var best Open
+	if e.From == nil {
+		return o.run.open(e, state{mode: "view"})
+	}
+	for _, s := range o.standing(o.run.g.index[e.From.ID]) {
+		if open := o.run.open(e, s); open.Hold >= best.Hold {
+			best = open
+		}
+	}
+	return best
+}
