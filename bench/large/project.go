@@ -26,7 +26,7 @@ func Project(s Size) map[string]json.RawMessage {
 	put("project", map[string]any{"kind": "project", "title": "Large", "slug": "large", "zone": "UTC"})
 	put("so_db", map[string]any{"kind": "source", "name": "Records", "type": "postgresql", "connection": "tarnhorn", "schema": "tarnhorn"})
 	for i := range s.Roles {
-		put(fmt.Sprintf("r_%d", i), map[string]any{"kind": "role", "pos": i, "name": fmt.Sprintf("Role %d", i), "start": "s_0"})
+		put(fmt.Sprintf("r_%d", i), map[string]any{"kind": "role", "pos": i, "name": fmt.Sprintf("Role %d", i), "start": "s_start"})
 		for t := range 4 {
 			put(fmt.Sprintf("gr_%d_%d", i, t), map[string]any{"kind": "grant", "role": fmt.Sprintf("r_%d", i), "table": fmt.Sprintf("t_%d", t), "view": true, "add": true, "edit": i%2 == 0})
 		}
@@ -44,6 +44,12 @@ func Project(s Size) map[string]json.RawMessage {
 		}
 		put(fmt.Sprintf("t_%d", t), map[string]any{"kind": "table", "source": "so_db", "relation": fmt.Sprintf("large_%d", t), "label": fmt.Sprintf("Things %d", t), "one": fmt.Sprintf("thing %d", t), "key": []string{"f_id"}, "title": "{record.f_code}", "fields": fields})
 	}
+	lists := map[string]any{}
+	for t := range 4 {
+		lists[fmt.Sprintf("e_%d", t)] = map[string]any{"kind": "list", "pos": t, "cell": map[string]any{"row": t + 1, "col": 1, "w": 12}, "table": fmt.Sprintf("t_%d", t), "columns": map[string]any{},
+			"opened": map[string]any{"cases": map[string]any{"c_1": map[string]any{"pos": 1, "move": map[string]any{"kind": "screen", "target": fmt.Sprintf("s_%d", t), "bind": map[string]any{"i_it": map[string]any{"rule": "row"}}}}}}}
+	}
+	put("s_start", map[string]any{"kind": "screen", "type": "menu", "title": "Start", "area": "Area 0", "slug": "start", "elements": lists})
 	gate := 0
 	for i := range s.Screens {
 		t := i % 4

@@ -27,11 +27,11 @@ func (c *collector) effective(w plan.Way, b *project.Binding) (of *project.Bindi
 // brings notes what has to be there for the inputs of the target.
 func (c *collector) brings(e *Edge, w plan.Way, lead *plan.Lead) {
 	for _, in := range project.Ordered(lead.Target.Inputs) {
-		if lead.Mode == "add" && in.ID == lead.Target.Record {
-			continue
-		}
 		own := in.ID == lead.Target.Record
 		b := lead.Bind[in.ID]
+		if lead.Mode == "add" && own && b == nil {
+			continue
+		}
 		if b == nil {
 			c.passes(e, w, lead, in, own)
 			continue

@@ -11,6 +11,7 @@
 //   - rewrite.go: the guard of a target in the names of the screen that one comes from
 //   - seen.go: what a set of roles may see, and do, with a table
 //   - holds.go: whether an edge is open for a set of roles: never, maybe, surely
+//   - state.go: a screen as one stands on it
 //   - graph.go: all edges of a project; those of a screen that did not change are found again
 //   - walk.go: what a set of roles reaches, in how many presses
 //   - exits.go: from where one gets back to the start, and where one is trapped

@@ -26,7 +26,6 @@ type Open struct {
 	Left   []Part   // conditions that are not proven
 	Given  []string // what has to be there
 	Unsure []string // what else cannot be proven
-	whole  *cond.Node
 }
 
 // proofs keeps what was proven, by the nodes that it was proven of.
@@ -119,7 +118,7 @@ type runner struct {
 	rights  *rights
 	adapted map[adaptKey]*cond.Node
 	guards  map[adaptKey]*cond.Node
-	opens   map[openKey]Open
+	opens   [][]verdict // by state, for each edge of its screen
 }
 
 type adaptKey struct {
@@ -127,13 +126,8 @@ type adaptKey struct {
 	add  bool
 }
 
-type openKey struct {
-	edge  *Edge
-	state state
-}
-
 func (g *Graph) runner(r roles) *runner {
-	return &runner{g: g, roles: r, rights: &rights{p: g.App.Project, roles: r, tables: map[string]*tableRights{}}, adapted: map[adaptKey]*cond.Node{}, guards: map[adaptKey]*cond.Node{}, opens: map[openKey]Open{}}
+	return &runner{g: g, roles: r, rights: &rights{p: g.App.Project, roles: r, tables: map[string]*tableRights{}}, adapted: map[adaptKey]*cond.Node{}, guards: map[adaptKey]*cond.Node{}, opens: make([][]verdict, len(g.Screens)*variants)}
 }
 
 // adapt gives a condition for just these roles: what they may not see is never known, and what may be beyond their row
@@ -249,106 +243,147 @@ func (r *runner) guard(s *project.Screen, add bool) *cond.Node {
 	return n
 }
 
-// open says how far an edge is open where one is.
-func (r *runner) open(e *Edge, at state) Open {
-	key := openKey{e, at}
-	o, known := r.opens[key]
-	if !known {
-		o = r.opened(e, at)
-		r.opens[key] = o
-	}
-	return o
+// verdict is how far an edge is open, without the words for it.
+type verdict struct {
+	hold   Hold
+	unsure bool
+	whole  *cond.Node // what is left to hold
+	given  []string
 }
 
-func (r *runner) opened(e *Edge, at state) Open {
-	for _, set := range e.roles {
-		if !any(set, r.roles) {
-			return Open{}
+// open says how far the edges of a screen are open where one stands on it.
+func (r *runner) open(at state) []verdict {
+	known := r.opens[at]
+	if known == nil {
+		edges := r.g.edges[at.screen()]
+		known = make([]verdict, len(edges))
+		for i, e := range edges {
+			known[i] = r.judge(e, at, nil)
 		}
+		r.opens[at] = known
 	}
-	for _, modes := range e.modes {
-		if !modes[at.mode] {
-			return Open{}
+	return known
+}
+
+// explain says how far one is open, with what is left to ask.
+func (r *runner) explain(e *Edge, at state) Open {
+	var out Open
+	v := r.judge(e, at, &out)
+	out.Hold, out.Given = v.hold, v.given
+	return out
+}
+
+// judge finds out how far an edge is open; tell gets the words for it, and may be nil.
+func (r *runner) judge(e *Edge, at state, tell *Open) verdict {
+	if r.shut(e, at) {
+		return verdict{}
+	}
+	out := verdict{hold: Sure, given: e.given}
+	r.doubt(e, at, func(words string) {
+		out.unsure = true
+		if tell != nil {
+			tell.Unsure = append(tell.Unsure, words)
 		}
-	}
-	if e.shut || e.rows != "" && !r.rights.on(e.rows).View || e.To != nil && r.rights.refuses(e.To, e.Mode) != "" {
-		return Open{}
-	}
-	for _, path := range e.reads {
-		if r.rights.sees(path.table, path.segs) == hidden {
-			return Open{}
-		}
-	}
-	out := Open{Hold: Sure, Given: slices.Clone(e.given), Unsure: slices.Clone(e.unsure)}
-	r.doubt(e, at, &out)
+	})
 	var where *cond.Node
+	add := at.adds()
 	if e.From != nil {
-		where = r.guard(e.From, at.mode == "add")
+		where = r.guard(e.From, add)
 	}
 	p := r.g.proofs
 	all := where
 	plant := false
 	for _, part := range e.parts {
-		n := r.adapt(part.Node, e.From, e.rows, at.mode == "add")
+		n := r.adapt(part.Node, e.From, e.rows, add)
 		if part.Not {
 			n = p.not(n)
 		}
 		if p.never(n) {
-			return Open{}
+			return verdict{}
 		}
-		if !p.always(where, n) {
-			out.Left = append(out.Left, part)
+		switch {
+		case !p.always(where, n):
 			out.whole = p.both(out.whole, n)
-		} else if p.onPlant(n) {
+			if tell != nil {
+				tell.Left = append(tell.Left, part)
+			}
+		case p.onPlant(n):
 			plant = true
 		}
 		all = p.both(all, n)
 	}
-	if p.never(all) {
-		return Open{}
+	if len(e.parts) > 0 && p.never(all) {
+		return verdict{}
 	}
 	if plant {
-		out.Given = append(out.Given, "the plant answers")
+		out.given = append(slices.Clip(out.given), "the plant answers")
 	}
 	switch {
-	case len(out.Left) > 0 || len(out.Unsure) > 0:
-		out.Hold = Maybe
-	case len(out.Given) > 0:
-		out.Hold = Given
+	case out.whole != nil || out.unsure:
+		out.hold = Maybe
+	case len(out.given) > 0:
+		out.hold = Given
 	}
 	return out
 }
 
-// doubt notes what cannot be proven of an edge, besides its conditions.
-func (r *runner) doubt(e *Edge, at state, out *Open) {
-	if e.record && at.mode == "add" {
-		words := "there is no record yet"
-		if e.Case != nil && plan.Saves(e.Case) {
-			words = "it saves first"
+// shut says whether an edge is proven shut by roles, grants and modes alone.
+func (r *runner) shut(e *Edge, at state) bool {
+	for _, set := range e.roles {
+		if set != nil && !any(set, r.roles) {
+			return true
 		}
-		out.Unsure = append(out.Unsure, words)
 	}
-	if in := recordOf(e.From); e.record && in != nil && !in.Required {
-		out.Unsure = append(out.Unsure, "it may be open without a "+one(r.g.App.Project, in.Table))
+	for _, modes := range e.modes {
+		if !modes[at.mode()] {
+			return true
+		}
 	}
-	if at.over && e.beside {
-		out.Unsure = append(out.Unsure, "it stands beside a dialog")
+	if e.shut || e.rows != "" && !r.rights.on(e.rows).View || e.To != nil && r.rights.refuses(e.To, e.Mode) != "" {
+		return true
+	}
+	for _, path := range e.reads {
+		if r.rights.sees(path.table, path.segs) == hidden {
+			return true
+		}
+	}
+	return false
+}
+
+// doubt tells what cannot be proven of an edge, besides its conditions.
+func (r *runner) doubt(e *Edge, at state, tell func(words string)) {
+	for _, words := range e.unsure {
+		tell(words)
+	}
+	if e.record {
+		in := recordOf(e.From)
+		switch {
+		case at.adds() && e.Case != nil && plan.Saves(e.Case):
+			tell("it saves first")
+		case at.adds():
+			tell("there is no record yet")
+		case in != nil && !in.Required:
+			tell("it may be open without a " + one(r.g.App.Project, in.Table))
+		}
+	}
+	if at.over() && e.beside {
+		tell("it stands beside a dialog")
 	}
 	if e.field != "" && e.From != nil && r.rights.sees(e.From.RecordTable(), splitPath(e.field)) != seen {
-		out.Unsure = append(out.Unsure, "the field may be hidden")
+		tell("the field may be hidden")
 	}
 	for _, path := range e.reads {
 		if r.rights.sees(path.table, path.segs) == perhaps {
-			out.Unsure = append(out.Unsure, "row rules may hide what leads there")
+			tell("row rules may hide what leads there")
 		}
 	}
 	for _, b := range e.records {
 		on := r.rights.on(b.table)
 		switch {
 		case !b.same && !on.every["view"]:
-			out.Unsure = append(out.Unsure, "row rules may hide the "+one(r.g.App.Project, b.table))
+			tell("row rules may hide the " + one(r.g.App.Project, b.table))
 		case b.own && e.Mode == "edit" && !on.every["edit"]:
-			out.Unsure = append(out.Unsure, "row rules may forbid to change the "+one(r.g.App.Project, b.table))
+			tell("row rules may forbid to change the " + one(r.g.App.Project, b.table))
 		}
 	}
 }

@@ -20,27 +20,26 @@ func (o *Result) Path(screen string) []Step {
 	if !known {
 		return nil
 	}
-	for _, reached := range []map[state]step{o.sure, o.given, o.led, o.possible} {
-		var best state
-		found := false
-		for _, s := range variants(i) {
-			if at, is := reached[s]; is && (!found || at.presses < reached[best].presses) {
-				best, found = s, true
+	for _, by := range []reached{o.sure, o.given, o.led, o.possible} {
+		best := state(-1)
+		for _, s := range variantsOf(i) {
+			if by[s] != nil && (best < 0 || by[s].presses < by[best].presses) {
+				best = s
 			}
 		}
-		if found {
-			return o.back1(reached, best)
+		if best >= 0 {
+			return o.traced(by, best)
 		}
 	}
 	return nil
 }
 
-// back1 follows how a state was reached back to the start.
-func (o *Result) back1(reached map[state]step, at state) []Step {
+// traced follows how a state was reached back to the start.
+func (o *Result) traced(by reached, at state) []Step {
 	var out []Step
-	for !reached[at].first {
-		s := reached[at]
-		out = append(out, Step{Edges: s.edges, Open: o.run.open(s.edges[0], s.from)})
+	for !by[at].first {
+		s := by[at]
+		out = append(out, Step{Edges: s.edges, Open: o.run.explain(s.edges[0], s.from)})
 		at = s.from
 	}
 	slices.Reverse(out)
@@ -78,7 +77,7 @@ func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
 		for len(queue) > 0 {
 			p := queue[len(queue)-1]
 			queue = queue[:len(queue)-1]
-			for _, e := range slices.Backward(g.edges[p.at.screen]) {
+			for _, e := range slices.Backward(g.edges[p.at.screen()]) {
 				if looked++; looked > mostLooked {
 					return paths, true
 				}
@@ -90,7 +89,7 @@ func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
 				if d, can := far[next]; !can || d > left || slices.Contains(p.been, next) || next == goal && left > 0 {
 					continue
 				}
-				open := o.run.open(e, p.at)
+				open := o.run.explain(e, p.at)
 				if open.Hold == Never {
 					continue
 				}
@@ -121,13 +120,13 @@ func told(paths [][]Step, steps []Step) bool {
 // standing gives how one may stand on a screen: as one can get there, else as its address opens it.
 func (o *Result) standing(screen int) []state {
 	var out []state
-	for _, v := range variants(screen) {
-		if _, is := o.possible[v]; is {
+	for _, v := range variantsOf(screen) {
+		if o.possible[v] != nil {
 			out = append(out, v)
 		}
 	}
 	if out == nil {
-		out = []state{{screen, "view", false}}
+		out = []state{stateOf(screen, "view", false)}
 	}
 	return out
 }
@@ -159,10 +158,10 @@ func (o *Result) distances(goal int) map[int]int {
 func (o *Result) OpenFrom(e *Edge) Open {
 	var best Open
 	if e.From == nil {
-		return o.run.open(e, state{mode: "view"})
+		return o.run.explain(e, 0)
 	}
 	for _, s := range o.standing(o.run.g.index[e.From.ID]) {
-		if open := o.run.open(e, s); open.Hold >= best.Hold {
+		if open := o.run.explain(e, s); open.Hold >= best.Hold {
 			best = open
 		}
 	}

@@ -70,8 +70,11 @@ func (r *rights) sees(table string, segs []string) sight {
 // it is not.
 func (r *rights) refuses(s *project.Screen, mode string) string {
 	if table := s.RecordTable(); table != "" {
-		on := r.on(table)
-		if may := map[string]bool{"view": on.View, "edit": on.Edit, "add": on.Add}; !may[mode] {
+		may := mode
+		if may == "" {
+			may = "view"
+		}
+		if on := r.on(table); !on.May(may) {
 			return "grant"
 		}
 	}

@@ -1,7 +1,6 @@
 package reach
 
 import (
-	"container/heap"
 	"maps"
 	"slices"
 	"strings"
@@ -43,13 +42,6 @@ func (c Cell) Led() bool {
 	return false
 }
 
-// state is a screen as somebody stands on it.
-type state struct {
-	screen int
-	mode   string
-	over   bool // as a dialog or drawer
-}
-
 // step is how a state was reached: by an edge from another.
 type step struct {
 	from    state
@@ -58,6 +50,9 @@ type step struct {
 	given   []string
 	first   bool // it is the start
 }
+
+// reached is how states were reached; nil for those that were not.
+type reached []*step
 
 // Result is where a set of roles gets.
 type Result struct {
@@ -68,11 +63,12 @@ type Result struct {
 	Idle  float64    // seconds after which one is brought to the start; 0 for never
 
 	run      *runner
-	possible map[state]step // by edges that may be open, whoever sets them off
-	led      map[state]step // by presses that may be open
-	given    map[state]step
-	sure     map[state]step
-	free     map[state]bool
+	possible reached // by edges that may be open, whoever sets them off
+	led      reached // by presses that may be open
+	given    reached
+	sure     reached
+	free     []bool  // by state: it is proven that one gets back to the start
+	stood    []state // that are possible, the nearest first
 }
 
 // Roles names a set of roles, so that equal sets are named alike.
@@ -128,76 +124,66 @@ func (o *Result) walk() {
 	for _, e := range g.roundEdges(o.Roles) {
 		rounds[e.From.ID] = append(rounds[e.From.ID], e)
 	}
-	start := state{screen: g.index[o.Start], mode: "view"}
-	from := func(least Hold) []state {
-		if hold >= least {
-			return []state{start}
-		}
-		return nil
-	}
-	by := func(s state, self bool) []*Edge {
-		id := g.Screens[s.screen]
-		out := g.edges[s.screen]
-		if !self {
-			return out
-		}
-		out = append(slices.Clip(out), rounds[id]...)
+	extra := func(s state) []*Edge {
+		id := g.Screens[s.screen()]
+		out := rounds[id]
 		for _, e := range called {
 			if e.CallUp.From(id) {
-				out = append(out, e)
+				out = append(slices.Clip(out), e)
 			}
 		}
 		return out
 	}
-	o.possible = o.spread(from(Maybe), Maybe, false, func(s state) []*Edge { return by(s, true) })
-	o.led = o.spread(from(Maybe), Maybe, true, func(s state) []*Edge { return by(s, false) })
-	o.given = o.spread(from(Given), Given, true, func(s state) []*Edge { return by(s, false) })
-	o.sure = o.spread(from(Sure), Sure, true, func(s state) []*Edge { return by(s, false) })
+	o.possible = o.spread(hold >= Maybe, Maybe, false, extra)
+	o.led = o.spread(hold >= Maybe, Maybe, true, nil)
+	o.given = o.spread(hold >= Given, Given, true, nil)
+	o.sure = o.spread(hold >= Sure, Sure, true, nil)
 }
 
 // spread gives the states that are reached over edges which are open at least as far as asked, each by the fewest presses.
-func (o *Result) spread(starts []state, least Hold, byHand bool, edges func(state) []*Edge) map[state]step {
-	done := map[state]step{}
-	var queue waiting
-	for _, s := range starts {
-		heap.Push(&queue, arrival{s, step{first: true}})
+func (o *Result) spread(begins bool, least Hold, byHand bool, extra func(state) []*Edge) reached {
+	g := o.run.g
+	done := make(reached, len(g.Screens)*variants)
+	if !begins {
+		return done
 	}
-	for len(queue) > 0 {
-		at := heap.Pop(&queue).(arrival)
-		if _, been := done[at.to]; been {
+	w := &waiting{done: done}
+	w.put(stateOf(g.index[o.Start], "view", false), &step{first: true})
+	for at, ok := w.next(); ok; at, ok = w.next() {
+		edges, opens := g.edges[at.screen()], o.run.open(at)
+		turned := least > Maybe && o.turnedAway(at, edges, opens)
+		if turned {
 			continue
 		}
-		done[at.to] = at.step
-		all := edges(at.to)
-		turned := o.turnedAway(at.to, all)
-		for _, e := range all {
-			if e.To == nil || byHand && !e.ByHand() {
-				continue
-			}
-			open := o.run.open(e, at.to)
-			if open.Hold < least || least > Maybe && turned {
-				continue
-			}
-			next := o.after(e)
-			if _, been := done[next]; !been {
-				heap.Push(&queue, arrival{next, step{from: at.to, edges: []*Edge{e}, presses: at.presses + e.Presses, given: union(at.given, open.Given)}})
+		take := func(e *Edge, v verdict) {
+			if e.To != nil && v.hold >= least && (!byHand || e.ByHand()) {
+				w.put(o.after(e), &step{from: at, edges: []*Edge{e}, presses: done[at].presses + e.Presses, given: union(done[at].given, v.given)})
 			}
 		}
-		if least > Maybe && !turned {
-			o.together(at, all, least, done, &queue)
+		for i, e := range edges {
+			if e.To != nil && done[o.after(e)] != nil && done[o.after(e)].presses <= done[at].presses+e.Presses {
+				continue
+			}
+			take(e, opens[i])
+		}
+		if extra != nil {
+			for _, e := range extra(at) {
+				take(e, o.run.judge(e, at, nil))
+			}
+		}
+		if least > Maybe {
+			o.together(at, edges, opens, least, w)
 		}
 	}
 	return done
 }
 
-func (o *Result) after(e *Edge) state {
-	return state{o.run.g.index[e.To.ID], e.Mode, e.Over()}
-}
+func (o *Result) after(e *Edge) state { return stateOf(o.run.g.index[e.To.ID], e.Mode, e.Over()) }
 
 // turnedAway says whether a screen may send on who enters it: then nothing else on it is proven.
-func (o *Result) turnedAway(at state, all []*Edge) bool {
-	for _, e := range all {
-		if e.Presses == 0 && e.Way.Element != nil && e.Way.Trigger == "entered" && e.To != nil && o.run.open(e, at).Hold > Never {
+func (o *Result) turnedAway(at state, edges []*Edge, opens []verdict) bool {
+	for i, e := range edges {
+		if e.Presses == 0 && e.To != nil && e.Way.Trigger == "entered" && opens[i].hold > Never {
 			return true
 		}
 	}
@@ -208,34 +194,36 @@ func (o *Result) turnedAway(at state, all []*Edge) bool {
 const mostTogether = 6
 
 // together finds ways to one screen of which always one is open, although none of them always is.
-func (o *Result) together(at arrival, all []*Edge, least Hold, done map[state]step, queue *waiting) {
-	groups := map[state][]*Edge{}
-	for _, e := range all {
-		if e.To == nil || !e.ByHand() {
+func (o *Result) together(at state, edges []*Edge, opens []verdict, least Hold, w *waiting) {
+	groups := map[state][]int{}
+	var order []state
+	for i, e := range edges {
+		v := opens[i]
+		if e.To == nil || !e.ByHand() || v.hold != Maybe || v.unsure || least == Sure && len(v.given) > 0 {
 			continue
 		}
-		open := o.run.open(e, at.to)
 		next := o.after(e)
-		if _, been := done[next]; been || open.Hold != Maybe || len(open.Unsure) > 0 || least == Sure && len(open.Given) > 0 {
-			continue
+		if groups[next] == nil {
+			order = append(order, next)
 		}
-		groups[next] = append(groups[next], e)
+		groups[next] = append(groups[next], i)
 	}
-	for next, some := range groups {
-		if len(some) < 2 || len(some) > mostTogether {
+	for _, next := range order {
+		some := groups[next]
+		if len(some) < 2 || len(some) > mostTogether || w.done[next] != nil && w.done[next].presses <= w.done[at].presses+1 {
 			continue
 		}
 		var wholes []*cond.Node
-		s := step{from: at.to, edges: some, given: at.given}
-		for _, e := range some {
-			open := o.run.open(e, at.to)
-			wholes = append(wholes, open.whole)
-			s.presses = max(s.presses, e.Presses)
-			s.given = union(s.given, open.Given)
+		s := &step{from: at, given: w.done[at].given}
+		for _, i := range some {
+			wholes = append(wholes, opens[i].whole)
+			s.edges = append(s.edges, edges[i])
+			s.presses = max(s.presses, edges[i].Presses)
+			s.given = union(s.given, opens[i].given)
 		}
-		if o.run.always(at.to, wholes) {
-			s.presses += at.presses
-			heap.Push(queue, arrival{next, s})
+		if o.run.always(at, wholes) {
+			s.presses += w.done[at].presses
+			w.put(next, s)
 		}
 	}
 }
@@ -253,31 +241,21 @@ func (r *runner) always(at state, wholes []*cond.Node) bool {
 		}
 		any = or
 	}
-	return p.always(r.guard(r.g.App.Project.Screens[r.g.Screens[at.screen]], at.mode == "add"), any)
+	return p.always(r.guard(r.g.App.Project.Screens[r.g.Screens[at.screen()]], at.adds()), any)
 }
 
 func (o *Result) cells() {
 	g := o.run.g
-	best := func(reached map[state]step, screen int) (step, bool) {
-		var out step
-		found := false
-		for _, s := range variants(screen) {
-			if at, is := reached[s]; is && (!found || at.presses < out.presses) {
-				out, found = at, true
-			}
-		}
-		return out, found
-	}
 	for i, id := range g.Screens {
 		s := g.App.Project.Screens[id]
 		cell := Cell{Kind: IsNever, Shut: !o.byAddress(s)}
-		if at, is := best(o.sure, i); is {
+		if at := o.sure.best(i); at != nil {
 			cell.Kind, cell.Presses = IsSure, at.presses
-		} else if at, is := best(o.given, i); is {
+		} else if at := o.given.best(i); at != nil {
 			cell.Kind, cell.Presses, cell.Given = IsGiven, at.presses, at.given
-		} else if at, is := best(o.led, i); is {
+		} else if at := o.led.best(i); at != nil {
 			cell.Kind, cell.Presses = IsMaybe, at.presses
-		} else if _, is := best(o.possible, i); is {
+		} else if o.possible.best(i) != nil {
 			cell.Kind = BySelf
 		} else if !cell.Shut {
 			cell.Kind = ByAddress
@@ -285,8 +263,8 @@ func (o *Result) cells() {
 		if id == o.Start && cell.Kind == IsSure {
 			cell.Kind = IsStart
 		}
-		for _, v := range variants(i) {
-			if _, is := o.possible[v]; is && !o.free[v] {
+		for _, v := range variantsOf(i) {
+			if o.possible[v] != nil && !o.free[v] {
 				cell.Trapped = true
 			}
 		}
@@ -311,15 +289,21 @@ func (o *Result) byAddress(s *project.Screen) bool {
 	return false
 }
 
-func variants(screen int) []state {
-	out := make([]state, 0, 6)
-	for _, mode := range []string{"view", "edit", "add"} {
-		out = append(out, state{screen, mode, false}, state{screen, mode, true})
+// best gives how a screen was reached by the fewest presses; nil where it was not.
+func (r reached) best(screen int) *step {
+	var out *step
+	for _, s := range variantsOf(screen) {
+		if at := r[s]; at != nil && (out == nil || at.presses < out.presses) {
+			out = at
+		}
 	}
 	return out
 }
 
 func union(a, b []string) []string {
+	if len(b) == 0 {
+		return a
+	}
 	out := slices.Clip(a)
 	for _, s := range b {
 		if !slices.Contains(out, s) {
@@ -329,40 +313,36 @@ func union(a, b []string) []string {
 	return out
 }
 
-// waiting is states to be looked at, the nearest first.
-type waiting []arrival
-
-type arrival struct {
-	to state
-	step
+// waiting is states to be looked at, by presses: the nearest first.
+type waiting struct {
+	done   reached
+	layers [][]state
+	at     int // layer
+	n      int // in it
 }
 
-func (w waiting) Len() int { return len(w) }
-func (w waiting) Less(i, j int) bool {
-	a, b := w[i], w[j]
-	if a.presses != b.presses {
-		return a.presses < b.presses
+// put notes how a state is reached, unless it is by fewer presses already.
+func (w *waiting) put(s state, by *step) {
+	if was := w.done[s]; was != nil && was.presses <= by.presses {
+		return
 	}
-	if len(a.given) != len(b.given) {
-		return len(a.given) < len(b.given)
+	w.done[s] = by
+	for len(w.layers) <= by.presses {
+		w.layers = append(w.layers, nil)
 	}
-	if a.to.screen != b.to.screen {
-		return a.to.screen < b.to.screen
-	}
-	return a.to.mode+over(a.to) < b.to.mode+over(b.to)
-}
-func (w waiting) Swap(i, j int)       { w[i], w[j] = w[j], w[i] }
-func (w *waiting) Push(x interface{}) { *w = append(*w, x.(arrival)) }
-func (w *waiting) Pop() interface{} {
-	last := len(*w) - 1
-	out := (*w)[last]
-	*w = (*w)[:last]
-	return out
+	w.layers[by.presses] = append(w.layers[by.presses], s)
 }
 
-func over(s state) string {
-	if s.over {
-		return " over"
+// next gives the next one.
+func (w *waiting) next() (state, bool) {
+	for ; w.at < len(w.layers); w.at, w.n = w.at+1, 0 {
+		for w.n < len(w.layers[w.at]) {
+			s := w.layers[w.at][w.n]
+			w.n++
+			if w.done[s].presses == w.at {
+				return s, true
+			}
+		}
 	}
-	return ""
+	return 0, false
 }
