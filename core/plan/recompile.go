@@ -56,6 +56,8 @@ func onlyScreens(old, now *project.Project, changed []string) bool {
 	for _, id := range changed {
 		was, is := old.Screens[id], now.Screens[id]
 		switch {
+		case said(old, now, id):
+			// nothing is compiled of it
 		case was == nil && is == nil:
 			return false
 		case was == nil || is == nil:
@@ -64,7 +66,14 @@ func onlyScreens(old, now *project.Project, changed []string) bool {
 			return false
 		}
 	}
-	return len(now.Rails) == 0 || !slices.ContainsFunc(changed, func(id string) bool { return old.Screens[id].Type != now.Screens[id].Type })
+	return len(now.Rails) == 0 || !slices.ContainsFunc(changed, func(id string) bool {
+		return old.Screens[id] != nil && old.Screens[id].Type != now.Screens[id].Type
+	})
+}
+
+// said says whether an entity only says something of others.
+func said(old, now *project.Project, id string) bool {
+	return old.Expectations[id] != nil || now.Expectations[id] != nil || old.Acceptances[id] != nil || now.Acceptances[id] != nil
 }
 
 // refersTo says whether a way of the screen may lead to one of some screens.

@@ -9,20 +9,22 @@ import (
 // shelves says for each kind of entity where a project keeps those: a new kind is a map of Project
 // and a line here.
 var shelves = map[string]shelf{
-	"role":      shelfOf(func(p *Project) *map[string]*Role { return &p.Roles }),
-	"source":    shelfOf(func(p *Project) *map[string]*Source { return &p.Sources }),
-	"table":     shelfOf(func(p *Project) *map[string]*Table { return &p.Tables }),
-	"equipment": shelfOf(func(p *Project) *map[string]*Equipment { return &p.Equipment }),
-	"grant":     shelfOf(func(p *Project) *map[string]*Grant { return &p.Grants }),
-	"condition": shelfOf(func(p *Project) *map[string]*Condition { return &p.Conditions }),
-	"screen":    shelfOf(func(p *Project) *map[string]*Screen { return &p.Screens }),
-	"gate":      shelfOf(func(p *Project) *map[string]*SharedGate { return &p.Gates }),
-	"rail":      shelfOf(func(p *Project) *map[string]*Rail { return &p.Rails }),
-	"picture":   shelfOf(func(p *Project) *map[string]*Picture { return &p.Pictures }),
-	"clip":      shelfOf(func(p *Project) *map[string]*Clip { return &p.Clips }),
-	"callUp":    shelfOf(func(p *Project) *map[string]*CallUp { return &p.CallUps }),
-	"variable":  shelfOf(func(p *Project) *map[string]*Variable { return &p.Variables }),
-	TagRoot:     shelfOf(func(p *Project) *map[string]*PlantTag { return &p.Tags }),
+	"role":        shelfOf(func(p *Project) *map[string]*Role { return &p.Roles }),
+	"source":      shelfOf(func(p *Project) *map[string]*Source { return &p.Sources }),
+	"table":       shelfOf(func(p *Project) *map[string]*Table { return &p.Tables }),
+	"equipment":   shelfOf(func(p *Project) *map[string]*Equipment { return &p.Equipment }),
+	"grant":       shelfOf(func(p *Project) *map[string]*Grant { return &p.Grants }),
+	"condition":   shelfOf(func(p *Project) *map[string]*Condition { return &p.Conditions }),
+	"screen":      shelfOf(func(p *Project) *map[string]*Screen { return &p.Screens }),
+	"gate":        shelfOf(func(p *Project) *map[string]*SharedGate { return &p.Gates }),
+	"rail":        shelfOf(func(p *Project) *map[string]*Rail { return &p.Rails }),
+	"picture":     shelfOf(func(p *Project) *map[string]*Picture { return &p.Pictures }),
+	"clip":        shelfOf(func(p *Project) *map[string]*Clip { return &p.Clips }),
+	"callUp":      shelfOf(func(p *Project) *map[string]*CallUp { return &p.CallUps }),
+	"variable":    shelfOf(func(p *Project) *map[string]*Variable { return &p.Variables }),
+	"expectation": shelfOf(func(p *Project) *map[string]*Expectation { return &p.Expectations }),
+	"acceptance":  shelfOf(func(p *Project) *map[string]*Acceptance { return &p.Acceptances }),
+	TagRoot:       shelfOf(func(p *Project) *map[string]*PlantTag { return &p.Tags }),
 }
 
 // EntityKinds gives the kinds of entities that a document holds, the settings among them, sorted.

@@ -21,21 +21,23 @@ const Format = 1
 
 // Project is one application that is being built.
 type Project struct {
-	Settings   *Settings
-	Roles      map[string]*Role
-	Sources    map[string]*Source
-	Tables     map[string]*Table
-	Equipment  map[string]*Equipment
-	Grants     map[string]*Grant
-	Conditions map[string]*Condition
-	Screens    map[string]*Screen
-	Gates      map[string]*SharedGate
-	Rails      map[string]*Rail
-	Pictures   map[string]*Picture
-	Clips      map[string]*Clip
-	CallUps    map[string]*CallUp
-	Variables  map[string]*Variable
-	Tags       map[string]*PlantTag
+	Settings     *Settings
+	Roles        map[string]*Role
+	Sources      map[string]*Source
+	Tables       map[string]*Table
+	Equipment    map[string]*Equipment
+	Grants       map[string]*Grant
+	Conditions   map[string]*Condition
+	Screens      map[string]*Screen
+	Gates        map[string]*SharedGate
+	Rails        map[string]*Rail
+	Pictures     map[string]*Picture
+	Clips        map[string]*Clip
+	CallUps      map[string]*CallUp
+	Variables    map[string]*Variable
+	Tags         map[string]*PlantTag
+	Expectations map[string]*Expectation
+	Acceptances  map[string]*Acceptance
 }
 
 // Settings is what belongs to the project as a whole. Its entity has the fixed id "project".

@@ -136,6 +136,137 @@ func (o *Result) every(states []state) bool {
 	return true
 }
 
+// Homeward is one step back to the start.
+type Homeward struct {
+	What string // home, back, close, or way
+	Edge *Edge  // of a way, and of a button that goes home or back; nil for what every screen has
+	To   string // screen that it leads to
+}
+
+// homeward is how one gets from a state to the start by presses alone.
+type homeward struct {
+	presses int // -1: it is not proven that one does
+	step    Homeward
+	to      state
+}
+
+// homewards finds the fewest presses back to the start over what is proven to be open, for every state that is possible.
+func (o *Result) homewards() []homeward {
+	if o.home != nil {
+		return o.home
+	}
+	o.home = make([]homeward, len(o.possible))
+	for i := range o.home {
+		o.home[i].presses = -1
+	}
+	home := o.entry() == Sure
+	entered, callers := o.entering()
+	for changed := true; changed; {
+		changed = false
+		for _, s := range o.stood {
+			best := o.home[s]
+			try := func(presses int, step Homeward, to state) {
+				if presses >= 0 && (best.presses < 0 || presses < best.presses) {
+					best = homeward{presses, step, to}
+				}
+			}
+			o.tryHome(s, home, entered, callers, try)
+			if best.presses != o.home[s].presses {
+				o.home[s], changed = best, true
+			}
+		}
+	}
+	return o.home
+}
+
+func (o *Result) tryHome(s state, home bool, entered, callers [][]state, try func(int, Homeward, state)) {
+	g := o.run.g
+	id := g.Screens[s.screen()]
+	screen := g.App.Project.Screens[id]
+	start := stateOf(g.index[o.Start], "view", false)
+	if id == o.Start && !s.over() {
+		try(0, Homeward{}, s)
+		return
+	}
+	back := func(states []state, step Homeward) {
+		if worst, to := o.farthest(states); worst >= 0 {
+			step.To = g.Screens[to.screen()]
+			try(worst+1, step, to)
+		}
+	}
+	if s.over() {
+		back(callers[s], Homeward{What: "close"})
+	} else if !screen.Bare {
+		if home {
+			try(1, Homeward{What: "home", To: o.Start}, start)
+		}
+		if o.back(s, screen, home, entered) {
+			back(entered[s], Homeward{What: "back"})
+		}
+	}
+	edges, opens := g.edges[s.screen()], o.run.open(s)
+	if o.turnedAway(s, edges, opens) {
+		return
+	}
+	for i, e := range edges {
+		switch {
+		case opens[i].hold != Sure || !e.ByHand():
+		case e.Exit == "home" && home:
+			try(1, Homeward{What: "home", Edge: e, To: o.Start}, start)
+		case e.Exit == "back" && !s.over() && o.back(s, screen, home, entered):
+			back(entered[s], Homeward{What: "back", Edge: e})
+		case e.To != nil && o.home[o.after(e)].presses >= 0:
+			try(o.home[o.after(e)].presses+e.Presses, Homeward{What: "way", Edge: e, To: e.To.ID}, o.after(e))
+		}
+	}
+}
+
+// farthest gives the most presses from some states to the start; -1 where one of them is not proven to lead there.
+func (o *Result) farthest(states []state) (presses int, at state) {
+	presses = -1
+	for _, s := range states {
+		switch n := o.home[s].presses; {
+		case n < 0:
+			return -1, s
+		case n > presses:
+			presses, at = n, s
+		}
+	}
+	return presses, at
+}
+
+// WayBack gives the shortest proven way back to the start by presses, from where it is the longest; false where it is
+// not proven that there is one.
+func (o *Result) WayBack(screen string) (steps []Homeward, presses int, proven bool) {
+	g := o.run.g
+	g.proofs.mu.Lock()
+	defer g.proofs.mu.Unlock()
+	i, known := g.index[screen]
+	if !known {
+		return nil, 0, false
+	}
+	all := o.homewards()
+	worst := state(-1)
+	for _, s := range variantsOf(i) {
+		if o.possible[s] == nil {
+			continue
+		}
+		if all[s].presses < 0 {
+			return nil, 0, false
+		}
+		if worst < 0 || all[s].presses > all[worst].presses {
+			worst = s
+		}
+	}
+	if worst < 0 {
+		return nil, 0, false
+	}
+	for at := worst; all[at].presses > 0 && len(steps) < len(all); at = all[at].to {
+		steps = append(steps, all[at].step)
+	}
+	return steps, all[worst].presses, true
+}
+
 // grouped gives the screens that are not free in sets that lead to each other.
 func (o *Result) grouped() [][]string {
 	g := o.run.g

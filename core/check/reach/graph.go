@@ -9,7 +9,7 @@ import (
 	"ambergate/core/project"
 )
 
-// Graph is all that can lead from one screen of a project to another. It is not to be used by several at once.
+// Graph is all that can lead from one screen of a project to another. What it is asked may be asked by many at once.
 type Graph struct {
 	App     *plan.App
 	Screens []string // ids, sorted
@@ -31,7 +31,7 @@ type collected struct {
 // nil for none.
 func Of(app *plan.App, old *Graph) *Graph {
 	g := &Graph{App: app, Screens: slices.Sorted(maps.Keys(app.Screens)), index: map[string]int{}, of: map[string]collected{}, proofs: newProofs(), results: map[string]*Result{}}
-	if old != nil && old.App.Compiler == app.Compiler {
+	if old != nil && old.App.Compiler == app.Compiler && !old.proofs.full() {
 		g.proofs = old.proofs // conditions are the same where their texts are
 	}
 	for i, id := range g.Screens {

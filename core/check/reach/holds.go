@@ -2,6 +2,7 @@ package reach
 
 import (
 	"slices"
+	"sync"
 
 	"ambergate/core/cond"
 	"ambergate/core/cond/prove"
@@ -30,6 +31,7 @@ type Open struct {
 
 // proofs keeps what was proven, by the nodes that it was proven of.
 type proofs struct {
+	mu      sync.Mutex // drafts that follow each other share them
 	pairs   map[[2]*cond.Node]*cond.Node
 	nots    map[*cond.Node]*cond.Node
 	can     map[*cond.Node]prove.Answer
@@ -43,6 +45,13 @@ func newProofs() *proofs {
 
 // most bounds what is kept of older edits.
 const most = 400_000
+
+// full says whether so much is kept that it is better begun anew.
+func (p *proofs) full() bool {
+	p.mu.Lock()
+	defer p.mu.Unlock()
+	return len(p.pairs)+len(p.can)+len(p.implies) > most
+}
 
 func (p *proofs) both(a, b *cond.Node) *cond.Node {
 	switch {

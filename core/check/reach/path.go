@@ -16,6 +16,8 @@ func (s Step) To() string { return s.Edges[0].To.ID }
 // Path gives the shortest path from the start to a screen: one that is proven, where there is one. Nil for the start
 // itself, and where nothing leads.
 func (o *Result) Path(screen string) []Step {
+	o.run.g.proofs.mu.Lock()
+	defer o.run.g.proofs.mu.Unlock()
 	i, known := o.run.g.index[screen]
 	if !known {
 		return nil
@@ -56,6 +58,8 @@ const (
 // Paths gives the paths by presses from one screen to another that go through no screen twice, the shortest first; more
 // says that there are further ones.
 func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
+	o.run.g.proofs.mu.Lock()
+	defer o.run.g.proofs.mu.Unlock()
 	g := o.run.g
 	start, known := g.index[from]
 	goal, also := g.index[to]
@@ -156,6 +160,8 @@ func (o *Result) distances(goal int) map[int]int {
 
 // OpenFrom says how far an edge is open to the roles where they may stand on its screen: the farthest.
 func (o *Result) OpenFrom(e *Edge) Open {
+	o.run.g.proofs.mu.Lock()
+	defer o.run.g.proofs.mu.Unlock()
 	var best Open
 	if e.From == nil {
 		return o.run.explain(e, 0)

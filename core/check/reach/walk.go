@@ -67,8 +67,9 @@ type Result struct {
 	led      reached // by presses that may be open
 	given    reached
 	sure     reached
-	free     []bool  // by state: it is proven that one gets back to the start
-	stood    []state // that are possible, the nearest first
+	free     []bool     // by state: it is proven that one gets back to the start
+	home     []homeward // by state; nil until it is asked for
+	stood    []state    // that are possible, the nearest first
 }
 
 // Roles names a set of roles, so that equal sets are named alike.
@@ -85,6 +86,8 @@ func Roles(r map[string]bool) string {
 
 // For finds out where a set of roles gets.
 func (g *Graph) For(r map[string]bool) *Result {
+	g.proofs.mu.Lock()
+	defer g.proofs.mu.Unlock()
 	key := Roles(r)
 	if known := g.results[key]; known != nil {
 		return known

@@ -77,10 +77,12 @@ export type Element =
  * One entity of a project.
  */
 export type Entity =
+  | Acceptance
   | CallUp
   | Clip
   | Condition
   | Equipment
+  | Expectation
   | SharedGate
   | Grant
   | Picture
@@ -102,6 +104,35 @@ export type Way = EnteredWay | KeysWay | LeftWay | SwipeWay | TimeWay;
  */
 export interface Document {
   [k: string]: Entity;
+}
+/**
+ * Acceptance is a finding that somebody lives with, and why.
+ */
+export interface Acceptance {
+  kind: 'acceptance';
+  pos: number;
+  check: string;
+  screen?: string;
+  entity?: string;
+  element?: string;
+  trigger?: string;
+  /**
+   * What the check said
+   */
+  words: string;
+  /**
+   * What that rests on
+   */
+  evidence?: string;
+  because: string;
+  /**
+   * Name of who accepted it
+   */
+  by: string;
+  /**
+   * When
+   */
+  at: string;
 }
 /**
  * Add makes a record of a table without a form.
@@ -2210,6 +2241,31 @@ export interface Watchdog {
 export interface Limits {
   low?: number;
   high?: number;
+}
+/**
+ * Expectation is what is to hold of who gets to a screen: “a visitor never reaches it”, “a technician reaches it within 3 presses”, “whoever gets here comes back within 2”, “only from the day board”.
+ */
+export interface Expectation {
+  kind: 'expectation';
+  pos: number;
+  screen: string;
+  /**
+   * Who has all of these; absent: whoever
+   */
+  roles?: {
+    [k: string]: boolean;
+  };
+  what: 'never' | 'noButton' | 'within' | 'back' | 'from';
+  /**
+   * Of within and back: at the most
+   */
+  presses?: number;
+  /**
+   * Of from: the screens that may lead to it
+   */
+  from?: {
+    [k: string]: boolean;
+  };
 }
 /**
  * SharedGate is a gate that several elements use, with inputs of its own: it sees only those and the user.
