@@ -47,6 +47,7 @@ type lead struct {
 	as      string
 	kind    string // "", back, home, close
 	presses int
+	strip   bool // of the strip, which has no back at the start
 }
 
 func name(p place.Place, over bool) string {
@@ -103,7 +104,7 @@ func (w *walker) look(s *spot) {
 		}
 	}
 	if !s.over && !w.app.Project.Screens[s.at.Screen].Bare {
-		s.to = append(s.to, lead{kind: "home", presses: 1}, lead{kind: "back", presses: 1})
+		s.to = append(s.to, lead{kind: "home", presses: 1}, lead{kind: "back", presses: 1, strip: true})
 	}
 	for _, c := range w.app.CallUps {
 		if c.IsFor(w.user.Roles) && c.From(s.at.Screen) && c.While != nil && c.While.Root.Eval(use.Alone(w.app, nil, w.src.Tags, w.src.Now)).True() {
@@ -150,8 +151,12 @@ func (w *walker) reached(self bool) map[string]int {
 	if !start.open {
 		return out
 	}
-	best := map[*spot]int{start: 0}
-	layers := [][]*spot{{start}}
+	type node struct {
+		*spot
+		bottom bool // nothing lies behind: back leads up
+	}
+	best := map[node]int{{start, true}: 0}
+	layers := [][]node{{{start, true}}}
 	for d := 0; d < len(layers); d++ {
 		for i := 0; i < len(layers[d]); i++ {
 			s := layers[d][i]
@@ -162,10 +167,19 @@ func (w *walker) reached(self bool) map[string]int {
 				out[s.at.Screen] = d
 			}
 			for _, l := range s.to {
-				if l.kind != "" || l.presses == 0 && !self {
+				if l.presses == 0 && !self {
 					continue
 				}
-				next := w.spot(l.to, l.as == "dialog" || l.as == "drawer")
+				if l.kind == "back" || l.kind == "close" {
+					up := w.app.Project.Screens[w.app.Project.Screens[s.at.Screen].Up]
+					if !s.bottom || s.over || up == nil || l.strip && s.spot == start {
+						continue
+					}
+					l.to = place.Place{Screen: up.ID, Mode: "view"}
+				} else if l.kind != "" {
+					continue
+				}
+				next := node{w.spot(l.to, l.as == "dialog" || l.as == "drawer"), l.as == "replace" && s.bottom || l.kind != ""}
 				if !next.open {
 					continue
 				}
@@ -325,8 +339,8 @@ func trial(t *testing.T, seed uint64, n *counts) {
 						break
 					}
 					l := leads[r.IntN(len(leads))]
-					if l.kind == "back" && len(at.trail) == 1 {
-						continue // up from here, as where an address led here
+					if l.strip && l.kind == "back" && len(at.trail) == 1 && at.top() == w.spot(w.home, false) {
+						continue
 					}
 					if next, ok := w.follow(at, l); ok && len(next.over) < 4 {
 						at = next

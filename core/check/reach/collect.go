@@ -27,7 +27,37 @@ func edgesOf(app *plan.App, screen *plan.Screen) []*Edge {
 		}
 		c.way(w)
 	}
+	if !screen.Screen.Bare {
+		c.bottom(&Edge{From: screen.Screen, Presses: 1, beside: true})
+	}
 	return c.out
+}
+
+// bottom leads up from where nothing lies behind, as going back does there.
+func (c *collector) bottom(e *Edge) {
+	up := c.app.Project.Screens[c.screen.Screen.Up]
+	if up == nil {
+		return
+	}
+	e.Exit, e.To, e.Mode, e.bottom = "", up, "view", true
+	e.unsure = append(slices.Clip(e.unsure), "nothing may lie behind")
+	for _, in := range up.Inputs {
+		e.shut = e.shut || in.Required
+	}
+	if target := c.app.Screens[up.ID]; target != nil && target.Guard != nil {
+		e.parts = append(slices.Clip(e.parts), Part{Node: alone(target.Guard.Root, "up "+up.ID), Says: target.Guard.Root, Of: "guard"})
+	}
+	c.out = append(c.out, e)
+}
+
+// alone gives the guard of a screen that is opened with nothing.
+func alone(guard *cond.Node, mark string) *cond.Node {
+	return rewrite(guard, mark, func(p *cond.Path) *cond.Node {
+		if p.Root == "record" || p.Root == "inputs" || p.Root == "vars" {
+			return nil
+		}
+		return path(p)
+	})
 }
 
 // wayLeft says whether a way is set off by leaving: that leads nowhere.
@@ -98,6 +128,10 @@ func (c *collector) exit(w plan.Way, of *plan.Case, before []Part, kind string) 
 	e := c.base(w, of, before)
 	e.Exit = kind
 	c.out = append(c.out, e)
+	if kind != "home" {
+		up := *e
+		c.bottom(&up)
+	}
 }
 
 // base is an edge of a case, with what has to hold for it whatever its target is.

@@ -34,6 +34,7 @@ type Edge struct {
 	beside   bool   // it is not there where From lies over another screen
 	policy   bool   // what happens where a record is missing
 	changes  bool   // records and variables may be others once the target opens
+	bottom   bool   // it is back, where nothing lies behind: up from there
 	restarts bool   // back does not lead to where it was pressed: a new tab
 }
 

@@ -38,7 +38,7 @@ func (o *Result) entering() (entered, callers [][]state) {
 	for _, s := range o.stood {
 		opens := o.run.open(s)
 		for i, e := range g.edges[s.screen()] {
-			if e.To == nil || opens[i].hold == Never {
+			if e.To == nil || e.bottom || opens[i].hold == Never {
 				continue
 			}
 			to := o.after(e)

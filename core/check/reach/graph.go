@@ -18,6 +18,7 @@ type Graph struct {
 	of      map[string]collected
 	proofs  *proofs
 	results map[string]*Result
+	bottom  []bool // by screen: something may lead there so that nothing lies behind
 }
 
 // collected is the edges of a screen with all that they were found in.
@@ -37,6 +38,14 @@ func Of(app *plan.App, old *Graph) *Graph {
 	for i, id := range g.Screens {
 		g.index[id] = i
 		g.edges = append(g.edges, g.collect(id, old))
+	}
+	g.bottom = make([]bool, len(g.Screens))
+	for _, edges := range g.edges {
+		for _, e := range edges {
+			if e.To != nil && (e.As == "replace" || e.restarts || e.Way.Trigger == "entered") {
+				g.bottom[g.index[e.To.ID]] = true
+			}
+		}
 	}
 	return g
 }
@@ -116,12 +125,7 @@ func (g *Graph) roundEdges(r roles) []*Edge {
 		}
 		e := &Edge{From: from, To: to, Mode: "view", Round: firstRole(g.App.Project, r)}
 		if guard := g.App.Screens[to.ID].Guard; guard != nil {
-			e.parts = append(e.parts, Part{Node: rewrite(guard.Root, "round "+to.ID, func(p *cond.Path) *cond.Node {
-				if p.Root == "record" || p.Root == "inputs" || p.Root == "vars" {
-					return nil
-				}
-				return path(p)
-			}), Says: guard.Root, Of: "guard"})
+			e.parts = append(e.parts, Part{Node: alone(guard.Root, "round "+to.ID), Says: guard.Root, Of: "guard"})
 		}
 		out = append(out, e)
 	}

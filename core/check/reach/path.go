@@ -85,7 +85,7 @@ func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
 				if looked++; looked > mostLooked {
 					return paths, true
 				}
-				if e.To == nil || !e.ByHand() {
+				if e.To == nil || !e.ByHand() || e.bottom {
 					continue
 				}
 				next := g.index[e.To.ID]

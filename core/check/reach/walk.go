@@ -164,6 +164,9 @@ func (o *Result) spread(begins bool, least Hold, byHand bool, extra func(state) 
 			}
 		}
 		for i, e := range edges {
+			if e.bottom && !g.bottom[at.screen()] && g.Screens[at.screen()] != o.Start {
+				continue
+			}
 			if e.To != nil && done[o.after(e)] != nil && done[o.after(e)].presses <= done[at].presses+e.Presses {
 				continue
 			}
