@@ -22,6 +22,7 @@ import (
 	"ambergate/core/project"
 	"ambergate/core/propose"
 	"ambergate/core/use"
+	"ambergate/core/whole"
 	"ambergate/core/words"
 	"ambergate/plant"
 
@@ -65,6 +66,24 @@ func (e DeviceInfoAllows) Valid() bool {
 	case DeviceInfoAllowsFiles:
 		return true
 	case DeviceInfoAllowsPrinting:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for GetReachParamsAgainst.
+const (
+	Edit    GetReachParamsAgainst = "edit"
+	Release GetReachParamsAgainst = "release"
+)
+
+// Valid indicates whether the value is a known member of the GetReachParamsAgainst enum.
+func (e GetReachParamsAgainst) Valid() bool {
+	switch e {
+	case Edit:
+		return true
+	case Release:
 		return true
 	default:
 		return false
@@ -125,7 +144,10 @@ type ArrangeRequest struct {
 
 // AtWork A screen at work for the walked user, between its ways in and out.
 type AtWork struct {
-	Entered string         `json:"entered"`
+	Entered string `json:"entered"`
+
+	// How how surely they get there
+	How     string         `json:"how"`
 	Needs   *[]NeededInput `json:"needs,omitempty"`
 	Presses int            `json:"presses"`
 
@@ -139,6 +161,9 @@ type AtWork struct {
 	View   *View    `json:"view,omitempty"`
 	Ways   []WayOut `json:"ways"`
 	WaysIn []WayIn  `json:"waysIn"`
+
+	// Who the roles of the walked user, as the table of reach names them
+	Who string `json:"who"`
 }
 
 // ButtonElementView A button, where it stands.
@@ -483,6 +508,9 @@ type EquipmentValue = propose.EquipmentValue
 // EquipmentWish A folder of a plant whose folders are one piece of equipment each, and what is to be otherwise than proposed.
 type EquipmentWish = propose.EquipmentWish
 
+// Expected What is expected of who gets to a screen, and whether it is so
+type Expected = whole.Expected
+
 // Explanation Why a way is open or shut.
 type Explanation = build.Explanation
 
@@ -823,6 +851,9 @@ type PasswordChange struct {
 	Old string `json:"old"`
 }
 
+// PathsBetween The paths between two screens
+type PathsBetween = whole.Between
+
 // PeopleAdded The secrets of their links, in the same order; told once.
 type PeopleAdded struct {
 	Tokens []string `json:"tokens"`
@@ -1100,6 +1131,21 @@ type RailDrawer = project.RailDrawer
 
 // RailView A strip shared by many screens.
 type RailView = use.RailView
+
+// ReachCell How somebody gets to a screen, in short
+type ReachCell = whole.Cell
+
+// ReachLine A screen with a cell for each set of roles
+type ReachLine = whole.Line
+
+// ReachPath How somebody gets to a screen, and back
+type ReachPath = whole.Path
+
+// ReachStep One step of a path, in words
+type ReachStep = whole.Step
+
+// ReachTable Who gets where in a project
+type ReachTable = whole.Table
 
 // RecentPlace A place of the trail.
 type RecentPlace struct {
@@ -1506,6 +1552,9 @@ type WayOut = build.WayOut
 // WayView A way that no element sets off.
 type WayView = use.WayView
 
+// Who A set of roles that somebody may have
+type Who = whole.Who
+
 // WhyRequest Which way is asked about, for whom, and where.
 type WhyRequest struct {
 	As      string  `json:"as"`
@@ -1602,6 +1651,27 @@ type GetNamesParams struct {
 type GetPlantNodesParams struct {
 	Below *string `form:"below,omitempty" json:"below,omitempty"`
 	Words *string `form:"words,omitempty" json:"words,omitempty"`
+}
+
+// GetReachParams defines parameters for GetReach.
+type GetReachParams struct {
+	Against *GetReachParamsAgainst `form:"against,omitempty" json:"against,omitempty"`
+}
+
+// GetReachParamsAgainst defines parameters for GetReach.
+type GetReachParamsAgainst string
+
+// GetPathsBetweenParams defines parameters for GetPathsBetween.
+type GetPathsBetweenParams struct {
+	From string `form:"from" json:"from"`
+	To   string `form:"to" json:"to"`
+	Who  string `form:"who" json:"who"`
+}
+
+// GetReachPathParams defines parameters for GetReachPath.
+type GetReachPathParams struct {
+	Screen string `form:"screen" json:"screen"`
+	Who    string `form:"who" json:"who"`
 }
 
 // GetRecordsParams defines parameters for GetRecords.
@@ -1938,6 +2008,15 @@ type ServerInterface interface {
 	// ProposeLater What would be made for a table of the application
 	// (POST /api/build/{project}/proposals/{table})
 	ProposeLater(c *gin.Context, project string, table string)
+	// GetReach Who gets where in the draft, proven; and what was otherwise at the release, or before one’s own last edit
+	// (GET /api/build/{project}/reach)
+	GetReach(c *gin.Context, project string, params GetReachParams)
+	// GetPathsBetween Every path by presses from one screen to another, the shortest first
+	// (GET /api/build/{project}/reach/between)
+	GetPathsBetween(c *gin.Context, project string, params GetPathsBetweenParams)
+	// GetReachPath How somebody gets to a screen, and back
+	// (GET /api/build/{project}/reach/path)
+	GetReachPath(c *gin.Context, project string, params GetReachPathParams)
 	// GetRecords Records to walk on
 	// (GET /api/build/{project}/records/{table})
 	GetRecords(c *gin.Context, project string, table string, params GetRecordsParams)
@@ -3061,6 +3140,138 @@ func (siw *ServerInterfaceWrapper) ProposeLater(c *gin.Context) {
 	}
 
 	siw.Handler.ProposeLater(c, project, table)
+}
+
+// GetReach operation middleware
+func (siw *ServerInterfaceWrapper) GetReach(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetReachParams
+
+	// ------------- Optional query parameter "against" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "against", c.Request.URL.Query(), &params.Against, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter against: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetReach(c, project, params)
+}
+
+// GetPathsBetween operation middleware
+func (siw *ServerInterfaceWrapper) GetPathsBetween(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetPathsBetweenParams
+
+	// ------------- Required query parameter "from" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "from", c.Request.URL.Query(), &params.From, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter from: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "to" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "to", c.Request.URL.Query(), &params.To, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter to: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "who" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "who", c.Request.URL.Query(), &params.Who, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter who: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetPathsBetween(c, project, params)
+}
+
+// GetReachPath operation middleware
+func (siw *ServerInterfaceWrapper) GetReachPath(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetReachPathParams
+
+	// ------------- Required query parameter "screen" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "screen", c.Request.URL.Query(), &params.Screen, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter screen: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "who" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "who", c.Request.URL.Query(), &params.Who, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter who: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetReachPath(c, project, params)
 }
 
 // GetRecords operation middleware
@@ -5303,6 +5514,9 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/plants/certificate", wrapper.GetPlantCertificate)
 	router.POST(options.BaseURL+"/api/build/:project/equipment", wrapper.ProposeEquipment)
 	router.GET(options.BaseURL+"/api/build/:project/equipment/:table", wrapper.GetEquipment)
+	router.GET(options.BaseURL+"/api/build/:project/reach", wrapper.GetReach)
+	router.GET(options.BaseURL+"/api/build/:project/reach/path", wrapper.GetReachPath)
+	router.GET(options.BaseURL+"/api/build/:project/reach/between", wrapper.GetPathsBetween)
 	router.GET(options.BaseURL+"/api/build/:project/callups", wrapper.GetCallUpsNow)
 	router.GET(options.BaseURL+"/api/build/:project/tags", wrapper.GetTags)
 	router.POST(options.BaseURL+"/api/build/:project/tags", wrapper.ProposeTag)

@@ -307,3 +307,16 @@ func (s *Store) History(ctx context.Context, id, by string) (History, error) {
 	}
 	return h, nil
 }
+
+// LastEdit gives what takes back the newest edit of a builder that stands still; nil where there is none.
+func (s *Store) LastEdit(ctx context.Context, project, by string) ([]patch.Op, error) {
+	var inverse []patch.Op
+	err := s.pool.QueryRow(ctx, `select inverse from edit where project = $1 and by = $2 and undone is null and undoes is null order by seq desc limit 1`, project, by).Scan(&inverse)
+	if errors.Is(err, pgx.ErrNoRows) {
+		return nil, nil
+	}
+	if err != nil {
+		return nil, fmt.Errorf("read the last edit: %w", err)
+	}
+	return inverse, nil
+}

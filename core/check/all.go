@@ -7,12 +7,13 @@ import (
 	"strconv"
 	"strings"
 
+	"ambergate/core/check/reach"
 	"ambergate/core/english"
 	"ambergate/core/plan"
 )
 
 // All is every check, in the order in which findings of one place are told.
-var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, noSuchChoice, comesBack, saveWhileViewing, overlap, calledUp, roundStop}
+var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, noWayIn, noWayOut, trap, expectation, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, noSuchChoice, comesBack, saveWhileViewing, overlap, calledUp, roundStop}
 
 // Run runs the checks that look at a compiled project alone. The same project gives the same list in
 // the same order.
@@ -23,7 +24,15 @@ func Run(app *plan.App) []Finding {
 
 // RunUntil does so until a context ends; then the error is the context's, and nothing is found.
 func RunUntil(ctx context.Context, app *plan.App) ([]Finding, error) {
-	return newIndex(app, Outside{}).run(ctx, false)
+	return RunOver(ctx, reach.Of(app, nil), nil)
+}
+
+// RunOver does so over what leads where in a project, which was found already, for each role and for each set of roles
+// that people have.
+func RunOver(ctx context.Context, g *reach.Graph, sets []map[string]bool) ([]Finding, error) {
+	ix := newIndex(g.App, Outside{})
+	ix.Graph, ix.Sets = g, sets
+	return ix.run(ctx, false)
 }
 
 // Against runs the checks that compare a compiled project with what stands outside it.

@@ -6,7 +6,8 @@
 //   - all.go: every check, running them
 //   - index.go: every way of a project, and what many checks ask
 //   - conditions.go: every condition of a project, and whether it can hold or fail
-//   - reach.go: who can be on a screen at all, and how many presses it is away
+//   - reach.go: who can be on a screen at all
+//   - reached.go: who there is, what leads where, and paths in words
 //   - the others: one check each
 package check
 

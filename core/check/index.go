@@ -5,6 +5,7 @@ import (
 	"maps"
 	"slices"
 
+	"ambergate/core/check/reach"
 	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -16,9 +17,12 @@ type Index struct {
 	App     *plan.App
 	Ways    []Way
 	Outside Outside
-	stated  []stated // every condition; nil until it is asked for
+	Graph   *reach.Graph      // what leads where; nil until it is asked for
+	Sets    []map[string]bool // sets of roles that people have
+	stated  []stated          // every condition; nil until it is asked for
 	grants  map[[2]string]project.Grant
 	hidden  map[hiddenAsk]string
+	refused map[refusedAsk]string
 	turns   map[turn]bool
 }
 
@@ -39,10 +43,15 @@ type Gone struct {
 
 // grant gives what a role alone may do with a table.
 func (ix *Index) grant(role, table string) project.Grant {
-	key := [2]string{role, table}
+	return ix.grantOf(map[string]bool{role: true}, table)
+}
+
+// grantOf gives what a set of roles may do with one.
+func (ix *Index) grantOf(roles map[string]bool, table string) project.Grant {
+	key := [2]string{reach.Roles(roles), table}
 	g, known := ix.grants[key]
 	if !known {
-		g = ix.App.Project.GrantOf(map[string]bool{role: true}, table)
+		g = ix.App.Project.GrantOf(roles, table)
 		if ix.grants == nil {
 			ix.grants = map[[2]string]project.Grant{}
 		}
@@ -131,3 +140,15 @@ func encode(v any) json.RawMessage {
 }
 
 func sortedScreens(app *plan.App) []string { return slices.Sorted(maps.Keys(app.Screens)) }
+
+// removal takes an entity out of the document.
+func removal(id string) []patch.Op { return []patch.Op{{Op: "remove", Path: "/" + id}} }
+
+// putRoles lets just some roles into a screen.
+func putRoles(s *project.Screen, roles map[string]bool) []patch.Op {
+	op := "add"
+	if s.Roles != nil {
+		op = "replace"
+	}
+	return []patch.Op{{Op: op, Path: "/" + s.ID + "/roles", Value: encode(roles)}}
+}

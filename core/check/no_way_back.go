@@ -56,13 +56,16 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 }}
 
 // BackButton gives the operation that adds a button "Back" below everything on a screen.
-func BackButton(s *project.Screen) patch.Op {
+func BackButton(s *project.Screen) patch.Op { return leaveButton(s, "Back", "back") }
+
+// leaveButton gives the operation that adds a button which leaves the screen, below everything on it.
+func leaveButton(s *project.Screen, words, move string) patch.Op {
 	row := freeRow(s)
 	button := map[string]any{
-		"kind": "button", "pos": row * 10, "cell": project.Cell{Row: row, Col: 1, W: 2}, "words": "Back",
-		"gate": map[string]any{"cases": map[string]any{"c_1": map[string]any{"pos": 1, "move": map[string]any{"kind": "back"}}}},
+		"kind": "button", "pos": row * 10, "cell": project.Cell{Row: row, Col: 1, W: 2}, "words": words,
+		"gate": map[string]any{"cases": map[string]any{"c_1": map[string]any{"pos": 1, "move": map[string]any{"kind": move}}}},
 	}
-	id := "e_back"
+	id := "e_" + move
 	for s.Elements[id] != nil {
 		id += "x"
 	}

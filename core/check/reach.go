@@ -28,9 +28,29 @@ func (ix *Index) stands(w Way, role string) bool {
 // refuses says why a screen is shut to a role whatever the record: by its grants, or a guard
 // that is false for the role alone. "" when it is not proven shut.
 func (ix *Index) refuses(s *project.Screen, mode, role string) string {
-	roles := map[string]bool{role: true}
+	key := refusedAsk{s, mode, role}
+	why, known := ix.refused[key]
+	if !known {
+		why = ix.refusesAll(s, mode, map[string]bool{role: true})
+		if ix.refused == nil {
+			ix.refused = map[refusedAsk]string{}
+		}
+		ix.refused[key] = why
+	}
+	return why
+}
+
+// refusedAsk is one question to refuses, which many ways to the same screen ask.
+type refusedAsk struct {
+	screen     *project.Screen
+	mode, role string
+}
+
+// refusesAll says it of a set of roles.
+func (ix *Index) refusesAll(s *project.Screen, mode string, roles map[string]bool) string {
+	who := RolesNamed(ix.App.Project, roles)
 	if table := s.RecordTable(); table != "" {
-		g := ix.grant(role, table)
+		g := ix.grantOf(roles, table)
 		verb, may := "view", g.View
 		switch mode {
 		case "edit":
@@ -39,11 +59,11 @@ func (ix *Index) refuses(s *project.Screen, mode, role string) string {
 			verb, may = "add", g.Add
 		}
 		if !may {
-			return ix.App.Project.Roles[role].Name + " may not " + verb + " " + label(ix.App.Project, table) + "."
+			return who + " may not " + verb + " " + label(ix.App.Project, table) + "."
 		}
 	}
-	if s.Roles != nil && !s.Roles[role] {
-		return "The screen is not for " + ix.App.Project.Roles[role].Name + "."
+	if !anyOf(s.Roles, roles) {
+		return "The screen is not for " + who + "."
 	}
 	if plan := ix.App.Screens[s.ID]; plan.Guard != nil && prove.CanHold(prove.WithRoles(plan.Guard.Root, roles)) == prove.No {
 		return "The screen is open only while " + plan.Guard.Root.Phrase() + "."
@@ -68,52 +88,6 @@ func Entered(app *plan.App, screen string) string {
 		return "everyone"
 	}
 	return english.List(names, "or")
-}
-
-// Presses gives the fewest presses from the start of a set of roles to a screen, over all ways
-// that the roles may use whatever the conditions; -1 when there is none.
-func Presses(app *plan.App, screen string, roles map[string]bool) int {
-	start := app.Project.StartOf(roles)
-	if start == "" {
-		return -1
-	}
-	leads := map[string][]string{}
-	for _, w := range newIndex(app, Outside{}).Ways {
-		if !mayUse(w, roles) || w.Element.Kind == "way" && !byHand(w.Trigger) {
-			continue
-		}
-		for _, m := range w.Targets() {
-			leads[w.Screen.ID] = append(leads[w.Screen.ID], m.Target.ID)
-		}
-	}
-	distance := map[string]int{start: 0}
-	for queue := []string{start}; len(queue) > 0; queue = queue[1:] {
-		for _, next := range leads[queue[0]] {
-			if _, seen := distance[next]; !seen {
-				distance[next] = distance[queue[0]] + 1
-				queue = append(queue, next)
-			}
-		}
-	}
-	if d, ok := distance[screen]; ok {
-		return d
-	}
-	return -1
-}
-
-// byHand says whether users set a trigger off themselves.
-func byHand(trigger string) bool {
-	kind, _ := project.TriggerOf(trigger)
-	_, does := kind.(interface{ ByHand() })
-	return does
-}
-
-// mayUse says whether a set of roles gets to see a way: its gate, and the rail that it stands on.
-func mayUse(w Way, roles map[string]bool) bool {
-	if w.Rail != nil && !anyOf(w.Rail.Placed.Roles, roles) {
-		return false
-	}
-	return anyOf(w.Gate.Roles, roles)
 }
 
 // anyOf says whether one of some roles is in a set; no set is everyone.

@@ -2,6 +2,7 @@
 package english
 
 import (
+	"strconv"
 	"strings"
 	"unicode"
 	"unicode/utf8"
@@ -39,4 +40,12 @@ func List(words []string, last string) string {
 		return strings.Join(words, "")
 	}
 	return strings.Join(words[:len(words)-1], ", ") + " " + last + " " + words[len(words)-1]
+}
+
+// Count says how many there are: 1 press, 3 presses.
+func Count(n int, one, many string) string {
+	if n == 1 {
+		return "1 " + one
+	}
+	return strconv.Itoa(n) + " " + many
 }

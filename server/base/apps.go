@@ -13,7 +13,9 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/check"
+	"ambergate/core/check/reach"
 	"ambergate/core/cond"
+	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/store"
@@ -50,6 +52,25 @@ type Draft struct {
 	took    atomic.Int64       // how long it took, in nanoseconds, or the one before it
 	stop    context.CancelFunc // gives the checks up
 	before  []check.Finding    // of the draft before this one; never nil
+	graph   func() *reach.Graph
+	led     atomic.Pointer[reach.Graph] // the same, once it is there
+	Sets    []map[string]bool // sets of roles that people have, one for each person
+}
+
+// Reach gives what leads where in the draft; found once.
+func (d *Draft) Reach() *reach.Graph { return d.graph() }
+
+// distinct gives each set of roles once.
+func distinct(sets []map[string]bool) []map[string]bool {
+	var out []map[string]bool
+	seen := map[string]bool{}
+	for _, set := range sets {
+		if key := reach.Roles(set); key != "" && !seen[key] {
+			seen[key] = true
+			out = append(out, set)
+		}
+	}
+	return out
 }
 
 // checkedWithin is how long an answer waits for the checks of a draft.
@@ -76,6 +97,16 @@ func (d *Draft) Findings(ctx context.Context) ([]check.Finding, bool) {
 func (d *Draft) check(old *Draft) {
 	ctx, stop := context.WithCancel(context.Background())
 	d.stop = stop
+	var before *reach.Graph
+	if old != nil {
+		before = old.led.Load()
+	}
+	d.graph = sync.OnceValue(func() *reach.Graph {
+		g := reach.Of(d.App, before)
+		before = nil // what is older is not kept
+		d.led.Store(g)
+		return g
+	})
 	pause := time.Duration(0)
 	if old != nil {
 		if old.stop(); old.took.Load() > int64(checkedWithin) {
@@ -91,7 +122,7 @@ func (d *Draft) check(old *Draft) {
 			return // nobody waits for it: the draft is an old one
 		}
 		began := time.Now()
-		found, err := check.RunUntil(ctx, d.App)
+		found, err := check.RunOver(ctx, d.Reach(), distinct(d.Sets))
 		if err != nil {
 			return
 		}
@@ -268,7 +299,14 @@ func (a *Apps) Draft(ctx context.Context, id string) (*Draft, error) {
 	if err != nil {
 		return nil, err
 	}
+	people, err := a.store.Accounts(ctx, id)
+	if err != nil {
+		return nil, err
+	}
 	next := &Draft{Draft: raw, App: app, checked: make(chan struct{}), before: []check.Finding{}}
+	for _, p := range people {
+		next.Sets = append(next.Sets, p.Roles)
+	}
 	if d != nil {
 		next.before = d.soFar()
 	}
@@ -305,4 +343,38 @@ func (s *Base) LocalNow(app *plan.App) time.Time {
 		zone = time.UTC
 	}
 	return s.Now().In(zone)
+}
+
+// Without gives a draft as it was before an edit: its entities with the inverse of the edit. False where somebody else
+// has changed the same since.
+func (d *Draft) Without(inverse []patch.Op) (*plan.App, bool) {
+	bodies := patch.Bodies{}
+	for id, body := range d.Entities {
+		var v any
+		if json.Unmarshal(body, &v) != nil {
+			return nil, false
+		}
+		bodies[id], _ = v.(map[string]any)
+	}
+	touched, _, err := patch.Apply(bodies, inverse)
+	if err != nil {
+		return nil, false
+	}
+	changed := map[string]json.RawMessage{}
+	for id, body := range touched {
+		changed[id] = nil
+		if body != nil {
+			text, err := json.Marshal(body)
+			if err != nil {
+				return nil, false
+			}
+			changed[id] = text
+		}
+	}
+	p, err := project.Redecode(d.App.Project, changed)
+	if err != nil {
+		return nil, false
+	}
+	app, err := plan.Recompile(d.App, p, slices.Sorted(maps.Keys(changed)))
+	return app, err == nil
 }

@@ -9,6 +9,7 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/build"
 	"ambergate/core/check"
+	"ambergate/core/check/reach"
 	"ambergate/core/kinds/element"
 	"ambergate/core/place"
 	"ambergate/core/plan"
@@ -47,7 +48,11 @@ func (s *Side) atWork(ctx context.Context, b *Building, user *ask.User, req api.
 	}
 	out := &api.AtWork{
 		Screen: screen.ID, Seq: b.Draft.Seq, User: user.Name, Ways: build.StaticWays(app, screen.ID),
-		Entered: check.Entered(app, screen.ID), Presses: check.Presses(app, screen.ID, user.Roles),
+		Entered: check.Entered(app, screen.ID), Who: reach.Roles(user.Roles), Presses: -1,
+	}
+	cell := b.Draft.Reach().For(user.Roles).Cells[screen.ID]
+	if out.How = string(cell.Kind); cell.Led() {
+		out.Presses = cell.Presses
 	}
 	t := base.Tags{Base: s.Base, Project: app.Project}
 	src := use.Sources{Records: from, Tags: t, Now: s.LocalNow(app), Others: s.Others(ctx), Ghosts: true}

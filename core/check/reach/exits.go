@@ -311,3 +311,31 @@ func (o *Result) grouped() [][]string {
 	}
 	return out
 }
+
+// LeadsOn says whether anything proven leads on from a screen: a way, back, home, or closing it.
+func (o *Result) LeadsOn(screen string) bool {
+	g := o.run.g
+	g.proofs.mu.Lock()
+	defer g.proofs.mu.Unlock()
+	i, known := g.index[screen]
+	if !known {
+		return false
+	}
+	if !g.App.Project.Screens[screen].Bare {
+		return true
+	}
+	for _, s := range variantsOf(i) {
+		if o.possible[s] == nil {
+			continue
+		}
+		if s.over() {
+			return true
+		}
+		for k, open := range o.run.open(s) {
+			if e := g.edges[i][k]; open.hold == Sure && (e.Exit != "" || e.To != nil && e.To.ID != screen) {
+				return true
+			}
+		}
+	}
+	return false
+}

@@ -140,3 +140,26 @@ func firstRole(p *project.Project, r roles) *project.Role {
 	}
 	return nil
 }
+
+// Into gives what leads to a screen for anybody: ways and call-ups, in a stable order.
+func (g *Graph) Into(screen string) []*Edge {
+	var out []*Edge
+	for _, edges := range g.edges {
+		for _, e := range edges {
+			if e.To != nil && e.To.ID == screen && !e.bottom && e.From.ID != screen {
+				out = append(out, e)
+			}
+		}
+	}
+	return out
+}
+
+// ForOthers says whether an edge is for other roles than these.
+func (e *Edge) ForOthers(r map[string]bool) bool {
+	for _, set := range e.roles {
+		if !any(set, r) {
+			return true
+		}
+	}
+	return false
+}

@@ -173,3 +173,22 @@ func (o *Result) OpenFrom(e *Edge) Open {
 	}
 	return best
 }
+
+// Into gives every way by which the roles may come to a screen, each from where they may stand.
+func (o *Result) Into(screen string) []Step {
+	g := o.run.g
+	g.proofs.mu.Lock()
+	defer g.proofs.mu.Unlock()
+	var out []Step
+	seen := map[*Edge]bool{}
+	for _, s := range o.stood {
+		opens := o.run.open(s)
+		for i, e := range g.edges[s.screen()] {
+			if e.To != nil && e.To.ID == screen && opens[i].hold > Never && !seen[e] && !(e.bottom && !g.bottom[s.screen()]) {
+				seen[e] = true
+				out = append(out, Step{Edges: []*Edge{e}, Open: o.run.explain(e, s)})
+			}
+		}
+	}
+	return out
+}

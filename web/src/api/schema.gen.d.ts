@@ -1474,6 +1474,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/reach": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Who gets where in the draft, proven; and what was otherwise at the release, or before one’s own last edit */
+        get: operations["getReach"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/reach/path": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** How somebody gets to a screen, and back */
+        get: operations["getReachPath"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/reach/between": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Every path by presses from one screen to another, the shortest first */
+        get: operations["getPathsBetween"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/callups": {
         parameters: {
             query?: never;
@@ -3102,6 +3153,83 @@ export interface components {
             kind: string;
             in?: string;
         };
+        /** @description Who gets where in a project */
+        ReachTable: {
+            who: components["schemas"]["Who"][];
+            lines: components["schemas"]["ReachLine"][];
+            expected: components["schemas"]["Expected"][];
+            changed: number;
+        };
+        /** @description A set of roles that somebody may have */
+        Who: {
+            key: string;
+            roles: string[];
+            name: string;
+            start?: string;
+            people: number;
+        };
+        /** @description A screen with a cell for each set of roles */
+        ReachLine: {
+            screen: string;
+            title: string;
+            type: string;
+            area?: string;
+            cells: components["schemas"]["ReachCell"][];
+        };
+        /** @description How somebody gets to a screen, in short */
+        ReachCell: {
+            /** @enum {string} */
+            kind: "start" | "sure" | "given" | "maybe" | "by itself" | "by address" | "never";
+            presses?: number;
+            given?: string[];
+            trapped?: boolean;
+            /** @enum {string} */
+            expected?: "kept" | "broken" | "perhaps";
+            was?: components["schemas"]["ReachCell"];
+        };
+        /** @description What is expected of who gets to a screen, and whether it is so */
+        Expected: {
+            id: string;
+            screen: string;
+            words: string;
+            /** @enum {string} */
+            kept: "kept" | "broken" | "perhaps";
+            why?: string;
+            keys: string[];
+            steps: components["schemas"]["ReachStep"][];
+        };
+        /** @description One step of a path, in words */
+        ReachStep: {
+            screen: string;
+            title: string;
+            by: string;
+            while?: string;
+            given?: string[];
+            unsure?: string[];
+            over?: boolean;
+            presses: number;
+            on?: string;
+            element?: string;
+            trigger?: string;
+        };
+        /** @description How somebody gets to a screen, and back */
+        ReachPath: {
+            screen: string;
+            title: string;
+            cell: components["schemas"]["ReachCell"];
+            start?: string;
+            steps: components["schemas"]["ReachStep"][];
+            back: components["schemas"]["ReachStep"][];
+            returns: boolean;
+            shut?: string;
+            others: string[];
+            about: components["schemas"]["Expected"][];
+        };
+        /** @description The paths between two screens */
+        PathsBetween: {
+            paths: components["schemas"]["ReachStep"][][];
+            more: boolean;
+        };
         /** @description Something that a check proved. */
         Finding: {
             check: string;
@@ -3511,6 +3639,10 @@ export interface components {
             presses: number;
             user: string;
             needs?: components["schemas"]["NeededInput"][];
+            /** @description the roles of the walked user, as the table of reach names them */
+            who: string;
+            /** @description how surely they get there */
+            how: string;
         };
         /** @description An input that the screen needs and has not got. */
         NeededInput: {
@@ -7082,6 +7214,108 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["TagNow"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getReach: {
+        parameters: {
+            query?: {
+                against?: "release" | "edit";
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachTable"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getReachPath: {
+        parameters: {
+            query: {
+                screen: string;
+                who: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ReachPath"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getPathsBetween: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                who: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PathsBetween"];
                 };
             };
             /** @description a no */

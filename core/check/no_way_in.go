@@ -1,0 +1,34 @@
+package check
+
+import (
+	"ambergate/core/check/reach"
+	"ambergate/core/english"
+)
+
+var noWayIn = &Check{Name: "no-way-in", Doc: "a screen that no role reaches by any way", Run: func(ix *Index, report func(Finding)) {
+	everybody := ix.everybody()
+	for _, id := range sortedScreens(ix.App) {
+		s := ix.App.Project.Screens[id]
+		if s.Offered {
+			continue // other projects lead here
+		}
+		led := false
+		var opens []string
+		for _, w := range everybody {
+			switch cell := ix.graph().For(w.roles).Cells[id]; {
+			case cell.Led() || cell.Kind == reach.BySelf:
+				led = true
+			case cell.Kind == reach.ByAddress && len(w.roles) == 1:
+				opens = append(opens, w.name)
+			}
+		}
+		if led || len(everybody) == 0 {
+			continue
+		}
+		f := Finding{Severity: Doubtful, Screen: id, Words: "Nobody gets to “" + s.Title + "”: no way leads there that could be open.", Evidence: "Its address opens it for nobody either."}
+		if len(opens) > 0 {
+			f.Evidence = "Only its address opens it, for " + english.List(opens, "and") + "."
+		}
+		report(f)
+	}
+}}

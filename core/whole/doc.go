@@ -1,0 +1,7 @@
+// Package whole tells of a project as a whole what core/check proves of it: who gets where, by which path, and what it
+// looks like as a map. It is the same value for the builder's pages, the command line and the API.
+//
+//   - table.go: who gets where, screen by screen, and what is different from another time
+//   - path.go: one cell of it: the path there and the way back; every path between two screens
+//   - expect.go: what is expected, and whether it is so
+package whole
