@@ -90,6 +90,9 @@ func (e GetReachParamsAgainst) Valid() bool {
 	}
 }
 
+// Accepted Why somebody lives with a finding.
+type Accepted = check.Accepted
+
 // Act Something that only the browser can do: export, print, open or close a drawer.
 type Act = press.Act
 
@@ -433,15 +436,18 @@ type Draft struct {
 	Entities    map[string]interface{} `json:"entities"`
 	Findings    []Finding              `json:"findings"`
 	Id          string                 `json:"id"`
-	People      []Person               `json:"people"`
-	Redo        bool                   `json:"redo"`
-	Released    int                    `json:"released"`
-	Seq         int64                  `json:"seq"`
-	Slug        string                 `json:"slug"`
-	Title       string                 `json:"title"`
-	Undo        bool                   `json:"undo"`
-	Versions    map[string]int64       `json:"versions"`
-	Walks       bool                   `json:"walks"`
+
+	// Me name of the builder who asks
+	Me       string           `json:"me"`
+	People   []Person         `json:"people"`
+	Redo     bool             `json:"redo"`
+	Released int              `json:"released"`
+	Seq      int64            `json:"seq"`
+	Slug     string           `json:"slug"`
+	Title    string           `json:"title"`
+	Undo     bool             `json:"undo"`
+	Versions map[string]int64 `json:"versions"`
+	Walks    bool             `json:"walks"`
 }
 
 // DraftKept A draft that is kept, or none.

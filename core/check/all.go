@@ -55,7 +55,9 @@ func (ix *Index) run(ctx context.Context, outside bool) ([]Finding, error) {
 			out = append(out, f)
 		})
 	}
-	return Sorted(ix.foldRails(out)), nil
+	out = Sorted(ix.foldRails(out))
+	accept(ix.App.Project, out)
+	return out, nil
 }
 
 // foldRails makes one finding of what is found alike on several screens that a rail stands on.

@@ -4,6 +4,8 @@
 //
 //   - check.go: what a finding, a mend and a check are
 //   - all.go: every check, running them
+//   - accepted.go: findings that somebody lives with
+//   - shut.go: why something does not lead somebody on
 //   - index.go: every way of a project, and what many checks ask
 //   - conditions.go: every condition of a project, and whether it can hold or fail
 //   - reach.go: who can be on a screen at all
@@ -34,6 +36,17 @@ type Finding struct {
 	Words    string   `json:"words"`
 	Evidence string   `json:"evidence,omitempty"`
 	Mends    []Mend   `json:"mends,omitempty"`
+	// Accepted is why somebody lives with it; nil where nobody said so, or where it says something else by now.
+	Accepted *Accepted `json:"accepted,omitempty"`
+	Before   string    `json:"before,omitempty"` // why it was accepted while it said something else; "" where it was not
+}
+
+// Accepted is why somebody lives with a finding.
+type Accepted struct {
+	ID      string `json:"id"` // of the acceptance
+	Because string `json:"because"`
+	By      string `json:"by"`
+	At      string `json:"at"` // RFC 3339
 }
 
 // Mend is a safe change that makes the finding go away. Without a patch it names what the builder is to choose.

@@ -117,12 +117,14 @@ func (o *Result) leaves(s state, home bool, entered, callers [][]state) bool {
 // from here or home.
 func (o *Result) back(s state, screen *project.Screen, home bool, entered [][]state) bool {
 	g := o.run.g
-	if up := g.App.Project.Screens[screen.Up]; up != nil {
-		if !home && !o.free[stateOf(g.index[up.ID], "view", false)] {
+	up := g.App.Project.Screens[screen.Up]
+	switch {
+	case up == nil && !home:
+		return false
+	case up != nil && g.bottom[s.screen()]: // nothing may lie behind: then it leads up
+		if o.opensAlone(up) != Sure || !o.free[stateOf(g.index[up.ID], "view", false)] {
 			return false
 		}
-	} else if !home {
-		return false
 	}
 	return o.every(entered[s])
 }

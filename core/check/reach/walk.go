@@ -102,9 +102,10 @@ func (g *Graph) For(r map[string]bool) *Result {
 }
 
 // entry says how far the start is proven to open.
-func (o *Result) entry() Hold {
-	p := o.run.g.App.Project
-	s := p.Screens[o.Start]
+func (o *Result) entry() Hold { return o.opensAlone(o.run.g.App.Project.Screens[o.Start]) }
+
+// opensAlone says how far it is proven that a screen opens with nothing brought.
+func (o *Result) opensAlone(s *project.Screen) Hold {
 	if s == nil || !s.Alone() || o.run.rights.refuses(s, "view") != "" || o.run.g.App.Screens[s.ID].BadGuard {
 		return Never
 	}

@@ -3241,6 +3241,16 @@ export interface components {
             words: string;
             evidence?: string;
             mends?: components["schemas"]["Mend"][];
+            accepted?: components["schemas"]["Accepted"];
+            /** @description why it was accepted while it said something else */
+            before?: string;
+        };
+        /** @description Why somebody lives with a finding. */
+        Accepted: {
+            id: string;
+            because: string;
+            by: string;
+            at: string;
         };
         /** @description A safe change, or what is to be chosen. */
         Mend: {
@@ -3540,6 +3550,8 @@ export interface components {
             checking?: boolean;
             id: string;
             slug: string;
+            /** @description name of the builder who asks */
+            me: string;
             title: string;
             /** Format: int64 */
             seq: number;

@@ -2,14 +2,13 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { type Draft, Refused } from '../api/client';
-import { dataPageOf, rolesOf } from '../document/project';
+import { rolesOf } from '../document/project';
 import { screensOf } from '../document/screens';
 import { Action } from '../ui/controls';
 import { Message, Waiting, WayOn } from '../ui/Message';
 import { DataPages } from './data/DataPages';
 import { Finder } from './Finder';
-import { FindingsDialog } from './FindingsDialog';
-import { Header } from './Header';
+import { Header, titleOf, viewOf } from './Header';
 import { KeysDialog } from './KeysDialog';
 import { NothingYet } from './NothingYet';
 import { NewScreen } from './screens/NewScreen';
@@ -21,6 +20,9 @@ import { useKeys } from './useKeys';
 import { useScreenAtWork } from './useScreenAtWork';
 import { useWalk } from './useWalk';
 import { WalkingAs } from './WalkingAs';
+import type { Whole } from './whole/context';
+import { WholeViews } from './whole/WholeViews';
+import { walkedRoles } from './whole/walked';
 
 interface BuilderProps {
   project: string;
@@ -31,7 +33,7 @@ interface BuilderProps {
 /** The bar, the view that is chosen, and what is looked for. */
 export function Builder({ project, hands, draft }: BuilderProps) {
   const { item, view: named } = useParams();
-  const view = named === 'data' ? 'data' : 'screen';
+  const view = viewOf(named);
   const navigate = useNavigate();
   const screens = screensOf(draft.entities);
   const last = useRef('');
@@ -39,9 +41,9 @@ export function Builder({ project, hands, draft }: BuilderProps) {
   const screen = byId(view === 'screen' ? item : last.current) ?? byId(rolesOf(draft.entities)[0]?.start) ?? screens[0];
   const id = screen?.id ?? '';
   last.current = id;
-  const [finding, setFinding] = useState<'screens' | 'findings'>();
+  const [finding, setFinding] = useState(false);
   const walk = useWalk(draft, (to) => {
-    setFinding(undefined);
+    setFinding(false);
     navigate(`/build/${project}/screen/${to}`);
   });
   const { as, open, practised } = walk;
@@ -57,17 +59,18 @@ export function Builder({ project, hands, draft }: BuilderProps) {
     enabled: view === 'screen',
   });
   const openScreen = (to: string, at?: string) => open({ screen: to, mode: 'view' }, at);
-  const openData = (page: string) => {
-    setFinding(undefined);
-    navigate(`/build/${project}/data/${page}`);
+  const go = (to: string, of = '') => {
+    setFinding(false);
+    navigate(`/build/${project}/${to}/${of}`);
   };
+  const openData = (page: string) => go('data', page);
   const [listed, setListed] = useState(false);
   const [making, setMaking] = useState(false);
   const [keys, setKeys] = useState(false);
   const edit = useEdit(hands);
   const back = useCallback(() => navigate(-1), [navigate]);
   useKeys({
-    onFind: () => setFinding('screens'),
+    onFind: () => setFinding(true),
     onScreens: () => setListed(!listed),
     onKeys: () => setKeys(true),
     onUndo: () => draft.undo && hands.undo.mutate(),
@@ -77,13 +80,23 @@ export function Builder({ project, hands, draft }: BuilderProps) {
     draft,
     hands,
     onScreens: () => setListed(true),
-    onFindings: () => setFinding('findings'),
+    onView: go,
     onMake: () => setMaking(true),
     onKeys: () => setKeys(true),
   });
   useEffect(() => {
-    document.title = `${view === 'data' ? 'Data' : (screen?.title ?? 'Build')} · ${draft.title}`;
+    document.title = `${view === 'screen' ? (screen?.title ?? 'Build') : titleOf(view)} · ${draft.title}`;
   }, [view, screen?.title, draft.title]);
+  const whole: Whole = {
+    project,
+    draft,
+    walked: walkedRoles(draft, as),
+    edit,
+    openScreen,
+    openData,
+    openReach: (to, who) => go('reach', who ? `${to}~${who}` : to),
+    openMap: (to) => go('map', to),
+  };
   const here = work.data && (work.data.view?.screen ?? work.data.screen) === id ? work.data : undefined;
   return (
     <Flex direction="column" h="100dvh" minW="1100px" bg="paper">
@@ -91,11 +104,10 @@ export function Builder({ project, hands, draft }: BuilderProps) {
         hands={hands}
         draft={draft}
         view={view}
-        onView={(v) => (v === 'data' ? openData('tables') : openScreen(id))}
+        onView={(v) => (v === 'screen' ? openScreen(id) : go(v, v === 'data' ? 'tables' : ''))}
         listed={listed}
         onScreens={() => setListed(!listed)}
-        onFind={() => setFinding('screens')}
-        onFindings={() => setFinding('findings')}
+        onFind={() => setFinding(true)}
       >
         <WalkingAs
           project={project}
@@ -132,6 +144,8 @@ export function Builder({ project, hands, draft }: BuilderProps) {
               onItem={openData}
               onScreen={openScreen}
             />
+          ) : view !== 'screen' ? (
+            <WholeViews view={view} item={item} whole={whole} />
           ) : !screen ? (
             <NothingYet project={project} draft={draft} hands={hands} />
           ) : here ? (
@@ -153,14 +167,14 @@ export function Builder({ project, hands, draft }: BuilderProps) {
           )}
         </Flex>
       </Flex>
-      {finding === 'screens' && (
+      {finding && (
         <Finder
           draft={draft}
           commands={commands}
           onOpen={openScreen}
           onData={openData}
           onWho={walk.setAs}
-          onClose={() => setFinding(undefined)}
+          onClose={() => setFinding(false)}
         />
       )}
       {making && (
@@ -175,13 +189,6 @@ export function Builder({ project, hands, draft }: BuilderProps) {
         />
       )}
       {keys && <KeysDialog onClose={() => setKeys(false)} />}
-      {finding === 'findings' && (
-        <FindingsDialog
-          draft={draft}
-          onClose={() => setFinding(undefined)}
-          onOpen={(f) => (f.screen ? openScreen(f.screen, f.element) : openData(dataPageOf(draft.entities, f.entity)))}
-        />
-      )}
     </Flex>
   );
 }

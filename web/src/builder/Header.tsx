@@ -4,22 +4,21 @@ import type { Draft } from '../api/client';
 import { isReleasable } from '../document/project';
 import { Action, Key } from '../ui/controls';
 import type { DraftHands } from './useDraft';
+import { openFindings } from './whole/findings';
 
 interface HeaderProps {
   hands: DraftHands;
   draft: Draft;
-  view: 'screen' | 'data';
-  onView: (view: 'screen' | 'data') => void;
+  view: View;
+  onView: (view: View) => void;
   listed: boolean; // the list of screens is open
   onScreens: () => void;
   onFind: () => void;
-  onFindings: () => void;
   children: React.ReactNode; // walking as
 }
 
 /** The one bar of the builder: what is built and its state at the left, whom one walks as at the right. */
-export function Header({ hands, draft, view, onView, listed, onScreens, onFind, onFindings, children }: HeaderProps) {
-  const broken = draft.findings.filter((f) => f.severity === 'broken').length;
+export function Header({ hands, draft, view, onView, listed, onScreens, onFind, children }: HeaderProps) {
   return (
     <Flex
       as="header"
@@ -69,8 +68,9 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
             key={id}
             aria-current={view === id ? 'page' : undefined}
             onClick={() => onView(id)}
-            px="9px"
+            px="8px"
             h="45px"
+            whiteSpace="nowrap"
             fontSize="text"
             fontWeight="700"
             color={view === id ? 'ink' : 'muted'}
@@ -80,6 +80,7 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
             _hover={{ color: 'ink' }}
           >
             {words}
+            {id === 'findings' && <Count draft={draft} />}
           </Box>
         ))}
       </Flex>
@@ -106,23 +107,6 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
       <Action tone="quiet" onClick={onFind} title="Find a screen" whiteSpace="nowrap">
         Find <Key>Ctrl K</Key>
       </Action>
-      <Action tone="quiet" onClick={onFindings} aria-label={`Findings: ${draft.findings.length}`}>
-        Findings
-        {draft.findings.length > 0 && (
-          <Box
-            as="span"
-            bg={broken ? 'brick' : 'amber'}
-            color={broken ? 'white' : 'onAmber'}
-            _dark={{ color: 'onAmber' }}
-            borderRadius="9px"
-            px="7px"
-            fontSize="12px"
-            lineHeight="18px"
-          >
-            {draft.findings.length}
-          </Box>
-        )}
-      </Action>
       <Box flex="1" />
       {children}
       <Action
@@ -137,10 +121,48 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
   );
 }
 
-const views: ['screen' | 'data', string][] = [
+/** How many findings there are that nobody lives with. */
+function Count({ draft }: { draft: Draft }) {
+  const open = openFindings(draft);
+  if (open.length === 0) return null;
+  const broken = open.some((f) => f.severity === 'broken');
+  return (
+    <Box
+      as="span"
+      ml="5px"
+      bg={broken ? 'brick' : 'amber'}
+      color={broken ? 'white' : 'onAmber'}
+      _dark={{ color: 'onAmber' }}
+      borderRadius="9px"
+      px="6px"
+      fontSize="12px"
+      lineHeight="18px"
+      display="inline-block"
+    >
+      {open.length}
+    </Box>
+  );
+}
+
+export type View = 'screen' | 'map' | 'reach' | 'findings' | 'data';
+
+const views: [View, string][] = [
   ['screen', 'Screen'],
+  ['map', 'Map'],
+  ['reach', 'Reach'],
+  ['findings', 'Findings'],
   ['data', 'Data'],
 ];
+
+/** The view that an address names: the Screen view where it names none. */
+export function viewOf(name: string | undefined): View {
+  return views.find(([id]) => id === name)?.[0] ?? 'screen';
+}
+
+/** What a view is called. */
+export function titleOf(view: View): string {
+  return views.find(([id]) => id === view)?.[1] ?? '';
+}
 
 function sinceRelease(d: Draft): string {
   if (d.released === 0) return 'not released yet';

@@ -9,7 +9,7 @@ interface Doing {
   draft: Draft;
   hands: DraftHands;
   onScreens: () => void;
-  onFindings: () => void;
+  onView: (view: string) => void;
   onMake: () => void;
   onKeys: () => void;
 }
@@ -22,7 +22,9 @@ export function useCommands(doing: Doing): Command[] {
     const by: Record<string, () => void> = {
       make: doing.onMake,
       screens: doing.onScreens,
-      findings: doing.onFindings,
+      map: () => doing.onView('map'),
+      reach: () => doing.onView('reach'),
+      findings: () => doing.onView('findings'),
       keys: doing.onKeys,
       undo: () => hands.undo.mutate(),
       redo: () => hands.redo.mutate(),
@@ -36,6 +38,8 @@ export function useCommands(doing: Doing): Command[] {
     const all: [id: string, words: string, key: string | undefined, can: boolean][] = [
       ['make', 'new screen …', undefined, true],
       ['screens', 'list of screens', 'Ctrl+B', true],
+      ['map', 'map: all screens and ways', undefined, true],
+      ['reach', 'reach: who gets where', undefined, true],
       ['findings', 'findings', undefined, true],
       ['undo', 'undo my last edit', 'Ctrl+Z', undo],
       ['redo', 'redo', 'Ctrl+Shift+Z', redo],

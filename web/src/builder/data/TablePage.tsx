@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { TableRow } from '../../api/client';
 import { entityOf } from '../../document/parts';
 import { rolesOf } from '../../document/project';
+import { openFindings } from '../whole/findings';
 import { useRights } from './context';
 import { FieldList } from './FieldList';
 import { GrantLine } from './GrantLine';
@@ -16,7 +17,7 @@ import { ViewHead } from './ViewHead';
 /** One table: who may do what with it, its fields and what they refer to, and its figures. */
 export function TablePage({ row }: { row: TableRow }) {
   const { draft, entities } = useRights();
-  const findings = draft.findings.filter(
+  const findings = openFindings(draft).filter(
     (f) => f.entity === row.table || entityOf(entities, f.entity, 'grant')?.table === row.table,
   );
   const roles = rolesOf(entities);

@@ -1,0 +1,27 @@
+import { lazy, Suspense } from 'react';
+import { Waiting } from '../../ui/Message';
+import { useWhole, type Whole, WholeProvider } from './context';
+import { FindingsPage } from './FindingsPage';
+import { ReachPage } from './reach/ReachPage';
+
+const MapPage = lazy(() => import('./map/MapPage').then((m) => ({ default: m.MapPage })));
+
+/** The views of the application as a whole: map, reach, findings. */
+export function WholeViews({ view, item, whole }: { view: string; item: string | undefined; whole: Whole }) {
+  return (
+    <WholeProvider value={whole}>
+      <View view={view} item={item} />
+    </WholeProvider>
+  );
+}
+
+function View({ view, item }: { view: string; item: string | undefined }) {
+  const { walked } = useWhole();
+  if (view === 'reach') return <ReachPage item={item} />;
+  if (view === 'findings') return <FindingsPage />;
+  return (
+    <Suspense fallback={<Waiting what="Drawing the map …" />}>
+      <MapPage key={walked} item={item} />
+    </Suspense>
+  );
+}

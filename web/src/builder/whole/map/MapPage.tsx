@@ -1,0 +1,3 @@
+export function MapPage({ item }: { item: string | undefined }) {
+  return <main>{item}</main>;
+}
