@@ -731,6 +731,21 @@ type MadeLink struct {
 	Token string `json:"token"`
 }
 
+// MapBand The screens of one area
+type MapBand = whole.Band
+
+// MapColumn All that is as many presses away
+type MapColumn = whole.Column
+
+// MapPlate A screen or a rail on the map
+type MapPlate = whole.Plate
+
+// MapSize How wide and high
+type MapSize = whole.Size
+
+// MapWire All ways from one plate to another
+type MapWire = whole.Wire
+
 // MarkView A text on a figure.
 type MarkView = element.MarkView
 
@@ -1229,6 +1244,9 @@ type RowsRequest struct {
 // Sample One value of a trend.
 type Sample = plant.Sample
 
+// ScreenMap All screens as plates, in columns by presses, and what leads from one to another
+type ScreenMap = whole.Map
+
 // ScreenMay A screen that one may be on.
 type ScreenMay = words.ScreenMay
 
@@ -1574,6 +1592,9 @@ type WhyRequest struct {
 	Trigger string  `json:"trigger"`
 }
 
+// WireWay One way of a wire, as a sentence
+type WireWay = whole.WireWay
+
 // Wish What was chosen of a database, and what is to be otherwise than proposed.
 type Wish = propose.Wish
 
@@ -1642,6 +1663,18 @@ type GetExtentParams struct {
 type GetLogParams struct {
 	// Before entries older than this one
 	Before *int64 `form:"before,omitempty" json:"before,omitempty"`
+}
+
+// GetMapParams defines parameters for GetMap.
+type GetMapParams struct {
+	Who *string `form:"who,omitempty" json:"who,omitempty"`
+}
+
+// GetWireWaysParams defines parameters for GetWireWays.
+type GetWireWaysParams struct {
+	From string  `form:"from" json:"from"`
+	To   string  `form:"to" json:"to"`
+	Who  *string `form:"who,omitempty" json:"who,omitempty"`
 }
 
 // GetNamesParams defines parameters for GetNames.
@@ -1981,6 +2014,12 @@ type ServerInterface interface {
 	// GetLog Who did what to rights, releases and accounts
 	// (GET /api/build/{project}/log)
 	GetLog(c *gin.Context, project string, params GetLogParams)
+	// GetMap All screens of the draft, laid out by the presses from the start
+	// (GET /api/build/{project}/map)
+	GetMap(c *gin.Context, project string, params GetMapParams)
+	// GetWireWays The ways from one plate of the map to another, as sentences
+	// (GET /api/build/{project}/map/ways)
+	GetWireWays(c *gin.Context, project string, params GetWireWaysParams)
 	// GetNames Names a condition may use
 	// (GET /api/build/{project}/names)
 	GetNames(c *gin.Context, project string, params GetNamesParams)
@@ -2764,6 +2803,94 @@ func (siw *ServerInterfaceWrapper) GetLog(c *gin.Context) {
 	}
 
 	siw.Handler.GetLog(c, project, params)
+}
+
+// GetMap operation middleware
+func (siw *ServerInterfaceWrapper) GetMap(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetMapParams
+
+	// ------------- Optional query parameter "who" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "who", c.Request.URL.Query(), &params.Who, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter who: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetMap(c, project, params)
+}
+
+// GetWireWays operation middleware
+func (siw *ServerInterfaceWrapper) GetWireWays(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetWireWaysParams
+
+	// ------------- Required query parameter "from" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "from", c.Request.URL.Query(), &params.From, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter from: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Required query parameter "to" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "to", c.Request.URL.Query(), &params.To, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter to: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "who" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "who", c.Request.URL.Query(), &params.Who, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter who: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetWireWays(c, project, params)
 }
 
 // GetNames operation middleware
@@ -5523,6 +5650,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/reach", wrapper.GetReach)
 	router.GET(options.BaseURL+"/api/build/:project/reach/path", wrapper.GetReachPath)
 	router.GET(options.BaseURL+"/api/build/:project/reach/between", wrapper.GetPathsBetween)
+	router.GET(options.BaseURL+"/api/build/:project/map", wrapper.GetMap)
+	router.GET(options.BaseURL+"/api/build/:project/map/ways", wrapper.GetWireWays)
 	router.GET(options.BaseURL+"/api/build/:project/callups", wrapper.GetCallUpsNow)
 	router.GET(options.BaseURL+"/api/build/:project/tags", wrapper.GetTags)
 	router.POST(options.BaseURL+"/api/build/:project/tags", wrapper.ProposeTag)

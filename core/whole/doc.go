@@ -4,4 +4,7 @@
 //   - table.go: who gets where, screen by screen, and what is different from another time
 //   - path.go: one cell of it: the path there and the way back; every path between two screens
 //   - expect.go: what is expected, and whether it is so
+//   - map.go: the map: its plates, their columns, its wires
+//   - ways.go: the ways of one wire, as sentences
+//   - arrange.go: where plates stand, and where wires go
 package whole

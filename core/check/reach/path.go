@@ -192,3 +192,23 @@ func (o *Result) Into(screen string) []Step {
 	}
 	return out
 }
+
+// HoldFrom says how far an edge is open to the roles where they may stand on its screen: the farthest. It tells no words.
+func (o *Result) HoldFrom(e *Edge) Hold {
+	g := o.run.g
+	g.proofs.mu.Lock()
+	defer g.proofs.mu.Unlock()
+	best := Never
+	if e.From == nil {
+		return o.run.judge(e, 0, nil).hold
+	}
+	i := g.index[e.From.ID]
+	at := slices.Index(g.edges[i], e)
+	if at < 0 {
+		return best
+	}
+	for _, s := range o.standing(i) {
+		best = max(best, o.run.open(s)[at].hold)
+	}
+	return best
+}

@@ -1525,6 +1525,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/map": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All screens of the draft, laid out by the presses from the start */
+        get: operations["getMap"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/map/ways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The ways from one plate of the map to another, as sentences */
+        get: operations["getWireWays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/callups": {
         parameters: {
             query?: never;
@@ -3229,6 +3263,71 @@ export interface components {
         PathsBetween: {
             paths: components["schemas"]["ReachStep"][][];
             more: boolean;
+        };
+        /** @description All screens as plates, in columns by presses, and what leads from one to another */
+        ScreenMap: {
+            width: number;
+            height: number;
+            plate: components["schemas"]["MapSize"];
+            columns: components["schemas"]["MapColumn"][];
+            areas: components["schemas"]["MapBand"][];
+            plates: components["schemas"]["MapPlate"][];
+            wires: components["schemas"]["MapWire"][];
+        };
+        /** @description How wide and high */
+        MapSize: {
+            w: number;
+            h: number;
+        };
+        /** @description All that is as many presses away */
+        MapColumn: {
+            head: string;
+            note: string;
+            x: number;
+        };
+        /** @description The screens of one area */
+        MapBand: {
+            name: string;
+            y: number;
+            h: number;
+            screens: number;
+        };
+        /** @description A screen or a rail on the map */
+        MapPlate: {
+            id: string;
+            rail?: boolean;
+            title: string;
+            type: string;
+            area?: string;
+            table?: string;
+            /** @enum {string} */
+            kind: "start" | "sure" | "given" | "maybe" | "by itself" | "by address" | "never";
+            presses: number;
+            trapped?: boolean;
+            x: number;
+            y: number;
+        };
+        /** @description All ways from one plate to another */
+        MapWire: {
+            from: string;
+            to: string;
+            n: number;
+            /** @enum {string} */
+            hold: "sure" | "maybe" | "never";
+            points?: number[][];
+            words?: string[];
+        };
+        /** @description One way of a wire, as a sentence */
+        WireWay: {
+            on: string;
+            element: string;
+            trigger: string;
+            by: string;
+            sentence: components["schemas"]["Chunk"][];
+            /** @enum {string} */
+            hold: "sure" | "maybe" | "never";
+            while?: string[];
+            unsure?: string[];
         };
         /** @description Something that a check proved. */
         Finding: {
@@ -7328,6 +7427,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PathsBetween"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getMap: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreenMap"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getWireWays: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                who?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WireWay"][];
                 };
             };
             /** @description a no */
