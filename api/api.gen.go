@@ -438,11 +438,14 @@ type Draft struct {
 	Id          string                 `json:"id"`
 
 	// Me name of the builder who asks
-	Me       string           `json:"me"`
-	People   []Person         `json:"people"`
-	Redo     bool             `json:"redo"`
-	Released int              `json:"released"`
-	Seq      int64            `json:"seq"`
+	Me       string   `json:"me"`
+	People   []Person `json:"people"`
+	Redo     bool     `json:"redo"`
+	Released int      `json:"released"`
+	Seq      int64    `json:"seq"`
+
+	// Since the number of the last edit that is in the release; what is newer has changed since
+	Since    int64            `json:"since"`
 	Slug     string           `json:"slug"`
 	Title    string           `json:"title"`
 	Undo     bool             `json:"undo"`
@@ -1670,6 +1673,16 @@ type GetMapParams struct {
 	Who *string `form:"who,omitempty" json:"who,omitempty"`
 }
 
+// GetMapStatesParams defines parameters for GetMapStates.
+type GetMapStatesParams struct {
+	Who *string `form:"who,omitempty" json:"who,omitempty"`
+}
+
+// GetMapPictureParams defines parameters for GetMapPicture.
+type GetMapPictureParams struct {
+	Who *string `form:"who,omitempty" json:"who,omitempty"`
+}
+
 // GetWireWaysParams defines parameters for GetWireWays.
 type GetWireWaysParams struct {
 	From string  `form:"from" json:"from"`
@@ -2017,6 +2030,12 @@ type ServerInterface interface {
 	// GetMap All screens of the draft, laid out by the presses from the start
 	// (GET /api/build/{project}/map)
 	GetMap(c *gin.Context, project string, params GetMapParams)
+	// GetMapStates The screens as a state machine (SCXML, W3C), for one set of roles
+	// (GET /api/build/{project}/map.scxml)
+	GetMapStates(c *gin.Context, project string, params GetMapStatesParams)
+	// GetMapPicture The map as a picture
+	// (GET /api/build/{project}/map.svg)
+	GetMapPicture(c *gin.Context, project string, params GetMapPictureParams)
 	// GetWireWays The ways from one plate of the map to another, as sentences
 	// (GET /api/build/{project}/map/ways)
 	GetWireWays(c *gin.Context, project string, params GetWireWaysParams)
@@ -2839,6 +2858,78 @@ func (siw *ServerInterfaceWrapper) GetMap(c *gin.Context) {
 	}
 
 	siw.Handler.GetMap(c, project, params)
+}
+
+// GetMapStates operation middleware
+func (siw *ServerInterfaceWrapper) GetMapStates(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetMapStatesParams
+
+	// ------------- Optional query parameter "who" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "who", c.Request.URL.Query(), &params.Who, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter who: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetMapStates(c, project, params)
+}
+
+// GetMapPicture operation middleware
+func (siw *ServerInterfaceWrapper) GetMapPicture(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetMapPictureParams
+
+	// ------------- Optional query parameter "who" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "who", c.Request.URL.Query(), &params.Who, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter who: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetMapPicture(c, project, params)
 }
 
 // GetWireWays operation middleware
@@ -5652,6 +5743,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/reach/between", wrapper.GetPathsBetween)
 	router.GET(options.BaseURL+"/api/build/:project/map", wrapper.GetMap)
 	router.GET(options.BaseURL+"/api/build/:project/map/ways", wrapper.GetWireWays)
+	router.GET(options.BaseURL+"/api/build/:project/map.svg", wrapper.GetMapPicture)
+	router.GET(options.BaseURL+"/api/build/:project/map.scxml", wrapper.GetMapStates)
 	router.GET(options.BaseURL+"/api/build/:project/callups", wrapper.GetCallUpsNow)
 	router.GET(options.BaseURL+"/api/build/:project/tags", wrapper.GetTags)
 	router.POST(options.BaseURL+"/api/build/:project/tags", wrapper.ProposeTag)

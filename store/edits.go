@@ -289,6 +289,7 @@ func mustJSON(v any) json.RawMessage {
 type History struct {
 	Undo, Redo bool
 	Changes    int
+	Released   int64 // the number of the last edit that is in the release; 0 for none
 }
 
 // History reads a builder's history of edits in a project.
@@ -300,8 +301,9 @@ func (s *Store) History(ctx context.Context, id, by string) (History, error) {
 		-- What was undone within the same time is no change; an undoing of what is in the release is one,
 		-- until it is made again.
 		(select count(*) from edit e where e.project = p.id and e.undone is null and e.seq > last.seq and (e.undoes is null or e.undoes <= last.seq)
-			and not exists (select 1 from edit x where x.project = p.id and x.undone = e.seq and x.seq > last.seq and x.undoes <= last.seq))
-		from project p, lateral (select coalesce((select seq from release r where r.project = p.id and r.number = p.released), 0) as seq) last where p.id = $1`, id, by).Scan(&h.Undo, &h.Redo, &h.Changes)
+			and not exists (select 1 from edit x where x.project = p.id and x.undone = e.seq and x.seq > last.seq and x.undoes <= last.seq)),
+		last.seq
+		from project p, lateral (select coalesce((select seq from release r where r.project = p.id and r.number = p.released), 0) as seq) last where p.id = $1`, id, by).Scan(&h.Undo, &h.Redo, &h.Changes, &h.Released)
 	if err != nil {
 		return History{}, fmt.Errorf("read the history: %w", none(err))
 	}

@@ -2,7 +2,6 @@ package check
 
 import (
 	"ambergate/core/check/reach"
-	"ambergate/core/english"
 	"ambergate/core/project"
 )
 
@@ -13,26 +12,26 @@ func Shut(g *reach.Graph, roles map[string]bool, s *project.Screen) string {
 
 func newBare(g *reach.Graph) *Index { return &Index{App: g.App, Graph: g} }
 
-// Closed says of something that leads to a screen why it does not lead a set of roles there.
-func Closed(g *reach.Graph, roles map[string]bool, e *reach.Edge) string {
-	out := EdgeWords(g, e)
+// Closed says of something that leads to a screen what it is, and why it does not lead a set of roles there.
+func Closed(g *reach.Graph, roles map[string]bool, e *reach.Edge) (what, why string) {
+	what = EdgeWords(g, e)
 	if e.From != nil {
-		out += " on “" + e.From.Title + "”"
+		what += " on “" + e.From.Title + "”"
 	}
 	who := RolesNamed(g.App.Project, roles)
 	r := g.For(roles)
 	open := r.OpenFrom(e)
 	switch {
 	case e.From != nil && r.Cells[e.From.ID].Kind == reach.IsNever:
-		return english.Capital(out) + ": “" + e.From.Title + "” itself is shut to " + who + "."
-	case e.From != nil && !r.Cells[e.From.ID].Led() && open.Hold > reach.Never:
-		return english.Capital(out) + ": no way leads " + who + " to “" + e.From.Title + "”."
+		return what, "on screens that are shut to " + who
 	case e.ForOthers(roles):
-		return english.Capital(out) + ": it is not for " + who + "."
+		return what, "not for " + who
 	case open.Hold == reach.Never:
-		return english.Capital(out) + ": it never opens for " + who + "."
+		return what, "never open for " + who
+	case e.From != nil && !r.Cells[e.From.ID].Led():
+		return what, "on screens that no way leads " + who + " to"
 	}
-	return english.Capital(out) + "."
+	return what, "not proven shut"
 }
 
 // Expect finds out how it is with an expectation, for those it is of among some sets of roles.

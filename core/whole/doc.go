@@ -7,4 +7,5 @@
 //   - map.go: the map: its plates, their columns, its wires
 //   - ways.go: the ways of one wire, as sentences
 //   - arrange.go: where plates stand, and where wires go
+//   - svg.go, scxml.go, csv.go: the map as a picture and as a state machine, the table as lines
 package whole

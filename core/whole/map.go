@@ -70,12 +70,12 @@ type Wire struct {
 // What stands how far from what, in pixels.
 const (
 	plateW   = 186.0
-	plateH   = 46.0
+	plateH   = 42.0
 	gutter   = 74.0 // between columns, for wires
-	rowGap   = 16.0 // between plates of a column
+	rowGap   = 12.0 // between plates of a column
 	lane     = 12.0 // for a wire that passes a column
 	headH    = 44.0 // above all, for the heads of the columns
-	bandGap  = 26.0 // between areas, for the name of the area
+	bandGap  = 24.0 // between areas, for the name of the area
 	margin   = 20.0
 	wordsOf  = 6 // ways whose words are told with a wire
 	sweepsOf = 4 // rounds of putting plates where their wires come from
@@ -194,7 +194,7 @@ func (l *layout) railEdges(r *project.Rail) []*reach.Edge {
 	seen := map[[3]string]bool{}
 	for _, id := range l.g.Screens {
 		for _, e := range l.g.Edges(id) {
-			if e.Way.Rail != r || e.To == nil {
+			if e.Way.Rail != r || e.To == nil || e.Bottom() {
 				continue
 			}
 			if key := [3]string{e.Way.Element.ID, e.Case.ID, e.To.ID}; !seen[key] {
@@ -231,7 +231,7 @@ func (l *layout) wires() {
 	}
 	for _, id := range l.g.Screens {
 		for _, e := range l.g.Edges(id) {
-			if e.To != nil && e.Way.Rail == nil && e.Way.Element != nil {
+			if e.To != nil && e.Way.Rail == nil && !e.Bottom() {
 				add(id, e)
 			}
 		}

@@ -1,8 +1,12 @@
 package whole
 
 import (
+	"fmt"
+	"slices"
+
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
+	"ambergate/core/english"
 )
 
 // Step is one step of a path, in words.
@@ -70,9 +74,7 @@ func PathTo(g *reach.Graph, w Who, who []Who, screen string) (Path, bool) {
 	}
 	if len(out.Steps) == 0 && out.Cell.Kind != reach.IsStart {
 		out.Shut = check.Shut(g, w.Set(), s)
-		for _, e := range g.Into(screen) {
-			out.Others = append(out.Others, check.Closed(g, w.Set(), e))
-		}
+		out.Others = closed(g, w.Set(), screen)
 	}
 	for _, e := range expectations(g, who) {
 		if e.Screen == screen {
@@ -119,3 +121,30 @@ func PathsBetween(g *reach.Graph, w Who, from, to string) Between {
 	}
 	return out
 }
+
+// closed tells what leads to a screen and not these roles, those that are shut for the same reason together.
+func closed(g *reach.Graph, roles map[string]bool, screen string) []string {
+	var reasons []string
+	by := map[string][]string{}
+	for _, e := range g.Into(screen) {
+		what, why := check.Closed(g, roles, e)
+		if by[why] == nil {
+			reasons = append(reasons, why)
+		}
+		if !slices.Contains(by[why], what) {
+			by[why] = append(by[why], what)
+		}
+	}
+	out := []string{}
+	for _, why := range reasons {
+		what := by[why]
+		if more := len(what) - shownOthers; more > 0 {
+			what = append(what[:shownOthers:shownOthers], fmt.Sprint(more, " more"))
+		}
+		out = append(out, english.Capital(why)+": "+english.List(what, "and")+".")
+	}
+	return out
+}
+
+// shownOthers is how many ways are named that are shut for one reason.
+const shownOthers = 4

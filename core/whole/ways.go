@@ -25,7 +25,7 @@ func WaysOf(g *reach.Graph, who []Who, from, to string) []WireWay {
 	for _, id := range g.Screens {
 		for _, e := range g.Edges(id) {
 			rail := e.Way.Rail != nil && e.Way.Rail.ID == from
-			if e.To == nil || e.To.ID != to || e.Along != nil || e.Way.Element == nil || !rail && (id != from || e.Way.Rail != nil) {
+			if e.To == nil || e.To.ID != to || e.Along != nil || e.Bottom() || !rail && (id != from || e.Way.Rail != nil) {
 				continue
 			}
 			key := [3]string{e.Way.Element.ID, e.Way.Trigger, ""}

@@ -54,7 +54,7 @@ type Draft struct {
 	before  []check.Finding    // of the draft before this one; never nil
 	graph   func() *reach.Graph
 	led     atomic.Pointer[reach.Graph] // the same, once it is there
-	Sets    []map[string]bool // sets of roles that people have, one for each person
+	Sets    []map[string]bool           // sets of roles that people have, one for each person
 }
 
 // Reach gives what leads where in the draft; found once.

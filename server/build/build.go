@@ -39,7 +39,7 @@ func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int6
 	findings, checked := b.Draft.Findings(ctx)
 	findings = check.Sorted(append(check.Against(b.Draft.App, s.outside(ctx, b.Draft.App.Project)), findings...)) // never nil
 	out := api.Draft{
-		Checking: answer.OrNil(!checked), Id: b.project, Slug: slug, Me: b.account.Name, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Changes: history.Changes,
+		Checking: answer.OrNil(!checked), Id: b.project, Slug: slug, Me: b.account.Name, Since: history.Released, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Changes: history.Changes,
 		Entities: map[string]any{}, Versions: b.Draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks, Administers: b.account.Administers,
 	}
 	for id, body := range b.Draft.Entities {

@@ -1,6 +1,8 @@
 package build
 
 import (
+	"net/http"
+
 	"github.com/gin-gonic/gin"
 
 	"ambergate/api"
@@ -43,4 +45,45 @@ func (s *Side) GetWireWays(c *gin.Context, slug string, params api.GetWireWaysPa
 		}
 		return whole.WaysOf(b.Draft.Reach(), who, params.From, params.To), nil
 	})
+}
+
+// GetMapPicture gives the map as a picture.
+func (s *Side) GetMapPicture(c *gin.Context, slug string, params api.GetMapPictureParams) {
+	s.file(c, slug, params.Who, "image/svg+xml", func(b *Building, who []whole.Who) (string, error) {
+		return whole.MapOf(b.Draft.Reach(), who).SVG(b.Draft.App.Project.Settings.Title), nil
+	})
+}
+
+// GetMapStates gives the screens as a state machine.
+func (s *Side) GetMapStates(c *gin.Context, slug string, params api.GetMapStatesParams) {
+	s.file(c, slug, params.Who, "application/scxml+xml", func(b *Building, who []whole.Who) (string, error) {
+		if len(who) == 0 {
+			return "", noScreen()
+		}
+		return whole.SCXML(b.Draft.Reach(), who[0])
+	})
+}
+
+// file answers with a text that is no JSON.
+func (s *Side) file(c *gin.Context, slug string, key *string, kind string, write func(*Building, []whole.Who) (string, error)) {
+	b, err := s.Building(c, slug)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	leave, err := s.Calls.Enter(c, b.account.ID)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	defer leave()
+	who, err := b.whoFor(key)
+	if err == nil {
+		var text string
+		if text, err = write(b, who); err == nil {
+			c.Data(http.StatusOK, kind+"; charset=utf-8", []byte(text))
+			return
+		}
+	}
+	answer.Fail(c, err)
 }

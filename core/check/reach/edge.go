@@ -75,3 +75,6 @@ func (e *Edge) ByHand() bool { return e.Presses > 0 }
 
 // Over says whether the target lies over the screen that it is opened from.
 func (e *Edge) Over() bool { return e.As == "dialog" || e.As == "drawer" }
+
+// Bottom says whether the edge is going back where nothing lies behind, which leads up: it is no way of its own.
+func (e *Edge) Bottom() bool { return e.bottom }

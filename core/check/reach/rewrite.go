@@ -140,7 +140,14 @@ func (c *collector) guardHere(e *Edge, lead *plan.Lead, guard *cond.Node) *cond.
 			if e.changes || e.policy || e.Mode == "add" || in == nil {
 				return nil
 			}
-			return c.termOf(e.Way, lead, in).under(p, p.Segs)
+			t := c.termOf(e.Way, lead, in)
+			switch {
+			case t.value != nil && t.value.IsNull(): // it opens without a record: nothing is known of it
+				return &cond.Node{Op: cond.OpConst, Const: cond.UnknownBecause("there is no record"), Type: p.Type}
+			case t.nullable && !in.Required:
+				return nil
+			}
+			return t.under(p, p.Segs)
 		case "inputs":
 			in := e.To.Inputs[p.First()]
 			if e.changes || e.policy || in == nil || in.ID == e.To.Record && e.Mode == "add" {

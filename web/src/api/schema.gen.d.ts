@@ -1559,6 +1559,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/map.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The map as a picture */
+        get: operations["getMapPicture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/map.scxml": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The screens as a state machine (SCXML, W3C), for one set of roles */
+        get: operations["getMapStates"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/callups": {
         parameters: {
             query?: never;
@@ -3649,6 +3683,11 @@ export interface components {
             checking?: boolean;
             id: string;
             slug: string;
+            /**
+             * Format: int64
+             * @description the number of the last edit that is in the release; what is newer has changed since
+             */
+            since: number;
             /** @description name of the builder who asks */
             me: string;
             title: string;
@@ -7495,6 +7534,72 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["WireWay"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getMapPicture: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getMapStates: {
+        parameters: {
+            query?: {
+                who?: string;
+            };
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/scxml+xml": string;
                 };
             };
             /** @description a no */

@@ -90,6 +90,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
   const whole: Whole = {
     project,
     draft,
+    as,
     walked: walkedRoles(draft, as),
     edit,
     openScreen,

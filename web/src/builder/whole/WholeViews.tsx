@@ -16,12 +16,12 @@ export function WholeViews({ view, item, whole }: { view: string; item: string |
 }
 
 function View({ view, item }: { view: string; item: string | undefined }) {
-  const { walked } = useWhole();
+  const { walked, as } = useWhole();
   if (view === 'reach') return <ReachPage item={item} />;
   if (view === 'findings') return <FindingsPage />;
   return (
     <Suspense fallback={<Waiting what="Drawing the map …" />}>
-      <MapPage key={walked} item={item} />
+      <MapPage key={walked} item={item} as={as} />
     </Suspense>
   );
 }

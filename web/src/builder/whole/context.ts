@@ -5,6 +5,7 @@ import type { Draft, Op } from '../../api/client';
 export interface Whole {
   project: string;
   draft: Draft;
+  as: string; // whom one walks as
   walked: string; // the roles of who is walked as, as reach names them; "" for nobody
   edit: (patch: Op[]) => Promise<unknown>;
   openScreen: (screen: string, element?: string) => void;

@@ -7,8 +7,8 @@ import { useSteady } from '../../../ui/useSteady';
 import './reach.css';
 import { columnsShown, lookOf, type Shown, sayCell } from './cells';
 
-const headWidth = 236; // px of the screens' names
-const cellWidth = 112;
+const headWidth = 222; // px of the screens' names
+const cellWidth = 98;
 const lineHeight = 34;
 const areaHeight = 30;
 

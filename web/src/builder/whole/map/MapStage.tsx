@@ -1,0 +1,280 @@
+import { Box } from '@chakra-ui/react';
+import { type RefObject, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import type { MapPlate, MapWire, ScreenMap } from '../../../api/client';
+import { useSteady } from '../../../ui/useSteady';
+import { draw, inkOf, type Picture } from './draw';
+import { MapPlateView } from './MapPlateView';
+import { useMapGestures } from './useMapGestures';
+import {
+  drawnWires,
+  farFrom,
+  firstView,
+  ledBack,
+  nearnessOf,
+  nextPlate,
+  platesIn,
+  seeing,
+  seenBox,
+  type View,
+} from './view';
+
+const room = 320; // px around the window that is drawn too, so that a short pan shows nothing new
+
+interface StageProps {
+  map: ScreenMap;
+  chosen: string[]; // one plate, or two between which paths are told
+  wire: MapWire | undefined;
+  dims: (p: MapPlate) => boolean;
+  filtered: boolean;
+  findings: Map<string, number>;
+  viewRef: RefObject<{ set: (of: (v: View, width: number, height: number) => View) => void } | null>;
+  onChoose: (plates: string[]) => void;
+  onWire: (w: MapWire | undefined) => void;
+  onOpen: (screen: string) => void;
+  onPull: (from: string, to: string) => void;
+}
+
+/** The map itself: wires on a canvas, plates over it; panned, zoomed, walked along by arrows. */
+export function MapStage(props: StageProps) {
+  const { map, chosen, wire, dims, filtered, findings, viewRef, onChoose, onWire, onOpen, onPull } = props;
+  const box = useRef<HTMLDivElement>(null);
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const layer = useRef<HTMLDivElement>(null);
+  const heads = useRef<HTMLDivElement>(null);
+  const view = useRef<View>({ x: 0, y: 0, k: 1 });
+  const painted = useRef<View>(view.current);
+  const [seen, setSeen] = useState<{ plates: MapPlate[]; k: number }>({ plates: [], k: 1 });
+  const wires = useMemo(() => drawnWires(map), [map]);
+  const lit = useMemo(() => {
+    const of = wire
+      ? [wire]
+      : chosen.length === 1
+        ? map.wires.filter((w) => w.from === chosen[0] || w.to === chosen[0])
+        : [];
+    return of.flatMap((w) => wires.find((d) => d.wire === w) ?? ledBack(map, w) ?? []);
+  }, [map, wires, chosen, wire]);
+  const near = useMemo(() => {
+    const by = new Map<string, MapWire[]>();
+    for (const w of map.wires) by.set(w.from, [...(by.get(w.from) ?? []), w]);
+    return by;
+  }, [map]);
+  const titles = useMemo(() => new Map(map.plates.map((p) => [p.id, p.title])), [map]);
+  const dimmed = useMemo(
+    () => new Set(filtered ? map.plates.filter(dims).map((p) => p.id) : []),
+    [map, dims, filtered],
+  );
+  const picture: Picture = {
+    map,
+    wires,
+    lit,
+    dim: chosen.length > 0 || !!wire,
+    shows: (id) => !dimmed.has(id),
+  };
+  const size = useSteady(() => ({ width: box.current?.clientWidth ?? 0, height: box.current?.clientHeight ?? 0 }));
+
+  const paint = useSteady(() => {
+    const el = canvas.current;
+    const c = el?.getContext('2d');
+    if (!el || !c) return;
+    const { width, height } = size();
+    const v = view.current;
+    painted.current = v;
+    const scale = Math.min(window.devicePixelRatio || 1, 2);
+    if (el.width !== (width + 2 * room) * scale || el.height !== (height + 2 * room) * scale) {
+      el.width = (width + 2 * room) * scale;
+      el.height = (height + 2 * room) * scale;
+      el.style.width = `${width + 2 * room}px`;
+      el.style.height = `${height + 2 * room}px`;
+    }
+    el.style.transform = `translate(${-room}px, ${-room}px)`;
+    draw(c, picture, { ...v, x: v.x + room, y: v.y + room }, seenBox(v, width, height, room), scale, inkOf(el));
+    setSeen((old) => {
+      const plates = platesIn(map, seenBox(v, width, height, room));
+      const same = old.k === v.k && old.plates.length === plates.length && old.plates.every((p, i) => p === plates[i]);
+      return same ? old : { plates, k: v.k };
+    });
+  });
+
+  const place = useSteady((v: View) => {
+    view.current = v;
+    if (layer.current) layer.current.style.transform = `translate(${v.x}px, ${v.y}px) scale(${v.k})`;
+    if (heads.current) heads.current.style.transform = `translate(${v.x}px, 0)`;
+    const from = painted.current;
+    const [dx, dy] = [v.x - from.x, v.y - from.y];
+    if (v.k !== from.k || Math.abs(dx) > room * 0.8 || Math.abs(dy) > room * 0.8) paint();
+    else if (canvas.current) canvas.current.style.transform = `translate(${dx - room}px, ${dy - room}px)`;
+  });
+
+  useLayoutEffect(() => {
+    const { width, height } = size();
+    place(firstView(map, width, height));
+    paint();
+  }, [map, place, paint, size]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew whenever what is drawn is another
+  useEffect(() => paint(), [lit, dimmed, chosen, wire, paint]);
+  useEffect(() => {
+    const el = box.current;
+    if (!el) return;
+    const watch = new ResizeObserver(() => paint());
+    watch.observe(el);
+    return () => watch.disconnect();
+  }, [paint]);
+  // The panel below gets its height first.
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each that is chosen
+  useEffect(() => {
+    const plate = map.plates.find((p) => p.id === chosen[chosen.length - 1]);
+    if (!plate) return;
+    const { width, height } = size();
+    place(seeing(view.current, plate, map, width, height));
+    paint();
+  }, [chosen]);
+  useEffect(() => {
+    viewRef.current = {
+      set: (of) => {
+        const { width, height } = size();
+        place(of(view.current, width, height));
+        paint();
+      },
+    };
+  }, [viewRef, place, paint, size]);
+
+  const pulled = useMapGestures(box, view, place, paint, {
+    onPlate: (id, also) => onChoose(also && chosen.length > 0 && chosen[0] !== id ? [chosen[0] ?? id, id] : [id]),
+    onGround: (x, y) => {
+      const reach = 7 / view.current.k;
+      const all = [...lit, ...wires].map((d) => ({ d, far: farFrom(d, x, y) })).sort((a, b) => a.far - b.far);
+      const hit = all[0] && all[0].far < reach ? all[0].d.wire : undefined;
+      if (hit) onWire(hit);
+      else onChoose([]);
+    },
+    onOpen: (id) => titles.has(id) && onOpen(id),
+    onPull,
+  });
+
+  const at = map.plates.find((p) => p.id === chosen[chosen.length - 1]);
+  const onKey = (e: React.KeyboardEvent) => {
+    const id = e.target instanceof HTMLElement ? e.target.dataset.plate : undefined;
+    const from = map.plates.find((p) => p.id === id);
+    if (!from) return;
+    if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) {
+      if (!from.rail) onOpen(from.id);
+    } else if (e.key === 'Enter' || e.key === ' ') {
+      onChoose(e.shiftKey && chosen[0] && chosen[0] !== from.id ? [chosen[0], from.id] : [from.id]);
+    } else if (e.key === 'Escape') onChoose([]);
+    else {
+      const next = nextPlate(map, from, e.key);
+      if (!next) return;
+      const { width, height } = size();
+      place(seeing(view.current, next, map, width, height));
+      paint();
+      requestAnimationFrame(() => box.current?.querySelector<HTMLElement>(`[data-plate="${next.id}"]`)?.focus());
+    }
+    e.preventDefault();
+  };
+  const nearness = nearnessOf(seen.k);
+  const lights = new Set(lit.flatMap((d) => [d.wire.from, d.wire.to]));
+  const first = at ?? map.plates[0];
+  return (
+    <Box
+      ref={box}
+      flex="1"
+      minH={0}
+      position="relative"
+      overflow="hidden"
+      cursor="grab"
+      data-map
+      onKeyDown={onKey}
+      onScroll={(e) => {
+        // What the browser brings into sight by itself is seen by panning, not by scrolling.
+        const el = e.currentTarget;
+        const v = view.current;
+        if (el.scrollLeft === 0 && el.scrollTop === 0) return;
+        place({ ...v, x: v.x - el.scrollLeft, y: v.y - el.scrollTop });
+        el.scrollTo(0, 0);
+        paint();
+      }}
+      css={{ touchAction: 'none', userSelect: 'none' }}
+    >
+      <canvas ref={canvas} style={{ position: 'absolute', left: 0, top: 0 }} />
+      <Box ref={layer} role="group" aria-label="Map" position="absolute" left="0" top="0" transformOrigin="0 0">
+        {nearness !== 'areas' &&
+          map.areas.map((a) => (
+            <div key={a.name} className="map-band" style={{ top: a.y - 19 }}>
+              {a.name || 'No area'}
+            </div>
+          ))}
+        {seen.plates.map((p) => (
+          <MapPlateView
+            key={p.id}
+            plate={p}
+            w={map.plate.w}
+            h={map.plate.h}
+            findings={findings.get(p.id) ?? 0}
+            chosen={chosen[0] === p.id}
+            second={chosen[1] === p.id}
+            lit={chosen.length < 2 && lights.has(p.id) && chosen[0] !== p.id}
+            dim={dimmed.has(p.id) || (picture.dim && chosen.length < 2 && !lights.has(p.id) && chosen[0] !== p.id)}
+            near={nearness === 'ways' ? near.get(p.id) : undefined}
+            titles={(id) => titles.get(id) ?? ''}
+            reachable={p === first}
+          />
+        ))}
+        {pulled && (
+          <svg aria-hidden="true" style={{ position: 'absolute', overflow: 'visible', pointerEvents: 'none' }}>
+            <path
+              d={`M${pulled.from[0]},${pulled.from[1]} L${pulled.to[0]},${pulled.to[1]}`}
+              stroke="var(--chakra-colors-amber)"
+              strokeWidth={2.5}
+              fill="none"
+            />
+          </svg>
+        )}
+      </Box>
+      {nearness === 'areas' && <Areas map={map} view={seen.k} at={view.current} findings={findings} />}
+      <Box
+        position="absolute"
+        left="0"
+        right="0"
+        top="0"
+        h="34px"
+        bg="paper"
+        borderBottomWidth="1px"
+        borderColor="rule"
+        overflow="hidden"
+        aria-hidden="true"
+      >
+        <div ref={heads}>
+          {map.columns.map((c) => (
+            <Box key={c.x} position="absolute" top="5px" whiteSpace="nowrap" style={{ left: c.x * seen.k }}>
+              <Box as="span" fontWeight="800" fontSize="head">
+                {c.head}
+              </Box>{' '}
+              {seen.k > 0.3 && (
+                <Box as="span" fontSize="note" fontWeight="700" color={c.head ? 'muted' : 'brick'}>
+                  {c.note}
+                </Box>
+              )}
+            </Box>
+          ))}
+        </div>
+      </Box>
+    </Box>
+  );
+}
+
+/** From far: what each area is called, how many screens it has, and how many of them have findings. */
+function Areas({ map, view, at, findings }: { map: ScreenMap; view: number; at: View; findings: Map<string, number> }) {
+  return (
+    <div style={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
+      {map.areas.map((a) => {
+        const found = map.plates.filter((p) => (p.area ?? '') === a.name && findings.has(p.id)).length;
+        return (
+          <div key={a.name} className="map-area" style={{ top: Math.max(38, a.y * view + at.y) }}>
+            {a.name || 'No area'} · {a.screens} {a.screens === 1 ? 'screen' : 'screens'}
+            {found > 0 && `, ${found} with findings`}
+          </div>
+        );
+      })}
+    </div>
+  );
+}
