@@ -1,6 +1,7 @@
 package server_test
 
 import (
+	"ambergate/core/check"
 	"fmt"
 	"net/http"
 	"strings"
@@ -44,8 +45,10 @@ func TestEveryScreenIsShownAtWorkForEverybody(t *testing.T) {
 	if refused == 0 || refused == tried {
 		t.Errorf("%d of %d were refused", refused, tried)
 	}
-	if len(draft.Findings) != 0 {
-		t.Errorf("the demo has findings: %+v", draft.Findings)
+	for _, f := range check.Open(draft.Findings) {
+		if f.Severity != check.Note {
+			t.Errorf("the demo has a finding: %+v", f)
+		}
 	}
 }
 

@@ -2,7 +2,6 @@ package main
 
 import (
 	"context"
-	"errors"
 	"fmt"
 	"os"
 	"slices"
@@ -11,8 +10,6 @@ import (
 	"github.com/spf13/cobra"
 
 	"ambergate/cluster"
-	"ambergate/core/check"
-	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/schema"
 	"ambergate/server/administer"
@@ -158,40 +155,6 @@ func schemaCommand() *cobra.Command {
 	}}
 }
 
-// errBroken means that something is broken: the program ends with 1, and has said what.
-var errBroken = errors.New("something is broken")
-
-func checkCommand() *cobra.Command {
-	c := &cobra.Command{Use: "check FILE|APPLICATION", Short: "Print what is wrong with an application; ends with 1 when something is broken", Args: cobra.ExactArgs(1)}
-	o := storeFlags(c)
-	form := "text"
-	c.Flags().StringVar(&form, "form", form, "text, or sarif (SARIF 2.1.0)")
-	c.RunE = func(cmd *cobra.Command, args []string) error {
-		p, err := fileOrProject(cmd.Context(), o, args[0])
-		if err != nil {
-			return err
-		}
-		app, err := plan.Compile(p)
-		if err != nil {
-			return err
-		}
-		found := check.Sorted(check.Run(app))
-		switch form {
-		case "text":
-			err = writeFindings(cmd, app, found)
-		case "sarif":
-			err = writeSARIF(cmd.OutOrStdout(), args[0], found)
-		default:
-			err = fmt.Errorf("--form %s: write text or sarif", form)
-		}
-		if err == nil && slices.ContainsFunc(found, func(f check.Finding) bool { return f.Severity == check.Broken }) {
-			return errBroken
-		}
-		return err
-	}
-	return c
-}
-
 func fileOrProject(ctx context.Context, o *serveOptions, name string) (*project.Project, error) {
 	if _, err := os.Stat(name); err == nil || strings.HasSuffix(name, ".json") {
 		_, p, err := readProject(name)
@@ -211,19 +174,4 @@ func fileOrProject(ctx context.Context, o *serveOptions, name string) (*project.
 		return err
 	})
 	return p, err
-}
-
-func writeFindings(cmd *cobra.Command, app *plan.App, found []check.Finding) error {
-	out := cmd.OutOrStdout()
-	for _, f := range found {
-		where := f.Entity
-		if s := app.Project.Screens[f.Screen]; s != nil {
-			where = s.Title
-		}
-		if _, err := fmt.Fprintf(out, "%s: %s: %s (%s)\n", where, f.Severity, f.Words, f.Check); err != nil {
-			return err
-		}
-	}
-	_, err := fmt.Fprintf(out, "%d findings.\n", len(found))
-	return err
 }

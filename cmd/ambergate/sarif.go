@@ -27,7 +27,12 @@ type (
 		Rules   []sarifRule `json:"rules"`
 	}
 	sarifRule struct {
-		ID string `json:"id"`
+		ID    string    `json:"id"`
+		Short sarifText `json:"shortDescription"`
+	}
+	sarifSuppression struct {
+		Kind    string `json:"kind"`
+		Because string `json:"justification"`
 	}
 	sarifText struct {
 		Text string `json:"text"`
@@ -37,6 +42,8 @@ type (
 		Level     string          `json:"level"`
 		Message   sarifText       `json:"message"`
 		Locations []sarifLocation `json:"locations"`
+		// Suppressions say why somebody lives with it.
+		Suppressions []sarifSuppression `json:"suppressions,omitempty"`
 	}
 	sarifLocation struct {
 		Logical []sarifLogical `json:"logicalLocations"`
@@ -56,7 +63,7 @@ func writeSARIF(out io.Writer, application string, found []check.Finding) error 
 	for _, f := range found {
 		if !seen[f.Check] {
 			seen[f.Check] = true
-			run.Tool.Driver.Rules = append(run.Tool.Driver.Rules, sarifRule{f.Check})
+			run.Tool.Driver.Rules = append(run.Tool.Driver.Rules, sarifRule{f.Check, sarifText{docOf(f.Check)}})
 		}
 		level := sarifLevels[f.Severity]
 		if level == "" {
@@ -72,10 +79,24 @@ func writeSARIF(out io.Writer, application string, found []check.Finding) error 
 				at = append(at, part)
 			}
 		}
-		run.Results = append(run.Results, sarifResult{f.Check, level, sarifText{text}, []sarifLocation{{[]sarifLogical{{strings.Join(at, "/"), "element"}}}}})
+		one := sarifResult{Rule: f.Check, Level: level, Message: sarifText{text}, Locations: []sarifLocation{{[]sarifLogical{{strings.Join(at, "/"), "element"}}}}}
+		if a := f.Accepted; a != nil {
+			one.Suppressions = []sarifSuppression{{"external", a.Because + " (" + a.By + ")"}}
+		}
+		run.Results = append(run.Results, one)
 	}
 	e := json.NewEncoder(out)
 	e.SetIndent("", " ")
 	e.SetEscapeHTML(false)
 	return e.Encode(sarifLog{"https://docs.oasis-open.org/sarif/sarif/v2.1.0/errata01/os/schemas/sarif-schema-2.1.0.json", "2.1.0", []sarifRun{run}})
+}
+
+// docOf says what a check finds.
+func docOf(name string) string {
+	for _, c := range check.All {
+		if c.Name == name {
+			return c.Doc
+		}
+	}
+	return name
 }

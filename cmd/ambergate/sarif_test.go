@@ -40,7 +40,7 @@ func TestFindingsAreWrittenAsTheStandardSays(t *testing.T) {
 		"nothing": nil,
 		"of every kind": {
 			{Check: "dead-end", Severity: check.Broken, Screen: "s_a", Element: "e_b", Trigger: "row", Words: "Nothing leads on from “Ä < B & C”.", Evidence: "\"quoted\"\n\ttext"},
-			{Check: "dead-end", Severity: check.Doubtful, Entity: "t_x", Words: "Perhaps."},
+			{Check: "dead-end", Severity: check.Doubtful, Entity: "t_x", Words: "Perhaps.", Accepted: &check.Accepted{ID: "ac_1", Because: "it is a poster", By: "Bea", At: "2026-11-29T10:00:00Z"}},
 			{Check: "other", Severity: "", Words: strings.Repeat("long ", 2000)},
 		},
 	} {

@@ -152,3 +152,8 @@ func putRoles(s *project.Screen, roles map[string]bool) []patch.Op {
 	}
 	return []patch.Op{{Op: op, Path: "/" + s.ID + "/roles", Value: encode(roles)}}
 }
+
+// putIdle brings a role back to its start after so many seconds.
+func putIdle(r *project.Role, seconds int) []patch.Op {
+	return []patch.Op{{Op: "add", Path: "/" + r.ID + "/idle", Value: encode(seconds)}}
+}

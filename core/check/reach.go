@@ -90,6 +90,14 @@ func Entered(app *plan.App, screen string) string {
 	return english.List(names, "or")
 }
 
+// mayUse says whether a set of roles gets to see a way: its gate, and the rail that it stands on.
+func mayUse(w Way, roles map[string]bool) bool {
+	if w.Rail != nil && !anyOf(w.Rail.Placed.Roles, roles) {
+		return false
+	}
+	return anyOf(w.Gate.Roles, roles)
+}
+
 // anyOf says whether one of some roles is in a set; no set is everyone.
 func anyOf(set, roles map[string]bool) bool {
 	for r := range set {

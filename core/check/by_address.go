@@ -1,0 +1,32 @@
+package check
+
+import (
+	"ambergate/core/check/reach"
+	"ambergate/core/english"
+	"ambergate/core/project"
+)
+
+var openByAddress = &Check{Name: "open-by-address", Doc: "a role may open a screen by its address though no way leads it there, while ways lead others", Run: func(ix *Index, report func(Finding)) {
+	for _, id := range sortedScreens(ix.App) {
+		s := ix.App.Project.Screens[id]
+		if s.Offered {
+			continue // other projects lead here
+		}
+		led := map[string]bool{}
+		var open []string
+		for _, r := range project.Ordered(ix.App.Project.Roles) {
+			switch cell := ix.graph().For(map[string]bool{r.ID: true}).Cells[id]; {
+			case cell.Led() || cell.Kind == reach.BySelf:
+				led[r.ID] = true
+			case cell.Kind == reach.ByAddress:
+				open = append(open, r.Name)
+			}
+		}
+		if len(led) == 0 || len(open) == 0 {
+			continue
+		}
+		f := Finding{Severity: Note, Screen: id, Words: "No way leads " + english.List(open, "or") + " to “" + s.Title + "”, and its address opens it for them.", Evidence: "Who knows the address, or is sent it, gets in."}
+		f.Mends = []Mend{{Words: "let only those in who are led there", Patch: putRoles(s, led)}}
+		report(f)
+	}
+}}

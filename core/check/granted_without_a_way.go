@@ -1,0 +1,86 @@
+package check
+
+import (
+	"maps"
+	"slices"
+
+	"ambergate/core/check/reach"
+	"ambergate/core/english"
+	"ambergate/core/kinds/effect"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+var grantedWithoutAWay = &Check{Name: "granted-without-a-way", Doc: "a role may add, edit or delete records, and nothing that it reaches does it", Run: func(ix *Index, report func(Finding)) {
+	for _, id := range slices.Sorted(maps.Keys(ix.App.Project.Grants)) {
+		g := ix.App.Project.Grants[id]
+		role, table := ix.App.Project.Roles[g.Role], ix.App.Project.Tables[g.Table]
+		if role == nil || table == nil {
+			continue
+		}
+		does := ix.doesOf(role.ID)
+		var idle []string
+		for _, verb := range []string{"add", "edit", "delete"} {
+			if g.May(verb) && !does[[2]string{verb, g.Table}] {
+				idle = append(idle, verb)
+			}
+		}
+		if len(idle) == 0 {
+			continue
+		}
+		report(Finding{Severity: Note, Entity: id, Words: role.Name + " may " + english.List(idle, "and") + " " + english.Lower(table.Label) + ", and nothing that they reach does it.", Evidence: "A right that nobody uses is one that nobody misses."})
+	}
+}}
+
+// doesOf gives what a role can do where it gets: verb and table.
+func (ix *Index) doesOf(role string) map[[2]string]bool {
+	out := map[[2]string]bool{}
+	r := ix.graph().For(map[string]bool{role: true})
+	for _, id := range sortedScreens(ix.App) {
+		if cell := r.Cells[id]; !cell.Led() && cell.Kind != reach.BySelf {
+			continue
+		}
+		screen := ix.App.Screens[id]
+		for _, e := range screen.Elements {
+			if l := e.Listing(); l != nil && l.InPlace {
+				out[[2]string{"edit", l.Table}], out[[2]string{"add", l.Table}], out[[2]string{"delete", l.Table}] = true, true, true
+			}
+		}
+		for _, w := range screen.Ways() {
+			if mayUse(Way{Way: w}, map[string]bool{role: true}) {
+				doesBy(w, out)
+			}
+		}
+	}
+	return out
+}
+
+// doesBy notes what a way does to records.
+func doesBy(w plan.Way, out map[[2]string]bool) {
+	scene := plan.Scene{Screen: w.Screen, Element: w.Element}
+	for _, c := range w.Gate.Cases {
+		for _, m := range c.Move.Leads() {
+			if m.Target != nil && (m.Mode == "add" || m.Mode == "edit") {
+				out[[2]string{m.Mode, m.Target.RecordTable()}] = true
+			}
+		}
+		for _, e := range c.Effects {
+			switch spec := e.Spec.(type) {
+			case *effect.Add:
+				out[[2]string{"add", spec.Table}] = true
+			case *effect.Set, *effect.Save:
+				out[[2]string{"edit", scene.SubjectTable()}] = true
+			case *effect.Delete:
+				table := w.Screen.RecordTable()
+				if on := w.Screen.Elements[spec.List]; on != nil && project.ListOf(on) != nil {
+					table = project.ListOf(on).Table
+				}
+				out[[2]string{"delete", table}] = true
+			case *effect.AddRow:
+				if on := w.Screen.Elements[spec.List]; on != nil && project.ListOf(on) != nil {
+					out[[2]string{"add", project.ListOf(on).Table}] = true
+				}
+			}
+		}
+	}
+}

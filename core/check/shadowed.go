@@ -1,0 +1,99 @@
+package check
+
+import (
+	"strconv"
+	"strings"
+
+	"ambergate/core/cond"
+	"ambergate/core/cond/prove"
+	"ambergate/core/kinds/element"
+	"ambergate/core/plan"
+	"ambergate/core/words"
+)
+
+var shadowedCase = &Check{Name: "shadowed-case", Doc: "a case that is never taken, as an earlier one always is", Run: func(ix *Index, report func(Finding)) {
+	seen := map[string]bool{}
+	for _, w := range ix.Ways {
+		if w.Of == nil || w.Gate.Broken || seen[w.Wiring()] {
+			continue
+		}
+		seen[w.Wiring()] = true
+		var before []*cond.Node
+		for i, c := range w.Gate.Cases {
+			if i > 0 && shadows(before, plan.RootOf(c.Condition)) {
+				f := w.Finding(Doubtful, "Case "+ordinal(i+1)+" of “"+words.Element(ix.App, w.Screen, w.Element)+"” is never taken: an earlier one always is.")
+				if c.Condition != nil {
+					f.Evidence = "It is for when " + c.Condition.Root.Phrase() + "."
+				}
+				f.Mends = []Mend{{Words: "remove the case", Patch: removal(strings.TrimPrefix(w.Wiring(), "/") + "/cases/" + c.ID)}}
+				report(f)
+			}
+			before = append(before, plan.RootOf(c.Condition))
+		}
+	}
+}}
+
+func ordinal(n int) string { return strconv.Itoa(n) }
+
+// shadows says whether one of some conditions, of which nil always holds, does wherever another does.
+func shadows(before []*cond.Node, n *cond.Node) bool {
+	var any *cond.Node
+	for _, b := range before {
+		if b == nil {
+			return true
+		}
+		any = cond.Any(any, b)
+	}
+	if n == nil {
+		return prove.CanFail(any) == prove.No
+	}
+	return prove.Implies(n, any) == prove.Yes
+}
+
+var shadowedFace = &Check{Name: "shadowed-face", Doc: "a face that never shows, as an earlier one always does", Run: func(ix *Index, report func(Finding)) {
+	said := map[string]bool{}
+	for _, id := range sortedScreens(ix.App) {
+		screen := ix.App.Screens[id]
+		for _, e := range screen.Elements {
+			ix.facesOf(screen, e, "", report)
+		}
+		for _, r := range screen.Rails {
+			for _, e := range r.Elements {
+				if at := r.Rail.ID + "/" + e.ID; !said[at] {
+					said[at] = true
+					ix.facesOf(screen, e, r.Rail.ID, report)
+				}
+			}
+		}
+	}
+}}
+
+// faced is answered by elements that look otherwise under conditions: the ids of their faces, those of one state in the
+// order in which they are tried.
+type faced interface {
+	FaceOrder() [][]element.FaceTried
+}
+
+func (ix *Index) facesOf(screen *plan.Screen, e *plan.Element, entity string, report func(Finding)) {
+	spec, has := e.Spec.(faced)
+	if !has {
+		return
+	}
+	for _, order := range spec.FaceOrder() {
+		var before []*cond.Node
+		for i, face := range order {
+			n := plan.RootOf(e.Exprs["face."+face.ID])
+			if n == nil && !face.Always {
+				continue // it cannot be read, which is told elsewhere
+			}
+			if i > 0 && shadows(before, n) {
+				f := Finding{Severity: Doubtful, Screen: screen.Screen.ID, Element: e.ID, Entity: entity, Words: "Face " + ordinal(i+1) + " of “" + words.Element(ix.App, screen.Screen, e) + "” never shows: an earlier one always does."}
+				if n != nil {
+					f.Evidence = "It is for when " + n.Phrase() + "."
+				}
+				report(f)
+			}
+			before = append(before, n)
+		}
+	}
+}
