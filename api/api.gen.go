@@ -158,7 +158,10 @@ type AtWork struct {
 	Refused *Problem `json:"refused,omitempty"`
 	Screen  string   `json:"screen"`
 	Seq     int64    `json:"seq"`
-	User    string   `json:"user"`
+
+	// Shut ways that are proven never to open for some who get here
+	Shut *[]ShutWay `json:"shut,omitempty"`
+	User string     `json:"user"`
 
 	// View A screen as it is drawn.
 	View   *View    `json:"view,omitempty"`
@@ -1312,6 +1315,9 @@ type ShownCertificate struct {
 	Subject     string    `json:"subject"`
 	Until       time.Time `json:"until"`
 }
+
+// ShutWay A way that is proven never to open for some who get to its screen
+type ShutWay = whole.ShutWay
 
 // SignIn Name and password.
 type SignIn struct {

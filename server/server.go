@@ -118,6 +118,7 @@ func (s *Server) Keep(ctx context.Context) {
 	defer watching.Wait()
 	watching.Go(func() { s.WatchCallUps(ctx) })
 	watching.Go(func() { recorded.New(s.Base).Keep(ctx) })
+	watching.Go(func() { s.users.KeepUsed(ctx) })
 	s.TellDifferences(ctx, s.Log)
 	tick := time.NewTicker(forgetEvery)
 	defer tick.Stop()

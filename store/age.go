@@ -16,6 +16,7 @@ var aged = []struct{ table, where, after string }{
 	{"attempt", "at", "90 days"},
 	{"known_browser", "seen_at", "365 days"},
 	{"walk", "at", "365 days"},
+	{"way_used", "week", "365 days"},
 	{"plant_command", "at", "730 days"},
 	{"callup", "ended", "365 days"}, // with who has seen it
 	{"audit", "at", "1095 days"},

@@ -36,7 +36,7 @@ var forms = map[string]func(io.Writer, checked) error{
 	"sarif": func(out io.Writer, c checked) error { return writeSARIF(out, c.name, c.found) },
 	"csv":   func(out io.Writer, c checked) error { return whole.TableOf(c.graph, c.who, nil).CSV(out) },
 	"svg": func(out io.Writer, c checked) error {
-		_, err := io.WriteString(out, whole.MapOf(c.graph, c.who).SVG(c.app.Project.Settings.Title))
+		_, err := io.WriteString(out, whole.MapOf(c.graph, c.who, nil).SVG(c.app.Project.Settings.Title))
 		return err
 	},
 	"scxml": func(out io.Writer, c checked) error {

@@ -49,3 +49,11 @@ func Count(n int, one, many string) string {
 	}
 	return strconv.Itoa(n) + " " + many
 }
+
+// A puts the article before a noun: a cabin, an inspection.
+func A(noun string) string {
+	if noun != "" && strings.ContainsRune("aeiou", unicode.ToLower([]rune(noun)[0])) {
+		return "an " + noun
+	}
+	return "a " + noun
+}

@@ -3,6 +3,7 @@
 //
 //   - table.go: who gets where, screen by screen, and what is different from another time
 //   - path.go: one cell of it: the path there and the way back; every path between two screens
+//   - shut.go: ways that are proven shut to some
 //   - expect.go: what is expected, and whether it is so
 //   - map.go: the map: its plates, their columns, its wires
 //   - ways.go: the ways of one wire, as sentences

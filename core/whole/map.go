@@ -62,9 +62,48 @@ type Wire struct {
 	From   string       `json:"from"`
 	To     string       `json:"to"`
 	N      int          `json:"n"`                // ways
+	Week   int64        `json:"week,omitempty"`   // presses of them this week
+	Long   int64        `json:"long,omitempty"`   // and as far back as is counted
 	Hold   string       `json:"hold"`             // how far one of them is open: sure, maybe, never
 	Points [][2]float64 `json:"points,omitempty"` // where it goes, between plates; none for one that leads back
 	Words  []string     `json:"words,omitempty"`  // by what, the first few
+}
+
+// Use is how often a way was pressed: this week, and as far back as is counted.
+type Use struct{ Week, Long int64 }
+
+// WayKey names a way: its element, trigger, and the screen that it was pressed on.
+type WayKey struct{ Screen, Element, Trigger string }
+
+// Uses is how often ways were pressed; nil where nobody counted.
+type Uses map[WayKey]Use
+
+// of gives how often a way was pressed; of one on a rail on whatever screen.
+func (u Uses) of(e *reach.Edge) Use {
+	if e.Way.Element == nil {
+		return Use{}
+	}
+	key := WayKey{e.Way.Screen.ID, e.Way.Element.ID, e.Way.Trigger}
+	if e.Way.Rail != nil {
+		key.Screen = e.Way.Rail.ID
+	}
+	return u[key]
+}
+
+// OnRails adds up what was pressed on rails, by the rail, wherever it stands.
+func (u Uses) OnRails(p *project.Project) {
+	rail := map[string]string{}
+	for id, r := range p.Rails {
+		for e := range r.Elements {
+			rail[e] = id
+		}
+	}
+	for key, n := range u {
+		if id := rail[key.Element]; id != "" && key.Screen != id {
+			sum := u[WayKey{id, key.Element, key.Trigger}]
+			u[WayKey{id, key.Element, key.Trigger}] = Use{sum.Week + n.Week, sum.Long + n.Long}
+		}
+	}
 }
 
 // What stands how far from what, in pixels.
@@ -85,8 +124,8 @@ const (
 const railBand = "Rails"
 
 // MapOf lays the map out for some roles, each of them alone; where there are several, by the fewest presses of any.
-func MapOf(g *reach.Graph, who []Who) Map {
-	l := &layout{g: g, out: Map{Plate: Size{plateW, plateH}, Plates: []Plate{}, Wires: []Wire{}}}
+func MapOf(g *reach.Graph, who []Who, uses Uses) Map {
+	l := &layout{g: g, uses: uses, out: Map{Plate: Size{plateW, plateH}, Plates: []Plate{}, Wires: []Wire{}}}
 	for _, w := range who {
 		l.results = append(l.results, g.For(w.Set()))
 	}
@@ -100,6 +139,7 @@ func MapOf(g *reach.Graph, who []Who) Map {
 type layout struct {
 	g       *reach.Graph
 	results []*reach.Result
+	uses    Uses
 	out     Map
 	column  map[string]int // of a plate
 	byID    map[string]int // its place among the plates
@@ -209,6 +249,7 @@ func (l *layout) railEdges(r *project.Rail) []*reach.Edge {
 // wires makes one of all ways from a plate to another.
 func (l *layout) wires() {
 	at := map[[2]string]int{}
+	counted := map[[2]any]bool{}
 	add := func(from string, e *reach.Edge) {
 		if from == e.To.ID || e.Along != nil {
 			return
@@ -221,7 +262,12 @@ func (l *layout) wires() {
 			l.out.Wires = append(l.out.Wires, Wire{From: from, To: e.To.ID, Hold: "never"})
 		}
 		w := &l.out.Wires[i]
-		w.N++
+		if way := (WayKey{from, e.Way.Element.ID, e.Way.Trigger}); !counted[[2]any{key, way}] {
+			counted[[2]any{key, way}] = true
+			w.N++
+			used := l.uses.of(e)
+			w.Week, w.Long = w.Week+used.Week, w.Long+used.Long
+		}
 		if hold := l.holds(e); w.Hold == "never" || hold == "sure" {
 			w.Hold = hold
 		}

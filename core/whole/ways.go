@@ -16,10 +16,12 @@ type WireWay struct {
 	Hold     string        `json:"hold"`             // how far it is open: sure, maybe, never
 	While    []string      `json:"while,omitempty"`  // what is left to hold
 	Unsure   []string      `json:"unsure,omitempty"` // what else cannot be proven
+	Week     int64         `json:"week"`             // presses this week
+	Long     int64         `json:"long"`             // and as far back as is counted
 }
 
 // WaysOf tells the ways of a wire, from a screen or a rail to a screen, for some roles.
-func WaysOf(g *reach.Graph, who []Who, from, to string) []WireWay {
+func WaysOf(g *reach.Graph, who []Who, uses Uses, from, to string) []WireWay {
 	out := []WireWay{}
 	seen := map[[3]string]bool{}
 	for _, id := range g.Screens {
@@ -33,7 +35,7 @@ func WaysOf(g *reach.Graph, who []Who, from, to string) []WireWay {
 				continue
 			}
 			seen[key] = true
-			one := WireWay{On: id, Element: e.Way.Element.ID, Trigger: e.Way.Trigger, By: check.EdgeWords(g, e), Sentence: words.Sentence(g.App, e.Way.Screen, e.Way.Element, e.Way.Trigger), Hold: "never"}
+			one := WireWay{On: id, Element: e.Way.Element.ID, Trigger: e.Way.Trigger, By: check.EdgeWords(g, e), Sentence: words.Sentence(g.App, e.Way.Screen, e.Way.Element, e.Way.Trigger), Hold: "never", Week: uses.of(e).Week, Long: uses.of(e).Long}
 			for _, w := range who {
 				open := g.For(w.Set()).OpenFrom(e)
 				hold := holdWords(open.Hold)

@@ -1,6 +1,7 @@
 package build
 
 import (
+	"context"
 	"net/http"
 
 	"github.com/gin-gonic/gin"
@@ -32,7 +33,8 @@ func (s *Side) GetMap(c *gin.Context, slug string, params api.GetMapParams) {
 		if err != nil {
 			return whole.Map{}, err
 		}
-		return whole.MapOf(b.Draft.Reach(), who), nil
+		uses, err := s.uses(c, b)
+		return whole.MapOf(b.Draft.Reach(), who, uses), err
 	})
 }
 
@@ -43,14 +45,15 @@ func (s *Side) GetWireWays(c *gin.Context, slug string, params api.GetWireWaysPa
 		if err != nil {
 			return nil, err
 		}
-		return whole.WaysOf(b.Draft.Reach(), who, params.From, params.To), nil
+		uses, err := s.uses(c, b)
+		return whole.WaysOf(b.Draft.Reach(), who, uses, params.From, params.To), err
 	})
 }
 
 // GetMapPicture gives the map as a picture.
 func (s *Side) GetMapPicture(c *gin.Context, slug string, params api.GetMapPictureParams) {
 	s.file(c, slug, params.Who, "image/svg+xml", func(b *Building, who []whole.Who) (string, error) {
-		return whole.MapOf(b.Draft.Reach(), who).SVG(b.Draft.App.Project.Settings.Title), nil
+		return whole.MapOf(b.Draft.Reach(), who, nil).SVG(b.Draft.App.Project.Settings.Title), nil
 	})
 }
 
@@ -62,6 +65,20 @@ func (s *Side) GetMapStates(c *gin.Context, slug string, params api.GetMapStates
 		}
 		return whole.SCXML(b.Draft.Reach(), who[0])
 	})
+}
+
+// uses gives how often ways of the draft were pressed in the release.
+func (s *Side) uses(ctx context.Context, b *Building) (whole.Uses, error) {
+	used, err := s.Store.UsedWays(ctx, b.project, s.Now())
+	if err != nil {
+		return nil, err
+	}
+	out := whole.Uses{}
+	for _, u := range used {
+		out[whole.WayKey{Screen: u.Screen, Element: u.Element, Trigger: u.Trigger}] = whole.Use{Week: u.Week, Long: u.N}
+	}
+	out.OnRails(b.Draft.App.Project)
+	return out, nil
 }
 
 // file answers with a text that is no JSON.

@@ -15,6 +15,7 @@ import (
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/use"
+	"ambergate/core/whole"
 	"ambergate/records"
 	"ambergate/server/answer"
 	"ambergate/server/base"
@@ -53,6 +54,9 @@ func (s *Side) atWork(ctx context.Context, b *Building, user *ask.User, req api.
 	cell := b.Draft.Reach().For(user.Roles).Cells[screen.ID]
 	if out.How = string(cell.Kind); cell.Led() {
 		out.Presses = cell.Presses
+	}
+	if shut := whole.ShutWays(b.Draft.Reach(), screen.ID); len(shut) > 0 {
+		out.Shut = &shut
 	}
 	t := base.Tags{Base: s.Base, Project: app.Project}
 	src := use.Sources{Records: from, Tags: t, Now: s.LocalNow(app), Others: s.Others(ctx), Ghosts: true}

@@ -89,6 +89,9 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	if outcome.Kind == press.Asked {
 		return &api.PressResult{Kind: "question", Question: v.put(req, outcome.Question)}, nil
 	}
+	if !again {
+		v.countPress(place.Screen, req.Element, answer.Value(req.Trigger))
+	}
 	return v.afterPress(ctx, req, at, outcome, again)
 }
 

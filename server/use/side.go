@@ -13,6 +13,7 @@ type Side struct {
 	holds   *holds
 	groups  *groups
 	CallUps *called.Hub // what the plant calls up
+	used    used
 }
 
 // New makes the users' side of a server.

@@ -94,7 +94,7 @@ func (c *collector) bring(e *Edge, w plan.Way, b *project.Binding, in *project.I
 			e.record = true
 		}
 		if needed {
-			e.given = append(e.given, "a "+one(in.Table)+" of it")
+			e.given = append(e.given, english.A(one(in.Table))+" of it")
 		}
 	case *rule.Input:
 		record.same = true
@@ -113,7 +113,7 @@ func (c *collector) bring(e *Edge, w plan.Way, b *project.Binding, in *project.I
 			e.given = append(e.given, "a record of one’s own")
 		}
 	case *rule.Picked:
-		e.given = append(e.given, "a "+one(in.Table)+" to pick")
+		e.given = append(e.given, english.A(one(in.Table))+" to pick")
 	case *rule.Point:
 		// what is chosen was asked for with the element
 	default:
@@ -155,7 +155,7 @@ func (c *collector) policies(e *Edge, w plan.Way, lead *plan.Lead) {
 				other.parts = append(other.parts, p)
 			}
 		}
-		other.unsure = append([]string{"it comes where there is no record"}, e.unsure...)
+		other.unsure = append([]string{"only where there is no record to go on with"}, e.unsure...)
 		for _, in := range instead.Inputs {
 			other.shut = other.shut || in.Required && !(b.None == "add" && in.ID == instead.Record)
 		}

@@ -6,6 +6,7 @@ import (
 
 	"ambergate/core/cond"
 	"ambergate/core/cond/prove"
+	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -372,7 +373,7 @@ func (r *runner) doubt(e *Edge, at state, tell func(words string)) {
 		case at.adds():
 			tell("there is no record yet")
 		case in != nil && !in.Required:
-			tell("it may be open without a " + one(r.g.App.Project, in.Table))
+			tell("it may be open without " + english.A(one(r.g.App.Project, in.Table)))
 		}
 	}
 	if at.over() && e.beside {

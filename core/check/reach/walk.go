@@ -101,6 +101,13 @@ func (g *Graph) For(r map[string]bool) *Result {
 	return out
 }
 
+// Known gives where a set of roles gets if that was found out already; else nil.
+func (g *Graph) Known(r map[string]bool) *Result {
+	g.proofs.mu.Lock()
+	defer g.proofs.mu.Unlock()
+	return g.results[Roles(r)]
+}
+
 // entry says how far the start is proven to open.
 func (o *Result) entry() Hold { return o.opensAlone(o.run.g.App.Project.Screens[o.Start]) }
 

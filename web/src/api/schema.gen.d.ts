@@ -3350,6 +3350,10 @@ export interface components {
             hold: "sure" | "maybe" | "never";
             points?: number[][];
             words?: string[];
+            /** Format: int64 */
+            week?: number;
+            /** Format: int64 */
+            long?: number;
         };
         /** @description One way of a wire, as a sentence */
         WireWay: {
@@ -3362,6 +3366,10 @@ export interface components {
             hold: "sure" | "maybe" | "never";
             while?: string[];
             unsure?: string[];
+            /** Format: int64 */
+            week: number;
+            /** Format: int64 */
+            long: number;
         };
         /** @description Something that a check proved. */
         Finding: {
@@ -3793,6 +3801,15 @@ export interface components {
             who: string;
             /** @description how surely they get there */
             how: string;
+            /** @description ways that are proven never to open for some who get here */
+            shut?: components["schemas"]["ShutWay"][];
+        };
+        /** @description A way that is proven never to open for some who get to its screen */
+        ShutWay: {
+            element: string;
+            trigger: string;
+            /** @description for whom, in words */
+            roles: string;
         };
         /** @description An input that the screen needs and has not got. */
         NeededInput: {

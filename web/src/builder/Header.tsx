@@ -4,7 +4,7 @@ import type { Draft } from '../api/client';
 import { isReleasable } from '../document/project';
 import { Action, Key } from '../ui/controls';
 import type { DraftHands } from './useDraft';
-import { openFindings } from './whole/findings';
+import { toMend } from './whole/findings';
 
 interface HeaderProps {
   hands: DraftHands;
@@ -123,7 +123,7 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
 
 /** How many findings there are that nobody lives with. */
 function Count({ draft }: { draft: Draft }) {
-  const open = openFindings(draft);
+  const open = toMend(draft);
   if (open.length === 0) return null;
   const broken = open.some((f) => f.severity === 'broken');
   return (

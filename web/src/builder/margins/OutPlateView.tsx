@@ -7,7 +7,7 @@ import type { OutPlate } from './plates';
 
 /** One plate of the ways out: pressed, it chooses its next way; pressed again, it leads there. */
 export function OutPlateView({ plate }: { plate: OutPlate }) {
-  const { chosen, choose, open, point, way } = useBuild();
+  const { chosen, choose, open, point, way, work } = useBuild();
   const isChosen = plate.ways.some((w) => w.element === chosen && w.trigger === way?.trigger);
   const shut = plate.ways.every((w) => w.state === 'hidden' || w.state === 'greyed');
   const broken = plate.findings.some((f) => f.severity === 'broken');
@@ -17,6 +17,11 @@ export function OutPlateView({ plate }: { plate: OutPlate }) {
   useEffect(() => {
     if (isChosen) box.current?.scrollIntoView({ block: 'nearest' });
   }, [isChosen]);
+  // Said where all ways of the plate are shut to the same.
+  const shutTo = plate.ways.map(
+    (w) => work.shut?.find((s) => s.element === w.element && s.trigger === w.trigger)?.roles,
+  );
+  const never = shutTo.every((s) => s === shutTo[0]) ? shutTo[0] : undefined;
   const first = plate.ways[0];
   if (!first) return null;
   const next =
@@ -64,6 +69,7 @@ export function OutPlateView({ plate }: { plate: OutPlate }) {
           build {plate.title}
         </Box>
       )}
+      {never && <div className="plate-below">proven never open for {never}</div>}
       {plate.findings.map((f) => (
         <FindingNote key={f.check + f.words} finding={f} />
       ))}

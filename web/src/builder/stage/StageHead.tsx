@@ -1,6 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useNavigate } from 'react-router';
 import type { AtWork } from '../../api/client';
 import type { ScreenDoc } from '../../document/screens';
+import { useBuild } from '../context';
 import { type StageWidth, StageWidthPicker } from './StageWidth';
 
 interface HeadProps {
@@ -12,13 +14,24 @@ interface HeadProps {
 
 /** What the screen is called, and what it is for the walked user. */
 export function StageHead({ screen, work, width, onWidth }: HeadProps) {
+  const { project } = useBuild();
+  const navigate = useNavigate();
   return (
     <Flex align="baseline" gap="10px" minH="30px" mb="4px">
       <Box as="h1" fontSize="head" fontWeight="800" whiteSpace="nowrap">
         {screen?.title}
       </Box>
       <Box fontSize="note" color="muted" truncate>
-        {screen && about(screen, work)}
+        {screen && about(screen, work)}{' '}
+        <Box
+          as="button"
+          cursor="pointer"
+          textDecoration="underline"
+          title="The path there, and back"
+          onClick={() => navigate(`/build/${project}/reach/${work.screen}~${work.who}`)}
+        >
+          {farFrom(work)}
+        </Box>
       </Box>
       <Box flex="1" />
       <StageWidthPicker width={width} onWidth={onWidth} />
@@ -27,12 +40,13 @@ export function StageHead({ screen, work, width, onWidth }: HeadProps) {
 }
 
 function about(screen: ScreenDoc, work: AtWork): string {
-  return [screen.type, screen.area, `entered by ${work.entered}`, farFrom(work)].filter(Boolean).join(' · ');
+  return `${[screen.type, screen.area, `entered by ${work.entered}`].filter(Boolean).join(' · ')} ·`;
 }
 
 /** How far from the start of the walked user. */
-function farFrom({ presses, user }: AtWork): string {
-  if (presses < 0) return `no way for ${user}`;
+function farFrom({ presses, user, how }: AtWork): string {
+  if (presses < 0) return how === 'never' ? `never for ${user}` : `no way for ${user}`;
   if (presses === 0) return `${user}’s start`;
-  return `${presses} ${presses === 1 ? 'press' : 'presses'} from ${user}’s start`;
+  const maybe = how === 'maybe' ? 'maybe ' : '';
+  return `${maybe}${presses} ${presses === 1 ? 'press' : 'presses'} from ${user}’s start`;
 }

@@ -5,6 +5,11 @@ export function openFindings(draft: Draft): Finding[] {
   return draft.findings.filter((f) => !f.accepted);
 }
 
+/** Those of them that something is to be done about: what is only worth knowing is not counted. */
+export function toMend(draft: Draft): Finding[] {
+  return openFindings(draft).filter((f) => f.severity !== 'note');
+}
+
 /** What tells one finding from another. */
 export function keyOf(f: Finding): string {
   return [f.check, f.screen, f.entity, f.element, f.trigger, f.words].join('|');

@@ -13,6 +13,7 @@ import { TabRow } from '../../TabRow';
 import { NewWay } from '../ways/NewWay';
 import { KindLook } from './KindLook';
 import { Repoint } from './Repoint';
+import { ScreenExpected } from './ScreenExpected';
 import { ScreenParts } from './ScreenParts';
 
 const tabs = ['Who', 'Settings'] as const;
@@ -52,6 +53,7 @@ export function ScreenTab() {
             size="18px"
           />
         )}
+        {tab === 'Who' && <ScreenExpected />}
         {tab === 'Who' && (
           <Box color="muted" fontSize="note" maxW="620px" mt="4px">
             Press a button or plate to see its way. Press it again to try it as the person you walk as; nothing is

@@ -13,13 +13,14 @@ interface HeadProps {
   onWho: (key: string) => void;
   wanted: Wanted;
   onWanted: (w: Wanted) => void;
+  onFound: () => void;
   onZoom: (by: number) => void;
   onWhole: () => void;
   onFile: (format: 'svg' | 'scxml') => void;
 }
 
 /** For whom the map is, what of it is wanted, how near one looks, and files of it. */
-export function MapHead({ map, who, as, onWho, wanted, onWanted, onZoom, onWhole, onFile }: HeadProps) {
+export function MapHead({ map, who, as, onWho, wanted, onWanted, onFound, onZoom, onWhole, onFile }: HeadProps) {
   const { draft } = useWhole();
   const screens = map.plates.filter((p) => !p.rail);
   const areas = [...new Set(screens.map((p) => p.area ?? ''))].sort();
@@ -70,6 +71,8 @@ export function MapHead({ map, who, as, onWho, wanted, onWanted, onZoom, onWhole
         fontSize="note"
         value={wanted.find}
         onChange={(e) => onWanted({ ...wanted, find: e.target.value })}
+        onKeyDown={(e) => e.key === 'Enter' && onFound()}
+        title="Enter goes to the first one"
       />
       {pick(
         'type',
@@ -102,6 +105,7 @@ export function MapHead({ map, who, as, onWho, wanted, onWanted, onZoom, onWhole
         <option value="">whatever it is</option>
         <option value="findings">only with findings</option>
         <option value="trapped">only without a way back</option>
+        <option value="unused">only never used</option>
         <option value="unled">only where no way leads</option>
         {draft.released > 0 && <option value="changed">only changed since the release</option>}
       </Select>

@@ -40,9 +40,13 @@ export function MapPage({ item, as }: { item: string | undefined; as: string }) 
     () => new Set(Object.entries(draft.versions).flatMap(([id, v]) => (v > draft.since ? [id] : []))),
     [draft],
   );
-  const dims = useCallback((p: MapPlate) => !wants(wanted, p, findings, changed), [wanted, findings, changed]);
   const onPull = usePulledWay();
   const data = map.data;
+  const used = useMemo(() => new Set(data?.wires.flatMap((w) => (w.long ? [w.from, w.to] : []))), [data]);
+  const dims = useCallback(
+    (p: MapPlate) => !wants(wanted, p, { found: findings, changed, used }),
+    [wanted, findings, changed, used],
+  );
   // biome-ignore lint/correctness/useExhaustiveDependencies: once, when one came for a screen
   useEffect(() => {
     const plate = data?.plates.find((p) => p.id === item);
@@ -86,6 +90,10 @@ export function MapPage({ item, as }: { item: string | undefined; as: string }) 
         }}
         wanted={wanted}
         onWanted={setWanted}
+        onFound={() => {
+          const hit = data.plates.find((p) => !dims(p));
+          if (hit) choose([hit.id]);
+        }}
         onZoom={(by) => view.current?.set((v, w, h) => zoomed(v, by, w / 2, h / 2))}
         onWhole={() => view.current?.set((_, w, h) => wholeView(data, w, h))}
         onFile={(f) => void file(f)}

@@ -97,6 +97,7 @@ function OfPlate({ map, plate, who, onWire, onChoose }: PanelProps & { plate: Ma
           <Box color="muted" truncate>
             {w.n > 1 ? `${w.n} ways: ` : ''}
             {w.words?.join(', ')}
+            {w.week ? ` · ${w.week} times this week` : ''}
             {w.hold === 'never' ? ' · never open' : w.hold === 'maybe' ? ' · under conditions' : ''}
           </Box>
         </Flex>

@@ -42,6 +42,7 @@ export const MapPlateView = memo(function MapPlateView(p: PlateProps) {
       data-chosen={p.chosen || p.second}
       data-lit={p.lit}
       data-dim={p.dim}
+      data-near={!!p.near}
       data-trapped={plate.trapped}
       aria-label={said}
       aria-pressed={p.chosen || p.second}

@@ -3,6 +3,7 @@ import { type RefObject, useEffect, useLayoutEffect, useMemo, useRef, useState }
 import type { MapPlate, MapWire, ScreenMap } from '../../../api/client';
 import { useSteady } from '../../../ui/useSteady';
 import { draw, inkOf, type Picture } from './draw';
+import { MapAreas } from './MapAreas';
 import { MapPlateView } from './MapPlateView';
 import { useMapGestures } from './useMapGestures';
 import {
@@ -230,7 +231,7 @@ export function MapStage(props: StageProps) {
           </svg>
         )}
       </Box>
-      {nearness === 'areas' && <Areas map={map} view={seen.k} at={view.current} findings={findings} />}
+      {nearness === 'areas' && <MapAreas map={map} view={seen.k} at={view.current} findings={findings} />}
       <Box
         position="absolute"
         left="0"
@@ -259,22 +260,5 @@ export function MapStage(props: StageProps) {
         </div>
       </Box>
     </Box>
-  );
-}
-
-/** From far: what each area is called, how many screens it has, and how many of them have findings. */
-function Areas({ map, view, at, findings }: { map: ScreenMap; view: number; at: View; findings: Map<string, number> }) {
-  return (
-    <div style={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}>
-      {map.areas.map((a) => {
-        const found = map.plates.filter((p) => (p.area ?? '') === a.name && findings.has(p.id)).length;
-        return (
-          <div key={a.name} className="map-area" style={{ top: Math.max(38, a.y * view + at.y) }}>
-            {a.name || 'No area'} · {a.screens} {a.screens === 1 ? 'screen' : 'screens'}
-            {found > 0 && `, ${found} with findings`}
-          </div>
-        );
-      })}
-    </div>
   );
 }

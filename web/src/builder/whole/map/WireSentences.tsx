@@ -112,9 +112,20 @@ function Told({ way }: { way: WireWay }) {
       <Box fontSize="note" color={color} fontWeight="600">
         {words}
       </Box>
+      <Box fontSize="note" color="muted">
+        {way.week > 0
+          ? `${times(way.week)} this week`
+          : way.long > 0
+            ? `${times(way.long)} in ten weeks`
+            : 'never used'}
+      </Box>
       <Action tone="quiet" minH="24px" onClick={() => openScreen(way.on, way.element)}>
         where it stands
       </Action>
     </Flex>
   );
+}
+
+function times(n: number): string {
+  return n === 1 ? 'once' : `${n} times`;
 }

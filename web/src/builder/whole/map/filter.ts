@@ -1,5 +1,5 @@
 import type { Draft, MapPlate, ScreenMap } from '../../../api/client';
-import { openFindings } from '../findings';
+import { toMend } from '../findings';
 
 /** What of the map is wanted; the rest steps back. */
 export interface Wanted {
@@ -7,12 +7,19 @@ export interface Wanted {
   type: string;
   table: string;
   area: string;
-  only: '' | 'findings' | 'changed' | 'trapped' | 'unled';
+  only: '' | 'findings' | 'changed' | 'trapped' | 'unled' | 'unused';
 }
 
 export const everything: Wanted = { find: '', type: '', table: '', area: '', only: '' };
 
-export function wants(w: Wanted, p: MapPlate, found: Map<string, number>, changed: Set<string>): boolean {
+/** What is known of plates besides what the map says. */
+export interface Known {
+  found: Map<string, number>;
+  changed: Set<string>;
+  used: Set<string>; // plates that somebody was led to, or from
+}
+
+export function wants(w: Wanted, p: MapPlate, { found, changed, used }: Known): boolean {
   const words = w.find.trim().toLowerCase();
   if (words && !`${p.title} ${p.area ?? ''} ${p.type}`.toLowerCase().includes(words)) return false;
   if (w.type && p.type !== w.type) return false;
@@ -23,6 +30,8 @@ export function wants(w: Wanted, p: MapPlate, found: Map<string, number>, change
       return found.has(p.id);
     case 'changed':
       return changed.has(p.id);
+    case 'unused':
+      return !used.has(p.id);
     case 'trapped':
       return !!p.trapped;
     case 'unled':
@@ -40,7 +49,7 @@ export function isEverything(w: Wanted): boolean {
 export function findingsByPlate(draft: Draft): Map<string, number> {
   const out = new Map<string, number>();
   const rails = new Set(Object.keys(draft.entities).filter((id) => draft.entities[id]?.kind === 'rail'));
-  for (const f of openFindings(draft)) {
+  for (const f of toMend(draft)) {
     const at = f.entity && rails.has(f.entity) ? f.entity : f.screen;
     if (at) out.set(at, (out.get(at) ?? 0) + 1);
   }
