@@ -1,7 +1,9 @@
 package large_test
 
 import (
+	"bytes"
 	"encoding/json"
+	"fmt"
 	"testing"
 
 	"ambergate/bench/large"
@@ -104,4 +106,47 @@ func BenchmarkReach(b *testing.B) {
 			b.ReportMetric(100*float64(maybe)/float64(all), "%maybe")
 		}
 	})
+}
+
+// BenchmarkAfterOneEdit compiles one screen anew, proves who gets where again and runs all checks: what there is to do
+// before the findings of an edit are there.
+func BenchmarkAfterOneEdit(b *testing.B) {
+	entities := large.Project(large.Full)
+	p, err := project.Decode(entities)
+	if err != nil {
+		b.Fatal(err)
+	}
+	app, err := plan.Compile(p)
+	if err != nil {
+		b.Fatal(err)
+	}
+	for name, edit := range map[string][2]string{
+		"words":     {`"words":"Go 3"`, `"words":"Go on"`},
+		"condition": {`record.f_n3 > 3`, `record.f_n3 > 4`},
+	} {
+		b.Run(name, func(b *testing.B) {
+			g := reach.Of(app, nil)
+			c, err := check.RunAfter(b.Context(), g, nil, nil)
+			if err != nil {
+				b.Fatal(err)
+			}
+			now, at, i := app, g, 0
+			for b.Loop() {
+				id := fmt.Sprintf("s_%d", i*37%1000)
+				i++
+				body := bytes.ReplaceAll(entities[id], []byte(edit[0]), []byte(edit[1]))
+				next, err := project.Redecode(now.Project, map[string]json.RawMessage{id: body})
+				if err != nil {
+					b.Fatal(err)
+				}
+				if now, err = plan.Recompile(now, next, []string{id}); err != nil {
+					b.Fatal(err)
+				}
+				at = reach.Of(now, at)
+				if c, err = check.RunAfter(b.Context(), at, nil, c); err != nil {
+					b.Fatal(err)
+				}
+			}
+		})
+	}
 }

@@ -30,9 +30,11 @@ func RunUntil(ctx context.Context, app *plan.App) ([]Finding, error) {
 // RunOver does so over what leads where in a project, which was found already, for each role and for each set of roles
 // that people have.
 func RunOver(ctx context.Context, g *reach.Graph, sets []map[string]bool) ([]Finding, error) {
-	ix := newIndex(g.App, Outside{})
-	ix.Graph, ix.Sets = g, sets
-	return ix.run(ctx, false)
+	kept, err := RunAfter(ctx, g, sets, nil)
+	if err != nil {
+		return nil, err
+	}
+	return kept.Findings, nil
 }
 
 // Against runs the checks that compare a compiled project with what stands outside it.
@@ -50,14 +52,24 @@ func (ix *Index) run(ctx context.Context, outside bool) ([]Finding, error) {
 		if err := ctx.Err(); err != nil {
 			return nil, err
 		}
-		c.Run(ix, func(f Finding) {
-			f.Check = c.Name
-			out = append(out, f)
-		})
+		out = append(out, ix.runOne(c)...)
 	}
-	out = Sorted(ix.foldRails(out))
-	accept(ix.App.Project, out)
-	return out, nil
+	return ix.told(out), nil
+}
+
+func (ix *Index) runOne(c *Check) (out []Finding) {
+	c.Run(ix, func(f Finding) {
+		f.Check = c.Name
+		out = append(out, f)
+	})
+	return out
+}
+
+// told gives findings as they are told: those of rails once, in order, with what somebody lives with.
+func (ix *Index) told(found []Finding) []Finding {
+	found = Sorted(ix.foldRails(found))
+	accept(ix.App.Project, found)
+	return found
 }
 
 // foldRails makes one finding of what is found alike on several screens that a rail stands on.

@@ -6,11 +6,20 @@ import (
 )
 
 var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field that a role it is for may not see: for them it is never known", Run: func(ix *Index, report func(Finding)) {
+	var narrowed []*project.Role // from whom something is kept
+	for _, r := range project.Ordered(ix.App.Project.Roles) {
+		if ix.keptFrom(r.ID) {
+			narrowed = append(narrowed, r)
+		}
+	}
+	if len(narrowed) == 0 {
+		return
+	}
 	for _, s := range ix.conditions() {
 		if s.what == "row rule" {
 			continue // rules are the project's own: they see everything
 		}
-		for _, r := range project.Ordered(ix.App.Project.Roles) {
+		for _, r := range narrowed {
 			if s.roles != nil && !s.roles[r.ID] {
 				continue
 			}
@@ -23,6 +32,16 @@ var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field 
 		}
 	}
 }}
+
+// keptFrom says whether there is anything that a role may not see.
+func (ix *Index) keptFrom(role string) bool {
+	for id := range ix.App.Project.Tables {
+		if g := ix.grant(role, id); !g.View || len(g.Hidden) > 0 {
+			return true
+		}
+	}
+	return false
+}
 
 // hiddenAsk is one question to hiddenFor, which many ways with the same condition ask.
 type hiddenAsk struct {

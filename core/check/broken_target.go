@@ -53,7 +53,7 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 			report(Finding{Severity: Broken, Screen: p.Screen, Element: p.Element, Words: "The " + p.Where + " cannot be read: " + p.Problem.Message, Evidence: p.Text})
 		}
 	}
-	for _, id := range sortedScreens(ix.App) {
+	for _, id := range ix.screens() {
 		s := ix.App.Screens[id].Screen
 		if s.Up != "" && ix.App.Project.Screens[s.Up] == nil {
 			report(Finding{Severity: Broken, Screen: id, Words: "The screen that is “up” from here is gone.", Mends: []Mend{{Words: "let up mean home", Patch: []patch.Op{{Op: "remove", Path: "/" + id + "/up"}}}}})

@@ -7,15 +7,17 @@ import (
 )
 
 var openByAddress = &Check{Name: "open-by-address", Doc: "a role may open a screen by its address though no way leads it there, while ways lead others", Run: func(ix *Index, report func(Finding)) {
-	for _, id := range sortedScreens(ix.App) {
+	roles := project.Ordered(ix.App.Project.Roles)
+	results := ix.resultOf(ix.everybody()) // each role alone comes first, in this order
+	for _, id := range ix.screens() {
 		s := ix.App.Project.Screens[id]
 		if s.Offered {
 			continue // other projects lead here
 		}
 		led := map[string]bool{}
 		var open []string
-		for _, r := range project.Ordered(ix.App.Project.Roles) {
-			switch cell := ix.graph().For(map[string]bool{r.ID: true}).Cells[id]; {
+		for i, r := range roles {
+			switch cell := results[i].Cells[id]; {
 			case cell.Led() || cell.Kind == reach.BySelf:
 				led[r.ID] = true
 			case cell.Kind == reach.ByAddress:

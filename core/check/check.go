@@ -4,6 +4,7 @@
 //
 //   - check.go: what a finding, a mend and a check are
 //   - all.go: every check, running them
+//   - after.go: running them again after an edit
 //   - accepted.go: findings that somebody lives with
 //   - shut.go: why something does not lead somebody on
 //   - index.go: every way of a project, and what many checks ask
@@ -65,4 +66,7 @@ type Check struct {
 	// Outside says that it compares the project with what stands outside it, which changes while the
 	// project does not: it is quick, and run at each look.
 	Outside bool
+	// Local says that what it finds on a screen hangs on that screen alone, on what its ways lead to, and on what all
+	// have in common: after an edit of others it is still so.
+	Local bool
 }

@@ -8,7 +8,7 @@ import (
 	"ambergate/core/project"
 )
 
-var comesBack = &Check{Name: "comes-back", Doc: "a dialog that comes back with nothing, or with something else than is taken", Run: func(ix *Index, report func(Finding)) {
+var comesBack = &Check{Name: "comes-back", Doc: "a dialog that comes back with nothing, or with something else than is taken", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		tables, plain, back := ix.App.Results(w.Way)
 		first := w.Of == nil || w.Of == w.Gate.Cases[0]

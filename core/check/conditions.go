@@ -7,7 +7,6 @@ import (
 
 	"ambergate/core/cond"
 	"ambergate/core/cond/prove"
-	"ambergate/core/words"
 )
 
 // stated is one condition of the project with the place where it stands.
@@ -18,6 +17,7 @@ type stated struct {
 	finding Finding
 	path    string          // JSON Pointer, for mends
 	roles   map[string]bool // who is asked at all; nil for everyone
+	shared  bool            // it stands on several screens
 }
 
 // conditions lists every condition that decides something, in a stable order.
@@ -31,27 +31,45 @@ func (ix *Index) conditions() []stated {
 func (ix *Index) findConditions() []stated {
 	out := []stated{}
 	said := map[string]bool{}
-	for _, id := range sortedScreens(ix.App) {
-		plan := ix.App.Screens[id]
-		if plan.Guard != nil {
-			out = append(out, stated{what: "guard", words: "the guard of “" + plan.Screen.Title + "”", node: plan.Guard.Root, finding: Finding{Screen: id}, path: "/" + id + "/guard", roles: plan.Screen.Roles})
-		}
-		for _, e := range plan.Elements {
-			words := "“" + words.Element(ix.App, plan.Screen, e) + "”"
-			if e.ShownWhile != nil {
-				out = append(out, stated{what: "shown while", words: words, node: e.ShownWhile.Root, finding: Finding{Screen: id, Element: e.ID}, path: "/" + id + "/elements/" + e.ID + "/shown", roles: plan.Screen.Roles})
+	for _, id := range ix.screens() {
+		for _, s := range ix.statedOn(id) {
+			if s.shared && said[s.path] {
+				continue // once, however many screens it stands on
 			}
-		}
-		for _, w := range plan.Ways() {
-			if w.Gate.Condition == nil || said[w.Wiring()] {
-				continue
+			if s.shared {
+				said[s.path] = true
 			}
-			said[w.Wiring()] = w.Rail != nil || w.Gate.Shared != nil // once, however many screens it stands on
-			words := "“" + words.Element(ix.App, plan.Screen, w.Element) + "”"
-			out = append(out, stated{what: "way", words: words, node: w.Gate.Condition.Root, finding: Way{Way: w}.Finding("", ""), path: w.Wiring() + "/while", roles: w.Gate.Roles})
+			out = append(out, s)
 		}
 	}
 	return append(out, ix.rowRules()...)
+}
+
+// statedOn lists the conditions of one screen.
+func (ix *Index) statedOn(id string) []stated {
+	if known, is := ix.statedBy[id]; is {
+		return known
+	}
+	var out []stated
+	plan := ix.App.Screens[id]
+	if plan.Guard != nil {
+		out = append(out, stated{what: "guard", words: "the guard of “" + plan.Screen.Title + "”", node: plan.Guard.Root, finding: Finding{Screen: id}, path: "/" + id + "/guard", roles: plan.Screen.Roles})
+	}
+	for _, e := range plan.Elements {
+		if e.ShownWhile != nil {
+			out = append(out, stated{what: "shown while", words: "“" + ix.words(plan.Screen, e) + "”", node: e.ShownWhile.Root, finding: Finding{Screen: id, Element: e.ID}, path: "/" + id + "/elements/" + e.ID + "/shown", roles: plan.Screen.Roles})
+		}
+	}
+	for _, w := range plan.Ways() {
+		if w.Gate.Condition != nil {
+			out = append(out, stated{what: "way", words: "“" + ix.words(plan.Screen, w.Element) + "”", node: w.Gate.Condition.Root, finding: Way{Way: w}.Finding("", ""), path: w.Wiring() + "/while", roles: w.Gate.Roles, shared: w.Rail != nil || w.Gate.Shared != nil})
+		}
+	}
+	if ix.statedBy == nil {
+		ix.statedBy = map[string][]stated{}
+	}
+	ix.statedBy[id] = out
+	return out
 }
 
 func (ix *Index) rowRules() []stated {
@@ -106,8 +124,24 @@ func (ix *Index) can(t turn) bool {
 	return known
 }
 
+// asksRoles says whether a condition asks who the user is.
+func (ix *Index) asksRoles(n *cond.Node) bool {
+	asks, known := ix.asks[n]
+	if !known {
+		asks = len(n.RolesAsked()) > 0
+		if ix.asks == nil {
+			ix.asks = map[*cond.Node]bool{}
+		}
+		ix.asks[n] = asks
+	}
+	return asks
+}
+
 // forSome says whether the condition can hold, or fail, for any of the roles that are asked.
 func (s stated) forSome(ix *Index, fail bool) bool {
+	if !ix.asksRoles(s.node) && len(ix.App.Project.Roles) > 0 {
+		return ix.can(turn{s.node, "", fail}) // it is the same for each of them
+	}
 	asked := false
 	for r := range ix.App.Project.Roles {
 		if s.roles != nil && !s.roles[r] {

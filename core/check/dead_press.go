@@ -9,7 +9,7 @@ import (
 	"ambergate/core/words"
 )
 
-var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", Run: func(ix *Index, report func(Finding)) {
+var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a guard or grants refuse", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		for _, m := range w.Targets() {
 			if f, found := ix.refusedTo(w, m); found {
@@ -23,13 +23,11 @@ var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a g
 func (ix *Index) refusedTo(w Way, m *plan.Lead) (Finding, bool) {
 	var refused, names []string
 	why := ""
-	for _, r := range project.Ordered(ix.App.Project.Roles) {
-		if w.Gate.Roles != nil && !w.Gate.Roles[r.ID] || !ix.stands(w, r.ID) {
+	for _, id := range ix.refusing(m.Target, m.Mode) {
+		if w.Gate.Roles != nil && !w.Gate.Roles[id] || !ix.stands(w, id) {
 			continue
 		}
-		if reason := ix.refuses(m.Target, m.Mode, r.ID); reason != "" {
-			refused, names, why = append(refused, r.ID), append(names, r.Name), reason
-		}
+		refused, names, why = append(refused, id), append(names, ix.App.Project.Roles[id].Name), ix.refuses(m.Target, m.Mode, id)
 	}
 	if len(refused) == 0 {
 		return Finding{}, false
@@ -41,6 +39,30 @@ func (ix *Index) refusedTo(w Way, m *plan.Lead) (Finding, bool) {
 		f.Mends = []Mend{{Words: "not for " + who, Patch: patch}}
 	}
 	return f, true
+}
+
+// shutAsk is a screen, in a mode.
+type shutAsk struct {
+	screen *project.Screen
+	mode   string
+}
+
+// refusing gives the roles that a screen is shut to, in their order; found once.
+func (ix *Index) refusing(s *project.Screen, mode string) []string {
+	key := shutAsk{s, mode}
+	out, known := ix.shutTo[key]
+	if !known {
+		for _, r := range project.Ordered(ix.App.Project.Roles) {
+			if ix.refuses(s, mode, r.ID) != "" {
+				out = append(out, r.ID)
+			}
+		}
+		if ix.shutTo == nil {
+			ix.shutTo = map[shutAsk][]string{}
+		}
+		ix.shutTo[key] = out
+	}
+	return out
 }
 
 // withoutRoles takes roles off a gate: those that are named, or all others where it was for everyone.

@@ -9,32 +9,18 @@ import (
 	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
-	"ambergate/core/words"
 )
 
 var drift = &Check{Name: "drift", Doc: "the same button at different places on screens of one kind", Run: func(ix *Index, report func(Finding)) {
-	type same struct{ kind, words, leads string }
-	at := map[same]map[project.Cell][]string{}
-	var order []same
-	for _, id := range sortedScreens(ix.App) {
-		s := ix.App.Screens[id]
-		once := map[same]bool{}
-		for _, e := range s.Elements {
-			if e.Kind != "button" {
-				continue
+	at := map[placedKey]map[project.Cell][]string{}
+	var order []placedKey
+	for _, id := range ix.screens() {
+		for _, b := range ix.placedOn(id) {
+			if at[b.placedKey] == nil {
+				at[b.placedKey] = map[project.Cell][]string{}
+				order = append(order, b.placedKey)
 			}
-			leads, fixed := leadsAlike(e)
-			key := same{s.Screen.Type, words.Element(ix.App, s.Screen, e), leads}
-			if !fixed || once[key] {
-				continue
-			}
-			once[key] = true
-			if at[key] == nil {
-				at[key] = map[project.Cell][]string{}
-				order = append(order, key)
-			}
-			cell := project.Cell{Row: e.Cell.Row, Col: e.Cell.Col}
-			at[key][cell] = append(at[key][cell], s.Screen.ID)
+			at[b.placedKey][b.cell] = append(at[b.placedKey][b.cell], id)
 		}
 	}
 	for _, key := range order {
@@ -58,6 +44,41 @@ var drift = &Check{Name: "drift", Doc: "the same button at different places on s
 		report(Finding{Severity: Note, Screen: others[0], Words: fmt.Sprintf("“%s” stands in row %d, column %d on %d screens of this kind, and elsewhere on %s.", key.words, cells[0].Row, cells[0].Col, len(usual), english.List(titles, "and")), Evidence: "Hands find again what stays where it is."})
 	}
 }}
+
+// placedKey is what makes two buttons the same: on screens of one kind, by their words, leading alike.
+type placedKey struct{ kind, words, leads string }
+
+// placedButton is one of them, and where it stands.
+type placedButton struct {
+	placedKey
+	cell project.Cell
+}
+
+// placedOn gives those of one screen, each once.
+func (ix *Index) placedOn(screen string) []placedButton {
+	if known, is := ix.placedBy[screen]; is {
+		return known
+	}
+	var out []placedButton
+	s := ix.App.Screens[screen]
+	once := map[placedKey]bool{}
+	for _, e := range s.Elements {
+		if e.Kind != "button" {
+			continue
+		}
+		leads, fixed := leadsAlike(e)
+		key := placedKey{s.Screen.Type, ix.words(s.Screen, e), leads}
+		if fixed && !once[key] {
+			once[key] = true
+			out = append(out, placedButton{key, project.Cell{Row: e.Cell.Row, Col: e.Cell.Col}})
+		}
+	}
+	if ix.placedBy == nil {
+		ix.placedBy = map[string][]placedButton{}
+	}
+	ix.placedBy[screen] = out
+	return out
+}
 
 // leadsAlike says where a button leads, in the same words wherever it leads alike; false where that is decided anew on
 // each screen.

@@ -34,9 +34,17 @@ var grantedWithoutAWay = &Check{Name: "granted-without-a-way", Doc: "a role may 
 
 // doesOf gives what a role can do where it gets: verb and table.
 func (ix *Index) doesOf(role string) map[[2]string]bool {
+	if known := ix.does[role]; known != nil {
+		return known
+	}
 	out := map[[2]string]bool{}
+	if ix.does == nil {
+		ix.does = map[string]map[[2]string]bool{}
+	}
+	ix.does[role] = out
+	by := ix.doing()
 	r := ix.graph().For(map[string]bool{role: true})
-	for _, id := range sortedScreens(ix.App) {
+	for _, id := range ix.screens() {
 		if cell := r.Cells[id]; !cell.Led() && cell.Kind != reach.BySelf {
 			continue
 		}
@@ -46,13 +54,46 @@ func (ix *Index) doesOf(role string) map[[2]string]bool {
 				out[[2]string{"edit", l.Table}], out[[2]string{"add", l.Table}], out[[2]string{"delete", l.Table}] = true, true, true
 			}
 		}
-		for _, w := range screen.Ways() {
-			if mayUse(Way{Way: w}, map[string]bool{role: true}) {
-				doesBy(w, out)
+		for _, d := range by[id] {
+			if (d.roles == nil || d.roles[role]) && (d.rail == nil || d.rail[role]) {
+				out[d.what] = true
 			}
 		}
 	}
 	return out
+}
+
+// doing is something that a way of a screen does to records, and for whom it is.
+type doing struct {
+	what        [2]string
+	roles, rail map[string]bool
+}
+
+// doing gives what is done on each screen, found once for all roles.
+func (ix *Index) doing() map[string][]doing {
+	if ix.done != nil {
+		return ix.done
+	}
+	ix.done = map[string][]doing{}
+	for id := range ix.App.Screens {
+		ix.doingOn(id)
+	}
+	return ix.done
+}
+
+// doingOn finds what is done on one screen.
+func (ix *Index) doingOn(screen string) {
+	for _, w := range ix.App.Screens[screen].Ways() {
+		what := map[[2]string]bool{}
+		doesBy(w, what)
+		for key := range what {
+			d := doing{what: key, roles: w.Gate.Roles}
+			if w.Rail != nil {
+				d.rail = w.Rail.Placed.Roles
+			}
+			ix.done[screen] = append(ix.done[screen], d)
+		}
+	}
 }
 
 // doesBy notes what a way does to records.

@@ -28,7 +28,7 @@ var hardToUse = &Check{Name: "hard-to-use", Doc: "targets that are too small on 
 	for _, c := range tooClose(ix.App.Project) {
 		report(c)
 	}
-	for _, id := range sortedScreens(ix.App) {
+	for _, id := range ix.screens() {
 		s := ix.App.Screens[id]
 		if s.Screen.Type != "operator" {
 			continue

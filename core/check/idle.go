@@ -21,7 +21,7 @@ var idleTooShort = &Check{Name: "idle-too-short", Doc: "a role is brought back t
 			continue
 		}
 		result := ix.graph().For(map[string]bool{r.ID: true})
-		for _, id := range sortedScreens(ix.App) {
+		for _, id := range ix.screens() {
 			if !result.Cells[id].Led() {
 				continue
 			}
@@ -63,7 +63,7 @@ var noIdle = &Check{Name: "no-idle", Doc: "a role that goes round by itself can 
 			in[stop.Screen] = true
 		}
 		result := ix.graph().For(map[string]bool{r.ID: true})
-		for _, id := range sortedScreens(ix.App) {
+		for _, id := range ix.screens() {
 			if cell := result.Cells[id]; in[id] || cell.Kind != reach.IsMaybe && cell.Kind != reach.IsGiven && cell.Kind != reach.IsSure {
 				continue
 			}

@@ -6,24 +6,36 @@ import (
 	"slices"
 
 	"ambergate/core/check/reach"
+	"ambergate/core/cond"
 	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/words"
 )
 
 // Index is what the checks share: every way of the project, in a stable order, and what was found
 // out of things that many ways have in common.
 type Index struct {
-	App     *plan.App
-	Ways    []Way
-	Outside Outside
-	Graph   *reach.Graph      // what leads where; nil until it is asked for
-	Sets    []map[string]bool // sets of roles that people have
-	stated  []stated          // every condition; nil until it is asked for
-	grants  map[[2]string]project.Grant
-	hidden  map[hiddenAsk]string
-	refused map[refusedAsk]string
-	turns   map[turn]bool
+	App      *plan.App
+	Ways     []Way
+	Outside  Outside
+	Graph    *reach.Graph      // what leads where; nil until it is asked for
+	Sets     []map[string]bool // sets of roles that people have
+	only     []string          // screens that are looked at; nil for all
+	stated   []stated          // every condition; nil until it is asked for
+	grants   map[[2]string]project.Grant
+	hidden   map[hiddenAsk]string
+	does     map[string]map[[2]string]bool
+	done     map[string][]doing
+	shutTo   map[shutAsk][]string
+	said     map[*plan.Element]string
+	labels   map[string][]*labelled
+	statedBy map[string][]stated
+	placedBy map[string][]placedButton
+	results  []*reach.Result // of everybody, each who
+	asks     map[*cond.Node]bool
+	refused  map[refusedAsk]string
+	turns    map[turn]bool
 }
 
 // Outside is what stands outside a project and is compared with it.
@@ -43,15 +55,10 @@ type Gone struct {
 
 // grant gives what a role alone may do with a table.
 func (ix *Index) grant(role, table string) project.Grant {
-	return ix.grantOf(map[string]bool{role: true}, table)
-}
-
-// grantOf gives what a set of roles may do with one.
-func (ix *Index) grantOf(roles map[string]bool, table string) project.Grant {
-	key := [2]string{reach.Roles(roles), table}
+	key := [2]string{role, table}
 	g, known := ix.grants[key]
 	if !known {
-		g = ix.App.Project.GrantOf(roles, table)
+		g = ix.App.Project.GrantOf(map[string]bool{role: true}, table)
 		if ix.grants == nil {
 			ix.grants = map[[2]string]project.Grant{}
 		}
@@ -60,21 +67,46 @@ func (ix *Index) grantOf(roles map[string]bool, table string) project.Grant {
 	return g
 }
 
+// grantOf gives what a set of roles may do with one.
+func (ix *Index) grantOf(roles map[string]bool, table string) project.Grant {
+	if len(roles) == 1 {
+		for role := range roles {
+			return ix.grant(role, table)
+		}
+	}
+	return ix.App.Project.GrantOf(roles, table)
+}
+
 func newIndex(app *plan.App, outside Outside) *Index {
 	ix := &Index{App: app, Outside: outside}
 	for _, id := range sortedScreens(app) {
-		for _, out := range app.Screens[id].Ways() {
-			w := Way{Way: out}
-			if len(w.Gate.Cases) == 0 {
-				ix.Ways = append(ix.Ways, w)
-			}
-			for _, c := range w.Gate.Cases {
-				w.Of = c
-				ix.Ways = append(ix.Ways, w)
-			}
-		}
+		ix.Ways = append(ix.Ways, waysOf(app, id)...)
 	}
 	return ix
+}
+
+// waysOf gives those of one screen.
+func waysOf(app *plan.App, screen string) []Way {
+	var all []Way
+	for _, out := range app.Screens[screen].Ways() {
+		w := Way{Way: out}
+		if len(w.Gate.Cases) == 0 {
+			all = append(all, w)
+		}
+		for _, c := range w.Gate.Cases {
+			w.Of = c
+			all = append(all, w)
+		}
+	}
+	return all
+}
+
+// screens gives those that are looked at, in a stable order.
+func (ix *Index) screens() []string {
+	if ix.only == nil {
+		ix.only = sortedScreens(ix.App)
+	}
+	return ix.only
 }
 
 // Way is one case of one gate of one element, on one screen.
@@ -156,4 +188,17 @@ func putRoles(s *project.Screen, roles map[string]bool) []patch.Op {
 // putIdle brings a role back to its start after so many seconds.
 func putIdle(r *project.Role, seconds int) []patch.Op {
 	return []patch.Op{{Op: "add", Path: "/" + r.ID + "/idle", Value: encode(seconds)}}
+}
+
+// words says what an element is called; worked out once.
+func (ix *Index) words(s *project.Screen, e *plan.Element) string {
+	said, known := ix.said[e]
+	if !known {
+		said = words.Element(ix.App, s, e)
+		if ix.said == nil {
+			ix.said = map[*plan.Element]string{}
+		}
+		ix.said[e] = said
+	}
+	return said
 }

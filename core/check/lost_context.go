@@ -8,7 +8,7 @@ import (
 	"ambergate/core/words"
 )
 
-var lostContext = &Check{Name: "lost-context", Doc: "a way carries what its target does not take", Run: func(ix *Index, report func(Finding)) {
+var lostContext = &Check{Name: "lost-context", Doc: "a way carries what its target does not take", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		for _, m := range w.Targets() {
 			if m.Carry == nil || m.Carry.All {

@@ -9,7 +9,7 @@ import (
 	"ambergate/core/project"
 )
 
-var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, and nothing says what then", Run: func(ix *Index, report func(Finding)) {
+var mayBeNone = &Check{Name: "may-be-none", Doc: "a record that may be missing, and nothing says what then", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		for _, m := range w.Targets() {
 			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {

@@ -8,7 +8,7 @@ import (
 	"ambergate/core/project"
 )
 
-var missingInput = &Check{Name: "missing-input", Doc: "a required input that nothing is bound to", Run: func(ix *Index, report func(Finding)) {
+var missingInput = &Check{Name: "missing-input", Doc: "a required input that nothing is bound to", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		for _, m := range w.Targets() {
 			for _, in := range project.Ordered(m.Target.Inputs) {

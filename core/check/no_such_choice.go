@@ -7,7 +7,7 @@ import (
 	"ambergate/core/english"
 )
 
-var noSuchChoice = &Check{Name: "no-such-choice", Doc: "a condition compares with a text that is none of the field's choices", Run: func(ix *Index, report func(Finding)) {
+var noSuchChoice = &Check{Name: "no-such-choice", Doc: "a condition compares with a text that is none of the field's choices", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, s := range ix.conditions() {
 		s.node.Walk(func(n *cond.Node) {
 			for _, m := range comparedTexts(n) {

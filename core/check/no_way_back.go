@@ -10,7 +10,7 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 	over := map[string]bool{}      // also while it lies over another screen, as a dialog: by one that goes up or home
 	leads := map[string][]string{} // by a press, from screen to screen
 	opens := map[string][]string{} // by a press, dialogs and drawers: closing one is no way on
-	for _, id := range sortedScreens(ix.App) {
+	for _, id := range ix.screens() {
 		leaves[id] = !ix.App.Screens[id].Screen.Bare
 	}
 	for _, w := range ix.Ways {
@@ -36,7 +36,7 @@ var noWayBack = &Check{Name: "no-way-back", Doc: "no way back, up or home within
 	for _, r := range ix.App.Project.Roles {
 		starts[r.Start] = true
 	}
-	for _, id := range sortedScreens(ix.App) {
+	for _, id := range ix.screens() {
 		free := leaves[id] || starts[id]
 		for _, next := range leads[id] {
 			free = free || leaves[next] || starts[next]

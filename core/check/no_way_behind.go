@@ -6,8 +6,8 @@ import (
 	"ambergate/core/words"
 )
 
-var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing", Run: func(ix *Index, report func(Finding)) {
-	for _, id := range sortedScreens(ix.App) {
+var noWayBehind = &Check{Name: "no-way-behind", Doc: "a button that does nothing", Local: true, Run: func(ix *Index, report func(Finding)) {
+	for _, id := range ix.screens() {
 		plan := ix.App.Screens[id]
 		for _, e := range plan.Elements {
 			trigger := project.UnwiredTrigger(e.Element)

@@ -7,15 +7,16 @@ import (
 
 var noWayIn = &Check{Name: "no-way-in", Doc: "a screen that no role reaches by any way", Run: func(ix *Index, report func(Finding)) {
 	everybody := ix.everybody()
-	for _, id := range sortedScreens(ix.App) {
+	results := ix.resultOf(everybody)
+	for _, id := range ix.screens() {
 		s := ix.App.Project.Screens[id]
 		if s.Offered {
 			continue // other projects lead here
 		}
 		led := false
 		var opens []string
-		for _, w := range everybody {
-			switch cell := ix.graph().For(w.roles).Cells[id]; {
+		for i, w := range everybody {
+			switch cell := results[i].Cells[id]; {
 			case cell.Led() || cell.Kind == reach.BySelf:
 				led = true
 			case cell.Kind == reach.ByAddress && len(w.roles) == 1:

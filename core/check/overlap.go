@@ -11,8 +11,8 @@ import (
 	"ambergate/core/words"
 )
 
-var overlap = &Check{Name: "overlap", Doc: "an element that stands on another, where both can show at once", Run: func(ix *Index, report func(Finding)) {
-	for _, id := range sortedScreens(ix.App) {
+var overlap = &Check{Name: "overlap", Doc: "an element that stands on another, where both can show at once", Local: true, Run: func(ix *Index, report func(Finding)) {
+	for _, id := range ix.screens() {
 		s := ix.App.Screens[id]
 		for i, above := range s.Elements {
 			for _, below := range s.Elements[:i] {

@@ -45,7 +45,7 @@ var railCrowded = &Check{Name: "rail-crowded", Doc: "a rail with more that never
 	}
 }}
 
-var misfit = &Check{Name: "misfit", Doc: "a button of a rail, or one through a shared gate, that does not fit a screen where it stands", Run: func(ix *Index, report func(Finding)) {
+var misfit = &Check{Name: "misfit", Doc: "a button of a rail, or one through a shared gate, that does not fit a screen where it stands", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		if w.Rail == nil && w.Gate.Shared == nil {
 			continue

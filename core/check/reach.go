@@ -48,7 +48,6 @@ type refusedAsk struct {
 
 // refusesAll says it of a set of roles.
 func (ix *Index) refusesAll(s *project.Screen, mode string, roles map[string]bool) string {
-	who := RolesNamed(ix.App.Project, roles)
 	if table := s.RecordTable(); table != "" {
 		g := ix.grantOf(roles, table)
 		verb, may := "view", g.View
@@ -59,11 +58,11 @@ func (ix *Index) refusesAll(s *project.Screen, mode string, roles map[string]boo
 			verb, may = "add", g.Add
 		}
 		if !may {
-			return who + " may not " + verb + " " + label(ix.App.Project, table) + "."
+			return RolesNamed(ix.App.Project, roles) + " may not " + verb + " " + label(ix.App.Project, table) + "."
 		}
 	}
 	if !anyOf(s.Roles, roles) {
-		return "The screen is not for " + who + "."
+		return "The screen is not for " + RolesNamed(ix.App.Project, roles) + "."
 	}
 	if plan := ix.App.Screens[s.ID]; plan.Guard != nil && prove.CanHold(prove.WithRoles(plan.Guard.Root, roles)) == prove.No {
 		return "The screen is open only while " + plan.Guard.Root.Phrase() + "."

@@ -35,6 +35,16 @@ func (ix *Index) everybody() []who {
 	return out
 }
 
+// resultOf gives where each of everybody gets.
+func (ix *Index) resultOf(all []who) []*reach.Result {
+	if ix.results == nil {
+		for _, w := range all {
+			ix.results = append(ix.results, ix.graph().For(w.roles))
+		}
+	}
+	return ix.results
+}
+
 // RolesNamed says who has a set of roles.
 func RolesNamed(p *project.Project, roles map[string]bool) string {
 	var names []string

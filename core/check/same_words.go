@@ -5,10 +5,10 @@ import (
 	"encoding/json"
 
 	"ambergate/core/plan"
-	"ambergate/core/words"
+	"ambergate/core/project"
 )
 
-var sameWords = &Check{Name: "same-words", Doc: "two buttons of one screen with the same words that lead to different places", Run: func(ix *Index, report func(Finding)) {
+var sameWords = &Check{Name: "same-words", Doc: "two buttons of one screen with the same words that lead to different places", Local: true, Run: func(ix *Index, report func(Finding)) {
 	ix.pairs(func(a, b *labelled) bool {
 		alike := a.words == b.words && a.target != b.target
 		if alike {
@@ -18,19 +18,21 @@ var sameWords = &Check{Name: "same-words", Doc: "two buttons of one screen with 
 	})
 }}
 
-var copyNotChanged = &Check{Name: "copy-not-changed", Doc: "two buttons of one screen that do exactly the same; words that name another screen than the one that opens", Run: func(ix *Index, report func(Finding)) {
+var copyNotChanged = &Check{Name: "copy-not-changed", Doc: "two buttons of one screen that do exactly the same; words that name another screen than the one that opens", Local: true, Run: func(ix *Index, report func(Finding)) {
 	ix.pairs(func(a, b *labelled) bool {
-		alike := a.words != b.words && bytes.Equal(a.wiring, b.wiring)
+		alike := a.words != b.words && a.same(b)
 		if alike {
 			report(Finding{Severity: Note, Screen: a.screen, Element: b.element, Words: "“" + a.words + "” and “" + b.words + "” do exactly the same.", Evidence: "Perhaps one was copied from the other and not wired anew."})
 		}
 		return alike
 	})
 	titles := map[string]string{}
-	for _, id := range sortedScreens(ix.App) {
-		titles[ix.App.Project.Screens[id].Title] = id
+	for id, s := range ix.App.Project.Screens {
+		if other := titles[s.Title]; other == "" || id < other {
+			titles[s.Title] = id
+		}
 	}
-	for _, id := range sortedScreens(ix.App) {
+	for _, id := range ix.screens() {
 		for _, l := range ix.labelledOn(id) {
 			if other := titles[l.words]; other != "" && other != l.target && l.target != id && ix.title(l.target) != l.words {
 				report(Finding{Severity: Doubtful, Screen: id, Element: l.element, Words: "“" + l.words + "” opens “" + ix.title(l.target) + "”, though another screen is called “" + l.words + "”."})
@@ -43,11 +45,24 @@ var copyNotChanged = &Check{Name: "copy-not-changed", Doc: "two buttons of one s
 type labelled struct {
 	screen, element string
 	words, target   string
-	wiring          []byte
+	gate            *project.Gate
+}
+
+// same says whether two do the same.
+func (l *labelled) same(other *labelled) bool {
+	if l.target != other.target {
+		return false
+	}
+	a, err := json.Marshal(l.gate)
+	b, errB := json.Marshal(other.gate)
+	return err == nil && errB == nil && bytes.Equal(a, b)
 }
 
 // labelledOn gives those of a screen, its rails apart.
 func (ix *Index) labelledOn(screen string) []*labelled {
+	if known, is := ix.labels[screen]; is {
+		return known
+	}
 	var out []*labelled
 	s := ix.App.Screens[screen]
 	for _, w := range s.Ways() {
@@ -55,22 +70,22 @@ func (ix *Index) labelledOn(screen string) []*labelled {
 			continue
 		}
 		m := w.Gate.Cases[0].Move.Only()
-		said := words.Element(ix.App, w.Screen, w.Element)
+		said := ix.words(w.Screen, w.Element)
 		if m == nil || m.Target == nil || said == "" {
 			continue
 		}
-		text, err := json.Marshal(w.Element.Spec.Gates()[w.Trigger])
-		if err != nil {
-			continue
-		}
-		out = append(out, &labelled{screen, w.Element.ID, said, m.Target.ID, text})
+		out = append(out, &labelled{screen, w.Element.ID, said, m.Target.ID, w.Element.Spec.Gates()[w.Trigger]})
 	}
+	if ix.labels == nil {
+		ix.labels = map[string][]*labelled{}
+	}
+	ix.labels[screen] = out
 	return out
 }
 
 // pairs gives each two of them on one screen, the second one until it was told of.
 func (ix *Index) pairs(do func(a, b *labelled) (told bool)) {
-	for _, id := range sortedScreens(ix.App) {
+	for _, id := range ix.screens() {
 		all := ix.labelledOn(id)
 		for i, b := range all {
 			for _, a := range all[:i] {

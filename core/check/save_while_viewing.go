@@ -6,7 +6,7 @@ import (
 	"ambergate/core/words"
 )
 
-var saveWhileViewing = &Check{Name: "save-while-viewing", Doc: "a button that saves and shows while a form is only viewed", Run: func(ix *Index, report func(Finding)) {
+var saveWhileViewing = &Check{Name: "save-while-viewing", Doc: "a button that saves and shows while a form is only viewed", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		if w.Of == nil || !plan.Saves(w.Of) || w.Element.Modes != nil && !w.Element.Modes["view"] || w.Rail != nil || w.Element.Kind == "way" {
 			continue

@@ -6,7 +6,7 @@ import (
 	"ambergate/core/words"
 )
 
-var selfLink = &Check{Name: "self-link", Doc: "a way that leads to where it stands, with what is there already", Run: func(ix *Index, report func(Finding)) {
+var selfLink = &Check{Name: "self-link", Doc: "a way that leads to where it stands, with what is there already", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		if w.Rail != nil || w.Of == nil || len(w.Of.Effects) > 0 || w.Element.Kind == "way" {
 			continue // a rail marks where one is; what comes by itself looks again

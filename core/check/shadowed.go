@@ -52,7 +52,7 @@ func shadows(before []*cond.Node, n *cond.Node) bool {
 
 var shadowedFace = &Check{Name: "shadowed-face", Doc: "a face that never shows, as an earlier one always does", Run: func(ix *Index, report func(Finding)) {
 	said := map[string]bool{}
-	for _, id := range sortedScreens(ix.App) {
+	for _, id := range ix.screens() {
 		screen := ix.App.Screens[id]
 		for _, e := range screen.Elements {
 			ix.facesOf(screen, e, "", report)

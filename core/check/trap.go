@@ -44,8 +44,10 @@ type trapped struct {
 func (ix *Index) traps() []*trapped {
 	var out []*trapped
 	by := map[string]*trapped{}
-	for _, w := range ix.everybody() {
-		r := ix.graph().For(w.roles)
+	all := ix.everybody()
+	results := ix.resultOf(all)
+	for i, w := range all {
+		r := results[i]
 		for _, screens := range r.Traps {
 			key := strings.Join(screens, " ")
 			if by[key] == nil {

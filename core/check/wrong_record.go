@@ -7,7 +7,7 @@ import (
 	"ambergate/core/patch"
 )
 
-var wrongRecord = &Check{Name: "wrong-record", Doc: "a record of another table than the target takes", Run: func(ix *Index, report func(Finding)) {
+var wrongRecord = &Check{Name: "wrong-record", Doc: "a record of another table than the target takes", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		for _, m := range w.Targets() {
 			for _, input := range slices.Sorted(maps.Keys(m.Bind)) {

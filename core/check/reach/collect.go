@@ -30,7 +30,68 @@ func edgesOf(app *plan.App, screen *plan.Screen) []*Edge {
 	if !screen.Screen.Bare {
 		c.bottom(&Edge{From: screen.Screen, Presses: 1, beside: true})
 	}
+	for _, e := range c.out {
+		e.look(app.Project)
+	}
 	return c.out
+}
+
+// look notes whose records an edge looks at, and whether it asks for roles.
+func (e *Edge) look(p *project.Project) {
+	e.tables = map[string]bool{}
+	for _, part := range e.parts {
+		e.asks = e.asks || len(part.Node.RolesAsked()) > 0
+		for _, path := range part.Node.Paths() {
+			table, segs := tableOf(e, path)
+			e.through(p, table, segs)
+		}
+	}
+	for _, r := range e.reads {
+		e.through(p, r.table, r.segs)
+	}
+	if e.field != "" {
+		e.through(p, e.From.RecordTable(), splitPath(e.field))
+	}
+	if e.rows != "" {
+		e.tables[e.rows] = true
+	}
+	for _, b := range e.records {
+		e.tables[b.table] = true
+	}
+}
+
+// tableOf gives the table that a path of an edge begins at, and what follows; "" for none.
+func tableOf(e *Edge, p *cond.Path) (string, []string) {
+	switch p.Root {
+	case "record":
+		if e.From != nil {
+			return e.From.RecordTable(), p.Segs
+		}
+	case "row":
+		return e.rows, p.Segs
+	case "inputs":
+		if e.From != nil && len(p.Segs) > 1 {
+			if in := e.From.Inputs[p.Segs[0]]; in != nil {
+				return in.Table, p.Segs[1:]
+			}
+		}
+	}
+	return "", nil
+}
+
+// through notes the tables along a path.
+func (e *Edge) through(p *project.Project, table string, segs []string) {
+	for _, seg := range segs {
+		if table == "" || seg == project.EquipField {
+			return
+		}
+		e.tables[table] = true
+		f, _ := p.FieldAt(table, seg)
+		if f == nil {
+			return
+		}
+		table = f.References
+	}
 }
 
 // bottom leads up from where nothing lies behind, as going back does there.

@@ -29,13 +29,15 @@ type Edge struct {
 	given    []string // what has to be there
 	unsure   []string // why it cannot be proven, even so
 	records  []brought
-	reads    []read // relations that lead to what is brought
-	shut     bool   // it never opens: something that it needs cannot be read, or is not brought
-	beside   bool   // it is not there where From lies over another screen
-	policy   bool   // what happens where a record is missing
-	changes  bool   // records and variables may be others once the target opens
-	bottom   bool   // it is back, where nothing lies behind: up from there
-	restarts bool   // back does not lead to where it was pressed: a new tab
+	tables   map[string]bool // whose records its conditions and bindings look at
+	asks     bool            // a condition asks for roles
+	reads    []read          // relations that lead to what is brought
+	shut     bool            // it never opens: something that it needs cannot be read, or is not brought
+	beside   bool            // it is not there where From lies over another screen
+	policy   bool            // what happens where a record is missing
+	changes  bool            // records and variables may be others once the target opens
+	bottom   bool            // it is back, where nothing lies behind: up from there
+	restarts bool            // back does not lead to where it was pressed: a new tab
 }
 
 // roles is a set of roles, or modes; nil for all.

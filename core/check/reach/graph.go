@@ -18,6 +18,9 @@ type Graph struct {
 	of      map[string]collected
 	proofs  *proofs
 	results map[string]*Result
+	before  map[string]*Result // of the graph before an edit, to be taken over
+	anybody *runner            // from whom nothing is kept
+	who     map[string]bool
 	bottom  []bool // by screen: something may lead there so that nothing lies behind
 }
 
@@ -34,6 +37,11 @@ func Of(app *plan.App, old *Graph) *Graph {
 	g := &Graph{App: app, Screens: slices.Sorted(maps.Keys(app.Screens)), index: map[string]int{}, of: map[string]collected{}, proofs: newProofs(), results: map[string]*Result{}}
 	if old != nil && old.App.Compiler == app.Compiler && !old.proofs.full() {
 		g.proofs = old.proofs // conditions are the same where their texts are
+	}
+	if old != nil {
+		old.proofs.mu.Lock()
+		g.before = maps.Clone(old.results)
+		old.proofs.mu.Unlock()
 	}
 	for i, id := range g.Screens {
 		g.index[id] = i
@@ -162,4 +170,41 @@ func (e *Edge) ForOthers(r map[string]bool) bool {
 		}
 	}
 	return false
+}
+
+// plain says how far the edges of a screen are open to somebody from whom nothing is kept, whoever they are.
+func (g *Graph) plain(at state) []verdict {
+	if g.anybody == nil {
+		g.anybody = &runner{g: g, rights: &rights{p: g.App.Project, tables: map[string]*tableRights{}, all: true}, adapted: map[adaptKey]*cond.Node{}, guards: map[adaptKey]*cond.Node{}, opens: make([][]verdict, len(g.Screens)*variants)}
+	}
+	known := g.anybody.opens[at]
+	if known == nil {
+		edges := g.edges[at.screen()]
+		known = make([]verdict, len(edges))
+		for i, e := range edges {
+			if !e.asks && !g.asksWho(e.From) {
+				known[i] = g.anybody.judge(e, at, nil)
+			}
+		}
+		g.anybody.opens[at] = known
+	}
+	return known
+}
+
+// asksWho says whether the guard of a screen asks for roles, or looks at records: then being there says something of who
+// one is.
+func (g *Graph) asksWho(s *project.Screen) bool {
+	compiled := g.App.Screens[s.ID]
+	if compiled == nil || compiled.Guard == nil {
+		return false
+	}
+	asks, known := g.who[s.ID]
+	if !known {
+		asks = len(compiled.Guard.Root.RolesAsked()) > 0 || len(compiled.Guard.Root.Paths()) > 0
+		if g.who == nil {
+			g.who = map[string]bool{}
+		}
+		g.who[s.ID] = asks
+	}
+	return asks
 }

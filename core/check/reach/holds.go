@@ -129,6 +129,8 @@ type runner struct {
 	adapted map[adaptKey]*cond.Node
 	guards  map[adaptKey]*cond.Node
 	opens   [][]verdict // by state, for each edge of its screen
+	narrow  map[string]bool
+	shuts   []int8 // by screen and mode: 1 for shut to the roles whatever the record, -1 for not
 }
 
 type adaptKey struct {
@@ -137,7 +139,13 @@ type adaptKey struct {
 }
 
 func (g *Graph) runner(r roles) *runner {
-	return &runner{g: g, roles: r, rights: &rights{p: g.App.Project, roles: r, tables: map[string]*tableRights{}}, adapted: map[adaptKey]*cond.Node{}, guards: map[adaptKey]*cond.Node{}, opens: make([][]verdict, len(g.Screens)*variants)}
+	out := &runner{g: g, roles: r, rights: &rights{p: g.App.Project, roles: r, tables: map[string]*tableRights{}}, adapted: map[adaptKey]*cond.Node{}, guards: map[adaptKey]*cond.Node{}, opens: make([][]verdict, len(g.Screens)*variants), narrow: map[string]bool{}, shuts: make([]int8, len(g.Screens)*len(modeNames))}
+	for id := range g.App.Project.Tables {
+		if out.rights.narrow(id) {
+			out.narrow[id] = true
+		}
+	}
+	return out
 }
 
 // adapt gives a condition for just these roles: what they may not see is never known, and what may be beyond their row
@@ -267,12 +275,61 @@ func (r *runner) open(at state) []verdict {
 	if known == nil {
 		edges := r.g.edges[at.screen()]
 		known = make([]verdict, len(edges))
+		plain := r.g.plain(at)
 		for i, e := range edges {
-			known[i] = r.judge(e, at, nil)
+			if r.plain(e) {
+				known[i] = r.given(e, plain[i])
+			} else {
+				known[i] = r.judge(e, at, nil)
+			}
 		}
 		r.opens[at] = known
 	}
 	return known
+}
+
+// plain says whether nothing that an edge looks at is kept from the roles, and nothing asks who they are: then it is open
+// to them as it is to anybody whom it is for.
+func (r *runner) plain(e *Edge) bool {
+	if e.asks || e.From == nil {
+		return false
+	}
+	if len(r.narrow) > 0 {
+		for table := range e.tables {
+			if r.narrow[table] {
+				return false
+			}
+		}
+	}
+	return !r.g.asksWho(e.From)
+}
+
+// given gives such a verdict to the roles, unless it is not for them, or its target is shut to them.
+func (r *runner) given(e *Edge, v verdict) verdict {
+	if v.hold == Never {
+		return v
+	}
+	for _, set := range e.roles {
+		if set != nil && !any(set, r.roles) {
+			return verdict{}
+		}
+	}
+	if e.To != nil && r.shutTo(e.To, e.Mode) {
+		return verdict{}
+	}
+	return v
+}
+
+// shutTo says whether a screen is shut to the roles in a mode whatever the record; found out once.
+func (r *runner) shutTo(s *project.Screen, mode string) bool {
+	at := r.g.index[s.ID]*len(modeNames) + int(stateOf(0, mode, false))/2
+	if r.shuts[at] == 0 {
+		r.shuts[at] = -1
+		if r.rights.refuses(s, mode) != "" {
+			r.shuts[at] = 1
+		}
+	}
+	return r.shuts[at] == 1
 }
 
 // explain says how far one is open, with what is left to ask.
@@ -340,7 +397,7 @@ func (r *runner) judge(e *Edge, at state, tell *Open) verdict {
 // shut says whether an edge is proven shut by roles, grants and modes alone.
 func (r *runner) shut(e *Edge, at state) bool {
 	for _, set := range e.roles {
-		if set != nil && !any(set, r.roles) {
+		if set != nil && !r.rights.all && !any(set, r.roles) {
 			return true
 		}
 	}
@@ -349,7 +406,7 @@ func (r *runner) shut(e *Edge, at state) bool {
 			return true
 		}
 	}
-	if e.shut || e.rows != "" && !r.rights.on(e.rows).View || e.To != nil && r.rights.refuses(e.To, e.Mode) != "" {
+	if e.shut || e.rows != "" && !r.rights.on(e.rows).View || e.To != nil && !r.rights.all && r.shutTo(e.To, e.Mode) {
 		return true
 	}
 	for _, path := range e.reads {

@@ -11,6 +11,7 @@ type rights struct {
 	p      *project.Project
 	roles  roles
 	tables map[string]*tableRights
+	all    bool // nothing is kept from them
 }
 
 type tableRights struct {
@@ -20,6 +21,14 @@ type tableRights struct {
 
 func (r *rights) on(table string) *tableRights {
 	if t := r.tables[table]; t != nil {
+		return t
+	}
+	if r.all {
+		t := &tableRights{Grant: project.Grant{View: true, Add: true, Edit: true, Delete: true}, every: map[string]bool{}}
+		for _, verb := range project.Verbs {
+			t.every[verb] = true
+		}
+		r.tables[table] = t
 		return t
 	}
 	t := &tableRights{Grant: r.p.GrantOf(r.roles, table), every: map[string]bool{}}
@@ -32,6 +41,13 @@ func (r *rights) on(table string) *tableRights {
 	}
 	r.tables[table] = t
 	return t
+}
+
+// narrow says whether anything of a table is kept from the roles: its records, some of them or of their fields, or
+// changing some of those that may be changed.
+func (r *rights) narrow(table string) bool {
+	on := r.on(table)
+	return !on.every["view"] || len(on.Hidden) > 0 || on.Edit && !on.every["edit"]
 }
 
 // sight is how much of a path may be seen.

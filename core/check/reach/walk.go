@@ -92,6 +92,13 @@ func (g *Graph) For(r map[string]bool) *Result {
 	if known := g.results[key]; known != nil {
 		return known
 	}
+	if old := g.before[key]; old != nil {
+		delete(g.before, key)
+		if out := g.again(old); out != nil {
+			g.results[key] = out
+			return out
+		}
+	}
 	out := &Result{Roles: maps.Clone(r), Start: g.App.Project.StartOf(r), Cells: map[string]Cell{}, run: g.runner(r)}
 	out.Idle, _ = g.App.Project.IdleOf(r)
 	out.walk()

@@ -1,0 +1,127 @@
+package reach_test
+
+import (
+	"encoding/json"
+	"fmt"
+	"maps"
+	"math/rand/v2"
+	"reflect"
+	"slices"
+	"testing"
+
+	"ambergate/core/check"
+	"ambergate/core/check/reach"
+	"ambergate/core/plan"
+	"ambergate/core/project"
+)
+
+// edit changes one screen: what an element does, or what it is called.
+func (r maker) edit(entities map[string]json.RawMessage) (string, json.RawMessage) {
+	var screens []made
+	for _, id := range slices.Sorted(maps.Keys(entities)) {
+		var s struct {
+			Kind   string
+			Inputs map[string]struct{ Table string }
+		}
+		if json.Unmarshal(entities[id], &s); s.Kind == "screen" {
+			screens = append(screens, made{id: id, table: s.Inputs["i_"+id].Table})
+		}
+	}
+	of := screens[r.IntN(len(screens))]
+	var body m
+	if err := json.Unmarshal(entities[of.id], &body); err != nil {
+		panic(err)
+	}
+	for _, e := range body["elements"].(map[string]any) {
+		e := e.(map[string]any)
+		switch {
+		case r.chance(40):
+			e["words"] = "other"
+			if e["kind"] == "list" {
+				delete(e, "words")
+			}
+		case e["kind"] == "list":
+			e["opened"] = r.gate(of, e["table"].(string), screens)
+		default:
+			e["gate"] = r.gate(of, "", screens)
+		}
+	}
+	if r.chance(20) {
+		body["guard"] = r.condition(of.table, "", 1)
+	}
+	if r.chance(20) {
+		body["bare"] = r.chance(50)
+	}
+	text, err := json.Marshal(body)
+	if err != nil {
+		panic(err)
+	}
+	return of.id, text
+}
+
+// After each of many edits what is taken over from before is what is found from nothing.
+func TestAnEditIsProvenAgainAsFromNothing(t *testing.T) {
+	sets := []map[string]bool{{"r_a": true}, {"r_b": true}, {"r_a": true, "r_b": true}}
+	for seed := range 40 {
+		r := maker{rand.New(rand.NewPCG(uint64(seed), 11))}
+		entities := r.project()
+		app := compiled(t, entities)
+		g := reach.Of(app, nil)
+		kept, err := check.RunAfter(t.Context(), g, sets, nil)
+		if err != nil {
+			t.Fatal(err)
+		}
+		for n := range 6 {
+			id, body := r.edit(entities)
+			entities[id] = body
+			p, err := project.Redecode(app.Project, map[string]json.RawMessage{id: body})
+			if err != nil {
+				t.Fatal(err)
+			}
+			if app, err = plan.Recompile(app, p, []string{id}); err != nil {
+				t.Fatal(err)
+			}
+			g = reach.Of(app, g)
+			if kept, err = check.RunAfter(t.Context(), g, sets, kept); err != nil {
+				t.Fatal(err)
+			}
+			fresh := reach.Of(compiled(t, entities), nil)
+			for _, set := range sets {
+				a, b := g.For(set), fresh.For(set)
+				if !reflect.DeepEqual(a.Cells, b.Cells) || !reflect.DeepEqual(a.Traps, b.Traps) {
+					t.Fatalf("project %d, edit %d of %s, %v:\n%+v\n%+v", seed, n, id, set, a.Cells, b.Cells)
+				}
+				for _, screen := range g.Screens {
+					if x, y := told(g, a, screen), told(fresh, b, screen); x != y {
+						t.Fatalf("project %d, edit %d, the path to %s: %s, from nothing %s", seed, n, screen, x, y)
+					}
+				}
+			}
+			whole, err := check.RunAfter(t.Context(), fresh, sets, nil)
+			if err != nil {
+				t.Fatal(err)
+			}
+			if x, y := said(kept.Findings), said(whole.Findings); x != y {
+				t.Fatalf("project %d, edit %d of %s:\n%s\nfrom nothing\n%s", seed, n, id, x, y)
+			}
+		}
+	}
+}
+
+func told(g *reach.Graph, r *reach.Result, screen string) string {
+	out := ""
+	for _, s := range r.Path(screen) {
+		by, while := check.StepWords(g, s)
+		out += fmt.Sprint(by, while, s.To(), "; ")
+	}
+	_, presses, proven := r.WayBack(screen)
+	return fmt.Sprint(out, presses, proven)
+}
+
+func said(found []check.Finding) string {
+	text, err := json.MarshalIndent(found, "", " ")
+	if err != nil {
+		panic(err)
+	}
+	return string(text)
+}
