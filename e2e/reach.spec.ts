@@ -62,6 +62,15 @@ test('no serious barrier in build', async ({ page }) => {
   await page.locator('[data-stage]').getByRole('button', { name: 'Edit' }).click();
   await expect(page.getByText('Open now')).toBeVisible();
   await sound(page);
+  for (const [view, there] of [
+    ['map/s_defects', '[data-plate=s_defects][data-chosen=true]'],
+    ['reach/s_drive~r_office', '[data-chosen=true]'],
+    ['findings', 'article'],
+  ]) {
+    await page.goto(`/build/tarnhorn/${view}`);
+    await page.locator(there ?? '').first().waitFor();
+    await sound(page);
+  }
 });
 
 test('no serious barrier in the rights, the row builder, a text with an error, and one’s own page', async ({ page }) => {

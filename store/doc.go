@@ -13,6 +13,7 @@
 //   - visit.go: who asks, where, and at which place, at once
 //   - trails.go, variables.go, list_views.go, form_drafts.go: what a user left
 //   - samples.go: what trends show, of the last hour
+//   - used.go: how often ways are pressed
 //   - commands.go, holds.go, callups.go: writes to the plant; what is held; what was called up
 //   - walks.go: builders who walked as somebody
 package store

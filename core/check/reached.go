@@ -87,10 +87,10 @@ func EdgeWords(g *reach.Graph, e *reach.Edge) string {
 	if e.Along != nil {
 		return "along “" + e.Along.Name + "”"
 	}
-	if e.Way.Element.Kind == "list" {
-		return out // a row of its records
+	if e.Way.Element.Kind == "button" || e.Way.Rail != nil {
+		return "“" + out + "”"
 	}
-	return "“" + out + "”"
+	return out // a row of its records, a point of the chart
 }
 
 // pathWords says a path in one sentence: “Board”, “Go”, “List”.

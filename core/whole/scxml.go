@@ -78,7 +78,10 @@ func whileOf(o reach.Open) string {
 	return strings.Join(parts, "; ")
 }
 
-var notName = regexp.MustCompile(`[^A-Za-z0-9_.-]+`)
+var (
+	notName = regexp.MustCompile(`[^A-Za-z0-9_.-]+`)
+	notWord = regexp.MustCompile(`[^A-Za-z0-9_]+`)
+)
 
 // stateID gives the id of a screen as an XML name, which begins with a letter.
 func stateID(screen string) string {
@@ -92,8 +95,10 @@ func stateID(screen string) string {
 	return id
 }
 
-// name gives words as a name token (NMTOKEN).
-func name(words string) string { return strings.Trim(notName.ReplaceAllString(words, "-"), "-") }
+// name gives words as a name token (NMTOKEN) that readers can also use as an identifier.
+func name(words string) string {
+	return strings.Trim(notWord.ReplaceAllString(words, "_"), "_")
+}
 
 // event names what sets a way off: its trigger, its element and its case, joined by points as event names are.
 func event(e *reach.Edge) string {

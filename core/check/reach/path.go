@@ -1,6 +1,7 @@
 package reach
 
 import (
+	"cmp"
 	"slices"
 )
 
@@ -74,6 +75,7 @@ func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
 	}
 	looked := 0
 	for length := 1; length <= mostSteps; length++ {
+		sorted := len(paths) // those of one length, the surest first
 		var queue []partial
 		for _, v := range o.standing(start) {
 			queue = append(queue, partial{at: v, been: []int{start}})
@@ -103,6 +105,7 @@ func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
 						paths = append(paths, steps)
 					}
 					if len(paths) == mostPaths {
+						surest(paths[sorted:])
 						return paths, true
 					}
 					continue
@@ -110,8 +113,25 @@ func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
 				queue = append(queue, partial{o.after(e), steps, append(slices.Clip(p.been), next)})
 			}
 		}
+		surest(paths[sorted:])
 	}
 	return paths, false
+}
+
+// surest puts paths of one length in order: those with the least that is not proven first, then with the least to be there.
+func surest(paths [][]Step) {
+	doubts := func(p []Step) (unproven, given int) {
+		for _, s := range p {
+			unproven += len(s.Open.Left) + len(s.Open.Unsure)
+			given += len(s.Open.Given)
+		}
+		return unproven, given
+	}
+	slices.SortStableFunc(paths, func(a, b []Step) int {
+		x, n := doubts(a)
+		y, m := doubts(b)
+		return cmp.Or(x-y, n-m)
+	})
 }
 
 // told says whether a path is there already: the same presses, in another mode of the first screen.

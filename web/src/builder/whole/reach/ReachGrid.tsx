@@ -25,6 +25,7 @@ type Row = { area: string } | { line: ReachLine };
 /** Screens by who: only the rows and columns that are seen are drawn; one cell is chosen, arrows go from cell to cell. */
 export function ReachGrid({ table, lines, shown, chosen, onChoose }: GridProps) {
   const box = useRef<HTMLDivElement>(null);
+  const byKey = useRef(false); // an arrow chose: the focus goes along
   const columns = columnsShown(table, shown);
   const rows: Row[] = lines.flatMap((line, i) =>
     lines[i - 1]?.area === line.area && i > 0 ? [{ line }] : [{ area: line.area || 'No area' }, { line }],
@@ -52,13 +53,16 @@ export function ReachGrid({ table, lines, shown, chosen, onChoose }: GridProps) 
   useEffect(() => {
     if (at >= 0) down.scrollToIndex(at);
     if (column >= 0) across.scrollToIndex(column);
+    if (byKey.current)
+      requestAnimationFrame(() => box.current?.querySelector<HTMLElement>('[data-chosen="true"]')?.focus());
+    byKey.current = false;
   }, [chosen.screen, chosen.who]);
   const go = useSteady((row: number, col: number) => {
     const to = rows[row];
     const who = columns[Math.max(0, Math.min(columns.length - 1, col))];
     if (!to || !('line' in to) || !who) return;
+    byKey.current = true;
     onChoose(to.line.screen, who.who.key);
-    requestAnimationFrame(() => box.current?.querySelector<HTMLElement>('[data-chosen="true"]')?.focus());
   });
   const onKey = (e: React.KeyboardEvent) => {
     const from = at >= 0 ? at : rows.findIndex((r) => 'line' in r);
