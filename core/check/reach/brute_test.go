@@ -432,3 +432,13 @@ func TestReachAgreesWithEveryWorldWalked(t *testing.T) {
 	}
 	t.Logf("%d projects, %d worlds, %d cells in %s: %d sure, %d given, %d maybe (%d of them in every world tried), %d never, %d trapped", n.projects, n.worlds, n.cells, time.Since(began).Round(time.Second), n.sure, n.given, n.maybe, n.maybeSure, n.never, n.trapped)
 }
+
+func FuzzReachAgreesWithEveryWorldWalked(f *testing.F) {
+	for seed := range 8 {
+		f.Add(uint64(seed))
+	}
+	f.Fuzz(func(t *testing.T, seed uint64) {
+		var n counts
+		trial(t, seed, &n)
+	})
+}
