@@ -105,6 +105,13 @@ func (p *person) call(method, path string, body any) (int, []byte) {
 	return resp.StatusCode, answer
 }
 
+// What is handed over as a file is text to the document.
+func init() {
+	for _, kind := range []string{"image/svg+xml", "application/scxml+xml"} {
+		openapi3filter.RegisterBodyDecoder(kind, openapi3filter.FileBodyDecoder)
+	}
+}
+
 func (p *person) holdAgainstDocument(req *http.Request, resp *http.Response, body []byte) {
 	p.t.Helper()
 	route, params, err := routing.FindRoute(req)

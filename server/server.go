@@ -118,7 +118,7 @@ func (s *Server) Keep(ctx context.Context) {
 	defer watching.Wait()
 	watching.Go(func() { s.WatchCallUps(ctx) })
 	watching.Go(func() { recorded.New(s.Base).Keep(ctx) })
-	watching.Go(func() { s.users.KeepUsed(ctx) })
+	watching.Go(func() { s.KeepUsed(ctx) })
 	s.TellDifferences(ctx, s.Log)
 	tick := time.NewTicker(forgetEvery)
 	defer tick.Stop()
@@ -131,6 +131,9 @@ func (s *Server) Keep(ctx context.Context) {
 		}
 	}
 }
+
+// KeepUsed keeps how often ways are pressed until the context ends.
+func (s *Server) KeepUsed(ctx context.Context) { s.users.KeepUsed(ctx) }
 
 // WatchCallUps watches what the plant calls up until the context ends.
 func (s *Server) WatchCallUps(ctx context.Context) { s.users.CallUps.Keep(ctx) }

@@ -13,7 +13,7 @@ import (
 )
 
 // All is every check, in the order in which findings of one place are told.
-var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, noWayIn, noWayOut, trap, expectation, openByAddress, grantedWithoutAWay, misfit, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, noSuchChoice, comesBack, saveWhileViewing, overlap, shadowedCase, shadowedFace, sameWords, copyNotChanged, selfLink, lostContext, calledUp, callUpLoop, roundStop, idleTooShort, noIdle, unconfirmedWrite, railNowhere, railCrowded, hardToUse, drift}
+var All = []*Check{goneFromDatabase, brokenTarget, offeredChanged, noWayBehind, missingInput, wrongRecord, mayBeNone, noWayBack, noWayIn, shutStart, noWayOut, trap, expectation, openByAddress, grantedWithoutAWay, misfit, deadPress, unreadableRight, neverShown, alwaysShown, emptyEqualsEmpty, asksHidden, noSuchChoice, comesBack, saveWhileViewing, overlap, shadowedCase, shadowedFace, sameWords, copyNotChanged, selfLink, lostContext, calledUp, callUpLoop, roundStop, idleTooShort, noIdle, unconfirmedWrite, railNowhere, railCrowded, hardToUse, drift}
 
 // Run runs the checks that look at a compiled project alone. The same project gives the same list in
 // the same order.

@@ -55,13 +55,13 @@ func changed(was, g *Graph, i int, id string) bool {
 	return was.App.Screens[id] != g.App.Screens[id] || len(was.edges[i]) != len(g.edges[i]) || len(g.edges[i]) > 0 && was.edges[i][0] != g.edges[i][0]
 }
 
-// sameEntry says whether the guard of a screen is the same one: then it opens to the same.
+// sameEntry says whether the roles and the guard of a screen are the same: then it opens to the same.
 func sameEntry(was, g *Graph, id string) bool {
 	a, b := was.App.Screens[id], g.App.Screens[id]
-	if a.Guard == nil || b.Guard == nil {
-		return a.Guard == b.Guard && a.BadGuard == b.BadGuard
+	if a.BadGuard != b.BadGuard || (a.Guard == nil) != (b.Guard == nil) || (a.Screen.Roles == nil) != (b.Screen.Roles == nil) || !maps.Equal(a.Screen.Roles, b.Screen.Roles) {
+		return false
 	}
-	return a.Guard.Root == b.Guard.Root && maps.Equal(a.Screen.Roles, b.Screen.Roles)
+	return a.Guard == nil || a.Guard.Root == b.Guard.Root
 }
 
 // leadsLike says whether an edge leads just where another does, in the same number of presses.

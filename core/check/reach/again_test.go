@@ -52,6 +52,9 @@ func (r maker) edit(entities map[string]json.RawMessage) (string, json.RawMessag
 	if r.chance(20) {
 		body["bare"] = r.chance(50)
 	}
+	if r.chance(20) {
+		body["roles"] = r.roles()
+	}
 	text, err := json.Marshal(body)
 	if err != nil {
 		panic(err)

@@ -7,7 +7,7 @@ export interface View {
   k: number;
 }
 
-export const farthest = 0.08;
+export const farthest = 0.01;
 export const nearest = 2.2;
 
 /** How near one is: areas, screens, or ways with their words. */
