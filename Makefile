@@ -63,6 +63,7 @@ bench: build
 	go run ./bench/streams
 	go run ./bench/tags
 	go run ./bench/large/measure
+	go run ./bench/wholemap
 	cd e2e && node ../bench/browser/measure.mjs
 
 pictures: build

@@ -129,14 +129,16 @@ try {
     await p.getByRole('button', { name: 'Next step' }).click();
     await p.getByText('Fill in “Component”.').waitFor();
   });
-  await shot('build-finding', 'arno', '/build/tarnhorn/screen/s_cabin', async (p) => {
-    await walkAs(p, 'Sela Brandt, shift lead');
-    await onRecord(p, '087');
-    await p.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
-    await p.getByRole('combobox', { name: 'What goes here' }).fill('Its defects');
-    await p.getByRole('option', { name: 'a button “Its defects”' }).click();
-    await p.getByRole('combobox', { name: 'Where it leads' }).fill('d');
-    await p.waitForTimeout(600);
+  await shot('build-map', 'arno', '/build/tarnhorn/map', async (p) => {
+    await p.getByLabel('For whom').selectOption('for Technician');
+    await p.getByLabel('Find a screen').fill('workshop board');
+    await p.keyboard.press('Enter');
+    await p.getByLabel('Find a screen').fill('');
+  });
+  await shot('build-reach', 'arno', '/build/tarnhorn/reach/s_drive~r_oper');
+  await shot('build-findings', 'arno', '/build/tarnhorn/findings', async (p) => {
+    await p.request.post(`${base}/api/build/tarnhorn/edits`, { data: { patch: [{ op: 'remove', path: '/s_card' }] } });
+    await p.getByRole('heading', { name: /^Broken/ }).waitFor();
   });
   await shot('build-making', 'arno', '/build/tarnhorn/screen/s_bycomp', async (p) => {
     await p.keyboard.press('Control+b');
@@ -149,13 +151,7 @@ try {
     await p.getByRole('button', { name: 'a dashboard' }).click();
     await p.getByText('A chart of defects by severity.').waitFor();
   });
-  await shot('build-equipment', 'nora', '/build/tarnhorn/data/plant', async (p) => {
-    await p.getByRole('button', { name: 'Take in equipment' }).click();
-    await p.getByRole('button', { name: 'The folders in Ropeway' }).click();
-    await p.getByText('3 of 3 folders belong to a record').waitFor();
-  });
   await shot('use-drive-room', 'jon', '/use/tarnhorn/drive-room?lift=1', (p) => p.waitForTimeout(20_000));
-  await shot('use-line', 'sela', '/use/tarnhorn/line-overview', (p) => p.waitForTimeout(5000));
   await shot('use-display', 'nora', '/displays', async (p) => {
     await p.getByRole('button', { name: 'Valley station, hall' }).click();
     await p.getByRole('button', { name: /^New code/ }).click();

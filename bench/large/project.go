@@ -14,7 +14,10 @@ var Full = Size{Screens: 1000, GatesEach: 20, Conditions: 2000, Roles: 20}
 
 // Project makes the entities of a project: forms over four tables, each with buttons that lead to
 // other forms on this record or its parents, under conditions of which many gates share one.
-func Project(s Size) map[string]json.RawMessage {
+func Project(s Size) map[string]json.RawMessage { return Named(s, "large") }
+
+// Named makes them under a slug of its own.
+func Named(s Size, slug string) map[string]json.RawMessage {
 	out := map[string]json.RawMessage{}
 	put := func(id string, body map[string]any) {
 		text, err := json.Marshal(body)
@@ -23,7 +26,7 @@ func Project(s Size) map[string]json.RawMessage {
 		}
 		out[id] = text
 	}
-	put("project", map[string]any{"kind": "project", "title": "Large", "slug": "large", "zone": "UTC"})
+	put("project", map[string]any{"kind": "project", "title": "Large", "slug": slug, "zone": "UTC"})
 	put("so_db", map[string]any{"kind": "source", "name": "Records", "type": "postgresql", "connection": "tarnhorn", "schema": "tarnhorn"})
 	for i := range s.Roles {
 		put(fmt.Sprintf("r_%d", i), map[string]any{"kind": "role", "pos": i, "name": fmt.Sprintf("Role %d", i), "start": "s_start"})

@@ -1,25 +1,13 @@
 import { Box } from '@chakra-ui/react';
-import { type RefObject, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type RefObject, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import type { MapPlate, MapWire, ScreenMap } from '../../../api/client';
 import { useSteady } from '../../../ui/useSteady';
-import { draw, inkOf, type Picture } from './draw';
+import type { Picture } from './draw';
 import { MapAreas } from './MapAreas';
 import { MapPlateView } from './MapPlateView';
 import { useMapGestures } from './useMapGestures';
-import {
-  drawnWires,
-  farFrom,
-  firstView,
-  ledBack,
-  nearnessOf,
-  nextPlate,
-  platesIn,
-  seeing,
-  seenBox,
-  type View,
-} from './view';
-
-const room = 320; // px around the window that is drawn too, so that a short pan shows nothing new
+import { type Seen, useMapPaint } from './useMapPaint';
+import { drawnWires, farFrom, firstView, ledBack, nearnessOf, nextPlate, seeing, type View } from './view';
 
 interface StageProps {
   map: ScreenMap;
@@ -43,8 +31,7 @@ export function MapStage(props: StageProps) {
   const layer = useRef<HTMLDivElement>(null);
   const heads = useRef<HTMLDivElement>(null);
   const view = useRef<View>({ x: 0, y: 0, k: 1 });
-  const painted = useRef<View>(view.current);
-  const [seen, setSeen] = useState<{ plates: MapPlate[]; k: number }>({ plates: [], k: 1 });
+  const [seen, setSeen] = useState<Seen>({ plates: [], k: 1 });
   const wires = useMemo(() => drawnWires(map), [map]);
   const lit = useMemo(() => {
     const of = wire
@@ -60,6 +47,7 @@ export function MapStage(props: StageProps) {
     return by;
   }, [map]);
   const titles = useMemo(() => new Map(map.plates.map((p) => [p.id, p.title])), [map]);
+  const titleOf = useCallback((id: string) => titles.get(id) ?? '', [titles]);
   const dimmed = useMemo(
     () => new Set(filtered ? map.plates.filter(dims).map((p) => p.id) : []),
     [map, dims, filtered],
@@ -73,38 +61,7 @@ export function MapStage(props: StageProps) {
   };
   const size = useSteady(() => ({ width: box.current?.clientWidth ?? 0, height: box.current?.clientHeight ?? 0 }));
 
-  const paint = useSteady(() => {
-    const el = canvas.current;
-    const c = el?.getContext('2d');
-    if (!el || !c) return;
-    const { width, height } = size();
-    const v = view.current;
-    painted.current = v;
-    const scale = Math.min(window.devicePixelRatio || 1, 2);
-    if (el.width !== (width + 2 * room) * scale || el.height !== (height + 2 * room) * scale) {
-      el.width = (width + 2 * room) * scale;
-      el.height = (height + 2 * room) * scale;
-      el.style.width = `${width + 2 * room}px`;
-      el.style.height = `${height + 2 * room}px`;
-    }
-    el.style.transform = `translate(${-room}px, ${-room}px)`;
-    draw(c, picture, { ...v, x: v.x + room, y: v.y + room }, seenBox(v, width, height, room), scale, inkOf(el));
-    setSeen((old) => {
-      const plates = platesIn(map, seenBox(v, width, height, room));
-      const same = old.k === v.k && old.plates.length === plates.length && old.plates.every((p, i) => p === plates[i]);
-      return same ? old : { plates, k: v.k };
-    });
-  });
-
-  const place = useSteady((v: View) => {
-    view.current = v;
-    if (layer.current) layer.current.style.transform = `translate(${v.x}px, ${v.y}px) scale(${v.k})`;
-    if (heads.current) heads.current.style.transform = `translate(${v.x}px, 0)`;
-    const from = painted.current;
-    const [dx, dy] = [v.x - from.x, v.y - from.y];
-    if (v.k !== from.k || Math.abs(dx) > room * 0.8 || Math.abs(dy) > room * 0.8) paint();
-    else if (canvas.current) canvas.current.style.transform = `translate(${dx - room}px, ${dy - room}px)`;
-  });
+  const { paint, place } = useMapPaint({ canvas, layer, heads, view, size, picture, onSeen: setSeen });
 
   useLayoutEffect(() => {
     const { width, height } = size();
@@ -216,7 +173,7 @@ export function MapStage(props: StageProps) {
             lit={chosen.length < 2 && lights.has(p.id) && chosen[0] !== p.id}
             dim={dimmed.has(p.id) || (picture.dim && chosen.length < 2 && !lights.has(p.id) && chosen[0] !== p.id)}
             near={nearness === 'ways' ? near.get(p.id) : undefined}
-            titles={(id) => titles.get(id) ?? ''}
+            titles={titleOf}
             reachable={p === first}
           />
         ))}

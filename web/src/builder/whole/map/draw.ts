@@ -1,5 +1,5 @@
 import type { ScreenMap } from '../../../api/client';
-import { type Box, type Drawn, nearnessOf, type View } from './view';
+import { type Box, type Drawn, nearnessOf, platesIn, type View } from './view';
 
 /** The colours of a drawing, read from the theme. */
 export interface Ink {
@@ -37,37 +37,82 @@ export interface Picture {
   shows: (id: string) => boolean; // which plates are not dimmed
 }
 
-/** So many wires are drawn one by one; of more, when far, only those of areas. */
-const tooMany = 4000;
+const atOnce = 1500; // wires that are drawn before the next frame is shown
+const counted = 3000; // wires of which each says how many ways it stands for
 
 const within = (d: Drawn, b: Box) =>
   d.box.left < b.right && d.box.right > b.left && d.box.top < b.bottom && d.box.bottom > b.top;
 
-/** Draws bands, columns and wires of what is seen. */
-export function draw(c: CanvasRenderingContext2D, p: Picture, v: View, seen: Box, scale: number, ink: Ink) {
+/**
+ * Draws bands, columns and wires of what is seen, in steps: after each the next frame may be shown. The first has all
+ * that is chosen, and of the wires an even share, so that something is there while one moves.
+ */
+export function* drawing(
+  c: CanvasRenderingContext2D,
+  p: Picture,
+  v: View,
+  seen: Box,
+  scale: number,
+  ink: Ink,
+): Generator<void> {
   c.setTransform(1, 0, 0, 1, 0, 0);
   c.clearRect(0, 0, c.canvas.width, c.canvas.height);
   c.setTransform(v.k * scale, 0, 0, v.k * scale, v.x * scale, v.y * scale);
   columns(c, p.map, v, ink);
-  const visible = p.wires.filter((d) => within(d, seen));
-  const far = nearnessOf(v.k) === 'areas' && visible.length > tooMany;
+  const visible = p.wires.filter((d) => within(d, seen) && (p.shows(d.wire.from) || p.shows(d.wire.to)));
+  const steps = Math.max(1, Math.ceil(visible.length / atOnce));
+  for (let step = 0; step < steps; step++) {
+    strands(c, visible, step, steps, p.dim, v, ink);
+    if (step === 0 || step === steps - 1) {
+      if (drawnSmall(p.map, v)) small(c, p, seen, ink);
+      lights(c, p.lit, v, ink);
+    }
+    if (step < steps - 1) yield;
+  }
+  if (!p.dim && v.k >= 0.6 && visible.length < counted) for (const d of visible) count(c, d, ink.wire, ink);
+}
+
+const few = 400; // plates that can be pressed, however far one is
+
+/** Whether plates are so small and so many that they are drawn with the wires, and none can be pressed. */
+export function drawnSmall(map: ScreenMap, v: View): boolean {
+  return map.plates.length > few && nearnessOf(v.k) === 'areas';
+}
+
+function small(c: CanvasRenderingContext2D, p: Picture, seen: Box, ink: Ink) {
+  for (const plate of platesIn(p.map, seen)) {
+    c.fillStyle = plate.trapped ? ink.brick : p.shows(plate.id) ? ink.muted : ink.faint;
+    c.fillRect(plate.x, plate.y, p.map.plate.w, p.map.plate.h);
+  }
+}
+
+/** Draws every so-manieth of the wires, those that are open over those that are not. */
+function strands(
+  c: CanvasRenderingContext2D,
+  all: Drawn[],
+  first: number,
+  by: number,
+  dim: boolean,
+  v: View,
+  ink: Ink,
+) {
   for (const hold of ['never', 'maybe', 'sure'] as const) {
-    if (far && hold === 'never') continue;
-    const some = visible.filter((d) => d.wire.hold === hold && (p.shows(d.wire.from) || p.shows(d.wire.to)));
-    const step = far ? Math.ceil(some.length / tooMany) : 1;
-    c.strokeStyle = p.dim ? ink.faint : hold === 'never' ? ink.faint : ink.wire;
+    c.strokeStyle = dim || hold === 'never' ? ink.faint : ink.wire;
     c.lineWidth = 1.2 / Math.max(v.k, 0.5);
-    c.setLineDash(hold === 'maybe' ? [6, 5] : hold === 'never' ? [2, 5] : []);
+    // Dashes of so many would be no dashes, and take their time.
+    c.setLineDash(by > 2 ? [] : hold === 'maybe' ? [6, 5] : hold === 'never' ? [2, 5] : []);
     c.beginPath();
-    for (let i = 0; i < some.length; i += step) {
-      const d = some[i];
-      if (d) trace(c, d.points);
+    for (let i = first; i < all.length; i += by) {
+      const d = all[i];
+      if (d?.wire.hold === hold) trace(c, d.points);
     }
     c.stroke();
   }
   c.setLineDash([]);
-  if (!p.dim && v.k >= 0.6) for (const d of visible) count(c, d, ink.wire, ink);
-  for (const d of p.lit) {
+}
+
+function lights(c: CanvasRenderingContext2D, lit: Drawn[], v: View, ink: Ink) {
+  for (const d of lit) {
     c.strokeStyle = d.wire.hold === 'never' ? ink.brick : ink.amber;
     c.lineWidth = 2.4 / Math.max(v.k, 0.5);
     c.setLineDash(d.wire.hold === 'sure' ? [] : [7, 5]);

@@ -48,7 +48,7 @@ export function useMapGestures(
       document.elementFromPoint(e.clientX, e.clientY)?.closest<HTMLElement>('[data-plate]')?.dataset.plate;
     const settle = () => {
       window.clearTimeout(rest);
-      rest = window.setTimeout(paint, 120);
+      rest = window.setTimeout(() => paint(), 120);
     };
     const onDown = (e: PointerEvent) => {
       if (e.button !== 0 || !(e.target instanceof Element)) return;
