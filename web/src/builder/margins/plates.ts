@@ -29,11 +29,16 @@ export function outPlates(ways: WayOut[], findings: Finding[]): OutPlate[] {
     group.findings.push(...findings.filter((f) => f.element === w.element && (!f.trigger || f.trigger === w.trigger)));
     groups.set(key, group);
   }
-  const list = [...groups.values()].sort((a, b) => Number(b.findings.length > 0) - Number(a.findings.length > 0));
+  const list = [...groups.values()].sort((a, b) => badness(b) - badness(a));
   list.forEach((p, i) => {
     p.number = i + 1;
   });
   return list;
+}
+
+/** How bad the worst finding of a plate is. */
+function badness(p: OutPlate): number {
+  return Math.max(0, ...p.findings.map((f) => (f.severity === 'broken' ? 2 : 1)));
 }
 
 /** What ways without a target are grouped by: what stays stands alone, steps, of lists and of tasks, go by their direction. */

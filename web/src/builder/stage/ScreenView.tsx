@@ -13,7 +13,7 @@ import { Wires } from '../margins/Wires';
 import { SentencePanel } from '../sentence/SentencePanel';
 import { type DraftHands, useEdit } from '../useDraft';
 import type { useWalk } from '../useWalk';
-import { openFindings } from '../whole/findings';
+import { toMend } from '../whole/findings';
 import { Arranging } from './Arranging';
 import { Stage } from './Stage';
 import { StageHead } from './StageHead';
@@ -44,7 +44,7 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
   const chosen = useChosen(work.ways, walk.element);
   const screen = work.view?.screen ?? work.screen ?? work.ways[0]?.element ?? ''; // also while nobody may enter it
   const findings = useMemo(
-    () => openFindings(draft).filter((f) => f.screen === screen || isOnRail(f, work.ways)),
+    () => toMend(draft).filter((f) => f.screen === screen || isOnRail(f, work.ways)),
     [draft, screen, work.ways],
   );
   const plates = useMemo(() => outPlates(work.ways, findings), [work.ways, findings]);
