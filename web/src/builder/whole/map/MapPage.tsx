@@ -99,6 +99,7 @@ export function MapPage({ item, as }: { item: string | undefined; as: string }) 
         onFile={(f) => void file(f)}
       />
       <MapStage
+        key={who}
         map={data}
         chosen={chosen}
         wire={now}

@@ -1,13 +1,15 @@
 import { Box } from '@chakra-ui/react';
-import { type RefObject, useCallback, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { type RefObject, useEffect, useLayoutEffect, useRef, useState } from 'react';
 import type { MapPlate, MapWire, ScreenMap } from '../../../api/client';
 import { useSteady } from '../../../ui/useSteady';
-import type { Picture } from './draw';
 import { MapAreas } from './MapAreas';
+import { MapColumns } from './MapColumns';
 import { MapPlateView } from './MapPlateView';
 import { useMapGestures } from './useMapGestures';
+import { useMapKeys } from './useMapKeys';
+import { useMapMarks } from './useMapMarks';
 import { type Seen, useMapPaint } from './useMapPaint';
-import { drawnWires, farFrom, firstView, ledBack, nearnessOf, nextPlate, seeing, type View } from './view';
+import { farFrom, firstView, nearnessOf, seeing, type View } from './view';
 
 interface StageProps {
   map: ScreenMap;
@@ -31,45 +33,22 @@ export function MapStage(props: StageProps) {
   const layer = useRef<HTMLDivElement>(null);
   const heads = useRef<HTMLDivElement>(null);
   const view = useRef<View>({ x: 0, y: 0, k: 1 });
+  const begun = useRef(false);
   const [seen, setSeen] = useState<Seen>({ plates: [], k: 1 });
-  const wires = useMemo(() => drawnWires(map), [map]);
-  const lit = useMemo(() => {
-    const of = wire
-      ? [wire]
-      : chosen.length === 1
-        ? map.wires.filter((w) => w.from === chosen[0] || w.to === chosen[0])
-        : [];
-    return of.flatMap((w) => wires.find((d) => d.wire === w) ?? ledBack(map, w) ?? []);
-  }, [map, wires, chosen, wire]);
-  const near = useMemo(() => {
-    const by = new Map<string, MapWire[]>();
-    for (const w of map.wires) by.set(w.from, [...(by.get(w.from) ?? []), w]);
-    return by;
-  }, [map]);
-  const titles = useMemo(() => new Map(map.plates.map((p) => [p.id, p.title])), [map]);
-  const titleOf = useCallback((id: string) => titles.get(id) ?? '', [titles]);
-  const dimmed = useMemo(
-    () => new Set(filtered ? map.plates.filter(dims).map((p) => p.id) : []),
-    [map, dims, filtered],
-  );
-  const picture: Picture = {
-    map,
-    wires,
-    lit,
-    dim: chosen.length > 0 || !!wire,
-    shows: (id) => !dimmed.has(id),
-  };
+  const marks = useMapMarks({ map, chosen, wire, dims, filtered });
+  const { picture, dimmed, lights } = marks;
   const size = useSteady(() => ({ width: box.current?.clientWidth ?? 0, height: box.current?.clientHeight ?? 0 }));
 
   const { paint, place } = useMapPaint({ canvas, layer, heads, view, size, picture, onSeen: setSeen });
 
   useLayoutEffect(() => {
     const { width, height } = size();
-    place(firstView(map, width, height));
+    if (!begun.current) place(firstView(map, width, height));
+    begun.current = true; // what others edit does not move what one looks at
     paint();
   }, [map, place, paint, size]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: drawn anew whenever what is drawn is another
-  useEffect(() => paint(), [lit, dimmed, chosen, wire, paint]);
+  useEffect(() => paint(), [marks.lit, dimmed, chosen, wire, paint]);
   useEffect(() => {
     const el = box.current;
     if (!el) return;
@@ -100,37 +79,31 @@ export function MapStage(props: StageProps) {
     onPlate: (id, also) => onChoose(also && chosen.length > 0 && chosen[0] !== id ? [chosen[0] ?? id, id] : [id]),
     onGround: (x, y) => {
       const reach = 7 / view.current.k;
-      const all = [...lit, ...wires].map((d) => ({ d, far: farFrom(d, x, y) })).sort((a, b) => a.far - b.far);
+      const all = [...marks.lit, ...marks.wires]
+        .map((d) => ({ d, far: farFrom(d, x, y) }))
+        .sort((a, b) => a.far - b.far);
       const hit = all[0] && all[0].far < reach ? all[0].d.wire : undefined;
       if (hit) onWire(hit);
       else onChoose([]);
     },
-    onOpen: (id) => titles.has(id) && onOpen(id),
+    onOpen: (id) => marks.titleOf(id) && onOpen(id),
     onPull,
   });
 
   const at = map.plates.find((p) => p.id === chosen[chosen.length - 1]);
-  const onKey = (e: React.KeyboardEvent) => {
-    const id = e.target instanceof HTMLElement ? e.target.dataset.plate : undefined;
-    const from = map.plates.find((p) => p.id === id);
-    if (!from) return;
-    if (e.key === 'Enter' && (e.ctrlKey || e.metaKey)) {
-      if (!from.rail) onOpen(from.id);
-    } else if (e.key === 'Enter' || e.key === ' ') {
-      onChoose(e.shiftKey && chosen[0] && chosen[0] !== from.id ? [chosen[0], from.id] : [from.id]);
-    } else if (e.key === 'Escape') onChoose([]);
-    else {
-      const next = nextPlate(map, from, e.key);
-      if (!next) return;
+  const onKey = useMapKeys({
+    map,
+    chosen,
+    onChoose,
+    onOpen,
+    onNext: (next) => {
       const { width, height } = size();
       place(seeing(view.current, next, map, width, height));
       paint();
       requestAnimationFrame(() => box.current?.querySelector<HTMLElement>(`[data-plate="${next.id}"]`)?.focus());
-    }
-    e.preventDefault();
-  };
+    },
+  });
   const nearness = nearnessOf(seen.k);
-  const lights = new Set(lit.flatMap((d) => [d.wire.from, d.wire.to]));
   const first = at ?? map.plates[0];
   return (
     <Box
@@ -172,8 +145,8 @@ export function MapStage(props: StageProps) {
             second={chosen[1] === p.id}
             lit={chosen.length < 2 && lights.has(p.id) && chosen[0] !== p.id}
             dim={dimmed.has(p.id) || (picture.dim && chosen.length < 2 && !lights.has(p.id) && chosen[0] !== p.id)}
-            near={nearness === 'ways' ? near.get(p.id) : undefined}
-            titles={titleOf}
+            near={nearness === 'ways' ? marks.near.get(p.id) : undefined}
+            titles={marks.titleOf}
             reachable={p === first}
           />
         ))}
@@ -189,33 +162,7 @@ export function MapStage(props: StageProps) {
         )}
       </Box>
       {nearness === 'areas' && <MapAreas map={map} view={seen.k} at={view.current} findings={findings} />}
-      <Box
-        position="absolute"
-        left="0"
-        right="0"
-        top="0"
-        h="34px"
-        bg="paper"
-        borderBottomWidth="1px"
-        borderColor="rule"
-        overflow="hidden"
-        aria-hidden="true"
-      >
-        <div ref={heads}>
-          {map.columns.map((c) => (
-            <Box key={c.x} position="absolute" top="5px" whiteSpace="nowrap" style={{ left: c.x * seen.k }}>
-              <Box as="span" fontWeight="800" fontSize="head">
-                {c.head}
-              </Box>{' '}
-              {seen.k > 0.3 && (
-                <Box as="span" fontSize="note" fontWeight="700" color={c.head ? 'muted' : 'brick'}>
-                  {c.note}
-                </Box>
-              )}
-            </Box>
-          ))}
-        </div>
-      </Box>
+      <MapColumns map={map} near={seen.k} heads={heads} />
     </Box>
   );
 }
