@@ -10,7 +10,7 @@ import { MapHead } from './MapHead';
 import { MapPanel } from './MapPanel';
 import { MapStage } from './MapStage';
 import { usePulledWay } from './usePulledWay';
-import { seeing, seeingBoth, type View, wholeView, zoomed } from './view';
+import { centred, seeing, seeingBoth, type View, wholeView, zoomed } from './view';
 
 /** All screens at one look: plates in columns by presses, what leads from one to another, and every path between two. */
 export function MapPage({ item, as }: { item: string | undefined; as: string }) {
@@ -92,7 +92,10 @@ export function MapPage({ item, as }: { item: string | undefined; as: string }) 
         onWanted={setWanted}
         onFound={() => {
           const hit = data.plates.find((p) => !dims(p));
-          if (hit) choose([hit.id]);
+          if (!hit) return;
+          choose([hit.id]);
+          // Once the panel below has its height.
+          requestAnimationFrame(() => view.current?.set((v, w, h) => centred(v, hit, data, w, h)));
         }}
         onZoom={(by) => view.current?.set((v, w, h) => zoomed(v, by, w / 2, h / 2))}
         onWhole={() => view.current?.set((_, w, h) => wholeView(data, w, h))}

@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest';
 import type { MapPlate, MapWire, ScreenMap } from '../../../api/client';
 import {
+  centred,
   drawnWires,
   farFrom,
   farthest,
@@ -11,6 +12,7 @@ import {
   nextPlate,
   platesIn,
   seeing,
+  seeingBoth,
   seenBox,
   wholeView,
   zoomed,
@@ -90,6 +92,21 @@ test('a plate outside is moved in, by no more than it takes', () => {
   expect(seeing(v, at('b'), map, 800, 400)).toEqual(v);
   expect(seeing(v, at('d'), map, 400, 400)).toEqual({ x: 400 - 24 - 520, y: 0, k: 1 });
   expect(seeing({ x: -300, y: -200, k: 1 }, at('a'), map, 800, 400)).toEqual({ x: 4, y: -12, k: 1 });
+});
+
+test('what is found stands in the middle', () => {
+  const v = centred({ x: -300, y: 90, k: 0.5 }, at('d'), map, 800, 400);
+  expect([(at('d').x + 50) * v.k + v.x, (at('d').y + 20) * v.k + v.y]).toEqual([400, 200]);
+  expect(v.k).toBe(0.5);
+});
+
+test('of two plates both are seen where there is room, else the one that is gone to', () => {
+  const v = { x: 0, y: 0, k: 1 };
+  expect(seeingBoth(v, at('a'), at('d'), map, 900, 400)).toEqual({ x: 4, y: 0, k: 1 });
+  const near = seeingBoth(v, at('a'), at('d'), map, 300, 400);
+  const left = at('d').x + near.x;
+  expect(left).toBeGreaterThanOrEqual(24);
+  expect(left + 100).toBeLessThanOrEqual(300);
 });
 
 test('only what is near the window is drawn', () => {

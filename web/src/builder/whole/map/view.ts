@@ -46,6 +46,15 @@ export function seeing(v: View, p: MapPlate, map: ScreenMap, width: number, heig
   return { ...v, x: v.x + dx, y: v.y + dy };
 }
 
+/** Moved so that a plate is in the middle. */
+export function centred(v: View, p: MapPlate, map: ScreenMap, width: number, height: number): View {
+  return {
+    k: v.k,
+    x: width / 2 - (p.x + map.plate.w / 2) * v.k,
+    y: height / 2 - (p.y + map.plate.h / 2) * v.k,
+  };
+}
+
 /** Moved as little as it takes to see two plates, the one that is gone to at the least. */
 export function seeingBoth(v: View, a: MapPlate, b: MapPlate, map: ScreenMap, width: number, height: number): View {
   return seeing(seeing(v, a, map, width, height), b, map, width, height);
