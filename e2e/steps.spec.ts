@@ -70,6 +70,7 @@ test('story: a defect is reported step by step; what is missing is told in its s
   await expect(page.getByLabel('Lift')).toHaveValue('');
   await choose(page, 'Lift', 'Upper Tarn');
   await next(page);
+  await at(page, 'step 2 of 3'); // one press at a time
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(heading(page)).toHaveText('Workshop board'); // where the steps were begun, past all of them
   await expect(page.getByRole('alertdialog')).toHaveCount(0);
