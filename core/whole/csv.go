@@ -34,19 +34,18 @@ func (t Table) CSV(to io.Writer) error {
 
 // Words says a cell in a word or two: 2, 2 if there, 3 maybe, address only.
 func (c Cell) Words() string {
-	trap := ""
-	if c.Trapped {
-		trap = ", no way back"
+	if c.Trapped && c.Presses > 0 {
+		return fmt.Sprint(c.Presses, " trap")
 	}
 	switch c.Kind {
 	case reach.IsSure:
-		return fmt.Sprint(c.Presses, trap)
+		return fmt.Sprint(c.Presses)
 	case reach.IsGiven:
-		return fmt.Sprint(c.Presses, " if there", trap)
+		return fmt.Sprint(c.Presses, " if there")
 	case reach.IsMaybe:
-		return fmt.Sprint(c.Presses, " maybe", trap)
+		return fmt.Sprint(c.Presses, " maybe")
 	case reach.ByAddress:
 		return "address only"
 	}
-	return string(c.Kind) + trap
+	return string(c.Kind)
 }

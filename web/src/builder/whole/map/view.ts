@@ -46,13 +46,10 @@ export function seeing(v: View, p: MapPlate, map: ScreenMap, width: number, heig
   return { ...v, x: v.x + dx, y: v.y + dy };
 }
 
-/** Moved so that a plate is in the middle. */
+/** Moved so that a plate is in the middle from above to below; across only as much as it takes. */
 export function centred(v: View, p: MapPlate, map: ScreenMap, width: number, height: number): View {
-  return {
-    k: v.k,
-    x: width / 2 - (p.x + map.plate.w / 2) * v.k,
-    y: height / 2 - (p.y + map.plate.h / 2) * v.k,
-  };
+  const seen = seeing(v, p, map, width, height);
+  return { ...seen, y: height / 2 - (p.y + map.plate.h / 2) * v.k };
 }
 
 /** Moved as little as it takes to see two plates, the one that is gone to at the least. */

@@ -156,7 +156,7 @@ const marks: [string, string, string][] = [
   ['by itself', 'amberText', 'a call-up, a round or a time brings them'],
   ['address only', 'muted', 'no way leads there, and nothing proves it shut'],
   ['never', 'muted', 'no way, and shut by address too'],
-  ['no way back', 'brick', 'it is not proven that one gets back to the start'],
+  ['2 trap', 'brick', 'it is not proven that one gets back to the start'],
 ];
 
 function Legend({ broken }: { broken: Expected[] }) {

@@ -15,9 +15,7 @@ test('a cell says in words what its colour says', () => {
   expect(said(cell('by itself'))).toBe('by itself / brought here without a press');
   expect(lookOf(cell('by address')).words).toBe('address only');
   expect(lookOf(cell('never')).words).toBe('never');
-  expect(said(cell('sure', { presses: 1, trapped: true }))).toBe(
-    '1, no way back / surely in 1 press; no proven way back',
-  );
+  expect(said(cell('sure', { presses: 1, trapped: true }))).toBe('1 trap / surely in 1 press; no proven way back');
   expect(lookOf(cell('maybe', { presses: 1 })).dashed).toBe(true);
 });
 

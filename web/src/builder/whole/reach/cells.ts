@@ -9,16 +9,17 @@ export interface CellLook {
 }
 
 export function lookOf(c: ReachCell): CellLook {
-  const trap = c.trapped ? ', no way back' : '';
+  if (c.trapped && c.presses)
+    return { words: `${c.presses} trap`, color: 'brick', bold: true, dashed: c.kind === 'maybe' };
   switch (c.kind) {
     case 'start':
       return { words: 'start', color: 'ink', bold: true };
     case 'sure':
-      return { words: `${c.presses}${trap}`, color: c.trapped ? 'brick' : 'pine', bold: true };
+      return { words: `${c.presses}`, color: 'pine', bold: true };
     case 'given':
-      return { words: `${c.presses} if there${trap}`, color: c.trapped ? 'brick' : 'pine', bold: true };
+      return { words: `${c.presses} if there`, color: 'pine', bold: true };
     case 'maybe':
-      return { words: `${c.presses} maybe${trap}`, color: c.trapped ? 'brick' : 'amberText', bold: true, dashed: true };
+      return { words: `${c.presses} maybe`, color: 'amberText', bold: true, dashed: true };
     case 'by itself':
       return { words: 'by itself', color: 'amberText' };
     case 'by address':
