@@ -10,6 +10,8 @@
 //   - bring.go: what an edge brings, and what has to be there for it
 //   - rewrite.go: the guard of a target in the names of the screen that one comes from
 //   - seen.go: what a set of roles may see, and do, with a table
+//   - proofs.go: what is proven of conditions, kept
+//   - adapt.go: a condition as it is for a set of roles
 //   - holds.go: whether an edge is open for a set of roles: never, maybe, surely
 //   - state.go: a screen as one stands on it
 //   - graph.go: all edges of a project; those of a screen that did not change are found again

@@ -41,6 +41,7 @@ func Of(app *plan.App, old *Graph) *Graph {
 	if old != nil {
 		old.proofs.mu.Lock()
 		g.before = maps.Clone(old.results)
+		old.before = nil // else each would keep the one before it
 		old.proofs.mu.Unlock()
 	}
 	for i, id := range g.Screens {

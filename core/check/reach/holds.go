@@ -2,10 +2,8 @@ package reach
 
 import (
 	"slices"
-	"sync"
 
 	"ambergate/core/cond"
-	"ambergate/core/cond/prove"
 	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -30,97 +28,6 @@ type Open struct {
 	Unsure []string // what else cannot be proven
 }
 
-// proofs keeps what was proven, by the nodes that it was proven of.
-type proofs struct {
-	mu      sync.Mutex // drafts that follow each other share them
-	pairs   map[[2]*cond.Node]*cond.Node
-	nots    map[*cond.Node]*cond.Node
-	can     map[*cond.Node]prove.Answer
-	implies map[[2]*cond.Node]bool
-	plant   map[*cond.Node]bool
-}
-
-func newProofs() *proofs {
-	return &proofs{pairs: map[[2]*cond.Node]*cond.Node{}, nots: map[*cond.Node]*cond.Node{}, can: map[*cond.Node]prove.Answer{}, implies: map[[2]*cond.Node]bool{}, plant: map[*cond.Node]bool{}}
-}
-
-// most bounds what is kept of older edits.
-const most = 400_000
-
-// full says whether so much is kept that it is better begun anew.
-func (p *proofs) full() bool {
-	p.mu.Lock()
-	defer p.mu.Unlock()
-	return len(p.pairs)+len(p.can)+len(p.implies) > most
-}
-
-func (p *proofs) both(a, b *cond.Node) *cond.Node {
-	switch {
-	case a == nil:
-		return b
-	case b == nil || a == b:
-		return a
-	}
-	key := [2]*cond.Node{a, b}
-	n := p.pairs[key]
-	if n == nil {
-		n = cond.Every(a, b)
-		p.pairs[key] = n
-	}
-	return n
-}
-
-func (p *proofs) not(a *cond.Node) *cond.Node {
-	n := p.nots[a]
-	if n == nil {
-		n = &cond.Node{Op: cond.OpNot, Args: []*cond.Node{a}, Type: a.Type}
-		p.nots[a] = n
-	}
-	return n
-}
-
-func (p *proofs) never(n *cond.Node) bool {
-	if n == nil {
-		return false
-	}
-	a, known := p.can[n]
-	if !known {
-		a = prove.CanHold(n)
-		p.can[n] = a
-	}
-	return a == prove.No
-}
-
-// always says whether a condition holds wherever another does; nil for whatever.
-func (p *proofs) always(where, n *cond.Node) bool {
-	if n == nil || n == where {
-		return true
-	}
-	key := [2]*cond.Node{where, n}
-	yes, known := p.implies[key]
-	if !known {
-		if where == nil {
-			yes = prove.CanFail(n) == prove.No
-		} else {
-			yes = prove.Implies(where, n) == prove.Yes
-		}
-		p.implies[key] = yes
-	}
-	return yes
-}
-
-// onPlant says whether a condition reads live values.
-func (p *proofs) onPlant(n *cond.Node) bool {
-	yes, known := p.plant[n]
-	if !known {
-		for _, path := range n.Paths() {
-			yes = yes || path.Root == project.TagRoot || slices.Contains(path.Segs, project.EquipField)
-		}
-		p.plant[n] = yes
-	}
-	return yes
-}
-
 // runner finds out for one set of roles.
 type runner struct {
 	g       *Graph
@@ -133,11 +40,6 @@ type runner struct {
 	shuts   []int8 // by screen and mode: 1 for shut to the roles whatever the record, -1 for not
 }
 
-type adaptKey struct {
-	node *cond.Node
-	add  bool
-}
-
 func (g *Graph) runner(r roles) *runner {
 	out := &runner{g: g, roles: r, rights: &rights{p: g.App.Project, roles: r, tables: map[string]*tableRights{}}, adapted: map[adaptKey]*cond.Node{}, guards: map[adaptKey]*cond.Node{}, opens: make([][]verdict, len(g.Screens)*variants), narrow: map[string]bool{}, shuts: make([]int8, len(g.Screens)*len(modeNames))}
 	for id := range g.App.Project.Tables {
@@ -146,119 +48,6 @@ func (g *Graph) runner(r roles) *runner {
 		}
 	}
 	return out
-}
-
-// adapt gives a condition for just these roles: what they may not see is never known, and what may be beyond their row
-// rules, or is not there yet, may be anything.
-func (r *runner) adapt(n *cond.Node, from *project.Screen, row string, add bool) *cond.Node {
-	if n == nil {
-		return nil
-	}
-	key := adaptKey{n, add}
-	out := r.adapted[key]
-	if out == nil {
-		out = r.part(n, from, row, add)
-		r.adapted[key] = out
-	}
-	return out
-}
-
-func (r *runner) part(n *cond.Node, from *project.Screen, row string, add bool) *cond.Node {
-	if n.Op == cond.OpRole {
-		return &cond.Node{Op: cond.OpConst, Const: cond.Bool(r.roles[n.Fn]), Type: n.Type}
-	}
-	if !deciding(n.Op) {
-		return r.leaf(n, from, row, add)
-	}
-	same := true
-	args := make([]*cond.Node, len(n.Args))
-	for i, a := range n.Args {
-		args[i] = r.part(a, from, row, add)
-		same = same && args[i] == a
-	}
-	if same {
-		return n
-	}
-	out := *n
-	out.Args = args
-	return &out
-}
-
-func (r *runner) leaf(n *cond.Node, from *project.Screen, row string, add bool) *cond.Node {
-	worst, asks := seen, false
-	n.Walk(func(part *cond.Node) {
-		asks = asks || part.Op == cond.OpRole
-		if part.Op == cond.OpPath {
-			worst = max(worst, r.sight(part.Path, from, row, add))
-		}
-	})
-	switch {
-	case worst == hidden:
-		return &cond.Node{Op: cond.OpConst, Const: cond.UnknownBecause("not visible"), Type: n.Type}
-	case worst == perhaps || asks:
-		id := ""
-		if from != nil {
-			id = from.ID
-		}
-		return opaque(id, n)
-	}
-	return n
-}
-
-// sight says whether a name is known to the roles.
-func (r *runner) sight(p *cond.Path, from *project.Screen, row string, add bool) sight {
-	table, segs := "", p.Segs
-	switch p.Root {
-	case "record":
-		if add {
-			return perhaps
-		}
-		if from != nil {
-			if in := from.Inputs[from.Record]; in != nil && !in.Required {
-				return perhaps // it may be open without one
-			}
-			table = from.RecordTable()
-		}
-	case "row":
-		table = row
-	case "inputs":
-		if from == nil || len(segs) < 2 {
-			return seen
-		}
-		if in := from.Inputs[segs[0]]; in != nil {
-			table = in.Table
-		}
-		segs = segs[1:]
-	case "user":
-		if len(segs) == 1 && (segs[0] == "id" || segs[0] == "name" || segs[0] == "login") {
-			return seen
-		}
-		return perhaps
-	case "vars", "typed", "saved":
-		return perhaps
-	default:
-		return seen
-	}
-	if table == "" || len(segs) == 0 {
-		return seen
-	}
-	return r.rights.sees(table, segs)
-}
-
-// guard gives the guard of a screen for the roles: it holds while one is there. Nil for none.
-func (r *runner) guard(s *project.Screen, add bool) *cond.Node {
-	compiled := r.g.App.Screens[s.ID]
-	if compiled == nil || compiled.Guard == nil {
-		return nil
-	}
-	key := adaptKey{compiled.Guard.Root, add}
-	n := r.guards[key]
-	if n == nil {
-		c := &collector{app: r.g.App, screen: compiled}
-		n = r.adapt(c.own(compiled.Guard.Root), s, "", add)
-		r.guards[key] = n
-	}
-	return n
 }
 
 // verdict is how far an edge is open, without the words for it.
