@@ -1,14 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { memo, useEffect, useRef } from 'react';
-import type { ReachCell, ReachLine, ReachTable } from '../../../api/client';
-import { Glyph } from '../../../ui/Glyph';
+import { useEffect, useRef } from 'react';
+import type { ReachLine, ReachTable } from '../../../api/client';
 import { useSteady } from '../../../ui/useSteady';
 import './reach.css';
-import { columnsShown, lookOf, type Shown, sayCell } from './cells';
+import { columnsShown, type Shown, sayCell } from './cells';
+import { AreaRow, CellBox, Columns, cellWidth, headWidth, LineHead } from './GridParts';
+import { type Row, useCellKeys } from './useCellKeys';
 
-const headWidth = 222; // px of the screens' names
-const cellWidth = 98;
 const lineHeight = 34;
 const areaHeight = 30;
 
@@ -19,8 +18,6 @@ interface GridProps {
   chosen: { screen?: string; who?: string };
   onChoose: (screen: string, who: string) => void;
 }
-
-type Row = { area: string } | { line: ReachLine };
 
 /** Screens by who: only the rows and columns that are seen are drawn; one cell is chosen, arrows go from cell to cell. */
 export function ReachGrid({ table, lines, shown, chosen, onChoose }: GridProps) {
@@ -57,34 +54,10 @@ export function ReachGrid({ table, lines, shown, chosen, onChoose }: GridProps) 
       requestAnimationFrame(() => box.current?.querySelector<HTMLElement>('[data-chosen="true"]')?.focus());
     byKey.current = false;
   }, [chosen.screen, chosen.who]);
-  const go = useSteady((row: number, col: number) => {
-    const to = rows[row];
-    const who = columns[Math.max(0, Math.min(columns.length - 1, col))];
-    if (!to || !('line' in to) || !who) return;
+  const onKey = useCellKeys(rows, columns, { row: at, column }, (screen, who) => {
     byKey.current = true;
-    onChoose(to.line.screen, who.who.key);
+    onChoose(screen, who);
   });
-  const onKey = (e: React.KeyboardEvent) => {
-    const from = at >= 0 ? at : rows.findIndex((r) => 'line' in r);
-    const here = column >= 0 ? column : 0;
-    const next = (by: number) => {
-      let to = from + by;
-      while (rows[to] && 'area' in (rows[to] ?? {})) to += by;
-      return rows[to] ? to : from;
-    };
-    const to: Record<string, [number, number]> = {
-      ArrowUp: [next(-1), here],
-      ArrowDown: [next(1), here],
-      ArrowLeft: [from, here - 1],
-      ArrowRight: [from, here + 1],
-      Home: [from, 0],
-      End: [from, columns.length - 1],
-    };
-    const step = to[e.key];
-    if (!step) return;
-    e.preventDefault();
-    go(...step);
-  };
   const choose = useSteady((screen: string, who: string) => onChoose(screen, who));
   const width = headWidth + across.getTotalSize();
   const seen = across.getVirtualItems();
@@ -99,70 +72,12 @@ export function ReachGrid({ table, lines, shown, chosen, onChoose }: GridProps) 
         position="relative"
         style={{ width, height: down.getTotalSize() + 36 }}
       >
-        <Box
-          role="row"
-          position="sticky"
-          top="0"
-          zIndex="2"
-          h="36px"
-          bg="paper"
-          borderBottomWidth="2px"
-          borderColor="ink"
-        >
-          <Box role="columnheader" position="sticky" left="0" w={`${headWidth}px`} h="34px" bg="paper" zIndex="1">
-            <Box as="span" srOnly>
-              Screen
-            </Box>
-          </Box>
-          {seen.map((v) => {
-            const who = columns[v.index]?.who;
-            return (
-              <Box
-                key={v.key}
-                role="columnheader"
-                aria-colindex={v.index + 2}
-                position="absolute"
-                top="8px"
-                fontSize="note"
-                fontWeight="800"
-                truncate
-                title={who && `${who.name}${who.people ? `, ${who.people} people` : ''}`}
-                style={{ left: headWidth + v.start, width: cellWidth - 8 }}
-              >
-                {who?.name}
-              </Box>
-            );
-          })}
-        </Box>
+        <Columns seen={seen} columns={columns} />
         {down.getVirtualItems().map((v) => {
           const row = rows[v.index];
           if (!row) return null;
           if ('area' in row)
-            return (
-              <Box
-                key={v.key}
-                role="row"
-                aria-rowindex={v.index + 2}
-                position="absolute"
-                left="0"
-                style={{ top: v.start + 36, height: v.size }}
-              >
-                <Box
-                  role="rowheader"
-                  position="sticky"
-                  left="0"
-                  w={`${headWidth}px`}
-                  fontSize="12px"
-                  fontWeight="700"
-                  color="muted"
-                  textTransform="uppercase"
-                  letterSpacing="0.04em"
-                  pt="10px"
-                >
-                  {row.area}
-                </Box>
-              </Box>
-            );
+            return <AreaRow key={v.key} name={row.area} at={v.index + 2} top={v.start + 36} height={v.size} />;
           const { line } = row;
           return (
             <Flex
@@ -203,75 +118,3 @@ export function ReachGrid({ table, lines, shown, chosen, onChoose }: GridProps) 
     </Box>
   );
 }
-
-const LineHead = memo(function LineHead({ line }: { line: ReachLine }) {
-  return (
-    <Flex
-      role="rowheader"
-      position="sticky"
-      left="0"
-      zIndex="1"
-      bg="paper"
-      w={`${headWidth}px`}
-      h="full"
-      flexShrink={0}
-      align="center"
-      gap="8px"
-      pr="8px"
-    >
-      <Glyph name={line.type} size={15} />
-      <Box fontWeight="700" truncate title={line.title}>
-        {line.title}
-      </Box>
-    </Flex>
-  );
-});
-
-interface CellProps {
-  cell: ReachCell;
-  label: string;
-  left: number;
-  at: number;
-  chosen: boolean;
-  first: boolean;
-  screen: string;
-  who: string;
-  onChoose: (screen: string, who: string) => void;
-}
-
-const CellBox = memo(function CellBox({ cell, label, left, at, chosen, first, screen, who, onChoose }: CellProps) {
-  const look = lookOf(cell);
-  const mark = cell.expected && { kept: '✓', broken: '✕', perhaps: '?' }[cell.expected];
-  const told = { kept: 'as expected', broken: 'not as expected', perhaps: 'not proven to be as expected' };
-  return (
-    // biome-ignore lint/a11y/useSemanticElements: rows and columns that are not seen are not drawn, so it is no table
-    <div
-      role="gridcell"
-      aria-colindex={at}
-      aria-selected={chosen}
-      aria-label={`${label}${cell.expected ? `; ${told[cell.expected]}` : ''}${cell.was ? `; before ${sayCell(cell.was)}` : ''}`}
-      tabIndex={chosen || first ? 0 : -1}
-      data-chosen={chosen}
-      data-expected={cell.expected}
-      data-dashed={look.dashed}
-      className="reach-cell"
-      style={{ left, width: cellWidth - 8 }}
-      onClick={() => onChoose(screen, who)}
-      onKeyDown={(e) => e.key === 'Enter' && onChoose(screen, who)}
-    >
-      <span className="reach-words" data-tone={look.color} data-bold={look.bold}>
-        {look.words}
-      </span>
-      {mark && (
-        <span className="reach-mark" data-expected={cell.expected} aria-hidden="true">
-          {mark}
-        </span>
-      )}
-      {cell.was && (
-        <span className="reach-was" aria-hidden="true">
-          was {lookOf(cell.was).words}
-        </span>
-      )}
-    </div>
-  );
-});
