@@ -13,6 +13,7 @@ import (
 
 var drift = &Check{Name: "drift", Doc: "the same button at different places on screens of one kind", Run: func(ix *Index, report func(Finding)) {
 	at := map[placedKey]map[project.Cell][]string{}
+	below := map[string]map[project.Cell]int{}
 	var order []placedKey
 	for _, id := range ix.screens() {
 		for _, b := range ix.placedOn(id) {
@@ -21,6 +22,10 @@ var drift = &Check{Name: "drift", Doc: "the same button at different places on s
 				order = append(order, b.placedKey)
 			}
 			at[b.placedKey][b.cell] = append(at[b.placedKey][b.cell], id)
+			if below[id] == nil {
+				below[id] = map[project.Cell]int{}
+			}
+			below[id][b.cell] = b.below
 		}
 	}
 	for _, key := range order {
@@ -30,7 +35,13 @@ var drift = &Check{Name: "drift", Doc: "the same button at different places on s
 		usual := at[key][cells[0]]
 		var others []string
 		for _, c := range cells[1:] {
-			others = append(others, at[key][c]...)
+			for _, id := range at[key][c] {
+				// The buttons of a form stand below its fields, as many as it has.
+				if key.kind == "form" && c.Col == cells[0].Col && below[id][c] == below[usual[0]][cells[0]] {
+					continue
+				}
+				others = append(others, id)
+			}
 		}
 		// Only where most are at one place does another one stand out.
 		if len(usual) < 2 || len(others) == 0 || len(others) >= len(usual) {
@@ -51,7 +62,8 @@ type placedKey struct{ kind, words, leads string }
 // placedButton is one of them, and where it stands.
 type placedButton struct {
 	placedKey
-	cell project.Cell
+	cell  project.Cell
+	below int // rows of buttons above its own
 }
 
 // placedOn gives those of one screen, each once.
@@ -62,15 +74,24 @@ func (ix *Index) placedOn(screen string) []placedButton {
 	var out []placedButton
 	s := ix.App.Screens[screen]
 	once := map[placedKey]bool{}
+	rows := map[int]bool{}
 	for _, e := range s.Elements {
 		if e.Kind != "button" {
 			continue
 		}
+		rows[e.Cell.Row] = true
 		leads, fixed := leadsAlike(e)
 		key := placedKey{s.Screen.Type, ix.words(s.Screen, e), leads}
 		if fixed && !once[key] {
 			once[key] = true
-			out = append(out, placedButton{key, project.Cell{Row: e.Cell.Row, Col: e.Cell.Col}})
+			out = append(out, placedButton{key, project.Cell{Row: e.Cell.Row, Col: e.Cell.Col}, 0})
+		}
+	}
+	for i := range out {
+		for row := range rows {
+			if row < out[i].cell.Row {
+				out[i].below++
+			}
 		}
 	}
 	if ix.placedBy == nil {
