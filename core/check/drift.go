@@ -3,7 +3,6 @@ package check
 import (
 	"cmp"
 	"fmt"
-	"maps"
 	"slices"
 
 	"ambergate/core/english"
@@ -12,39 +11,28 @@ import (
 )
 
 var drift = &Check{Name: "drift", Doc: "the same button at different places on screens of one kind", Run: func(ix *Index, report func(Finding)) {
-	at := map[placedKey]map[project.Cell][]string{}
-	below := map[string]map[project.Cell]int{}
+	alike := map[placedKey][]placedButton{}
 	var order []placedKey
 	for _, id := range ix.screens() {
 		for _, b := range ix.placedOn(id) {
-			if at[b.placedKey] == nil {
-				at[b.placedKey] = map[project.Cell][]string{}
+			if alike[b.placedKey] == nil {
 				order = append(order, b.placedKey)
 			}
-			at[b.placedKey][b.cell] = append(at[b.placedKey][b.cell], id)
-			if below[id] == nil {
-				below[id] = map[project.Cell]int{}
-			}
-			below[id][b.cell] = b.below
+			alike[b.placedKey] = append(alike[b.placedKey], b)
 		}
 	}
 	for _, key := range order {
-		cells := slices.SortedFunc(maps.Keys(at[key]), func(a, b project.Cell) int {
-			return cmp.Or(cmp.Compare(len(at[key][b]), len(at[key][a])), cmp.Compare(a.Row, b.Row), cmp.Compare(a.Col, b.Col))
-		})
-		usual := at[key][cells[0]]
+		usual, n := usualOf(alike[key])
 		var others []string
-		for _, c := range cells[1:] {
-			for _, id := range at[key][c] {
-				// The buttons of a form stand below its fields, as many as it has.
-				if key.kind == "form" && c.Col == cells[0].Col && below[id][c] == below[usual[0]][cells[0]] {
-					continue
-				}
-				others = append(others, id)
+		for _, b := range alike[key] {
+			// The buttons of a form stand below its fields, as many as it has.
+			lower := key.kind == "form" && b.cell.Col == usual.cell.Col && b.below == usual.below
+			if b.cell != usual.cell && !lower {
+				others = append(others, b.screen)
 			}
 		}
 		// Only where most are at one place does another one stand out.
-		if len(usual) < 2 || len(others) == 0 || len(others) >= len(usual) {
+		if n < 2 || len(others) == 0 || len(others) >= n {
 			continue
 		}
 		slices.Sort(others)
@@ -52,9 +40,24 @@ var drift = &Check{Name: "drift", Doc: "the same button at different places on s
 		for _, id := range others {
 			titles = append(titles, "“"+ix.title(id)+"”")
 		}
-		report(Finding{Severity: Note, Screen: others[0], Words: fmt.Sprintf("“%s” stands in row %d, column %d on %d screens of this kind, and elsewhere on %s.", key.words, cells[0].Row, cells[0].Col, len(usual), english.List(titles, "and")), Evidence: "Hands find again what stays where it is."})
+		report(Finding{Severity: Note, Screen: others[0], Words: fmt.Sprintf("“%s” stands in row %d, column %d on %d screens of this kind, and elsewhere on %s.", key.words, usual.cell.Row, usual.cell.Col, n, english.List(titles, "and")), Evidence: "Hands find again what stays where it is."})
 	}
 }}
+
+// usualOf gives the one at the place where most are, of equal ones the highest and leftmost, and how many are there.
+func usualOf(alike []placedButton) (placedButton, int) {
+	if len(alike) == 1 {
+		return alike[0], 1
+	}
+	at := map[project.Cell]int{}
+	for _, b := range alike {
+		at[b.cell]++
+	}
+	usual := slices.MaxFunc(alike, func(a, b placedButton) int {
+		return cmp.Or(cmp.Compare(at[a.cell], at[b.cell]), cmp.Compare(b.cell.Row, a.cell.Row), cmp.Compare(b.cell.Col, a.cell.Col))
+	})
+	return usual, at[usual.cell]
+}
 
 // placedKey is what makes two buttons the same: on screens of one kind, by their words, leading alike.
 type placedKey struct{ kind, words, leads string }
@@ -62,8 +65,9 @@ type placedKey struct{ kind, words, leads string }
 // placedButton is one of them, and where it stands.
 type placedButton struct {
 	placedKey
-	cell  project.Cell
-	below int // rows of buttons above its own
+	screen string
+	cell   project.Cell
+	below  int // rows of buttons above its own
 }
 
 // placedOn gives those of one screen, each once.
@@ -84,7 +88,7 @@ func (ix *Index) placedOn(screen string) []placedButton {
 		key := placedKey{s.Screen.Type, ix.words(s.Screen, e), leads}
 		if fixed && !once[key] {
 			once[key] = true
-			out = append(out, placedButton{key, project.Cell{Row: e.Cell.Row, Col: e.Cell.Col}, 0})
+			out = append(out, placedButton{key, screen, project.Cell{Row: e.Cell.Row, Col: e.Cell.Col}, 0})
 		}
 	}
 	for i := range out {
