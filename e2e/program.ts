@@ -23,6 +23,9 @@ export const test = base.extend<object, { program: Program }>({
     // biome-ignore lint/correctness/noEmptyPattern: how fixtures say that they need no other
     async ({}, use, { parallelIndex, workerIndex }) => {
       const address = `127.0.0.1:${Number(process.env.E2E_PORT ?? 8097) + parallelIndex}`;
+      // Another run's program would answer in place of ours, and each would change what the other sees.
+      if (await fetch(`http://${address}/api/status`).catch(() => null))
+        throw new Error(`something answers at ${address} already: end it, or set E2E_PORT`);
       const dir = `${root}.test/e2e-${parallelIndex}`;
       rmSync(dir, { recursive: true, force: true });
       mkdirSync(dir, { recursive: true });
