@@ -151,15 +151,8 @@ func TestWhatChangesReachIsNoticed(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	p, err := project.Decode(entities)
-	if err != nil {
-		t.Fatal(err)
-	}
-	app, err := plan.Compile(p)
-	if err != nil {
-		t.Fatal(err)
-	}
-	g := reach.Of(app, nil)
+	g := tarnhorn(t)
+	app, p := g.App, g.App.Project
 	base, err := check.RunAfter(t.Context(), g, nil, nil)
 	if err != nil {
 		t.Fatal(err)

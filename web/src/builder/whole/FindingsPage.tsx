@@ -2,11 +2,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Finding } from '../../api/client';
 import { entityOf } from '../../document/parts';
-import { Action, Select } from '../../ui/controls';
+import { Action } from '../../ui/controls';
 import { Tick } from '../../ui/Tick';
 import { useWhole } from './context';
 import { FindingLine } from './FindingLine';
 import { checkWords, keyOf, mendsForSeveral, openFindings, type Shown, shownFindings } from './findings';
+import { Narrow } from './Narrow';
 
 const severities: [id: Finding['severity'], words: string, means: string][] = [
   ['broken', 'Broken', 'does not work'],
@@ -28,20 +29,13 @@ export function FindingsPage() {
     .map((id) => ({ id, title: entityOf(draft.entities, id, 'screen')?.title ?? id }))
     .sort((a, b) => a.title.localeCompare(b.title));
   const pick = (part: 'severity' | 'check' | 'screen', label: string, all: string, options: [string, string][]) => (
-    <Select
-      aria-label={label}
-      fontSize="note"
-      minH="32px"
+    <Narrow
+      label={label}
+      all={all}
+      options={options}
       value={shown[part]}
-      onChange={(e) => setShown({ ...shown, [part]: e.target.value })}
-    >
-      <option value="">{all}</option>
-      {options.map(([id, words]) => (
-        <option key={id} value={id}>
-          {words}
-        </option>
-      ))}
-    </Select>
+      onChange={(to) => setShown({ ...shown, [part]: to })}
+    />
   );
   return (
     <Box as="main" flex="1" minW={0} overflowY="auto" p="14px 22px">

@@ -4,6 +4,7 @@ import type { ScreenMap, Who } from '../../../api/client';
 import { tablesOf } from '../../../document/tables';
 import { Action, Line, Select } from '../../../ui/controls';
 import { useWhole } from '../context';
+import { Narrow } from '../Narrow';
 import { summary, type Wanted } from './filter';
 
 interface HeadProps {
@@ -27,21 +28,14 @@ export function MapHead({ map, who, as, onWho, wanted, onWanted, onFound, onZoom
   const types = [...new Set(screens.map((p) => p.type))].sort();
   const tables = tablesOf(draft.entities).filter((t) => screens.some((p) => p.table === t.id));
   const pick = (part: 'type' | 'table' | 'area', label: string, all: string, options: [string, string][]) => (
-    <Select
-      aria-label={label}
-      fontSize="note"
-      minH="32px"
+    <Narrow
+      label={label}
+      all={all}
+      options={options}
       maxW="128px"
       value={wanted[part]}
-      onChange={(e) => onWanted({ ...wanted, [part]: e.target.value })}
-    >
-      <option value="">{all}</option>
-      {options.map(([id, words]) => (
-        <option key={id} value={id}>
-          {words}
-        </option>
-      ))}
-    </Select>
+      onChange={(to) => onWanted({ ...wanted, [part]: to })}
+    />
   );
   return (
     <Flex align="center" gap="8px" px="18px" py="8px" wrap="wrap" borderBottomWidth="1px" borderColor="rule">
