@@ -51,7 +51,7 @@ func OrdersOf(a *plan.App, table string) []ListOrder {
 		}
 		for _, w := range compiled.Ways() {
 			for _, c := range w.Gate.Cases {
-				if m := c.Move.Only(); m != nil && m.Arrive != nil && len(m.Arrive.Sort) > 0 && m.Target != nil && m.Target.ListTable() == table {
+				if m := c.Move.Only(); m != nil && m.Arrive != nil && len(m.Arrive.Sort) > 0 && m.Target != nil && a.Behind(m).ListTable() == table {
 					var sort []ask.Sort
 					for _, o := range project.Ordered(m.Arrive.Sort) {
 						sort = append(sort, ask.Sort{Path: o.Path, Desc: o.Desc})

@@ -24,6 +24,13 @@ func RunAfter(ctx context.Context, g *reach.Graph, sets []map[string]bool, old *
 	out := &Found{app: g.App, local: map[*Check]map[string][]Finding{}, ways: map[string][]Way{}}
 	changed, partly := out.changedSince(old)
 	out.ix = &Index{App: g.App, Graph: g, Sets: sets}
+	near := changed // what is local to screens that lead to these may be otherwise as well
+	if partly {
+		near = maps.Clone(changed)
+		for _, id := range g.LeadTo(changed) {
+			near[id] = true
+		}
+	}
 	for _, id := range sortedScreens(g.App) {
 		if partly && !changed[id] {
 			out.ways[id] = old.ways[id]
@@ -32,10 +39,10 @@ func RunAfter(ctx context.Context, g *reach.Graph, sets []map[string]bool, old *
 		}
 		out.ix.Ways = append(out.ix.Ways, out.ways[id]...)
 	}
-	some := out.ix
+	some, alike := out.ix, false
 	if partly {
 		out.ix.remember(old.ix, changed)
-		some = out.some(changed)
+		some, alike = out.some(near), out.ix.reachAsBefore(old.ix)
 	}
 	var found []Finding
 	for _, c := range All {
@@ -44,15 +51,15 @@ func RunAfter(ctx context.Context, g *reach.Graph, sets []map[string]bool, old *
 		}
 		switch {
 		case c.Outside:
-		case !c.Local:
+		case !c.Local && !c.ByReach:
 			found = append(found, out.ix.runOne(c)...)
 		default:
-			by := map[string][]Finding{}
-			if partly {
-				by = maps.Clone(old.local[c])
-				maps.DeleteFunc(by, func(screen string, _ []Finding) bool { return changed[screen] })
+			by, over := map[string][]Finding{}, out.ix
+			if partly && (c.Local || alike) {
+				by, over = maps.Clone(old.local[c]), some
+				maps.DeleteFunc(by, func(screen string, _ []Finding) bool { return screen == "" || near[screen] })
 			}
-			for _, f := range some.runOne(c) {
+			for _, f := range over.runOne(c) {
 				by[f.Screen] = append(by[f.Screen], f)
 			}
 			out.local[c] = by
@@ -65,7 +72,8 @@ func RunAfter(ctx context.Context, g *reach.Graph, sets []map[string]bool, old *
 	return out, nil
 }
 
-// changedSince gives the screens that were compiled anew since; false where more than screens may have changed.
+// changedSince gives the screens that were compiled anew since; false where more may have changed than they: the title of
+// a screen is said of it on others.
 func (k *Found) changedSince(old *Found) (map[string]bool, bool) {
 	if old == nil || old.app.Compiler != k.app.Compiler || len(old.app.Screens) != len(k.app.Screens) {
 		return nil, false
@@ -77,6 +85,9 @@ func (k *Found) changedSince(old *Found) (map[string]bool, bool) {
 			return nil, false
 		}
 		if before != screen {
+			if before.Screen.Title != screen.Screen.Title {
+				return nil, false
+			}
 			changed[id] = true
 		}
 	}
@@ -97,6 +108,20 @@ func (k *Found) some(screens map[string]bool) *Index {
 	return &ix
 }
 
+// reachAsBefore says whether everybody gets just where they did.
+func (ix *Index) reachAsBefore(old *Index) bool {
+	now, before := ix.resultOf(ix.everybody()), old.results
+	if len(now) != len(before) {
+		return false
+	}
+	for i, r := range now {
+		if !r.As(before[i]) {
+			return false
+		}
+	}
+	return true
+}
+
 // remember takes over what was worked out of conditions, grants and elements that are still the same.
 func (ix *Index) remember(old *Index, changed map[string]bool) {
 	ix.grants, ix.turns, ix.hidden, ix.asks, ix.said = old.grants, old.turns, old.hidden, old.asks, old.said
@@ -111,5 +136,7 @@ func (ix *Index) remember(old *Index, changed map[string]bool) {
 		for id := range changed {
 			ix.doingOn(id)
 		}
+		ix.doesAgain(old, changed)
 	}
+	ix.placedAgain(old, changed)
 }

@@ -67,9 +67,21 @@ func (ix *Index) runOne(c *Check) (out []Finding) {
 
 // told gives findings as they are told: those of rails once, in order, with what somebody lives with.
 func (ix *Index) told(found []Finding) []Finding {
-	found = Sorted(ix.foldRails(found))
+	found = Sorted(ix.foldRails(toldOnce(found)))
 	accept(ix.App.Project, found)
 	return found
+}
+
+// toldOnce leaves out what is found again of something that many share.
+func toldOnce(found []Finding) []Finding {
+	type same struct{ check, once string }
+	seen := map[same]bool{}
+	return slices.DeleteFunc(found, func(f Finding) bool {
+		key := same{f.Check, f.once}
+		again := f.once != "" && seen[key]
+		seen[key] = true
+		return again
+	})
 }
 
 // foldRails makes one finding of what is found alike on several screens that a rail stands on.

@@ -5,7 +5,7 @@ import (
 	"ambergate/core/patch"
 )
 
-var alwaysShown = &Check{Name: "always-shown", Doc: "a condition that holds whatever the values", Run: func(ix *Index, report func(Finding)) {
+var alwaysShown = &Check{Name: "always-shown", Doc: "a condition that holds whatever the values", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, s := range ix.conditions() {
 		if s.forSome(ix, true) {
 			continue

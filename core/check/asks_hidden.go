@@ -5,7 +5,7 @@ import (
 	"ambergate/core/project"
 )
 
-var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field that a role it is for may not see: for them it is never known", Run: func(ix *Index, report func(Finding)) {
+var asksHidden = &Check{Name: "asks-hidden", Doc: "a condition looks at a field that a role it is for may not see: for them it is never known", Local: true, Run: func(ix *Index, report func(Finding)) {
 	var narrowed []*project.Role // from whom something is kept
 	for _, r := range project.Ordered(ix.App.Project.Roles) {
 		if ix.keptFrom(r.ID) {

@@ -9,7 +9,7 @@ import (
 	"ambergate/core/words"
 )
 
-var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or expression that is gone", Run: func(ix *Index, report func(Finding)) {
+var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or expression that is gone", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
 		if w.Of == nil || w.Of.Move == nil {
 			continue
@@ -35,7 +35,7 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 				}
 			}
 			if m.Spot != "" {
-				if _, ok := words.Spot(ix.App, m.Target, m.Spot); !ok {
+				if _, ok := words.Spot(ix.App, ix.App.Behind(m), m.Spot); !ok {
 					f := w.Finding(Broken, "The spot of “"+m.Target.Title+"” that this way leads to is gone.")
 					f.Mends = []Mend{{Words: "lead to the whole screen", Patch: []patch.Op{{Op: "remove", Path: w.Wiring() + "/cases/" + w.Of.ID + "/move/spot"}}}}
 					report(f)
@@ -49,7 +49,7 @@ var brokenTarget = &Check{Name: "broken-target", Doc: "a target, field, tag or e
 			said[p.Entity+p.Element+p.Where+p.Text] = true
 			report(Finding{Severity: Broken, Entity: p.Entity, Element: p.Element, Words: "On the rail “" + ix.App.Project.Rails[p.Entity].Name + "” the " + p.Where + " cannot be read: " + p.Problem.Message, Evidence: p.Text})
 		}
-		if p.Screen != "" {
+		if ix.looksAt(p.Screen) {
 			report(Finding{Severity: Broken, Screen: p.Screen, Element: p.Element, Words: "The " + p.Where + " cannot be read: " + p.Problem.Message, Evidence: p.Text})
 		}
 	}

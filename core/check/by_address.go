@@ -6,7 +6,7 @@ import (
 	"ambergate/core/project"
 )
 
-var openByAddress = &Check{Name: "open-by-address", Doc: "a role may open a screen by its address though no way leads it there, while ways lead others", Run: func(ix *Index, report func(Finding)) {
+var openByAddress = &Check{Name: "open-by-address", Doc: "a role may open a screen by its address though no way leads it there, while ways lead others", ByReach: true, Run: func(ix *Index, report func(Finding)) {
 	roles := project.Ordered(ix.App.Project.Roles)
 	results := ix.resultOf(ix.everybody()) // each role alone comes first, in this order
 	for _, id := range ix.screens() {

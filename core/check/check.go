@@ -40,6 +40,8 @@ type Finding struct {
 	// Accepted is why somebody lives with it; nil where nobody said so, or where it says something else by now.
 	Accepted *Accepted `json:"accepted,omitempty"`
 	Before   string    `json:"before,omitempty"` // why it was accepted while it said something else; "" where it was not
+
+	once string // of those that have the same, only the first is told; "" for all
 }
 
 // Accepted is why somebody lives with a finding.
@@ -67,6 +69,8 @@ type Check struct {
 	// project does not: it is quick, and run at each look.
 	Outside bool
 	// Local says that what it finds on a screen hangs on that screen alone, on what its ways lead to, and on what all
-	// have in common: after an edit of others it is still so.
+	// have in common: after an edit of others it is still so. What it finds that is on no screen is found anew each time.
 	Local bool
+	// ByReach says so as long as everybody gets just where they did.
+	ByReach bool
 }

@@ -17,10 +17,10 @@ type stated struct {
 	finding Finding
 	path    string          // JSON Pointer, for mends
 	roles   map[string]bool // who is asked at all; nil for everyone
-	shared  bool            // it stands on several screens
 }
 
-// conditions lists every condition that decides something, in a stable order.
+// conditions lists every condition that decides something, in a stable order; one of a rail or of a shared gate on each
+// screen where it stands.
 func (ix *Index) conditions() []stated {
 	if ix.stated == nil {
 		ix.stated = ix.findConditions()
@@ -30,17 +30,8 @@ func (ix *Index) conditions() []stated {
 
 func (ix *Index) findConditions() []stated {
 	out := []stated{}
-	said := map[string]bool{}
 	for _, id := range ix.screens() {
-		for _, s := range ix.statedOn(id) {
-			if s.shared && said[s.path] {
-				continue // once, however many screens it stands on
-			}
-			if s.shared {
-				said[s.path] = true
-			}
-			out = append(out, s)
-		}
+		out = append(out, ix.statedOn(id)...)
 	}
 	return append(out, ix.rowRules()...)
 }
@@ -62,7 +53,7 @@ func (ix *Index) statedOn(id string) []stated {
 	}
 	for _, w := range plan.Ways() {
 		if w.Gate.Condition != nil {
-			out = append(out, stated{what: "way", words: "“" + ix.words(plan.Screen, w.Element) + "”", node: w.Gate.Condition.Root, finding: Way{Way: w}.Finding("", ""), path: w.Wiring() + "/while", roles: w.Gate.Roles, shared: w.Rail != nil || w.Gate.Shared != nil})
+			out = append(out, stated{what: "way", words: "“" + ix.words(plan.Screen, w.Element) + "”", node: w.Gate.Condition.Root, finding: Way{Way: w}.ofGate("", ""), path: w.Wiring() + "/while", roles: w.Gate.Roles})
 		}
 	}
 	if ix.statedBy == nil {

@@ -23,11 +23,11 @@ var deadPress = &Check{Name: "dead-press", Doc: "shown active to a role that a g
 func (ix *Index) refusedTo(w Way, m *plan.Lead) (Finding, bool) {
 	var refused, names []string
 	why := ""
-	for _, id := range ix.refusing(m.Target, m.Mode) {
+	for _, id := range ix.refusing(ix.App.Behind(m), m.Mode) {
 		if w.Gate.Roles != nil && !w.Gate.Roles[id] || !ix.stands(w, id) {
 			continue
 		}
-		refused, names, why = append(refused, id), append(names, ix.App.Project.Roles[id].Name), ix.refuses(m.Target, m.Mode, id)
+		refused, names, why = append(refused, id), append(names, ix.App.Project.Roles[id].Name), ix.refuses(ix.App.Behind(m), m.Mode, id)
 	}
 	if len(refused) == 0 {
 		return Finding{}, false

@@ -3,6 +3,7 @@ package check
 import (
 	"cmp"
 	"fmt"
+	"maps"
 	"slices"
 
 	"ambergate/core/english"
@@ -11,38 +12,80 @@ import (
 )
 
 var drift = &Check{Name: "drift", Doc: "the same button at different places on screens of one kind", Run: func(ix *Index, report func(Finding)) {
-	alike := map[placedKey][]placedButton{}
-	var order []placedKey
-	for _, id := range ix.screens() {
-		for _, b := range ix.placedOn(id) {
-			if alike[b.placedKey] == nil {
-				order = append(order, b.placedKey)
+	if ix.placed == nil {
+		ix.placed = &placements{map[placedKey][]placedButton{}, map[placedKey]Finding{}}
+		for _, id := range ix.screens() {
+			for _, b := range ix.placedOn(id) {
+				ix.placed.alike[b.placedKey] = append(ix.placed.alike[b.placedKey], b)
 			}
-			alike[b.placedKey] = append(alike[b.placedKey], b)
+		}
+		for key := range ix.placed.alike {
+			ix.compare(key)
 		}
 	}
-	for _, key := range order {
-		usual, n := usualOf(alike[key])
-		var others []string
-		for _, b := range alike[key] {
-			// The buttons of a form stand below its fields, as many as it has.
-			lower := key.kind == "form" && b.cell.Col == usual.cell.Col && b.below == usual.below
-			if b.cell != usual.cell && !lower {
-				others = append(others, b.screen)
-			}
-		}
-		// Only where most are at one place does another one stand out.
-		if n < 2 || len(others) == 0 || len(others) >= n {
-			continue
-		}
-		slices.Sort(others)
-		var titles []string
-		for _, id := range others {
-			titles = append(titles, "“"+ix.title(id)+"”")
-		}
-		report(Finding{Severity: Note, Screen: others[0], Words: fmt.Sprintf("“%s” stands in row %d, column %d on %d screens of this kind, and elsewhere on %s.", key.words, usual.cell.Row, usual.cell.Col, n, english.List(titles, "and")), Evidence: "Hands find again what stays where it is."})
+	for _, key := range slices.SortedFunc(maps.Keys(ix.placed.found), placedKey.compare) {
+		report(ix.placed.found[key])
 	}
 }}
+
+// placements is where the buttons of a project stand, and where the same one stands elsewhere. It is not changed once
+// all is found.
+type placements struct {
+	alike map[placedKey][]placedButton // by screen
+	found map[placedKey]Finding
+}
+
+// placedAgain takes over where the buttons of other screens stand.
+func (ix *Index) placedAgain(old *Index, changed map[string]bool) {
+	if old.placed == nil {
+		return
+	}
+	ix.placed = &placements{maps.Clone(old.placed.alike), maps.Clone(old.placed.found)}
+	touched := map[placedKey]bool{}
+	for _, screen := range slices.Sorted(maps.Keys(changed)) {
+		for _, b := range old.placedOn(screen) {
+			touched[b.placedKey] = true
+			ix.placed.alike[b.placedKey] = slices.DeleteFunc(slices.Clone(ix.placed.alike[b.placedKey]), func(b placedButton) bool { return b.screen == screen })
+		}
+		for _, b := range ix.placedOn(screen) {
+			touched[b.placedKey] = true
+			all := append(slices.Clip(ix.placed.alike[b.placedKey]), b)
+			slices.SortFunc(all, func(x, y placedButton) int { return cmp.Compare(x.screen, y.screen) })
+			ix.placed.alike[b.placedKey] = all
+		}
+	}
+	for key := range touched {
+		ix.compare(key)
+	}
+}
+
+// compare finds whether the same button stands elsewhere on some screens.
+func (ix *Index) compare(key placedKey) {
+	delete(ix.placed.found, key)
+	alike := ix.placed.alike[key]
+	if len(alike) == 0 {
+		delete(ix.placed.alike, key)
+		return
+	}
+	usual, n := usualOf(alike)
+	var others []string
+	for _, b := range alike {
+		// The buttons of a form stand below its fields, as many as it has.
+		lower := key.kind == "form" && b.cell.Col == usual.cell.Col && b.below == usual.below
+		if b.cell != usual.cell && !lower {
+			others = append(others, b.screen)
+		}
+	}
+	// Only where most are at one place does another one stand out.
+	if n < 2 || len(others) == 0 || len(others) >= n {
+		return
+	}
+	var titles []string
+	for _, id := range others {
+		titles = append(titles, "“"+ix.title(id)+"”")
+	}
+	ix.placed.found[key] = Finding{Severity: Note, Screen: others[0], Words: fmt.Sprintf("“%s” stands in row %d, column %d on %d screens of this kind, and elsewhere on %s.", key.words, usual.cell.Row, usual.cell.Col, n, english.List(titles, "and")), Evidence: "Hands find again what stays where it is."}
+}
 
 // usualOf gives the one at the place where most are, of equal ones the highest and leftmost, and how many are there.
 func usualOf(alike []placedButton) (placedButton, int) {
@@ -61,6 +104,10 @@ func usualOf(alike []placedButton) (placedButton, int) {
 
 // placedKey is what makes two buttons the same: on screens of one kind, by their words, leading alike.
 type placedKey struct{ kind, words, leads string }
+
+func (k placedKey) compare(o placedKey) int {
+	return cmp.Or(cmp.Compare(k.kind, o.kind), cmp.Compare(k.words, o.words), cmp.Compare(k.leads, o.leads))
+}
 
 // placedButton is one of them, and where it stands.
 type placedButton struct {

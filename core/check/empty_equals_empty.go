@@ -5,7 +5,7 @@ import (
 	"ambergate/core/english"
 )
 
-var emptyEqualsEmpty = &Check{Name: "empty-equals-empty", Doc: "both sides of an equality in a guard or row rule may be empty: it then holds", Run: func(ix *Index, report func(Finding)) {
+var emptyEqualsEmpty = &Check{Name: "empty-equals-empty", Doc: "both sides of an equality in a guard or row rule may be empty: it then holds", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, s := range ix.conditions() {
 		if s.what != "guard" && s.what != "row rule" {
 			continue

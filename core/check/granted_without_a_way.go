@@ -2,6 +2,7 @@ package check
 
 import (
 	"maps"
+	"reflect"
 	"slices"
 
 	"ambergate/core/check/reach"
@@ -48,12 +49,6 @@ func (ix *Index) doesOf(role string) map[[2]string]bool {
 		if cell := r.Cells[id]; !cell.Led() && cell.Kind != reach.BySelf {
 			continue
 		}
-		screen := ix.App.Screens[id]
-		for _, e := range screen.Elements {
-			if l := e.Listing(); l != nil && l.InPlace {
-				out[[2]string{"edit", l.Table}], out[[2]string{"add", l.Table}], out[[2]string{"delete", l.Table}] = true, true, true
-			}
-		}
 		for _, d := range by[id] {
 			if (d.roles == nil || d.roles[role]) && (d.rail == nil || d.rail[role]) {
 				out[d.what] = true
@@ -61,6 +56,24 @@ func (ix *Index) doesOf(role string) map[[2]string]bool {
 		}
 	}
 	return out
+}
+
+// doesAgain takes over what roles can do that get just where they did, if on the changed screens the same is done.
+func (ix *Index) doesAgain(old *Index, changed map[string]bool) {
+	for id := range changed {
+		if !reflect.DeepEqual(ix.done[id], old.done[id]) {
+			return
+		}
+	}
+	for role, does := range old.does {
+		r := map[string]bool{role: true}
+		if before := old.graph().Known(r); before != nil && ix.graph().For(r).As(before) {
+			if ix.does == nil {
+				ix.does = map[string]map[[2]string]bool{}
+			}
+			ix.does[role] = does
+		}
+	}
 }
 
 // doing is something that a way of a screen does to records, and for whom it is.
@@ -83,10 +96,17 @@ func (ix *Index) doing() map[string][]doing {
 
 // doingOn finds what is done on one screen.
 func (ix *Index) doingOn(screen string) {
+	for _, e := range ix.App.Screens[screen].Elements {
+		if l := e.Listing(); l != nil && l.InPlace {
+			for _, verb := range []string{"edit", "add", "delete"} {
+				ix.done[screen] = append(ix.done[screen], doing{what: [2]string{verb, l.Table}})
+			}
+		}
+	}
 	for _, w := range ix.App.Screens[screen].Ways() {
 		what := map[[2]string]bool{}
 		doesBy(w, what)
-		for key := range what {
+		for _, key := range slices.SortedFunc(maps.Keys(what), func(a, b [2]string) int { return slices.Compare(a[:], b[:]) }) {
 			d := doing{what: key, roles: w.Gate.Roles}
 			if w.Rail != nil {
 				d.rail = w.Rail.Placed.Roles

@@ -32,6 +32,7 @@ type Index struct {
 	labels   map[string][]*labelled
 	statedBy map[string][]stated
 	placedBy map[string][]placedButton
+	placed   *placements
 	results  []*reach.Result // of everybody, each who
 	asks     map[*cond.Node]bool
 	refused  map[refusedAsk]string
@@ -109,6 +110,12 @@ func (ix *Index) screens() []string {
 	return ix.only
 }
 
+// looksAt says whether a screen is one of them; "" never is.
+func (ix *Index) looksAt(screen string) bool {
+	_, found := slices.BinarySearch(ix.screens(), screen)
+	return found
+}
+
 // Way is one case of one gate of one element, on one screen.
 type Way struct {
 	plan.Way
@@ -120,6 +127,15 @@ func (w Way) Finding(s Severity, words string) Finding {
 	f := Finding{Severity: s, Screen: w.Screen.ID, Element: w.Element.ID, Trigger: w.Trigger, Words: words}
 	if w.Rail != nil {
 		f.Entity = w.Rail.ID
+	}
+	return f
+}
+
+// ofGate gives one about the gate of a way: that of a shared gate is told once, however many ways go through it.
+func (w Way) ofGate(s Severity, words string) Finding {
+	f := w.Finding(s, words)
+	if w.Gate.Shared != nil {
+		f.once = w.Wiring()
 	}
 	return f
 }

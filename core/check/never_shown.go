@@ -1,6 +1,6 @@
 package check
 
-var neverShown = &Check{Name: "never-shown", Doc: "a condition that contradicts itself or the roles it is for", Run: func(ix *Index, report func(Finding)) {
+var neverShown = &Check{Name: "never-shown", Doc: "a condition that contradicts itself or the roles it is for", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, s := range ix.conditions() {
 		if s.forSome(ix, false) {
 			continue

@@ -5,7 +5,7 @@ import (
 	"ambergate/core/english"
 )
 
-var noWayIn = &Check{Name: "no-way-in", Doc: "a screen that no role reaches by any way", Run: func(ix *Index, report func(Finding)) {
+var noWayIn = &Check{Name: "no-way-in", Doc: "a screen that no role reaches by any way", ByReach: true, Run: func(ix *Index, report func(Finding)) {
 	everybody := ix.everybody()
 	results := ix.resultOf(everybody)
 	for _, id := range ix.screens() {

@@ -11,19 +11,20 @@ import (
 	"ambergate/core/words"
 )
 
-var shadowedCase = &Check{Name: "shadowed-case", Doc: "a case that is never taken, as an earlier one always is", Run: func(ix *Index, report func(Finding)) {
-	seen := map[string]bool{}
+var shadowedCase = &Check{Name: "shadowed-case", Doc: "a case that is never taken, as an earlier one always is", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, w := range ix.Ways {
-		if w.Of == nil || w.Gate.Broken || seen[w.Wiring()] {
-			continue
+		if w.Of == nil || w.Gate.Broken || w.Of != w.Gate.Cases[0] {
+			continue // a gate once, at its first case
 		}
-		seen[w.Wiring()] = true
 		var before []*cond.Node
 		for i, c := range w.Gate.Cases {
 			if i > 0 && shadows(before, plan.RootOf(c.Condition)) {
-				f := w.Finding(Doubtful, "Case "+ordinal(i+1)+" of “"+words.Element(ix.App, w.Screen, w.Element)+"” is never taken: an earlier one always is.")
+				f := w.ofGate(Doubtful, "Case "+ordinal(i+1)+" of “"+words.Element(ix.App, w.Screen, w.Element)+"” is never taken: an earlier one always is.")
 				if c.Condition != nil {
 					f.Evidence = "It is for when " + c.Condition.Root.Phrase() + "."
+				}
+				if f.once != "" {
+					f.once += "/cases/" + c.ID
 				}
 				f.Mends = []Mend{{Words: "remove the case", Patch: removal(strings.TrimPrefix(w.Wiring(), "/") + "/cases/" + c.ID)}}
 				report(f)
@@ -50,8 +51,7 @@ func shadows(before []*cond.Node, n *cond.Node) bool {
 	return prove.Implies(n, any) == prove.Yes
 }
 
-var shadowedFace = &Check{Name: "shadowed-face", Doc: "a face that never shows, as an earlier one always does", Run: func(ix *Index, report func(Finding)) {
-	said := map[string]bool{}
+var shadowedFace = &Check{Name: "shadowed-face", Doc: "a face that never shows, as an earlier one always does", Local: true, Run: func(ix *Index, report func(Finding)) {
 	for _, id := range ix.screens() {
 		screen := ix.App.Screens[id]
 		for _, e := range screen.Elements {
@@ -59,10 +59,7 @@ var shadowedFace = &Check{Name: "shadowed-face", Doc: "a face that never shows, 
 		}
 		for _, r := range screen.Rails {
 			for _, e := range r.Elements {
-				if at := r.Rail.ID + "/" + e.ID; !said[at] {
-					said[at] = true
-					ix.facesOf(screen, e, r.Rail.ID, report)
-				}
+				ix.facesOf(screen, e, r.Rail.ID, report)
 			}
 		}
 	}

@@ -4,13 +4,14 @@ import (
 	"ambergate/core/cond"
 	"ambergate/core/kinds/effect"
 	"ambergate/core/patch"
+	"ambergate/core/plan"
 	"ambergate/core/words"
 )
 
-var unconfirmedWrite = &Check{Name: "unconfirmed-write", Doc: "starts or stops something in the plant without asking", Run: func(ix *Index, report func(Finding)) {
-	seen := map[string]bool{}
+var unconfirmedWrite = &Check{Name: "unconfirmed-write", Doc: "starts or stops something in the plant without asking", Local: true, Run: func(ix *Index, report func(Finding)) {
+	var told *plan.Gate // once, however many of its cases do
 	for _, w := range ix.Ways {
-		if w.Of == nil || w.Gate.Confirm != "" || seen[w.Wiring()] {
+		if w.Of == nil || w.Gate.Confirm != "" || w.Gate == told {
 			continue
 		}
 		for _, e := range w.Of.Effects {
@@ -23,9 +24,9 @@ var unconfirmedWrite = &Check{Name: "unconfirmed-write", Doc: "starts or stops s
 			if does == "" {
 				continue
 			}
-			seen[w.Wiring()] = true
+			told = w.Gate
 			said := words.Element(ix.App, w.Screen, w.Element)
-			f := w.Finding(Note, "“"+said+"” "+does+" at one press, without asking.")
+			f := w.ofGate(Note, "“"+said+"” "+does+" at one press, without asking.")
 			f.Mends = []Mend{{Words: "ask before", Patch: []patch.Op{{Op: "add", Path: w.Wiring() + "/confirm", Value: encode("“" + said + "”: really?")}}}}
 			report(f)
 			break

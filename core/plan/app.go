@@ -33,6 +33,7 @@ type Problem struct {
 	Entity                 string // where it is no screen: a grant, table or condition
 	Text                   string
 	Problem                cond.Problem
+	on                     string // the screen that it was found on, also where it is one of a rail; "" for none
 }
 
 // Compile builds an App. What cannot be compiled is listed in Problems and never opens anything;

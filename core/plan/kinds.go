@@ -158,7 +158,7 @@ func (b *Planner) bindings(bind map[string]*project.Binding) map[string]*cond.Ex
 
 // Lead compiles a screen that a move may lead to, with what is brought there.
 func (b *Planner) Lead(head *project.MoveHead, l *project.Lead) *Lead {
-	out := &Lead{Lead: l, Mode: head.Mode, As: head.As, Target: b.App.Project.Screens[l.Target]}
+	out := &Lead{Lead: l, Mode: head.Mode, As: head.As, Target: TargetOf(b.App.Project.Screens[l.Target])}
 	out.Exprs = b.bindings(l.Bind)
 	out.Set = b.Exprs("filled in", l.Set)
 	if l.SpotRow != nil {

@@ -212,7 +212,7 @@ func (b *Planner) Template(where, text string) *cond.Template {
 
 // Broken notes a text that cannot be read, at the place that is being compiled.
 func (b *Planner) Broken(where, text string, problem cond.Problem) {
-	p := Problem{Screen: b.Plan.Screen.ID, Where: where, Text: text, Problem: problem}
+	p := Problem{Screen: b.Plan.Screen.ID, on: b.Plan.Screen.ID, Where: where, Text: text, Problem: problem}
 	if b.rail != nil {
 		p.Screen, p.Entity = "", b.rail.ID
 	}

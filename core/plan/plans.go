@@ -124,7 +124,7 @@ func (m *Move) Only() *Lead {
 type Lead struct {
 	*project.Lead
 	Mode, As string
-	Target   *project.Screen       // nil: it is gone
+	Target   *Target               // nil: it is gone
 	Exprs    map[string]*cond.Expr // by input
 	Set      map[string]*cond.Expr // by field
 	Carried  map[string]string     // input of the target → that of this screen which is passed on

@@ -8,9 +8,9 @@ import (
 	"ambergate/core/project"
 )
 
-// Recompile compiles a project of which only some screens differ from a compiled one: those
-// screens and those that refer to them are compiled, all others are shared. Where more than the
-// inside of screens differs, names that expressions may use among it, all is compiled.
+// Recompile compiles a project of which only some screens differ from a compiled one: those screens are compiled, and
+// those that lead to one which is another Target by now; all others are shared. Where more than that differs, names that
+// expressions may use among it, all is compiled.
 func Recompile(old *App, p *project.Project, changed []string) (*App, error) {
 	if !onlyScreens(old.Project, p, changed) {
 		return Compile(p)
@@ -19,19 +19,22 @@ func Recompile(old *App, p *project.Project, changed []string) (*App, error) {
 		Project: p, Compiler: old.Compiler, Screens: make(map[string]*Screen, len(old.Screens)), Titles: old.Titles,
 		Rules: old.Rules, Tallies: old.Tallies, Uses: map[string][]Use{}, RuleUser: old.RuleUser, Language: old.Language, CallUps: old.CallUps,
 	}
-	redo := map[string]bool{}
+	redo, others := map[string]bool{}, []string{}
 	for _, id := range changed {
 		redo[id] = true
+		if !reflect.DeepEqual(TargetOf(old.Project.Screens[id]), TargetOf(p.Screens[id])) {
+			others = append(others, id)
+		}
 	}
 	for id, plan := range old.Screens {
-		if !redo[id] && !plan.refersTo(changed) {
+		if !redo[id] && !(len(others) > 0 && plan.refersTo(others)) {
 			a.Screens[id] = plan
 		} else {
 			redo[id] = true
 		}
 	}
 	for _, problem := range old.Problems {
-		if problem.Screen == "" || !redo[problem.Screen] {
+		if !redo[problem.on] {
 			a.Problems = append(a.Problems, problem)
 		}
 	}
@@ -62,13 +65,24 @@ func onlyScreens(old, now *project.Project, changed []string) bool {
 			return false
 		case was == nil || is == nil:
 			return false // it comes or goes: roles, rails and gates may name it
-		case !reflect.DeepEqual(was.Inputs, is.Inputs) || was.Title != is.Title || was.Record != is.Record:
+		case !reflect.DeepEqual(was.Inputs, is.Inputs) || was.Record != is.Record:
 			return false
+		case was.Title != is.Title && calledUp(now, id):
+			return false // what is wrong with a call-up is said with the title
 		}
 	}
 	return len(now.Rails) == 0 || !slices.ContainsFunc(changed, func(id string) bool {
 		return old.Screens[id] != nil && old.Screens[id].Type != now.Screens[id].Type
 	})
+}
+
+func calledUp(p *project.Project, screen string) bool {
+	for _, c := range p.CallUps {
+		if c.Screen == screen {
+			return true
+		}
+	}
+	return false
 }
 
 // said says whether an entity only says something of others.

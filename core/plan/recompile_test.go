@@ -19,6 +19,7 @@ func TestRecompilingSaysTheSame(t *testing.T) {
 		"a button":         `[{"op":"replace","path":"/s_cabin/elements/e_add/words","value":"Other words"}]`,
 		"a gate":           `[{"op":"replace","path":"/s_board/elements/e_mine/gate","value":{"while":"user.name == \"Mira\"","cases":{"c_1":{"pos":1,"move":{"kind":"screen","target":"s_chart"}}}}}]`,
 		"a title":          `[{"op":"replace","path":"/s_cabin/title","value":"The cabin"}]`,
+		"a type":           `[{"op":"replace","path":"/s_cabin/type","value":"operator"}]`,
 		"an input":         `[{"op":"add","path":"/s_list/inputs/i_new","value":{"pos":9,"alias":"new","label":"New","type":"text"}}]`,
 		"a field":          `[{"op":"replace","path":"/t_defects/fields/f_state/alias","value":"stage"}]`,
 		"a screen gone":    `[{"op":"remove","path":"/s_cabin"}]`,

@@ -6,11 +6,15 @@ import (
 )
 
 // SpotList gives the table of the list that a move leads to a row of; "" where it is none.
-func SpotList(m *Lead) string {
-	if e := m.Target.Elements[m.Spot]; e != nil {
-		if l := project.ListOf(e); l != nil {
-			return l.Table
-		}
+func (a *App) SpotList(m *Lead) string { return listAt(a.Behind(m), m.Spot) }
+
+// listAt gives the table of a list of a screen, by its element; "" where it is none.
+func listAt(s *project.Screen, element string) string {
+	if s == nil || s.Elements[element] == nil {
+		return ""
+	}
+	if l := project.ListOf(s.Elements[element]); l != nil {
+		return l.Table
 	}
 	return ""
 }

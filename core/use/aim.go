@@ -83,14 +83,14 @@ func (o *Opening) AimLead(v *Verdict, m *plan.Lead, w *World, at Aim) {
 		o.fillFrom(&to, m, w)
 	}
 	arrive(&to, m.Arrive)
-	to.Land(m.Spot, m.Target)
+	to.Land(m.Spot, o.App.Behind(m))
 	o.landOnRow(&to, m, w, at)
 	o.cameFrom(&to, m.Target, at)
 	v.To, v.As = &to, m.As
 }
 
 // unbound gives the first input that a screen cannot be opened without and does not get; nil for none.
-func unbound(to *place.Place, target *project.Screen) *project.Input {
+func unbound(to *place.Place, target *plan.Target) *project.Input {
 	var first *project.Input
 	for id, in := range target.Inputs {
 		lacks := in.Required && to.Inputs[id] == "" && !(id == target.Record && to.Mode == "add")
@@ -216,7 +216,7 @@ func (o *Opening) carry(to *place.Place, m *plan.Lead, w *World) *project.Input 
 			}
 		}
 	}
-	if c := m.Carry; c != nil && c.All && len(o.At.Filters) > 0 && o.Plan.Screen.ListTable() == m.Target.ListTable() {
+	if c := m.Carry; c != nil && c.All && len(o.At.Filters) > 0 && o.Plan.Screen.ListTable() == o.App.Behind(m).ListTable() {
 		to.Filters = append(to.Filters, o.At.Filters...)
 	}
 	return nil

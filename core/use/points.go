@@ -62,7 +62,7 @@ func (o *Opening) OwnInput(gate *plan.Gate) string {
 		return ""
 	}
 	m := gate.Cases[0].Move.Only()
-	if m == nil || m.Target != o.Plan.Screen {
+	if m == nil || m.Target == nil || m.Target.ID != o.Plan.Screen.ID {
 		return ""
 	}
 	for _, id := range slices.Sorted(maps.Keys(m.Bind)) {

@@ -15,7 +15,7 @@ func (o *Opening) landOnRow(to *place.Place, m *plan.Lead, w *World, at Aim) {
 	if m.SpotRow == nil || to.Spot == "" {
 		return
 	}
-	l := project.ListOf(m.Target.Elements[to.Spot])
+	l := project.ListOf(o.App.Behind(m).Elements[to.Spot])
 	if l == nil {
 		return // a finding, not an error
 	}

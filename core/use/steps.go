@@ -45,7 +45,7 @@ type StepView struct {
 }
 
 // cameFrom notes on a place that is led to which list it is stepped along.
-func (o *Opening) cameFrom(to *place.Place, target *project.Screen, at Aim) {
+func (o *Opening) cameFrom(to *place.Place, target *plan.Target, at Aim) {
 	table := target.RecordTable()
 	if table == "" || to.Mode == "add" {
 		return

@@ -111,7 +111,7 @@ func plainly(app *plan.App) string {
 				}
 				for _, c := range w.Gate.Cases {
 					for _, m := range c.Move.Leads() {
-						if m.Target == nil || seen[m.Target.ID] || m.Target.Roles != nil && !m.Target.Roles[r.ID] {
+						if m.Target == nil || seen[m.Target.ID] || app.Behind(m).Roles != nil && !app.Behind(m).Roles[r.ID] {
 							continue
 						}
 						if table := m.Target.RecordTable(); table != "" && !app.Project.GrantOf(map[string]bool{r.ID: true}, table).View {

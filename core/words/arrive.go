@@ -17,7 +17,7 @@ func (w *Writer) Arrive(c *plan.Case) {
 	if m == nil || m.Arrive == nil || m.Target == nil {
 		return
 	}
-	a, table := m.Arrive, m.Target.ListTable()
+	a, table := m.Arrive, w.App.Behind(m).ListTable()
 	var narrowed, ordered []string
 	for _, f := range project.Ordered(a.Filters) {
 		if col, _ := w.App.Project.FieldAt(table, f.Path); col != nil {

@@ -218,11 +218,11 @@ func (w *Writer) spot(c *plan.Case) {
 		return
 	}
 	w.Plain(" at ")
-	words, ok := Spot(w.App, m.Target, m.Spot)
+	words, ok := Spot(w.App, w.App.Behind(m), m.Spot)
 	w.Out = append(w.Out, Chunk{Text: words, Part: PartSpot, Case: c.ID, Bad: !ok})
 	if m.SpotRow != nil {
 		w.Plain(", at ")
-		w.Out = append(w.Out, Chunk{Text: w.BindingWords(m.SpotRow, plan.SpotInput(plan.SpotList(m))), Part: PartSpotRow, Tone: "record", Case: c.ID})
+		w.Out = append(w.Out, Chunk{Text: w.BindingWords(m.SpotRow, plan.SpotInput(w.App.SpotList(m))), Part: PartSpotRow, Tone: "record", Case: c.ID})
 	}
 }
 

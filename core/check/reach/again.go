@@ -58,10 +58,7 @@ func changed(was, g *Graph, i int, id string) bool {
 // sameEntry says whether the roles and the guard of a screen are the same: then it opens to the same.
 func sameEntry(was, g *Graph, id string) bool {
 	a, b := was.App.Screens[id], g.App.Screens[id]
-	if a.BadGuard != b.BadGuard || (a.Guard == nil) != (b.Guard == nil) || (a.Screen.Roles == nil) != (b.Screen.Roles == nil) || !maps.Equal(a.Screen.Roles, b.Screen.Roles) {
-		return false
-	}
-	return a.Guard == nil || a.Guard.Root == b.Guard.Root
+	return doorOf(a) == doorOf(b) && (a.Screen.Roles == nil) == (b.Screen.Roles == nil) && maps.Equal(a.Screen.Roles, b.Screen.Roles)
 }
 
 // leadsLike says whether an edge leads just where another does, in the same number of presses.

@@ -49,6 +49,9 @@ func (r maker) edit(entities map[string]json.RawMessage) (string, json.RawMessag
 	if r.chance(20) {
 		body["guard"] = r.condition(of.table, "", 1)
 	}
+	if r.chance(15) {
+		body["title"] = fmt.Sprint("Title ", r.IntN(4))
+	}
 	if r.chance(20) {
 		body["bare"] = r.chance(50)
 	}

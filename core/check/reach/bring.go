@@ -136,7 +136,7 @@ func (c *collector) policies(e *Edge, w plan.Way, lead *plan.Lead) {
 		instead := lead.Target
 		switch b.None {
 		case "list":
-			instead = c.app.Project.Screens[b.Screen]
+			instead = plan.TargetOf(c.app.Project.Screens[b.Screen])
 		case "add":
 		default:
 			continue

@@ -100,7 +100,7 @@ func (c *collector) bottom(e *Edge) {
 	if up == nil {
 		return
 	}
-	e.Exit, e.To, e.Mode, e.bottom = "", up, "view", true
+	e.Exit, e.To, e.Mode, e.bottom = "", plan.TargetOf(up), "view", true
 	e.unsure = append(slices.Clip(e.unsure), "nothing may lie behind")
 	for _, in := range up.Inputs {
 		e.shut = e.shut || in.Required
@@ -161,8 +161,8 @@ func (c *collector) caseOf(w plan.Way, of *plan.Case, before []Part) {
 	case *move.Up:
 		if up := c.app.Project.Screens[c.screen.Screen.Up]; up != nil {
 			e := c.base(w, of, before)
-			e.To = up
-			lead := &plan.Lead{Lead: &project.Lead{Target: up.ID}, Target: up}
+			e.To = plan.TargetOf(up)
+			lead := &plan.Lead{Lead: &project.Lead{Target: up.ID}, Target: e.To}
 			c.brings(e, w, lead)
 			c.finish(e, lead)
 		} else {

@@ -9,16 +9,17 @@ import (
 // Edge is one thing that leads from a screen to another: one case of a way with one of its targets, a call-up, or the
 // next screen of a round.
 type Edge struct {
-	From, To *project.Screen
-	Mode     string // the target is opened to: view, edit, add
-	As       string // "", dialog, drawer, replace, tab
-	Presses  int    // 0: it comes by itself; 2: a dialog is closed first
-	Way      plan.Way
-	Case     *plan.Case
-	CallUp   *project.CallUp // that it is; nil for none
-	Round    *project.Role   // whose round it belongs to; nil for none
-	Along    *project.Rail   // whose order it follows; nil for none
-	Exit     string          // home, back or close: it leads to no screen that is named; "" for all others
+	From    *project.Screen
+	To      *plan.Target
+	Mode    string // the target is opened to: view, edit, add
+	As      string // "", dialog, drawer, replace, tab
+	Presses int    // 0: it comes by itself; 2: a dialog is closed first
+	Way     plan.Way
+	Case    *plan.Case
+	CallUp  *project.CallUp // that it is; nil for none
+	Round   *project.Role   // whose round it belongs to; nil for none
+	Along   *project.Rail   // whose order it follows; nil for none
+	Exit    string          // home, back or close: it leads to no screen that is named; "" for all others
 
 	parts    []Part   // what has to hold, in the names of From
 	roles    []roles  // each of which lets through

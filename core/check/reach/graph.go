@@ -27,8 +27,22 @@ type Graph struct {
 // collected is the edges of a screen with all that they were found in.
 type collected struct {
 	screen  *plan.Screen
-	targets map[string]*plan.Screen
+	targets map[string]door
+	up      door
 	edges   []*Edge
+}
+
+// door is what edges ask of the screen that they lead to; besides, they take it as a plan.Target.
+type door struct {
+	there, bad   bool
+	guard, title string
+}
+
+func doorOf(s *plan.Screen) door {
+	if s == nil {
+		return door{}
+	}
+	return door{true, s.BadGuard, s.Screen.Guard, s.Screen.Title}
 }
 
 // Of finds all edges of a project. What an older graph of it found of screens that are still the same is taken over;
@@ -62,15 +76,15 @@ func Of(app *plan.App, old *Graph) *Graph {
 func (g *Graph) collect(id string, old *Graph) []*Edge {
 	screen := g.App.Screens[id]
 	if old != nil {
-		if was, found := old.of[id]; found && was.screen == screen && g.sameTargets(was) && old.App.Project.Screens[screen.Screen.Up] == g.App.Project.Screens[screen.Screen.Up] {
+		if was, found := old.of[id]; found && was.screen == screen && g.sameTargets(was) && was.up == doorOf(g.App.Screens[screen.Screen.Up]) {
 			g.of[id] = was
 			return was.edges
 		}
 	}
-	now := collected{screen: screen, targets: map[string]*plan.Screen{}, edges: edgesOf(g.App, screen)}
+	now := collected{screen: screen, up: doorOf(g.App.Screens[screen.Screen.Up]), targets: map[string]door{}, edges: edgesOf(g.App, screen)}
 	for _, e := range now.edges {
 		if e.To != nil {
-			now.targets[e.To.ID] = g.App.Screens[e.To.ID]
+			now.targets[e.To.ID] = doorOf(g.App.Screens[e.To.ID])
 		}
 	}
 	g.of[id] = now
@@ -79,11 +93,25 @@ func (g *Graph) collect(id string, old *Graph) []*Edge {
 
 func (g *Graph) sameTargets(was collected) bool {
 	for id, target := range was.targets {
-		if g.App.Screens[id] != target {
+		if doorOf(g.App.Screens[id]) != target {
 			return false
 		}
 	}
 	return true
+}
+
+// LeadTo gives the screens that lead to one of some.
+func (g *Graph) LeadTo(screens map[string]bool) []string {
+	var out []string
+	for _, id := range g.Screens {
+		for target := range g.of[id].targets {
+			if screens[target] {
+				out = append(out, id)
+				break
+			}
+		}
+	}
+	return out
 }
 
 // Edges gives what leads away from a screen.
@@ -103,7 +131,7 @@ func (g *Graph) calledEdges(r roles) []*Edge {
 		if c.While == nil || to == nil || !c.IsFor(r) {
 			continue
 		}
-		e := &Edge{To: to, Mode: "view", CallUp: c.CallUp}
+		e := &Edge{To: plan.TargetOf(to), Mode: "view", CallUp: c.CallUp}
 		e.parts = append(e.parts, Part{Node: c.While.Root, Says: c.While.Root, Of: "call-up"})
 		if guard := g.App.Screens[to.ID].Guard; guard != nil {
 			n := rewrite(guard.Root, "call-up "+c.ID, func(p *cond.Path) *cond.Node {
@@ -132,7 +160,7 @@ func (g *Graph) roundEdges(r roles) []*Edge {
 		if from == nil || to == nil || from == to || !to.Alone() {
 			continue
 		}
-		e := &Edge{From: from, To: to, Mode: "view", Round: firstRole(g.App.Project, r)}
+		e := &Edge{From: from, To: plan.TargetOf(to), Mode: "view", Round: firstRole(g.App.Project, r)}
 		if guard := g.App.Screens[to.ID].Guard; guard != nil {
 			e.parts = append(e.parts, Part{Node: alone(guard.Root, "round "+to.ID), Says: guard.Root, Of: "guard"})
 		}

@@ -103,18 +103,18 @@ func (r *runner) given(e *Edge, v verdict) verdict {
 			return verdict{}
 		}
 	}
-	if e.To != nil && r.shutTo(e.To, e.Mode) {
+	if e.To != nil && r.shutTo(e.To.ID, e.Mode) {
 		return verdict{}
 	}
 	return v
 }
 
 // shutTo says whether a screen is shut to the roles in a mode whatever the record; found out once.
-func (r *runner) shutTo(s *project.Screen, mode string) bool {
-	at := r.g.index[s.ID]*len(modeNames) + int(stateOf(0, mode, false))/2
+func (r *runner) shutTo(screen, mode string) bool {
+	at := r.g.index[screen]*len(modeNames) + int(stateOf(0, mode, false))/2
 	if r.shuts[at] == 0 {
 		r.shuts[at] = -1
-		if r.rights.refuses(s, mode) != "" {
+		if r.rights.refuses(r.g.App.Project.Screens[screen], mode) != "" {
 			r.shuts[at] = 1
 		}
 	}
@@ -195,7 +195,7 @@ func (r *runner) shut(e *Edge, at state) bool {
 			return true
 		}
 	}
-	if e.shut || e.rows != "" && !r.rights.on(e.rows).View || e.To != nil && !r.rights.all && r.shutTo(e.To, e.Mode) {
+	if e.shut || e.rows != "" && !r.rights.on(e.rows).View || e.To != nil && !r.rights.all && r.shutTo(e.To.ID, e.Mode) {
 		return true
 	}
 	for _, path := range e.reads {
