@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"encoding/json"
 	"fmt"
+	"regexp"
 	"testing"
 
 	"ambergate/bench/large"
@@ -120,9 +121,16 @@ func BenchmarkAfterOneEdit(b *testing.B) {
 	if err != nil {
 		b.Fatal(err)
 	}
-	for name, edit := range map[string][2]string{
-		"words":     {`"words":"Go 3"`, `"words":"Go on"`},
-		"condition": {`record.f_n3 > 3`, `record.f_n3 > 4`},
+	target := regexp.MustCompile(`"target":"s_\d+"`)
+	for name, edit := range map[string]func(i int, body []byte) []byte{
+		"words": func(_ int, body []byte) []byte {
+			return bytes.ReplaceAll(body, []byte(`"words":"Go 3"`), []byte(`"words":"Go on"`))
+		},
+		"condition": func(_ int, body []byte) []byte { return bytes.ReplaceAll(body, []byte(` > `), []byte(` >= `)) },
+		"target": func(i int, body []byte) []byte {
+			first := target.Find(body)
+			return bytes.Replace(body, first, fmt.Appendf(nil, `"target":"s_%d"`, (i+4)%1000), 1)
+		},
 	} {
 		b.Run(name, func(b *testing.B) {
 			g := reach.Of(app, nil)
@@ -132,9 +140,10 @@ func BenchmarkAfterOneEdit(b *testing.B) {
 			}
 			now, at, i := app, g, 0
 			for b.Loop() {
-				id := fmt.Sprintf("s_%d", i*37%1000)
+				n := i * 37 % 1000
+				id := fmt.Sprintf("s_%d", n)
 				i++
-				body := bytes.ReplaceAll(entities[id], []byte(edit[0]), []byte(edit[1]))
+				body := edit(n, entities[id])
 				next, err := project.Redecode(now.Project, map[string]json.RawMessage{id: body})
 				if err != nil {
 					b.Fatal(err)

@@ -5,54 +5,83 @@ import (
 	"slices"
 )
 
-// again takes over where a set of roles got before an edit, if what the edit changed is as open to them as it was: then
-// only the ways themselves are others. Nil where it has to be found out anew.
-func (g *Graph) again(old *Result) *Result {
-	was := old.run.g
-	if !slices.Equal(was.Screens, g.Screens) || was.App.Compiler != g.App.Compiler || !slices.Equal(was.bottom, g.bottom) {
-		return nil
+// kept is what an edit left of a graph as it was. It does not hold that graph, which would hold the one before it.
+type kept struct {
+	anew map[int]bool // screens whose edges are others
+	same bool         // all others may be entered just as before, and lead on so
+}
+
+// keptOf compares a graph with the one before it.
+func (g *Graph) keptOf(was *Graph) *kept {
+	k := &kept{anew: map[int]bool{}}
+	if !slices.Equal(was.Screens, g.Screens) || was.App.Compiler != g.App.Compiler {
+		return k
 	}
-	run := g.runner(old.Roles)
-	copy(run.opens, old.run.opens)
-	maps.Copy(run.adapted, old.run.adapted)
-	maps.Copy(run.guards, old.run.guards)
-	now := map[*Edge]*Edge{}
+	k.same = true
 	for i, id := range g.Screens {
-		if !changed(was, g, i, id) {
+		if was.App.Screens[id] == g.App.Screens[id] && len(was.edges[i]) == len(g.edges[i]) && (len(g.edges[i]) == 0 || was.edges[i][0] == g.edges[i][0]) {
 			continue
 		}
+		k.anew[i] = true
+		a, b := was.App.Project.Screens[id], g.App.Project.Screens[id]
+		k.same = k.same && a.Bare == b.Bare && a.Up == b.Up && sameEntry(was, g, id)
+	}
+	return k
+}
+
+// runnerAfter is a runner that knows how far the edges are open that an edit left as they were.
+func (g *Graph) runnerAfter(old *runner) *runner {
+	run := g.runner(old.roles)
+	copy(run.opens, old.opens)
+	for i := range g.kept.anew {
+		for _, at := range variantsOf(i) {
+			run.opens[at] = nil
+		}
+	}
+	run.adapted, run.guards = maps.Clone(old.adapted), maps.Clone(old.guards)
+	return run
+}
+
+// again takes over where a set of roles got before an edit, if what the edit changed is as open to them as it was: then
+// only the ways themselves are others. Where it has to be found out anew, it is over a runner that knows what it can.
+func (g *Graph) again(old *Result) (*Result, *runner) {
+	was := old.run.g
+	if !g.kept.same {
+		return nil, g.runner(old.Roles)
+	}
+	run := g.runnerAfter(old.run)
+	if !slices.Equal(was.bottom, g.bottom) {
+		return nil, run
+	}
+	now := map[*Edge]*Edge{}
+	for i := range g.kept.anew {
 		before, after := was.edges[i], g.edges[i]
-		if len(before) != len(after) || was.App.Project.Screens[id].Bare != g.App.Project.Screens[id].Bare || was.App.Project.Screens[id].Up != g.App.Project.Screens[id].Up || !sameEntry(was, g, id) {
-			return nil
+		if len(before) != len(after) {
+			return nil, run
 		}
 		for k, e := range after {
 			if !before[k].leadsLike(e) {
-				return nil
+				return nil, run
 			}
 			now[before[k]] = e
 		}
 		for _, at := range variantsOf(i) {
 			known := old.run.opens[at]
-			run.opens[at] = nil
 			if known == nil {
 				continue
 			}
 			for k, v := range run.open(at) {
 				if !v.like(known[k]) {
-					return nil
+					return nil, run
 				}
 			}
 		}
 	}
 	out := *old
 	out.run, out.home = run, nil
-	out.possible, out.led, out.given, out.sure = old.possible.with(now), old.led.with(now), old.given.with(now), old.sure.with(now)
-	return &out
-}
-
-// changed says whether a screen was compiled anew between two graphs, or its edges found anew.
-func changed(was, g *Graph, i int, id string) bool {
-	return was.App.Screens[id] != g.App.Screens[id] || len(was.edges[i]) != len(g.edges[i]) || len(g.edges[i]) > 0 && was.edges[i][0] != g.edges[i][0]
+	anew := g.kept.anew
+	out.possible, out.led, out.given, out.sure = old.possible.with(now, anew), old.led.with(now, anew), old.given.with(now, anew), old.sure.with(now, anew)
+	return &out, nil
 }
 
 // sameEntry says whether the roles and the guard of a screen are the same: then it opens to the same.
@@ -72,12 +101,15 @@ func (v verdict) like(o verdict) bool {
 	return v.hold == o.hold && v.unsure == o.unsure && slices.Equal(v.given, o.given) && (v.whole == o.whole || v.unsure)
 }
 
-// with puts other edges in the place of those that are no more.
-func (r reached) with(now map[*Edge]*Edge) reached {
-	out := slices.Clone(r)
-	for i, s := range out {
-		if s == nil || !slices.ContainsFunc(s.edges, func(e *Edge) bool { return now[e] != nil }) {
+// with puts other edges in the place of those that are no more: of those that start on some screens.
+func (r reached) with(now map[*Edge]*Edge, screens map[int]bool) reached {
+	out := r
+	for i, s := range r {
+		if s == nil || len(s.edges) == 0 || s.edges[0].From == nil || !screens[s.from.screen()] {
 			continue
+		}
+		if &out[0] == &r[0] {
+			out = slices.Clone(r)
 		}
 		other := *s
 		other.edges = slices.Clone(s.edges)

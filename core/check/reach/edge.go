@@ -21,6 +21,7 @@ type Edge struct {
 	Along   *project.Rail   // whose order it follows; nil for none
 	Exit    string          // home, back or close: it leads to no screen that is named; "" for all others
 
+	at       state    // that it leads to, where it leads to a screen
 	parts    []Part   // what has to hold, in the names of From
 	roles    []roles  // each of which lets through
 	modes    []roles  // of From: each of which must hold the one it is open to

@@ -16,7 +16,11 @@ func (o *Result) exits() {
 		}
 	}
 	slices.SortStableFunc(o.stood, func(a, b state) int { return o.possible[a].presses - o.possible[b].presses })
-	entered, callers := o.entering()
+	// Where every screen has a strip that leads home, only dialogs and drawers are left to be asked.
+	strip := home && !slices.ContainsFunc(o.stood, func(s state) bool {
+		return o.run.g.App.Project.Screens[o.run.g.Screens[s.screen()]].Bare
+	})
+	entered, callers := o.entering(!strip)
 	for changed := true; changed; {
 		changed = false
 		for _, s := range o.stood {
@@ -28,8 +32,8 @@ func (o *Result) exits() {
 	o.Traps = o.grouped()
 }
 
-// entering gives for each state those that back may lead to, and those that it may lie over.
-func (o *Result) entering() (entered, callers [][]state) {
+// entering gives for each state those that back may lead to, if that is asked, and those that it may lie over.
+func (o *Result) entering(backs bool) (entered, callers [][]state) {
 	entered, callers = make([][]state, len(o.possible)), make([][]state, len(o.possible))
 	g := o.run.g
 	type replaced struct{ from, to state }
@@ -41,11 +45,12 @@ func (o *Result) entering() (entered, callers [][]state) {
 			if e.To == nil || e.bottom || opens[i].hold == Never {
 				continue
 			}
-			to := o.after(e)
+			to := e.at
 			switch {
 			case e.Over():
 				lying = true
 				callers[to] = append(callers[to], s)
+			case !backs:
 			case e.As == "replace" || e.Way.Trigger == "entered":
 				replacing = append(replacing, replaced{s, to})
 			case !e.restarts:
@@ -54,7 +59,7 @@ func (o *Result) entering() (entered, callers [][]state) {
 		}
 	}
 	// What is replaced is not come back to: what it was entered from is. From a dialog one comes to what it lay over.
-	for changed := lying || len(replacing) > 0; changed; {
+	for changed := backs && lying || len(replacing) > 0; changed; {
 		changed = false
 		add := func(to, from state) {
 			if !slices.Contains(entered[to], from) {
@@ -104,7 +109,7 @@ func (o *Result) leaves(s state, home bool, entered, callers [][]state) bool {
 			continue
 		}
 		switch {
-		case e.Exit == "home" && home, e.Exit == "back" && !s.over() && o.back(s, screen, home, entered), e.To != nil && o.free[o.after(e)]:
+		case e.Exit == "home" && home, e.Exit == "back" && !s.over() && o.back(s, screen, home, entered), e.To != nil && o.free[e.at]:
 			return true
 		case e.Exit == "close" && !s.over() && screen.Up == "" && home && len(entered[s]) == 0:
 			return true
@@ -162,7 +167,7 @@ func (o *Result) homewards() []homeward {
 		o.home[i].presses = -1
 	}
 	home := o.entry() == Sure
-	entered, callers := o.entering()
+	entered, callers := o.entering(true)
 	for changed := true; changed; {
 		changed = false
 		for _, s := range o.stood {
@@ -217,8 +222,8 @@ func (o *Result) tryHome(s state, home bool, entered, callers [][]state, try fun
 			try(1, Homeward{What: "home", Edge: e, To: o.Start}, start)
 		case e.Exit == "back" && !s.over() && o.back(s, screen, home, entered):
 			back(entered[s], Homeward{What: "back", Edge: e})
-		case e.To != nil && o.home[o.after(e)].presses >= 0:
-			try(o.home[o.after(e)].presses+e.Presses, Homeward{What: "way", Edge: e, To: e.To.ID}, o.after(e))
+		case e.To != nil && o.home[e.at].presses >= 0:
+			try(o.home[e.at].presses+e.Presses, Homeward{What: "way", Edge: e, To: e.To.ID}, e.at)
 		}
 	}
 }

@@ -19,6 +19,7 @@ type Graph struct {
 	proofs  *proofs
 	results map[string]*Result
 	before  map[string]*Result // of the graph before an edit, to be taken over
+	kept    *kept              // of that graph; nil for none
 	anybody *runner            // from whom nothing is kept
 	who     map[string]bool
 	bottom  []bool // by screen: something may lead there so that nothing lies behind
@@ -27,8 +28,7 @@ type Graph struct {
 // collected is the edges of a screen with all that they were found in.
 type collected struct {
 	screen  *plan.Screen
-	targets map[string]door
-	up      door
+	targets map[string]bool // those it leads to, and up
 	edges   []*Edge
 }
 
@@ -58,9 +58,15 @@ func Of(app *plan.App, old *Graph) *Graph {
 		old.before = nil // else each would keep the one before it
 		old.proofs.mu.Unlock()
 	}
+	moved := g.otherDoors(old)
 	for i, id := range g.Screens {
 		g.index[id] = i
-		g.edges = append(g.edges, g.collect(id, old))
+	}
+	for _, id := range g.Screens {
+		g.edges = append(g.edges, g.collect(id, old, moved))
+	}
+	if old != nil {
+		g.kept = g.keptOf(old)
 	}
 	g.bottom = make([]bool, len(g.Screens))
 	for _, edges := range g.edges {
@@ -73,39 +79,53 @@ func Of(app *plan.App, old *Graph) *Graph {
 	return g
 }
 
-func (g *Graph) collect(id string, old *Graph) []*Edge {
+func (g *Graph) collect(id string, old *Graph, moved []string) []*Edge {
 	screen := g.App.Screens[id]
 	if old != nil {
-		if was, found := old.of[id]; found && was.screen == screen && g.sameTargets(was) && was.up == doorOf(g.App.Screens[screen.Screen.Up]) {
+		if was, found := old.of[id]; found && was.screen == screen && !slices.ContainsFunc(moved, func(id string) bool { return was.targets[id] }) {
 			g.of[id] = was
 			return was.edges
 		}
 	}
-	now := collected{screen: screen, up: doorOf(g.App.Screens[screen.Screen.Up]), targets: map[string]door{}, edges: edgesOf(g.App, screen)}
+	now := collected{screen: screen, targets: map[string]bool{screen.Screen.Up: true}, edges: edgesOf(g.App, screen)}
 	for _, e := range now.edges {
 		if e.To != nil {
-			now.targets[e.To.ID] = doorOf(g.App.Screens[e.To.ID])
+			now.targets[e.To.ID] = true
+			g.aim(e)
 		}
 	}
 	g.of[id] = now
 	return now.edges
 }
 
-func (g *Graph) sameTargets(was collected) bool {
-	for id, target := range was.targets {
-		if doorOf(g.App.Screens[id]) != target {
-			return false
+// aim notes the state that an edge leads to.
+func (g *Graph) aim(e *Edge) { e.at = stateOf(g.index[e.To.ID], e.Mode, e.Over()) }
+
+// otherDoors gives the screens whose door is another than in an older graph.
+func (g *Graph) otherDoors(old *Graph) []string {
+	if old == nil {
+		return nil
+	}
+	var out []string
+	for id, now := range g.App.Screens {
+		if before := old.App.Screens[id]; before != now && doorOf(before) != doorOf(now) {
+			out = append(out, id)
 		}
 	}
-	return true
+	for id := range old.App.Screens {
+		if g.App.Screens[id] == nil {
+			out = append(out, id)
+		}
+	}
+	return out
 }
 
-// LeadTo gives the screens that lead to one of some.
+// LeadTo gives the screens that lead to one of some, or have it above them.
 func (g *Graph) LeadTo(screens map[string]bool) []string {
 	var out []string
 	for _, id := range g.Screens {
-		for target := range g.of[id].targets {
-			if screens[target] {
+		for screen := range screens {
+			if g.of[id].targets[screen] {
 				out = append(out, id)
 				break
 			}
@@ -145,6 +165,7 @@ func (g *Graph) calledEdges(r roles) []*Edge {
 			})
 			e.parts = append(e.parts, Part{Node: n, Says: guard.Root, Of: "guard"})
 		}
+		g.aim(e)
 		out = append(out, e)
 	}
 	return out
@@ -164,6 +185,7 @@ func (g *Graph) roundEdges(r roles) []*Edge {
 		if guard := g.App.Screens[to.ID].Guard; guard != nil {
 			e.parts = append(e.parts, Part{Node: alone(guard.Root, "round "+to.ID), Says: guard.Root, Of: "guard"})
 		}
+		g.aim(e)
 		out = append(out, e)
 	}
 	return out

@@ -110,7 +110,7 @@ func (o *Result) Paths(from, to string) (paths [][]Step, more bool) {
 					}
 					continue
 				}
-				queue = append(queue, partial{o.after(e), steps, append(slices.Clip(p.been), next)})
+				queue = append(queue, partial{e.at, steps, append(slices.Clip(p.been), next)})
 			}
 		}
 		surest(paths[sorted:])

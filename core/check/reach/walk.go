@@ -99,18 +99,27 @@ func (g *Graph) For(r map[string]bool) *Result {
 	if known := g.results[key]; known != nil {
 		return known
 	}
+	var run *runner
+	var shut map[string]Cell
 	if old := g.before[key]; old != nil {
 		delete(g.before, key)
-		if out := g.again(old); out != nil {
+		out, knowing := g.again(old)
+		if out != nil {
 			g.results[key] = out
 			return out
 		}
+		if run = knowing; g.kept.same {
+			shut = old.Cells
+		}
 	}
-	out := &Result{Roles: maps.Clone(r), Start: g.App.Project.StartOf(r), Cells: map[string]Cell{}, run: g.runner(r)}
+	if run == nil {
+		run = g.runner(r)
+	}
+	out := &Result{Roles: maps.Clone(r), Start: g.App.Project.StartOf(r), Cells: map[string]Cell{}, run: run}
 	out.Idle, _ = g.App.Project.IdleOf(r)
 	out.walk()
 	out.exits()
-	out.cells()
+	out.cells(shut)
 	g.results[key] = out
 	return out
 }
@@ -182,14 +191,14 @@ func (o *Result) spread(begins bool, least Hold, byHand bool, extra func(state) 
 		}
 		take := func(e *Edge, v verdict) {
 			if e.To != nil && v.hold >= least && (!byHand || e.ByHand()) {
-				w.put(o.after(e), &step{from: at, edges: []*Edge{e}, presses: done[at].presses + e.Presses, given: union(done[at].given, v.given)})
+				w.put(e.at, &step{from: at, edges: []*Edge{e}, presses: done[at].presses + e.Presses, given: union(done[at].given, v.given)})
 			}
 		}
 		for i, e := range edges {
 			if e.bottom && !g.bottom[at.screen()] && g.Screens[at.screen()] != o.Start {
 				continue
 			}
-			if e.To != nil && done[o.after(e)] != nil && done[o.after(e)].presses <= done[at].presses+e.Presses {
+			if e.To != nil && done[e.at] != nil && done[e.at].presses <= done[at].presses+e.Presses {
 				continue
 			}
 			take(e, opens[i])
@@ -206,8 +215,6 @@ func (o *Result) spread(begins bool, least Hold, byHand bool, extra func(state) 
 	return done
 }
 
-func (o *Result) after(e *Edge) state { return stateOf(o.run.g.index[e.To.ID], e.Mode, e.Over()) }
-
 // turnedAway says whether a screen may send on who enters it: then nothing else on it is proven.
 func (o *Result) turnedAway(at state, edges []*Edge, opens []verdict) bool {
 	for i, e := range edges {
@@ -223,22 +230,28 @@ const mostTogether = 6
 
 // together finds ways to one screen of which always one is open, although none of them always is.
 func (o *Result) together(at state, edges []*Edge, opens []verdict, least Hold, w *waiting) {
-	groups := map[state][]int{}
-	var order []state
-	for i, e := range edges {
-		v := opens[i]
-		if e.To == nil || !e.ByHand() || v.hold != Maybe || v.unsure || least == Sure && len(v.given) > 0 {
+	may := func(i int) bool {
+		e, v := edges[i], &opens[i]
+		return v.hold == Maybe && !v.unsure && e.To != nil && e.ByHand() && (least < Sure || len(v.given) == 0)
+	}
+	for first, e := range edges {
+		if !may(first) || w.done[e.at] != nil && w.done[e.at].presses <= w.done[at].presses+1 {
 			continue
 		}
-		next := o.after(e)
-		if groups[next] == nil {
-			order = append(order, next)
+		var some []int // ways there, if this is the first of several
+		for i, twin := range edges {
+			if twin.at != e.at || twin.To == nil || i == first || !may(i) {
+				continue
+			}
+			if i < first {
+				break
+			}
+			if some == nil {
+				some = append(some, first)
+			}
+			some = append(some, i)
 		}
-		groups[next] = append(groups[next], i)
-	}
-	for _, next := range order {
-		some := groups[next]
-		if len(some) < 2 || len(some) > mostTogether || w.done[next] != nil && w.done[next].presses <= w.done[at].presses+1 {
+		if len(some) < 2 || len(some) > mostTogether {
 			continue
 		}
 		var wholes []*cond.Node
@@ -251,7 +264,7 @@ func (o *Result) together(at state, edges []*Edge, opens []verdict, least Hold, 
 		}
 		if o.run.always(at, wholes) {
 			s.presses += w.done[at].presses
-			w.put(next, s)
+			w.put(e.at, s)
 		}
 	}
 }
@@ -272,11 +285,18 @@ func (r *runner) always(at state, wholes []*cond.Node) bool {
 	return p.always(r.guard(r.g.App.Project.Screens[r.g.Screens[at.screen()]], at.adds()), any)
 }
 
-func (o *Result) cells() {
+// cells sums up how one gets to each screen. Whether it is shut is known where it was so before an edit that left entering
+// as it was; nil for none.
+func (o *Result) cells(before map[string]Cell) {
 	g := o.run.g
 	for i, id := range g.Screens {
 		s := g.App.Project.Screens[id]
-		cell := Cell{Kind: IsNever, Shut: !o.byAddress(s)}
+		cell := Cell{Kind: IsNever}
+		if known, is := before[id]; is {
+			cell.Shut = known.Shut
+		} else {
+			cell.Shut = !o.byAddress(s)
+		}
 		if at := o.sure.best(i); at != nil {
 			cell.Kind, cell.Presses = IsSure, at.presses
 		} else if at := o.given.best(i); at != nil {
