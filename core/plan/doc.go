@@ -5,7 +5,7 @@
 //   - planner.go: one screen
 //   - plans.go, rail.go: what comes of it: screens, elements, gates, cases, effects, moves, rails
 //   - kinds.go: what each kind of element, effect, move and rule does for it
-//   - scene.go: what the texts of a way are read in
+//   - target.go, scene.go: what a way sees of where it leads; what its texts are read in
 //   - reads.go, order.go, child.go, steps.go: what a screen fetches
 //   - shared.go: a shared gate, compiled for one that uses it
 //   - rules.go, callup.go, recorded.go: row rules; what the plant calls up; what trends show
