@@ -39,7 +39,7 @@ for (const slug of ['middle', 'large']) {
   let began = Date.now();
   await page.getByRole('button', { name: 'Map', exact: true }).click();
   await page.locator('[data-plate]').first().waitFor({ timeout: 60_000 });
-  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+  await page.locator('canvas[data-drawn]').waitFor({ timeout: 60_000 }); // all wires that are seen
   show(`map of ${n} screens: until it is drawn (budget 2 s)`, `${((Date.now() - began) / 1000).toFixed(2)} s`);
   const box = await page.locator('[data-map]').boundingBox();
   const pan = async () => {

@@ -36,10 +36,10 @@ export function MapStage(props: StageProps) {
   const begun = useRef(false);
   const [seen, setSeen] = useState<Seen>({ plates: [], k: 1 });
   const marks = useMapMarks({ map, chosen, wire, dims, filtered });
-  const { picture, dimmed, lights } = marks;
+  const { dim, dimmed, lights } = marks;
   const size = useSteady(() => ({ width: box.current?.clientWidth ?? 0, height: box.current?.clientHeight ?? 0 }));
 
-  const { paint, place } = useMapPaint({ canvas, layer, heads, view, size, picture, onSeen: setSeen });
+  const { paint, place } = useMapPaint({ canvas, layer, heads, view, size, map, marks, onSeen: setSeen });
 
   useLayoutEffect(() => {
     const { width, height } = size();
@@ -126,7 +126,7 @@ export function MapStage(props: StageProps) {
       }}
       css={{ touchAction: 'none', userSelect: 'none' }}
     >
-      <canvas ref={canvas} style={{ position: 'absolute', left: 0, top: 0 }} />
+      <canvas ref={canvas} style={{ position: 'absolute', left: 0, top: 0, transformOrigin: '0 0' }} />
       <Box ref={layer} role="group" aria-label="Map" position="absolute" left="0" top="0" transformOrigin="0 0">
         {nearness !== 'areas' &&
           map.areas.map((a) => (
@@ -144,7 +144,7 @@ export function MapStage(props: StageProps) {
             chosen={chosen[0] === p.id}
             second={chosen[1] === p.id}
             lit={chosen.length < 2 && lights.has(p.id) && chosen[0] !== p.id}
-            dim={dimmed.has(p.id) || (picture.dim && chosen.length < 2 && !lights.has(p.id) && chosen[0] !== p.id)}
+            dim={dimmed.has(p.id) || (dim && chosen.length < 2 && !lights.has(p.id) && chosen[0] !== p.id)}
             near={nearness === 'ways' ? marks.near.get(p.id) : undefined}
             titles={marks.titleOf}
             reachable={p === first}

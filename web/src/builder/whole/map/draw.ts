@@ -28,6 +28,9 @@ export function inkOf(el: HTMLElement): Ink {
   };
 }
 
+/** What is drawn with, on the page or beside it. */
+export type Brush = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
+
 /** What is drawn behind the plates. */
 export interface Picture {
   map: ScreenMap;
@@ -37,37 +40,35 @@ export interface Picture {
   shows: (id: string) => boolean; // which plates are not dimmed
 }
 
-const atOnce = 1500; // wires that are drawn before the next frame is shown
 const counted = 3000; // wires of which each says how many ways it stands for
 
 const within = (d: Drawn, b: Box) =>
   d.box.left < b.right && d.box.right > b.left && d.box.top < b.bottom && d.box.bottom > b.top;
 
+const atOnce = 600; // wires that are drawn before others are heard
+
 /**
- * Draws bands, columns and wires of what is seen, in steps: after each the next frame may be shown. The first has all
- * that is chosen, and of the wires an even share, so that something is there while one moves.
+ * Draws bands, columns and wires of what is seen, in steps. The first has all that is chosen, and of the wires an
+ * even share, so that something is there while one moves.
  */
-export function* drawing(
-  c: CanvasRenderingContext2D,
-  p: Picture,
-  v: View,
-  seen: Box,
-  scale: number,
-  ink: Ink,
-): Generator<void> {
+export function* drawing(c: Brush, p: Picture, v: View, seen: Box, scale: number, ink: Ink): Generator<void> {
   c.setTransform(1, 0, 0, 1, 0, 0);
   c.clearRect(0, 0, c.canvas.width, c.canvas.height);
   c.setTransform(v.k * scale, 0, 0, v.k * scale, v.x * scale, v.y * scale);
   columns(c, p.map, v, ink);
   const visible = p.wires.filter((d) => within(d, seen) && (p.shows(d.wire.from) || p.shows(d.wire.to)));
-  const steps = Math.max(1, Math.ceil(visible.length / atOnce));
-  for (let step = 0; step < steps; step++) {
-    strands(c, visible, step, steps, p.dim, v, ink);
-    if (step === 0 || step === steps - 1) {
+  const order = spread(visible, Math.ceil(visible.length / atOnce));
+  for (let from = 0; from === 0 || from < order.length; ) {
+    const upTo = Math.min(order.length, from + atOnce);
+    strands(c, order.slice(from, upTo), seen, visible.length > counted, p.dim, v, ink);
+    const last = upTo >= order.length;
+    if (from === 0 || last) {
       if (drawnSmall(p.map, v)) small(c, p, seen, ink);
-      lights(c, p.lit, v, ink);
+      lights(c, p.lit, seen, v, ink);
     }
-    if (step < steps - 1) yield;
+    if (last) break;
+    from = upTo;
+    yield;
   }
   if (!p.dim && v.k >= 0.6 && visible.length < counted) for (const d of visible) count(c, d, ink.wire, ink);
 }
@@ -79,19 +80,29 @@ export function drawnSmall(map: ScreenMap, v: View): boolean {
   return map.plates.length > few && nearnessOf(v.k) === 'areas';
 }
 
-function small(c: CanvasRenderingContext2D, p: Picture, seen: Box, ink: Ink) {
+function small(c: Brush, p: Picture, seen: Box, ink: Ink) {
   for (const plate of platesIn(p.map, seen)) {
     c.fillStyle = plate.trapped ? ink.brick : p.shows(plate.id) ? ink.muted : ink.faint;
     c.fillRect(plate.x, plate.y, p.map.plate.w, p.map.plate.h);
   }
 }
 
-/** Draws every so-manieth of the wires, those that are open over those that are not. */
+/** All in such an order that each part of so many has some from everywhere. */
+function spread<T>(all: T[], parts: number): T[] {
+  if (parts < 2) return all;
+  const out: T[] = [];
+  for (let first = 0; first < parts; first++) {
+    for (let i = first; i < all.length; i += parts) out.push(all[i] as T);
+  }
+  return out;
+}
+
+/** Draws wires, those that are open over those that are not. */
 function strands(
-  c: CanvasRenderingContext2D,
+  c: Brush,
   all: Drawn[],
-  first: number,
-  by: number,
+  seen: Box,
+  plain: boolean, // dashes of so many would be no dashes, and take their time
   dim: boolean,
   v: View,
   ink: Ink,
@@ -99,32 +110,31 @@ function strands(
   for (const hold of ['never', 'maybe', 'sure'] as const) {
     c.strokeStyle = dim || hold === 'never' ? ink.faint : ink.wire;
     c.lineWidth = 1.2 / Math.max(v.k, 0.5);
-    // Dashes of so many would be no dashes, and take their time.
-    c.setLineDash(by > 2 ? [] : hold === 'maybe' ? [6, 5] : hold === 'never' ? [2, 5] : []);
-    c.beginPath();
-    for (let i = first; i < all.length; i += by) {
-      const d = all[i];
-      if (d?.wire.hold === hold) trace(c, d.points);
+    c.setLineDash(plain ? [] : hold === 'maybe' ? [6, 5] : hold === 'never' ? [2, 5] : []);
+    for (const d of all) {
+      if (d.wire.hold !== hold) continue;
+      c.beginPath(); // many in one path take longer than each in its own
+      trace(c, d.points, seen);
+      c.stroke();
     }
-    c.stroke();
   }
   c.setLineDash([]);
 }
 
-function lights(c: CanvasRenderingContext2D, lit: Drawn[], v: View, ink: Ink) {
+function lights(c: Brush, lit: Drawn[], seen: Box, v: View, ink: Ink) {
   for (const d of lit) {
     c.strokeStyle = d.wire.hold === 'never' ? ink.brick : ink.amber;
     c.lineWidth = 2.4 / Math.max(v.k, 0.5);
     c.setLineDash(d.wire.hold === 'sure' ? [] : [7, 5]);
     c.beginPath();
-    trace(c, d.points);
+    trace(c, d.points, seen);
     c.stroke();
     c.setLineDash([]);
     count(c, d, ink.amber, ink);
   }
 }
 
-function columns(c: CanvasRenderingContext2D, map: ScreenMap, v: View, ink: Ink) {
+function columns(c: Brush, map: ScreenMap, v: View, ink: Ink) {
   c.strokeStyle = ink.rule;
   c.lineWidth = 1 / v.k;
   c.setLineDash([3 / v.k, 4 / v.k]);
@@ -137,14 +147,26 @@ function columns(c: CanvasRenderingContext2D, map: ScreenMap, v: View, ink: Ink)
   c.setLineDash([]);
 }
 
-function trace(c: CanvasRenderingContext2D, points: [number, number][]) {
-  const [first] = points;
-  if (!first) return;
-  c.moveTo(...first);
+/** Traces what is seen of a wire; what is not takes as long to draw as what is. */
+function trace(c: Brush, points: [number, number][], seen: Box) {
+  let at: [number, number] | undefined; // where the pen stands
   for (let i = 1; i < points.length; i++) {
-    const a = points[i - 1] ?? first;
-    const b = points[i] ?? first;
-    if (a[0] === b[0] || a[1] === b[1]) c.lineTo(...b);
+    const a = points[i - 1] as [number, number];
+    const b = points[i] as [number, number];
+    if (
+      Math.max(a[0], b[0]) < seen.left ||
+      Math.min(a[0], b[0]) > seen.right ||
+      Math.max(a[1], b[1]) < seen.top ||
+      Math.min(a[1], b[1]) > seen.bottom
+    ) {
+      at = undefined;
+      continue;
+    }
+    const straight = a[0] === b[0] || a[1] === b[1];
+    const from = straight ? inside(a, seen) : a;
+    if (!at || at[0] !== from[0] || at[1] !== from[1]) c.moveTo(...from);
+    at = straight ? inside(b, seen) : b;
+    if (straight) c.lineTo(...at);
     else {
       const mid = (a[0] + b[0]) / 2;
       c.bezierCurveTo(mid, a[1], mid, b[1], b[0], b[1]);
@@ -152,8 +174,13 @@ function trace(c: CanvasRenderingContext2D, points: [number, number][]) {
   }
 }
 
+const inside = ([x, y]: [number, number], b: Box): [number, number] => [
+  Math.min(Math.max(x, b.left), b.right),
+  Math.min(Math.max(y, b.top), b.bottom),
+];
+
 /** How many ways a wire stands for, where it is more than one. */
-function count(c: CanvasRenderingContext2D, d: Drawn, color: string, ink: Ink) {
+function count(c: Brush, d: Drawn, color: string, ink: Ink) {
   if (d.wire.n < 2) return;
   const [a, b] = [d.points[d.points.length - 2], d.points[d.points.length - 1]];
   if (!a || !b) return;

@@ -1,6 +1,5 @@
 import { useCallback, useMemo } from 'react';
 import type { MapPlate, MapWire, ScreenMap } from '../../../api/client';
-import type { Picture } from './draw';
 import { drawnWires, ledBack } from './view';
 
 interface Marked {
@@ -31,12 +30,5 @@ export function useMapMarks({ map, chosen, wire, dims, filtered }: Marked) {
     [map, dims, filtered],
   );
   const lights = useMemo(() => new Set(lit.flatMap((d) => [d.wire.from, d.wire.to])), [lit]);
-  const picture: Picture = {
-    map,
-    wires,
-    lit,
-    dim: chosen.length > 0 || !!wire,
-    shows: (id) => !dimmed.has(id),
-  };
-  return { wires, lit, near, titleOf, dimmed, lights, picture };
+  return { wires, lit, near, titleOf, dimmed, lights, dim: chosen.length > 0 || !!wire };
 }
