@@ -1,20 +1,9 @@
-import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
 import { expect, test } from './program';
 import { build, heading, signIn, undoAll, use } from './people';
+import { sound } from './sound';
 
 // Every text of many screens is computed twice: at a third of a machine's speed that takes minutes.
 test.describe.configure({ timeout: 600_000 });
-
-/** No serious barrier, by best practices too, and every text readable by day and by night. */
-async function sound(page: Page) {
-  const byDay = await new AxeBuilder({ page }).analyze();
-  await page.emulateMedia({ colorScheme: 'dark' });
-  const byNight = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze();
-  await page.emulateMedia({ colorScheme: 'light' });
-  const serious = [...byDay.violations, ...byNight.violations].filter((v) => v.impact === 'serious' || v.impact === 'critical');
-  expect(serious.map((v) => `${v.id}: ${v.nodes.map((n) => n.html.slice(0, 160)).join(' | ')}`)).toEqual([]);
-}
 
 test('no serious barrier on a board, a list, a form, a dashboard and an operator screen', async ({ page }) => {
   await use(page, 'sela', '/day');

@@ -97,7 +97,10 @@ export function FindingsPage() {
             <Box as="section" key={id} aria-label={words} mb="18px">
               <Flex align="baseline" gap="10px" pb="4px" borderBottomWidth="2px" borderColor="ink">
                 <Box as="h2" fontWeight="800">
-                  {words} · {of.length}
+                  {words}{' '}
+                  <Box as="span" fontWeight="500">
+                    {of.length}
+                  </Box>
                 </Box>
                 <Box fontSize="note" color="muted">
                   {means}

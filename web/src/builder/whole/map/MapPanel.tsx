@@ -78,7 +78,10 @@ function OfPlate({ map, plate, who, onWire, onChoose }: PanelProps & { plate: Ma
   const list = (label: string, wires: MapWire[], other: (w: MapWire) => string) => (
     <Box flex="1" minW={0}>
       <Box as="h3" fontSize="note" fontWeight="700" color="muted" mb="2px">
-        {label} · {wires.reduce((n, w) => n + w.n, 0)}
+        {label}{' '}
+        <Box as="span" fontWeight="500">
+          {wires.reduce((n, w) => n + w.n, 0)}
+        </Box>
       </Box>
       {wires.length === 0 && <Box fontSize="note">none</Box>}
       {wires.map((w) => (

@@ -40,7 +40,7 @@ export interface Picture {
   shows: (id: string) => boolean; // which plates are not dimmed
 }
 
-const counted = 3000; // wires of which each says how many ways it stands for
+const counted = 1500; // wires of which each is dashed as it is held, and says how many ways it stands for
 
 const within = (d: Drawn, b: Box) =>
   d.box.left < b.right && d.box.right > b.left && d.box.top < b.bottom && d.box.bottom > b.top;
