@@ -15,8 +15,10 @@
 //   - words: sentences, for builders and findings
 //   - use: a screen open for a user: what it shows, what is open
 //   - press: what a press does
+//   - trail: where somebody has been, and how a press changes that
 //   - kinds: every kind of element, effect, move, rule and trigger, a file each
 //   - build: what builders are offered, shown and told
 //   - check: what is proven without running
+//   - whole: the map, the table of who gets where; walk: walks that are gone again
 //   - stand: a small project with records, for tests
 package core

@@ -44,7 +44,7 @@ func main() {
 		SilenceUsage:  true,
 		SilenceErrors: true,
 	}
-	root.AddCommand(demoCommand(), serveCommand(), plantCommand(), configCommand(), exportCommand(), importCommand(), schemaCommand(), checkCommand(), issuerCommand())
+	root.AddCommand(demoCommand(), serveCommand(), plantCommand(), configCommand(), exportCommand(), importCommand(), schemaCommand(), checkCommand(), walkCommand(), issuerCommand())
 	if err := root.ExecuteContext(ctx); err != nil {
 		var fields *ask.FieldErrors
 		if errors.As(err, &fields) {

@@ -96,3 +96,29 @@ func (p Place) WithVars(set map[string]string) Place {
 	p.Vars = vars
 	return p
 }
+
+// WithRows gives a place with other chosen rows, by list.
+func (p Place) WithRows(chosen map[string]string) Place {
+	if len(chosen) == 0 {
+		return p
+	}
+	p.Look = maps.Clone(p.Look)
+	if p.Look == nil {
+		p.Look = map[string]Look{}
+	}
+	for list, row := range chosen {
+		look := p.Look[list]
+		look.Row = row
+		p.Look[list] = look
+	}
+	return p
+}
+
+// Work names what is worked on at a place: a screen, a mode, a record; "" where nothing can be typed.
+func (p Place) Work(of *project.Project) string {
+	s := of.Screens[p.Screen]
+	if s == nil || p.Mode != "edit" && p.Mode != "add" {
+		return ""
+	}
+	return p.Screen + "|" + p.Mode + "|" + p.Inputs[s.Record]
+}

@@ -87,7 +87,7 @@ func calledUp(p *project.Project, screen string) bool {
 
 // said says whether an entity only says something of others.
 func said(old, now *project.Project, id string) bool {
-	return old.Expectations[id] != nil || now.Expectations[id] != nil || old.Acceptances[id] != nil || now.Acceptances[id] != nil
+	return old.Expectations[id] != nil || now.Expectations[id] != nil || old.Acceptances[id] != nil || now.Acceptances[id] != nil || old.Walks[id] != nil || now.Walks[id] != nil
 }
 
 // refersTo says whether a way of the screen may lead to one of some screens.

@@ -69,7 +69,11 @@ type Outcome struct {
 	Result   string            // of a dialog that closes: what it comes back with
 	Return   *place.Return     // of a dialog that closes: what is pressed on the screen below, and gets the result
 	Into     string            // of a dialog: the field of the screen below that gets the record saved here
+	took     *plan.Case
 }
+
+// Took gives the case that was taken; nil where nothing was decided, and of a press whose outcome was stored.
+func (o Outcome) Took() *plan.Case { return o.took }
 
 // Act is something that only the browser can do.
 type Act struct {
@@ -181,7 +185,7 @@ func Follow(ctx context.Context, o *use.Opening, p Press, src ask.Changer) (Outc
 	w.Row = at.Row
 	w = *o.Given(gate, &w, at)
 	keeps := p.Unsaved == "save" || gate.Unsaved == "save" && len(p.Values) > 0
-	out := Outcome{Kind: Stayed, Forget: keeps || plan.Saves(c) || p.Unsaved == "drop" || gate.Unsaved == "drop"}
+	out := Outcome{took: c, Kind: Stayed, Forget: keeps || plan.Saves(c) || p.Unsaved == "drop" || gate.Unsaved == "drop"}
 	effects := c.Effects
 	if keeps && !plan.Saves(c) {
 		effects = append([]*plan.Effect{saving()}, effects...)

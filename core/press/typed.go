@@ -17,11 +17,14 @@ type Editor interface {
 }
 
 // Editable gives the fields that this screen, mode and user show as editable.
-func (r Run) Editable() map[string]*project.Column {
+func (r Run) Editable() map[string]*project.Column { return EditableOn(r.Opening) }
+
+// EditableOn gives the fields that an open screen shows as editable.
+func EditableOn(o *use.Opening) map[string]*project.Column {
 	out := map[string]*project.Column{}
-	for _, e := range r.Opening.Plan.Elements {
-		if spec, ok := e.Spec.(Editor); ok && !r.Opening.Skipped(e) {
-			if f := spec.Edits(r.Opening); f != nil {
+	for _, e := range o.Plan.Elements {
+		if spec, ok := e.Spec.(Editor); ok && !o.Skipped(e) {
+			if f := spec.Edits(o); f != nil {
 				out[f.ID] = f
 			}
 		}

@@ -12,6 +12,7 @@
 //   - table.go, tally.go, condition.go, grant.go: tables, figures of them, conditions, rights
 //   - callup.go: what the plant calls up
 //   - expectation.go: what is expected of who gets where, and findings that are lived with
+//   - walk.go: how somebody goes through, to be gone again
 //   - round.go: screens that follow each other while nobody touches any
 //   - equipment.go, plant_tag.go, variable.go, picture.go, palette.go: tags, variables, pictures, colours and looks
 //   - file.go: an application as a file, taken elsewhere

@@ -24,6 +24,7 @@ var shelves = map[string]shelf{
 	"variable":    shelfOf(func(p *Project) *map[string]*Variable { return &p.Variables }),
 	"expectation": shelfOf(func(p *Project) *map[string]*Expectation { return &p.Expectations }),
 	"acceptance":  shelfOf(func(p *Project) *map[string]*Acceptance { return &p.Acceptances }),
+	"walk":        shelfOf(func(p *Project) *map[string]*Walk { return &p.Walks }),
 	TagRoot:       shelfOf(func(p *Project) *map[string]*PlantTag { return &p.Tags }),
 }
 

@@ -38,6 +38,7 @@ type Project struct {
 	Tags         map[string]*PlantTag
 	Expectations map[string]*Expectation
 	Acceptances  map[string]*Acceptance
+	Walks        map[string]*Walk
 }
 
 // Settings is what belongs to the project as a whole. Its entity has the fixed id "project".

@@ -5,6 +5,7 @@
 //   - sessions.go: who asks
 //   - connections.go: what applications are connected to, of the configuration and added in the program
 //   - plants.go, listen.go, trend.go: what is kept of a plant
+//   - walks.go: walks gone through an application
 //   - sources.go, titles.go: records and tags of a project, from wherever each comes
 //   - pressed.go: presses as the API writes them
 //   - stream.go, watchers.go: server-sent events

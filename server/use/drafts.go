@@ -10,8 +10,6 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	"ambergate/core/kinds/element"
-	"ambergate/core/place"
-	"ambergate/core/plan"
 	"ambergate/core/use"
 	"ambergate/server/answer"
 	"ambergate/server/base"
@@ -20,15 +18,6 @@ import (
 
 // maxDraft is how many characters of what was typed are kept.
 const maxDraft = 950_000
-
-// workOf names what is worked on at a place: a screen, a mode, a record; "" where nothing can be typed.
-func workOf(app *plan.App, p place.Place) string {
-	s := app.Project.Screens[p.Screen]
-	if s == nil || p.Mode != "edit" && p.Mode != "add" {
-		return ""
-	}
-	return p.Screen + "|" + p.Mode + "|" + p.Inputs[s.Record]
-}
 
 // KeepDraft keeps what was typed on a form and not saved.
 func (s *Side) KeepDraft(c *gin.Context, slug string) {
@@ -44,7 +33,7 @@ func (v *Visit) keepDraft(ctx context.Context, req api.DraftRequest) (api.DraftK
 	if err != nil {
 		return api.DraftKept{}, err
 	}
-	work := workOf(v.App, *place)
+	work := place.Work(v.App.Project)
 	if work == "" {
 		return api.DraftKept{}, &ask.Refusal{Code: "bad-mode", What: "Nothing can be typed on this screen now.", Then: "Open it to edit."}
 	}
@@ -101,9 +90,9 @@ func (s *Side) ForgetDraft(c *gin.Context, slug string) {
 
 // findDrafts adds to what is shown what was typed there before and not saved, here or in other tabs.
 func (v *Visit) findDrafts(ctx context.Context, at *store.Standing, shown *api.Shown) error {
-	works := []string{workOf(v.App, at.Place)}
+	works := []string{at.Place.Work(v.App.Project)}
 	for i := range answer.Value(shown.Overlays) {
-		works = append(works, workOf(v.App, at.Overlays[i].Place))
+		works = append(works, at.Overlays[i].Place.Work(v.App.Project))
 	}
 	some := false
 	for _, w := range works {

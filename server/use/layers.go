@@ -2,7 +2,6 @@ package use
 
 import (
 	"context"
-	"maps"
 
 	"github.com/gin-gonic/gin"
 
@@ -10,6 +9,7 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/kinds/element"
 	"ambergate/core/place"
+	"ambergate/core/trail"
 	"ambergate/server/answer"
 	"ambergate/store"
 )
@@ -25,43 +25,21 @@ func layer(at *store.Standing, depth int) (*place.Place, error) {
 	return nil, &ask.Refusal{Code: "place-left", What: "The dialog was closed meanwhile.", Then: "Look at the screen as it is now."}
 }
 
-// withChosen gives a place with other chosen rows.
-func withChosen(p place.Place, chosen map[string]string) place.Place {
-	if len(chosen) == 0 {
-		return p
-	}
-	p.Look = maps.Clone(p.Look)
-	if p.Look == nil {
-		p.Look = map[string]place.Look{}
-	}
-	for list, row := range chosen {
-		look := p.Look[list]
-		look.Row = row
-		p.Look[list] = look
-	}
-	return p
-}
-
-// listsSought is how far back a trail is searched for the list that a record is stepped along.
-const listsSought = 30
-
 // arrive notes on a place that is led to from a place of a trail the list that its record is
 // stepped along: the nearest that lists its table.
-func (v *Visit) arrive(ctx context.Context, trail string, n int, to *place.Place) error {
-	table := v.App.StepsAlong(*to)
-	if table == "" || to.From != nil {
+func (v *Visit) arrive(ctx context.Context, id string, n int, to *place.Place) error {
+	if !trail.Asks(v.App, *to) {
 		return nil
 	}
-	spots, err := v.server.Store.Before(ctx, trail, n, listsSought)
+	spots, err := v.server.Store.Before(ctx, id, n, trail.Sought)
 	if err != nil {
 		return err
 	}
-	for _, spot := range spots {
-		if from := place.ListOf(v.App.Project, spot.Place, table); from != nil {
-			to.From = from
-			return nil
-		}
+	before := make([]place.Place, len(spots))
+	for i := range spots {
+		before[i] = spots[i].Place
 	}
+	trail.Along(v.App, to, before)
 	return nil
 }
 

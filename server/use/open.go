@@ -186,7 +186,7 @@ func (v *Visit) at(ctx context.Context, trail string, n int) (*store.Standing, e
 // findTyped finds what was typed at a place where a guided task is done: which steps are part of it depends on that.
 func (v *Visit) findTyped(ctx context.Context, at *store.Standing) error {
 	for _, p := range append([]place.Place{at.Place}, placesOf(at.Overlays)...) {
-		work := workOf(v.App, p)
+		work := p.Work(v.App.Project)
 		if work == "" || !v.App.GuidesIn(p.Screen) {
 			continue
 		}

@@ -18,6 +18,7 @@ import (
 	"ambergate/core/place"
 	"ambergate/core/press"
 	"ambergate/core/project"
+	"ambergate/core/trail"
 	"ambergate/core/use"
 	"ambergate/fault"
 	"ambergate/records"
@@ -63,7 +64,7 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	}
 	v.asBefore(req.Press, at, found)
 	over := overlayAt(at, answer.Value(req.Depth))
-	place := withChosen(*found, answer.Value(req.Chosen))
+	place := found.WithRows(answer.Value(req.Chosen))
 	if err := v.stillWired(ctx, req, at, place); err != nil {
 		return nil, err
 	}
@@ -82,7 +83,7 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 		return nil, err
 	}
 	if outcome.Forget {
-		if err := v.server.Store.DropFormDraft(ctx, at.Trail, workOf(v.App, *found)); err != nil {
+		if err := v.server.Store.DropFormDraft(ctx, at.Trail, found.Work(v.App.Project)); err != nil {
 			return nil, err
 		}
 	}
@@ -292,26 +293,23 @@ func (v *Visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 		}
 		return v.show(ctx, at)
 	}
-	switch {
-	case depth > len(at.Overlays): // this very press closed the dialog, before it could be told
+	turn := trail.After(out, depth, len(at.Overlays))
+	switch turn {
+	case trail.Stays:
 		return v.show(ctx, at)
-	case out.Kind == press.Stayed && out.Choose != nil && !out.Choose.Adding:
+	case trail.Chooses:
 		return v.choose(ctx, at, depth, *out.Choose)
-	case out.Kind == press.Stayed || out.As == "tab" || out.Leave != "" || out.Move == "out":
-		return v.show(ctx, at)
-	case out.Move == "arrange" && out.As == "replace" && depth == 0:
+	case trail.Turned:
 		return change(*out.To, at.Overlays)
-	case out.Move == "arrange":
+	case trail.Looks:
 		return v.rearrange(ctx, at, depth, *out.To, "press."+req.Element)
-	case depth > 0 && (out.Move == "close" || out.Move == "back" || out.Move == "task" && out.To == nil):
+	case trail.Closes:
 		return change(at.Place, at.Overlays[:depth-1])
-	case out.Move == "close": // it stands in full: one goes back to where one came from
-		return v.step(ctx, at, "back")
-	case out.Move == "task" && out.To == nil:
+	case trail.Back, trail.Forward:
+		return v.step(ctx, at, string(turn))
+	case trail.Leaves:
 		return v.leaveTask(ctx, at)
-	case out.Move == "back" || out.Move == "forward":
-		return v.step(ctx, at, out.Move)
-	case out.Move == "home" || out.To == nil:
+	case trail.Home:
 		return v.goHome(ctx, at, req.Press)
 	}
 	if err := v.arrive(ctx, at.Trail, at.N, out.To); err != nil {
@@ -322,14 +320,14 @@ func (v *Visit) move(ctx context.Context, req api.PressRequest, at *store.Standi
 		return nil, err
 	}
 	to := o.Place()
-	switch {
-	case out.As == "dialog" || out.As == "drawer":
+	switch turn {
+	case trail.Opens:
 		return change(at.Place, append(at.Overlays[:depth:depth], place.Overlay{Place: to, As: out.As, Back: returnOf(req, out)}))
-	case depth > 0 && (out.As == "replace" || out.Move == "step"):
+	case trail.Within:
 		over := at.Overlays[depth-1]
 		over.Place = to
 		return change(at.Place, append(at.Overlays[:depth-1:depth-1], over))
-	case out.As == "replace":
+	case trail.Replaces:
 		at.Place, at.Overlays, at.Title = to, nil, o.View().Heading
 		if err := v.server.Store.Change(ctx, at.Spot); err != nil {
 			return nil, err
@@ -351,7 +349,7 @@ func (v *Visit) choose(ctx context.Context, at *store.Standing, depth int, c use
 	if err != nil {
 		return nil, err
 	}
-	*place = withChosen(*place, map[string]string{c.List: c.Row})
+	*place = place.WithRows(map[string]string{c.List: c.Row})
 	if err := v.server.Store.KeepLook(ctx, at.Trail, at.N, depth, place.Look); err != nil {
 		return nil, err
 	}

@@ -93,7 +93,8 @@ export type Entity =
   | Source
   | Table
   | PlantTag
-  | Variable;
+  | Variable
+  | Walk;
 /**
  * One way, of any kind.
  */
@@ -2792,4 +2793,126 @@ export interface Variable {
    * What it begins with, as the wire writes it; empty: nothing
    */
   start?: string;
+}
+/**
+ * Walk is how somebody goes through the application, step by step, and what they find there.
+ */
+export interface Walk {
+  kind: 'walk';
+  pos: number;
+  name: string;
+  who: Walker;
+  /**
+   * The clock stands there all the while, in the project's zone: 2026-11-24T10:00; absent: when it is gone
+   */
+  at?: string;
+  /**
+   * What the plant says, by source and node, “so_plant/UT.running”: yes or no, a number, a text; all else is not known
+   */
+  plant?: {};
+  steps?: {
+    [k: string]: WalkStep;
+  };
+}
+/**
+ * Walker is somebody who walks: whoever has these roles.
+ */
+export interface Walker {
+  name: string;
+  roles: {
+    [k: string]: boolean;
+  };
+  record?: Named;
+}
+/**
+ * Named says which record: by its title as its table makes it, or by its key.
+ */
+export interface Named {
+  title?: string;
+  key?: string;
+}
+/**
+ * WalkStep is one thing that is done, or looked at.
+ */
+export interface WalkStep {
+  pos: number;
+  does: 'open' | 'press' | 'type' | 'choose' | 'look' | 'go' | 'plant' | 'claim';
+  /**
+   * Open: an address; claim of “at”: where one is to stand.
+   */
+  screen?: string;
+  mode?: 'view' | 'edit' | 'add';
+  /**
+   * Records by title; of an input that is none, the value as an address has it, as key
+   */
+  inputs?: {
+    [k: string]: Named;
+  };
+  /**
+   * Press, choose, and claim of an element.
+   */
+  element?: string;
+  /**
+   * Of an element with several ways; absent: its usual one
+   */
+  trigger?: string;
+  row?: Named;
+  /**
+   * Of what is done with several rows
+   */
+  rows?: {
+    [k: string]: Named;
+  };
+  /**
+   * Value of the chosen point
+   */
+  point?: string;
+  option?: string;
+  /**
+   * What is asked before is answered with yes
+   */
+  yes?: boolean;
+  /**
+   * What becomes of what was typed
+   */
+  unsaved?: 'save' | 'drop';
+  /**
+   * Records that are asked for, by input
+   */
+  picked?: {
+    [k: string]: Named;
+  };
+  /**
+   * Type: by field, as forms send them
+   */
+  values?: {
+    [k: string]: string;
+  };
+  /**
+   * Look: for what, in the list
+   */
+  find?: string;
+  /**
+   * Look: which tab is open, by block of tabs
+   */
+  tabs?: {
+    [k: string]: string;
+  };
+  to?: 'back' | 'forward' | 'home' | 'up' | 'close';
+  /**
+   * Plant: what it says from here on
+   */
+  plant?: {};
+  /**
+   * Claim
+   */
+  is?: 'at' | 'open' | 'greyed' | 'hidden' | 'rows' | 'reads' | 'left';
+  /**
+   * Of rows: how many
+   */
+  count?: number;
+  /**
+   * Of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address
+   */
+  words?: string;
 }

@@ -1,0 +1,68 @@
+package walk
+
+import (
+	"context"
+	"fmt"
+	"strings"
+
+	"ambergate/core/ask"
+	"ambergate/core/project"
+	"ambergate/core/use"
+)
+
+// sought is how many records of a table are looked through for one by its title.
+const sought = 2000
+
+// key gives the key of a record that a step names; "" for none named. A *Difference says that there is none such.
+func (r *runner) key(ctx context.Context, table string, n *project.Named) (string, error) {
+	if n == nil || n.Key != "" || n.Title == "" {
+		return wire(n), nil
+	}
+	label := "record"
+	if t := r.app.Project.Tables[table]; t != nil {
+		label = t.One
+	}
+	if table == "" {
+		return "", &Difference{Expected: fmt.Sprintf("the %s “%s”", label, n.Title), Found: "nothing there is a record"}
+	}
+	// What the title begins with finds it in a large table, unless it is written otherwise than it is kept.
+	first, _, _ := strings.Cut(n.Title, " ")
+	for _, find := range []string{n.Title, strings.Trim(first, ",;:"), ""} {
+		found, err := use.Titles(ctx, r.app, r.user, r.world.Records, r.now, use.TitleQuery{Table: table, Find: find, Limit: sought})
+		if _, refused := err.(*ask.Refusal); refused {
+			break
+		}
+		if err != nil {
+			return "", err
+		}
+		for _, one := range found {
+			if one.Title == n.Title {
+				return one.Key, nil
+			}
+		}
+	}
+	return "", &Difference{Expected: fmt.Sprintf("the %s “%s”", label, n.Title), Found: "none of that title that " + r.user.Name + " may see"}
+}
+
+func wire(n *project.Named) string {
+	if n == nil {
+		return ""
+	}
+	return n.Key
+}
+
+// keys does so for several, by what they are named for.
+func (r *runner) keys(ctx context.Context, table func(string) string, named map[string]*project.Named) (map[string]string, error) {
+	if len(named) == 0 {
+		return nil, nil
+	}
+	out := map[string]string{}
+	for id, n := range named {
+		key, err := r.key(ctx, table(id), n)
+		if err != nil {
+			return nil, err
+		}
+		out[id] = key
+	}
+	return out, nil
+}
