@@ -22,6 +22,7 @@ import (
 	"ambergate/core/project"
 	"ambergate/core/propose"
 	"ambergate/core/use"
+	"ambergate/core/walk"
 	"ambergate/core/whole"
 	"ambergate/core/words"
 	"ambergate/plant"
@@ -1576,6 +1577,27 @@ type Verdict = use.Verdict
 // View A screen as it is drawn.
 type View = use.View
 
+// WalkDifference defines model for WalkDifference.
+type WalkDifference = walk.Difference
+
+// WalkResult What came of a walk: how far it went, and where it differs
+type WalkResult = walk.Result
+
+// WalkStepTold defines model for WalkStepTold.
+type WalkStepTold = walk.Told
+
+// WalkTold A walk of the document in words
+type WalkTold struct {
+	// At Where the clock stands, in words; absent: when it is gone
+	At    *string        `json:"at,omitempty"`
+	Id    string         `json:"id"`
+	Name  string         `json:"name"`
+	Steps []WalkStepTold `json:"steps"`
+
+	// Who The name of who goes it, and their roles
+	Who string `json:"who"`
+}
+
 // WayIn A way into a screen.
 type WayIn = build.WayIn
 
@@ -1763,6 +1785,21 @@ type GetValuesParams struct {
 	Q  *string `form:"q,omitempty" json:"q,omitempty"`
 }
 
+// GoWalksJSONBody defines parameters for GoWalks.
+type GoWalksJSONBody struct {
+	// Walks Which, by id
+	Walks []string `json:"walks"`
+}
+
+// NameWalkJSONBody defines parameters for NameWalk.
+type NameWalkJSONBody struct {
+	// As Whom one walked as
+	As string `json:"as"`
+
+	// Steps In order, as the document has them
+	Steps []project.WalkStep `json:"steps"`
+}
+
 // GetNodesParams defines parameters for GetNodes.
 type GetNodesParams struct {
 	Below *string `form:"below,omitempty" json:"below,omitempty"`
@@ -1880,6 +1917,12 @@ type ProposeLaterJSONRequestBody = LaterAsked
 
 // ProposeTagJSONRequestBody defines body for ProposeTag for application/json ContentType.
 type ProposeTagJSONRequestBody = TagAsked
+
+// GoWalksJSONRequestBody defines body for GoWalks for application/json ContentType.
+type GoWalksJSONRequestBody GoWalksJSONBody
+
+// NameWalkJSONRequestBody defines body for NameWalk for application/json ContentType.
+type NameWalkJSONRequestBody NameWalkJSONBody
 
 // ExplainWayJSONRequestBody defines body for ExplainWay for application/json ContentType.
 type ExplainWayJSONRequestBody = WhyRequest
@@ -2114,6 +2157,15 @@ type ServerInterface interface {
 	// GetValues The different values of a field
 	// (GET /api/build/{project}/values/{table}/{field})
 	GetValues(c *gin.Context, project string, table string, field string, params GetValuesParams)
+	// GetWalks The walks of the draft, in words
+	// (GET /api/build/{project}/walks)
+	GetWalks(c *gin.Context, project string)
+	// GoWalks Go walks of the draft over the records as they are; nothing that they change is kept
+	// (POST /api/build/{project}/walks/gone)
+	GoWalks(c *gin.Context, project string)
+	// NameWalk What was recorded as a walk, with records named by their titles, and who goes it
+	// (POST /api/build/{project}/walks/recorded)
+	NameWalk(c *gin.Context, project string)
 	// ExplainWay Why a way is open or shut
 	// (POST /api/build/{project}/why)
 	ExplainWay(c *gin.Context, project string)
@@ -3872,6 +3924,81 @@ func (siw *ServerInterfaceWrapper) GetValues(c *gin.Context) {
 	}
 
 	siw.Handler.GetValues(c, project, table, field, params)
+}
+
+// GetWalks operation middleware
+func (siw *ServerInterfaceWrapper) GetWalks(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetWalks(c, project)
+}
+
+// GoWalks operation middleware
+func (siw *ServerInterfaceWrapper) GoWalks(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GoWalks(c, project)
+}
+
+// NameWalk operation middleware
+func (siw *ServerInterfaceWrapper) NameWalk(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project string
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.NameWalk(c, project)
 }
 
 // ExplainWay operation middleware
@@ -5747,6 +5874,9 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/reach", wrapper.GetReach)
 	router.GET(options.BaseURL+"/api/build/:project/reach/path", wrapper.GetReachPath)
 	router.GET(options.BaseURL+"/api/build/:project/reach/between", wrapper.GetPathsBetween)
+	router.GET(options.BaseURL+"/api/build/:project/walks", wrapper.GetWalks)
+	router.POST(options.BaseURL+"/api/build/:project/walks/gone", wrapper.GoWalks)
+	router.POST(options.BaseURL+"/api/build/:project/walks/recorded", wrapper.NameWalk)
 	router.GET(options.BaseURL+"/api/build/:project/map", wrapper.GetMap)
 	router.GET(options.BaseURL+"/api/build/:project/map/ways", wrapper.GetWireWays)
 	router.GET(options.BaseURL+"/api/build/:project/map.svg", wrapper.GetMapPicture)

@@ -34,7 +34,7 @@ type WalkStep struct {
 	Item
 	Does string `json:"does" jsonschema:"enum=open,enum=press,enum=type,enum=choose,enum=look,enum=go,enum=plant,enum=claim"`
 
-	// open: an address; claim of “at”: where one is to stand.
+	// open: an address; claim of “at”: where one is to stand; of all others: where it is done, or absent.
 	Screen string            `json:"screen,omitempty"`
 	Mode   string            `json:"mode,omitempty" jsonschema:"enum=view,enum=edit,enum=add"`
 	Inputs map[string]*Named `json:"inputs,omitempty"` // records by title; of an input that is none, the value as an address has it, as key

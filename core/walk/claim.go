@@ -10,11 +10,13 @@ import (
 	"ambergate/core/cond"
 	"ambergate/core/english"
 	"ambergate/core/kinds/element"
-	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/use"
-	"ambergate/core/words"
 )
+
+func (r *runner) claimed(s *project.WalkStep) string {
+	return (&teller{app: r.app, here: r.spot().top().Screen}).claimed(s)
+}
 
 // claims looks whether something is as a step claims; a *Difference where it is not.
 func (r *runner) claims(ctx context.Context, s *project.WalkStep) error {
@@ -45,13 +47,21 @@ func (r *runner) claims(ctx context.Context, s *project.WalkStep) error {
 			return &Difference{Expected: r.claimed(s), Found: "it is no list"}
 		}
 		if l.Count != *s.Count || l.More {
-			return &Difference{Expected: english.Count(*s.Count, "row", "rows"), Found: rowsWords(l)}
+			d := &Difference{Expected: english.Count(*s.Count, "row", "rows"), Found: rowsWords(l)}
+			if !l.More {
+				d.Now = asNow(s, func(now *project.WalkStep) { now.Count = &l.Count })
+			}
+			return d
 		}
 		return nil
 	}
 	shown := texts(e.View)
 	if !slices.ContainsFunc(shown, func(t string) bool { return strings.Contains(t, s.Words) }) {
-		return &Difference{Expected: "“" + s.Words + "”", Found: quoted(shown)}
+		d := &Difference{Expected: "“" + s.Words + "”", Found: quoted(shown)}
+		if len(shown) == 1 {
+			d.Now = asNow(s, func(now *project.WalkStep) { now.Words = shown[0] })
+		}
+		return d
 	}
 	return nil
 }
@@ -73,6 +83,10 @@ func (r *runner) standsAt(ctx context.Context, s *project.WalkStep, o *use.Openi
 		found += ", to " + o.At.Mode
 	}
 	d := &Difference{Expected: r.claimed(s), Found: found, Why: r.why}
+	var err error
+	if d.Now, err = r.standing(ctx, s, o, view); err != nil {
+		return err
+	}
 	if view.Screen != s.Screen || s.Mode != "" && s.Mode != o.At.Mode || s.Words != "" && s.Words != view.Heading {
 		return d
 	}
@@ -100,9 +114,46 @@ func (r *runner) stateIs(s *project.WalkStep, e use.ElementView) error {
 		found += ": " + e.Reason
 	}
 	if is != s.Is || s.Words != "" && !strings.Contains(e.Reason, s.Words) {
-		return &Difference{Expected: r.claimed(s), Found: found}
+		return &Difference{Expected: r.claimed(s), Found: found, Now: asNow(s, func(now *project.WalkStep) {
+			now.Is = is
+			if now.Words != "" {
+				now.Words = e.Reason
+			}
+		})}
 	}
 	return nil
+}
+
+// asNow gives a step with something else in it.
+func asNow(s *project.WalkStep, change func(now *project.WalkStep)) *project.WalkStep {
+	now := *s
+	change(&now)
+	return &now
+}
+
+// standing claims of where one stands now as much as a step claims.
+func (r *runner) standing(ctx context.Context, s *project.WalkStep, o *use.Opening, view *use.View) (*project.WalkStep, error) {
+	now := asNow(s, func(now *project.WalkStep) {
+		now.Screen, now.Inputs = view.Screen, nil
+		if s.Mode != "" {
+			now.Mode = o.At.Mode
+		}
+		if s.Words != "" {
+			now.Words = view.Heading
+		}
+	})
+	if len(s.Inputs) == 0 {
+		return now, nil
+	}
+	now.Inputs = map[string]*project.Named{}
+	n := namer{r.finder, map[[2]string]*project.Named{}}
+	for id, key := range o.At.Inputs {
+		now.Inputs[id] = &project.Named{Key: key}
+		if err := n.in(ctx, tableOf(o.Plan.Screen.Inputs[id]), now.Inputs, id); err != nil {
+			return nil, err
+		}
+	}
+	return now, nil
 }
 
 func elementOn(v *use.View, id string) (use.ElementView, bool) {
@@ -201,31 +252,4 @@ func (r *runner) heading(ctx context.Context) (string, error) {
 		return "", err
 	}
 	return o.View().Heading, nil
-}
-
-// called says what an element is called.
-func (r *runner) called(screen, id string) string {
-	if e := r.app.ElementAt(screen, id); e != nil {
-		return words.Element(r.app, r.app.Project.Screens[screen], e)
-	}
-	return "something that is gone"
-}
-
-// whereIs finds a screen that an element stands on, where one does not stand on it.
-func (r *runner) whereIs(id string) string {
-	if len(r.spots) > 0 {
-		if at := r.spot().top().Screen; r.app.ElementAt(at, id) != nil {
-			return at
-		}
-	}
-	return screenOf(r.app, id)
-}
-
-func screenOf(app *plan.App, element string) string {
-	for id, s := range app.Project.Screens {
-		if s.Elements[element] != nil || s.Ways[element] != nil {
-			return id
-		}
-	}
-	return ""
 }

@@ -8,6 +8,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/place"
+	"ambergate/core/plan"
 	"ambergate/core/press"
 	"ambergate/core/project"
 	"ambergate/core/trail"
@@ -17,6 +18,10 @@ import (
 // do does one step.
 func (r *runner) do(ctx context.Context, s *project.WalkStep) error {
 	at := r.spot()
+	if s.Screen != "" && s.Does != "open" && s.Is != "at" && at.top().Screen != s.Screen {
+		t := teller{app: r.app}
+		return &Difference{Expected: "that one stands on " + t.titled(s.Screen), Found: t.titled(at.top().Screen), Why: r.why}
+	}
 	switch s.Does {
 	case "open":
 		return r.opens(ctx, s)
@@ -97,13 +102,13 @@ func (r *runner) pressOf(ctx context.Context, s *project.WalkStep) (press.Press,
 	for _, key := range rows {
 		p.Rows = append(p.Rows, key)
 	}
-	p.Picked, err = r.keys(ctx, func(id string) string { return r.pickedTable(screen, s, id) }, s.Picked)
+	p.Picked, err = r.keys(ctx, func(id string) string { return pickedTable(r.app, screen, s, id) }, s.Picked)
 	return p, err
 }
 
 // pickedTable gives the table of a record that is asked for, by the input of the screen that is led to.
-func (r *runner) pickedTable(screen string, s *project.WalkStep, input string) string {
-	e := r.app.ElementAt(screen, s.Element)
+func pickedTable(app *plan.App, screen string, s *project.WalkStep, input string) string {
+	e := app.ElementAt(screen, s.Element)
 	if e == nil {
 		return ""
 	}
@@ -136,7 +141,7 @@ func (r *runner) press(ctx context.Context, p press.Press, depth int) error {
 	if errors.As(err, &fields) {
 		var said []string
 		for _, field := range sorted(fields.Fields) {
-			said = append(said, "“"+r.fieldLabel(field)+"”: "+fields.Fields[field])
+			said = append(said, "“"+(&teller{app: r.app, here: at.Screen}).fieldLabel(field)+"”: "+fields.Fields[field])
 		}
 		return &Difference{Expected: "that it is done", Found: strings.Join(said, "; ")}
 	}

@@ -7,6 +7,6 @@
 //   - trail.go: where the walker stands, and has been
 //   - named.go: finding the records that steps name
 //   - claim.go: what is claimed, and what is found
-//   - say.go: steps in words
+//   - say.go: steps in words; record.go: steps that were recorded, with titles for keys
 //   - plant.go: what the plant says meanwhile
 package walk

@@ -4,8 +4,10 @@ import (
 	"context"
 	"fmt"
 	"strings"
+	"time"
 
 	"ambergate/core/ask"
+	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/use"
 )
@@ -13,8 +15,16 @@ import (
 // sought is how many records of a table are looked through for one by its title.
 const sought = 2000
 
+// finder finds records as somebody sees them.
+type finder struct {
+	app     *plan.App
+	user    *ask.User
+	records ask.Records
+	now     time.Time
+}
+
 // key gives the key of a record that a step names; "" for none named. A *Difference says that there is none such.
-func (r *runner) key(ctx context.Context, table string, n *project.Named) (string, error) {
+func (r *finder) key(ctx context.Context, table string, n *project.Named) (string, error) {
 	if n == nil || n.Key != "" || n.Title == "" {
 		return wire(n), nil
 	}
@@ -28,7 +38,7 @@ func (r *runner) key(ctx context.Context, table string, n *project.Named) (strin
 	// What the title begins with finds it in a large table, unless it is written otherwise than it is kept.
 	first, _, _ := strings.Cut(n.Title, " ")
 	for _, find := range []string{n.Title, strings.Trim(first, ",;:"), ""} {
-		found, err := use.Titles(ctx, r.app, r.user, r.world.Records, r.now, use.TitleQuery{Table: table, Find: find, Limit: sought})
+		found, err := use.Titles(ctx, r.app, r.user, r.records, r.now, use.TitleQuery{Table: table, Find: find, Limit: sought})
 		if _, refused := err.(*ask.Refusal); refused {
 			break
 		}
@@ -52,7 +62,7 @@ func wire(n *project.Named) string {
 }
 
 // keys does so for several, by what they are named for.
-func (r *runner) keys(ctx context.Context, table func(string) string, named map[string]*project.Named) (map[string]string, error) {
+func (r *finder) keys(ctx context.Context, table func(string) string, named map[string]*project.Named) (map[string]string, error) {
 	if len(named) == 0 {
 		return nil, nil
 	}

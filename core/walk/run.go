@@ -47,7 +47,10 @@ type Difference struct {
 	Words    string `json:"words"`
 	Expected string `json:"expected"`
 	Found    string `json:"found"`
-	Why      string `json:"why,omitempty"` // the condition that decided
+	Why      string `json:"why,omitempty"`    // the condition that decided
+	Screen   string `json:"screen,omitempty"` // where one stood then
+	// Now is the step as it would be kept now; nil where there is none such.
+	Now *project.WalkStep `json:"now,omitempty"`
 }
 
 // Error says both.
@@ -55,10 +58,8 @@ func (d *Difference) Error() string { return "expected " + d.Expected + ", found
 
 // runner is somebody who goes a walk.
 type runner struct {
-	app      *plan.App
+	finder
 	world    World
-	user     *ask.User
-	now      time.Time
 	plant    plant
 	spots    []*spot
 	at       int
@@ -97,7 +98,7 @@ func Run(ctx context.Context, app *plan.App, w *project.Walk, world World) (Resu
 			if !is {
 				return out, err
 			}
-			d.Step, d.Words = s.ID, words
+			d.Step, d.Words, d.Screen = s.ID, words, r.spot().top().Screen
 			if d.Why == "" && s.Does == "claim" {
 				d.Why = r.why
 			}
@@ -128,7 +129,7 @@ func start(ctx context.Context, app *plan.App, w *project.Walk, world World) (*r
 			return nil, &Difference{Expected: "a clock like 2026-11-24T10:00", Found: w.At}
 		}
 	}
-	r := &runner{app: app, world: world, now: now, plant: plant{}, vars: map[string]string{}, typed: map[string]map[string]string{}}
+	r := &runner{finder: finder{app: app, records: world.Records, now: now}, world: world, plant: plant{}, vars: map[string]string{}, typed: map[string]map[string]string{}}
 	r.plant.say(w.Plant)
 	r.user = &ask.User{ID: "walk." + w.ID, Name: w.Who.Name, Roles: map[string]bool{}}
 	for id, has := range w.Who.Roles {

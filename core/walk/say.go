@@ -5,11 +5,65 @@ import (
 	"strconv"
 
 	"ambergate/core/english"
+	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/words"
 )
 
-// say says a step in words: “presses “Its cabin””, “stands on “Cabin”, “Cabin 087””.
+// Told is a step of a walk in words.
+type Told struct {
+	ID    string `json:"id"`
+	Does  string `json:"does"`
+	Words string `json:"words"`
+}
+
+// Tell says the steps of a walk in words, in order, without going it: “presses “Its cabin””, “stands on “Cabin 087””.
+func Tell(app *plan.App, w *project.Walk) []Told {
+	out := []Told{}
+	t := teller{app: app, here: app.Project.StartOf(w.Who.Roles)}
+	for _, s := range project.Ordered(w.Steps) {
+		out = append(out, Told{ID: s.ID, Does: s.Does, Words: t.say(s)})
+		t.follow(s)
+	}
+	return out
+}
+
+// teller says steps in words, as they are taken where one stands.
+type teller struct {
+	app  *plan.App
+	here string // screen; "" where that is not known
+}
+
 func (r *runner) say(s *project.WalkStep) string {
+	t := teller{app: r.app}
+	if r.at < len(r.spots) {
+		t.here = r.spot().top().Screen
+	}
+	return t.say(s)
+}
+
+// follow goes on to where a step most likely leads.
+func (r *teller) follow(s *project.WalkStep) {
+	switch {
+	case s.Does == "open" || s.Is == "at":
+		r.here = s.Screen
+	case s.Does == "press":
+		e := r.app.ElementAt(r.whereIs(s.Element), s.Element)
+		if e == nil {
+			return
+		}
+		if _, g := e.GateOn(s.Trigger); g != nil && len(g.Cases) > 0 && g.Cases[0].Move.Only() != nil && g.Cases[0].Move.Only().Target != nil {
+			r.here = g.Cases[0].Move.Only().Target.ID
+		}
+	case s.Does == "go":
+		r.here = ""
+	}
+}
+
+func (r *teller) say(s *project.WalkStep) string {
+	if s.Screen != "" && s.Does != "open" && s.Is != "at" {
+		r.here = s.Screen
+	}
 	switch s.Does {
 	case "open":
 		return "opens " + r.titled(s.Screen) + r.with(s) + " by its address"
@@ -67,7 +121,7 @@ func (r *runner) say(s *project.WalkStep) string {
 }
 
 // claimed says what a step claims.
-func (r *runner) claimed(s *project.WalkStep) string {
+func (r *teller) claimed(s *project.WalkStep) string {
 	if s.Is == "at" {
 		out := "stands on " + r.titled(s.Screen) + r.with(s)
 		if s.Words != "" {
@@ -94,7 +148,7 @@ func (r *runner) claimed(s *project.WalkStep) string {
 }
 
 // with says the inputs and the mode of a screen.
-func (r *runner) with(s *project.WalkStep) string {
+func (r *teller) with(s *project.WalkStep) string {
 	var out []string
 	for _, id := range sorted(s.Inputs) {
 		out = append(out, "“"+namedWords(s.Inputs[id])+"”")
@@ -109,26 +163,50 @@ func (r *runner) with(s *project.WalkStep) string {
 	return with
 }
 
-func (r *runner) titled(screen string) string {
+func (r *teller) titled(screen string) string {
 	if s := r.app.Project.Screens[screen]; s != nil {
 		return "“" + s.Title + "”"
 	}
 	return "a screen that is gone"
 }
 
-func (r *runner) quote(screen, element string) string {
+func (r *teller) quote(screen, element string) string {
 	return "“" + r.called(screen, element) + "”"
 }
 
-func (r *runner) fieldLabel(field string) string {
-	if len(r.spots) > 0 {
-		if s := r.app.Project.Screens[r.spot().top().Screen]; s != nil {
-			if t := r.app.Project.Tables[s.RecordTable()]; t != nil && t.Fields[field] != nil {
-				return t.Fields[field].Label
-			}
+func (r *teller) fieldLabel(field string) string {
+	if s := r.app.Project.Screens[r.here]; s != nil {
+		if t := r.app.Project.Tables[s.RecordTable()]; t != nil && t.Fields[field] != nil {
+			return t.Fields[field].Label
+		}
+	}
+	for _, id := range sorted(r.app.Project.Tables) { // it is not known where one stands
+		if f := r.app.Project.Tables[id].Fields[field]; f != nil {
+			return f.Label
 		}
 	}
 	return field
+}
+
+// called says what an element is called.
+func (r *teller) called(screen, id string) string {
+	if e := r.app.ElementAt(screen, id); e != nil {
+		return words.Element(r.app, r.app.Project.Screens[screen], e)
+	}
+	return "something that is gone"
+}
+
+// whereIs finds the screen that an element stands on: here, else the first that has it.
+func (r *teller) whereIs(id string) string {
+	if r.app.ElementAt(r.here, id) != nil {
+		return r.here
+	}
+	for _, screen := range sorted(r.app.Project.Screens) {
+		if s := r.app.Project.Screens[screen]; s.Elements[id] != nil || s.Ways[id] != nil {
+			return screen
+		}
+	}
+	return ""
 }
 
 func namedWords(n *project.Named) string {
@@ -158,4 +236,18 @@ func sorted[V any](m map[string]V) []string {
 	}
 	slices.Sort(out)
 	return out
+}
+
+// RolesOf says whom a walk is gone as, besides the name: “Technician and Shift lead”.
+func RolesOf(p *project.Project, w *project.Walk) string {
+	var names []string
+	for _, r := range project.Ordered(p.Roles) {
+		if w.Who.Roles[r.ID] {
+			names = append(names, r.Name)
+		}
+	}
+	if len(names) == 0 {
+		return "with no role that is left"
+	}
+	return english.List(names, "and")
 }

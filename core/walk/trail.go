@@ -186,7 +186,7 @@ func (r *runner) up(ctx context.Context) error {
 func (r *runner) home(ctx context.Context) error {
 	start := r.app.Project.StartOf(r.user.Roles)
 	if start == "" {
-		return ask.Refuse("no-home", "There is no start screen for "+r.user.Name+".", "Name one with the role.")
+		return ask.Refuse("no-start", "There is no start screen for "+r.user.Name+".", "Name one with the role.")
 	}
 	if r.at < len(r.spots) && r.spot().place.Screen == start {
 		r.spot().close(0)

@@ -148,6 +148,35 @@ func TestTheFirstDifferenceIsToldWithWhatDecided(t *testing.T) {
 	breaks(t, goneBy(t, "", `{"name":"Vera","roles":{"r_vis":true}}`, `{"does":"press","element":"e_mine"}`), "w_001", "that it is done", "You have no record.", "")
 }
 
+// A claim that does not hold can be taken as it is now, and then it holds.
+func TestAClaimIsTakenAsItIsNow(t *testing.T) {
+	for _, claim := range []string{
+		`{"does":"claim","is":"at","screen":"s_cabin","inputs":{"i_c":{"title":"007"}},"words":"Cabin 007","mode":"view"}`,
+		`{"does":"claim","is":"open","element":"e_cabin"}`, `{"does":"claim","is":"greyed","element":"e_cabin","words":"Whatever."}`, `{"does":"claim","is":"reads","element":"e_what","words":"Whatever"}`,
+	} {
+		before := `{"does":"open","screen":"s_defect","inputs":{"i_d":{"title":"D-3"}}},`
+		r := gone(t, "", before+claim)
+		if r.Differs == nil {
+			t.Fatalf("it holds: %s", claim)
+		}
+		if r.Differs.Now == nil {
+			if !strings.Contains(claim, "reads") { // a field shows more than one text
+				t.Errorf("nothing can be taken: %s", claim)
+			}
+			continue
+		}
+		now, err := json.Marshal(r.Differs.Now)
+		if err != nil {
+			t.Fatal(err)
+		}
+		kept(t, gone(t, "", before+string(now)), 2)
+	}
+	r := gone(t, "", mine+`,{"does":"claim","is":"rows","element":"e_list","count":9}`)
+	if r.Differs == nil || r.Differs.Now == nil || *r.Differs.Now.Count != 1 {
+		t.Errorf("%+v", r.Differs)
+	}
+}
+
 // What the plant says decides, and what is written to it is there for what follows.
 func TestThePlantIsWhatTheWalkSays(t *testing.T) {
 	drive := `{"does":"open","screen":"s_drive","inputs":{"i_l":{"title":"Upper Tarn"}}}`

@@ -4,6 +4,7 @@
 //   - build.go: the draft, edits, releases
 //   - outside.go: what a draft's checks compare it with
 //   - again.go: databases read again
+//   - walks.go: walks in words, gone, and recorded
 //   - reach.go, map.go: who gets where, proven; the map of all screens
 //   - conditions.go, orders.go, offers.go: help while wiring
 //   - rights.go, walked.go: rights, and walking as somebody

@@ -1525,6 +1525,57 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/walks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** The walks of the draft, in words */
+        get: operations["getWalks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/walks/gone": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Go walks of the draft over the records as they are; nothing that they change is kept */
+        post: operations["goWalks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/walks/recorded": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What was recorded as a walk, with records named by their titles, and who goes it */
+        post: operations["nameWalk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/map": {
         parameters: {
             query?: never;
@@ -3220,6 +3271,49 @@ export interface components {
             of: string;
             kind: string;
             in?: string;
+        };
+        /** @description A walk of the document in words */
+        WalkTold: {
+            id: string;
+            name: string;
+            /** @description The name of who goes it, and their roles */
+            who: string;
+            /** @description Where the clock stands, in words; absent: when it is gone */
+            at?: string;
+            steps: components["schemas"]["WalkStepTold"][];
+        };
+        WalkStepTold: {
+            id: string;
+            does: string;
+            words: string;
+        };
+        /** @description What came of a walk: how far it went, and where it differs */
+        WalkResult: {
+            walk: string;
+            name: string;
+            steps: {
+                id: string;
+                words: string;
+                /** @description Heading of the screen where one stood then */
+                stands: string;
+                screen: string;
+                /** @description Dialog or drawer, where it lies over another */
+                over?: string;
+            }[];
+            differs?: components["schemas"]["WalkDifference"];
+        };
+        WalkDifference: {
+            /** @description By id; none where the walk did not begin */
+            step: string;
+            words: string;
+            expected: string;
+            found: string;
+            /** @description The condition that decided */
+            why?: string;
+            /** @description Where one stood then */
+            screen?: string;
+            /** @description The step as the document would have it, as things are now */
+            now?: Record<string, never>;
         };
         /** @description Who gets where in a project */
         ReachTable: {
@@ -7483,6 +7577,118 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["PathsBetween"];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getWalks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkTold"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    goWalks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Which, by id */
+                    walks: string[];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkResult"][];
+                };
+            };
+            /** @description a no */
+            default: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    nameWalk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    /** @description Whom one walked as */
+                    as: string;
+                    /** @description In order, as the document has them */
+                    steps: Record<string, never>[];
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        who: Record<string, never>;
+                        steps: Record<string, never>[];
+                    };
                 };
             };
             /** @description a no */

@@ -97,6 +97,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
     openData,
     openReach: (to, who) => go('reach', who ? `${to}~${who}` : to),
     openMap: (to) => go('map', to),
+    openWalk: (of) => go('walks', of),
   };
   const here = work.data && (work.data.view?.screen ?? work.data.screen) === id ? work.data : undefined;
   return (

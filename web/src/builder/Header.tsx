@@ -144,13 +144,14 @@ function Count({ draft }: { draft: Draft }) {
   );
 }
 
-export type View = 'screen' | 'map' | 'reach' | 'findings' | 'data';
+export type View = 'screen' | 'map' | 'reach' | 'findings' | 'walks' | 'data';
 
 const views: [View, string][] = [
   ['screen', 'Screen'],
   ['map', 'Map'],
   ['reach', 'Reach'],
   ['findings', 'Findings'],
+  ['walks', 'Walks'],
   ['data', 'Data'],
 ];
 

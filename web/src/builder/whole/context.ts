@@ -12,6 +12,7 @@ export interface Whole {
   openData: (page: string) => void;
   openReach: (screen: string, who?: string) => void;
   openMap: (screen: string) => void;
+  openWalk: (walk: string | undefined) => void;
 }
 
 const context = createContext<Whole | undefined>(undefined);

@@ -1,0 +1,79 @@
+package build
+
+import (
+	"slices"
+	"time"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/project"
+	"ambergate/core/walk"
+	"ambergate/server/answer"
+)
+
+// GetWalks tells the walks of the draft in words.
+func (s *Side) GetWalks(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.WalkTold, error) {
+		out := []api.WalkTold{}
+		for _, w := range project.Ordered(b.Draft.App.Project.Walks) {
+			told := api.WalkTold{Id: w.ID, Name: w.Name, Who: w.Who.Name + ", " + walk.RolesOf(b.Draft.App.Project, w), Steps: walk.Tell(b.Draft.App, w)}
+			if at, err := time.Parse(project.WalkClock, w.At); err == nil {
+				told.At = answer.Ptr(at.Format("2 January 2006, 15:04"))
+			}
+			out = append(out, told)
+		}
+		return out, nil
+	})
+}
+
+// mostWalks is how many are gone at one request.
+const mostWalks = 50
+
+// GoWalks goes walks of the draft, and says where they differ.
+func (s *Side) GoWalks(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.GoWalksJSONBody) ([]walk.Result, error) {
+		if len(req.Walks) > mostWalks {
+			return nil, &ask.Refusal{Code: "bad-request", What: "So many walks are not gone at once.", Then: "Go some of them first."}
+		}
+		var some []*project.Walk
+		kept := []walk.Result{}
+		for _, w := range project.Ordered(b.Draft.App.Project.Walks) {
+			switch {
+			case !slices.Contains(req.Walks, w.ID):
+			case w.Who.Record != nil && !b.account.Walks: // it would show what only that person sees
+				kept = append(kept, walk.Result{Walk: w.ID, Name: w.Name, Steps: []walk.Step{}, Differs: &walk.Difference{Words: "begins", Expected: "to be gone as " + w.Who.Name, Found: "you may not walk as somebody real"}})
+			default:
+				some = append(some, w)
+			}
+		}
+		gone, err := s.Walked(c, b.Draft.App, some)
+		return append(gone, kept...), err
+	})
+}
+
+// NameWalk makes of what was recorded what the document keeps: who goes it, and records by their titles.
+func (s *Side) NameWalk(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.NameWalkJSONBody) (out struct {
+		Who   project.Walker      `json:"who"`
+		Steps []*project.WalkStep `json:"steps"`
+	}, err error) {
+		user, err := s.walked(c, b, req.As)
+		if err != nil {
+			return out, err
+		}
+		if len(req.Steps) > project.MostSteps {
+			return out, &ask.Refusal{Code: "bad-request", What: "So many steps are no walk.", Then: "Record a shorter one."}
+		}
+		for i := range req.Steps {
+			out.Steps = append(out.Steps, &req.Steps[i])
+		}
+		app, from, now := b.Draft.App, s.Reader(b.Draft.App), s.LocalNow(b.Draft.App)
+		out.Who = project.Walker{Name: user.Name, Roles: user.Roles}
+		if out.Who.Record, err = walk.Own(c, app, user, from, now); err != nil {
+			return out, err
+		}
+		return out, walk.Name(c, app, user, from, now, out.Steps)
+	})
+}

@@ -1,0 +1,48 @@
+import type { Op, WalkResult, WalkTold } from '../../../api/client';
+import type { Document } from '../../../document/document.gen';
+import { entityOf, inOrder } from '../../../document/parts';
+
+/** How a walk stands: not gone yet since the last edit, on its way, as expected, or different. */
+export type Standing = 'waits' | 'goes' | 'kept' | 'differs';
+
+export function standingOf(result: WalkResult | undefined, going: boolean): Standing {
+  if (result) return result.differs ? 'differs' : 'kept';
+  return going ? 'goes' : 'waits';
+}
+
+/** What is told of a walk under its name: “11 steps”, “differs at 7 of 14”. */
+export function lineOf(walk: WalkTold, result: WalkResult | undefined, going: boolean): string {
+  const n = walk.steps.length;
+  const steps = `${n} ${n === 1 ? 'step' : 'steps'}`;
+  switch (standingOf(result, going)) {
+    case 'differs':
+      return result?.differs?.step ? `differs at ${(result?.steps.length ?? 0) + 1} of ${n}` : 'cannot be begun';
+    case 'kept':
+      return `${steps}, as expected`;
+    case 'goes':
+      return `${steps}, on its way …`;
+    default:
+      return `${steps}, not gone yet`;
+  }
+}
+
+/** How one step came out: done, where the walk differs, or not reached. */
+export function stepState(id: string, result: WalkResult | undefined): 'done' | 'differs' | 'ahead' {
+  if (result?.differs?.step === id) return 'differs';
+  return result?.steps.some((s) => s.id === id) ? 'done' : 'ahead';
+}
+
+/** Takes a step out; those behind it stay as they are. */
+export const stepOut = (walk: string, step: string): Op[] => [{ op: 'remove', path: `/${walk}/steps/${step}` }];
+
+/** Moves a step up or down past its neighbour; nothing at the end. */
+export function stepMoved(entities: Document, walk: string, step: string, by: -1 | 1): Op[] {
+  const steps = inOrder(entityOf(entities, walk, 'walk')?.steps);
+  const at = steps.findIndex((s) => s.id === step);
+  const [one, other] = [steps[at], steps[at + by]];
+  if (!one || !other) return [];
+  return [
+    { op: 'replace', path: `/${walk}/steps/${one.id}/pos`, value: other.pos },
+    { op: 'replace', path: `/${walk}/steps/${other.id}/pos`, value: one.pos },
+  ];
+}
