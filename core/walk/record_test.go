@@ -50,7 +50,7 @@ func TestStepsAreSaidWithoutGoingThem(t *testing.T) {
 	s := stand.New(t, "")
 	w := walkOf(t, `{"name":"Mira","roles":{"r_tech":true}}`, mine+","+openD1+","+atD1+`,{"does":"press","element":"e_close","yes":true},{"does":"type","values":{"f_what":"x"}},`+back+`,{"does":"claim","is":"greyed","element":"e_cabin","screen":"s_defect","words":"On no cabin."},{"does":"plant","plant":{"so_p/UT.speed":4.50,"so_p/UT.running":false}}`)
 	want := []string{
-		"presses “Mine”", "opens “D-1” in “a row of defects”", "stands on “Defect” with “D-1”, “Defect D-1”", "presses “Close”, and says yes", "types “x” into “What”", "goes back",
+		"presses “Mine”", "opens “D-1”, a row of defects", "stands on “Defect” with “D-1”, “Defect D-1”", "presses “Close”, and says yes", "types “x” into “What”", "goes back",
 		"“Its cabin” is greyed: On no cabin.", "meanwhile the plant says so_p/UT.running is off and so_p/UT.speed is 4.5",
 	}
 	for i, told := range walk.Tell(s.App, w) {

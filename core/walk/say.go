@@ -71,9 +71,9 @@ func (r *teller) say(s *project.WalkStep) string {
 		screen := r.whereIs(s.Element)
 		out := "presses " + r.quote(screen, s.Element)
 		if s.Row != nil {
-			out = "presses “" + namedWords(s.Row) + "” in " + r.quote(screen, s.Element)
+			out = "presses “" + namedWords(s.Row) + "”, " + r.called(screen, s.Element)
 			if s.Trigger == "" || s.Trigger == "row" {
-				out = "opens “" + namedWords(s.Row) + "” in " + r.quote(screen, s.Element)
+				out = "opens “" + namedWords(s.Row) + "”, " + r.called(screen, s.Element)
 			}
 		}
 		if len(s.Rows) > 0 {
@@ -99,7 +99,7 @@ func (r *teller) say(s *project.WalkStep) string {
 		}
 		return "types " + english.List(out, "and")
 	case "choose":
-		return "chooses “" + namedWords(s.Row) + "” in " + r.quote(r.whereIs(s.Element), s.Element)
+		return "chooses “" + namedWords(s.Row) + "”, " + r.called(r.whereIs(s.Element), s.Element)
 	case "look":
 		if s.Find != "" {
 			return "looks for “" + s.Find + "”"

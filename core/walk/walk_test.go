@@ -92,7 +92,7 @@ func TestAWalkGoesWhereUsersGo(t *testing.T) {
 		`{"does":"go","to":"home"}`, `{"does":"claim","is":"at","screen":"s_board"}`, back, atList, `{"does":"go","to":"forward"}`, `{"does":"claim","is":"at","screen":"s_board"}`,
 	}, ","))
 	kept(t, r, 18)
-	if got := r.Steps[3]; got.Words != "opens “D-1” in “a row of defects”" || got.Stands != "Defect D-1" || got.Screen != "s_defect" {
+	if got := r.Steps[3]; got.Words != "opens “D-1”, a row of defects" || got.Stands != "Defect D-1" || got.Screen != "s_defect" {
 		t.Errorf("%+v", got)
 	}
 }

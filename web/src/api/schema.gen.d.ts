@@ -1,5 +1,5 @@
 // Made from api/openapi.yaml, by npm run types.
-import type { Binding, Document } from '../document/document.gen';
+import type { Binding, Document, WalkStep, Walker } from '../document/document.gen';
 
 export interface paths {
     "/api/status": {
@@ -3313,7 +3313,7 @@ export interface components {
             /** @description Where one stood then */
             screen?: string;
             /** @description The step as the document would have it, as things are now */
-            now?: Record<string, never>;
+            now?: WalkStep;
         };
         /** @description Who gets where in a project */
         ReachTable: {
@@ -7674,7 +7674,7 @@ export interface operations {
                     /** @description Whom one walked as */
                     as: string;
                     /** @description In order, as the document has them */
-                    steps: Record<string, never>[];
+                    steps: WalkStep[];
                 };
             };
         };
@@ -7686,8 +7686,8 @@ export interface operations {
                 };
                 content: {
                     "application/json": {
-                        who: Record<string, never>;
-                        steps: Record<string, never>[];
+                        who: Walker;
+                        steps: WalkStep[];
                     };
                 };
             };

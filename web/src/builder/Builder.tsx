@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { type Draft, Refused } from '../api/client';
+import { entitiesOf, posBehind } from '../document/parts';
 import { rolesOf } from '../document/project';
 import { screensOf } from '../document/screens';
 import { Action } from '../ui/controls';
@@ -11,6 +12,8 @@ import { Finder } from './Finder';
 import { Header, titleOf, viewOf } from './Header';
 import { KeysDialog } from './KeysDialog';
 import { NothingYet } from './NothingYet';
+import { RecordBar } from './recording/RecordBar';
+import { useRecorder } from './recording/useRecorder';
 import { NewScreen } from './screens/NewScreen';
 import { ScreensPanel } from './screens/ScreensPanel';
 import { ScreenView } from './stage/ScreenView';
@@ -87,6 +90,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
   useEffect(() => {
     document.title = `${view === 'screen' ? (screen?.title ?? 'Build') : titleOf(view)} · ${draft.title}`;
   }, [view, screen?.title, draft.title]);
+  const recorder = useRecorder(project, as, edit);
   const whole: Whole = {
     project,
     draft,
@@ -136,6 +140,14 @@ export function Builder({ project, hands, draft }: BuilderProps) {
           />
         )}
         <Flex direction="column" flex="1" minW={0}>
+          {view === 'screen' && recorder.recording && (
+            <RecordBar
+              recorder={recorder}
+              who={work.data?.user ?? ''}
+              pos={posBehind(entitiesOf(draft.entities, 'walk'))}
+              onKept={(of) => go('walks', of)}
+            />
+          )}
           {view === 'data' ? (
             <DataPages
               project={project}
@@ -158,6 +170,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
               draft={draft}
               work={here}
               walk={walk}
+              recorder={recorder}
               onBack={back}
             />
           ) : work.error instanceof Refused ? (

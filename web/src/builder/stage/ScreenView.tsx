@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { AtWork, Draft, Finding, Practised, WayOut } from '../../api/client';
 import { screenOf } from '../../document/screens';
 import { useDrawers } from '../../screen/rails/useDrawers';
@@ -10,6 +10,7 @@ import { numbersOf, outPlates } from '../margins/plates';
 import { WaysInMargin } from '../margins/WaysIn';
 import { WaysOutMargin } from '../margins/WaysOut';
 import { Wires } from '../margins/Wires';
+import type { Recorder } from '../recording/useRecorder';
 import { SentencePanel } from '../sentence/SentencePanel';
 import { type DraftHands, useEdit } from '../useDraft';
 import type { useWalk } from '../useWalk';
@@ -28,11 +29,12 @@ interface ScreenViewProps {
   draft: Draft;
   work: AtWork;
   walk: ReturnType<typeof useWalk>;
+  recorder: Recorder;
   onBack: () => void;
 }
 
 /** The Screen view: the screen at work, between the ways into it and the ways out of it. */
-export function ScreenView({ project, hands, draft, work, walk, onBack }: ScreenViewProps) {
+export function ScreenView({ project, hands, draft, work, walk, recorder, onBack }: ScreenViewProps) {
   const { as, open: onPlace, practised, setVars } = walk;
   const { entities } = draft;
   const body = useRef<HTMLDivElement>(null);
@@ -65,7 +67,12 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
   );
   const version = work.view?.record?.version;
   const onPractised = walk.setPractised;
-  const practice = usePractice({ project, as, place, values, version, onMove, practised, onPractised });
+  const onDone = recorder.onPressed;
+  const practice = usePractice({ project, as, place, values, version, onMove, onDone, practised, onPractised });
+  const { recording, onSeen } = recorder;
+  useEffect(() => {
+    if (recording && place) onSeen(place);
+  }, [recording, place, onSeen]);
   const build: BuildHands = {
     project,
     draft,
@@ -104,7 +111,13 @@ export function ScreenView({ project, hands, draft, work, walk, onBack }: Screen
           minW={0}
           p="8px 22px 10px 10px"
         >
-          <StageHead screen={screenOf(entities, screen)} work={work} width={width} onWidth={setWidth} />
+          <StageHead
+            screen={screenOf(entities, screen)}
+            work={work}
+            width={width}
+            onWidth={setWidth}
+            onRecord={recording ? undefined : recorder.begin}
+          />
           <Stage
             as={as}
             work={work}

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useNavigate } from 'react-router';
 import type { AtWork } from '../../api/client';
 import type { ScreenDoc } from '../../document/screens';
+import { Action } from '../../ui/controls';
 import { useBuild } from '../context';
 import { type StageWidth, StageWidthPicker } from './StageWidth';
 
@@ -10,10 +11,11 @@ interface HeadProps {
   work: AtWork;
   width: StageWidth;
   onWidth: (w: StageWidth) => void;
+  onRecord: (() => void) | undefined; // undefined: a walk is being recorded
 }
 
 /** What the screen is called, and what it is for the walked user. */
-export function StageHead({ screen, work, width, onWidth }: HeadProps) {
+export function StageHead({ screen, work, width, onWidth, onRecord }: HeadProps) {
   const { project } = useBuild();
   const navigate = useNavigate();
   return (
@@ -34,6 +36,11 @@ export function StageHead({ screen, work, width, onWidth }: HeadProps) {
         </Box>
       </Box>
       <Box flex="1" />
+      {onRecord && (
+        <Action minH="28px" alignSelf="center" title="What you press from here on is kept as a walk" onClick={onRecord}>
+          Record
+        </Action>
+      )}
       <StageWidthPicker width={width} onWidth={onWidth} />
     </Flex>
   );

@@ -28,6 +28,7 @@ interface PracticeProps {
   values: Record<string, string>;
   version: string | undefined;
   onMove: (p: Practised) => void;
+  onDone: (request: PressRequest, at: Place, done: Practised) => void; // it came to something
 }
 
 /** What a practised press does not have: a trail, a release. */
@@ -37,7 +38,7 @@ const none: Record<string, string> = {}; // nothing is wrong
 
 /** Presses of the builder: they act on the screen, nothing is kept and nothing reaches the plant. */
 export function usePractice(props: PracticeProps) {
-  const { project, as, place, values, version, onMove, practised, onPractised } = props;
+  const { project, as, place, values, version, onMove, onDone, practised, onPractised } = props;
   const { journal, count, returns } = practised;
   const [asked, setAsked] = useState<Asked>();
   const [said, setSaid] = useState<string>();
@@ -72,6 +73,7 @@ export function usePractice(props: PracticeProps) {
           returns: opens ? [...old.returns, opens] : back ? old.returns.slice(0, -1) : old.returns,
           follows: back && done.result ? { ...back, result: done.result } : undefined,
         }));
+        onDone(request, at, back ? { ...done, place: back.place } : done);
         if (done.would) setSaid(`Practice: ${done.would.join(', ')}.`);
         else if (done.message) setSaid(done.message);
         onMove(back ? { ...done, move: undefined, place: back.place } : done);
@@ -86,7 +88,7 @@ export function usePractice(props: PracticeProps) {
         setBusy(undefined);
       }
     },
-    [project, as, place, journal, returns, onMove, onPractised],
+    [project, as, place, journal, returns, onMove, onDone, onPractised],
   );
   const press = (element: { id: string }, aim?: PressAim): Promise<Pressed> =>
     send({ ...bare, press: crypto.randomUUID(), element: element.id, values, version, ...aim });

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { Problem, WalkResult, WalkTold } from '../../../api/client';
+import { put } from '../../../document/edit';
 import { entityOf } from '../../../document/parts';
 import { Action } from '../../../ui/controls';
 import { useWhole } from '../context';
@@ -80,7 +81,7 @@ function Differs({ walk, result }: { walk: WalkTold; result: WalkResult }) {
   const d = result.differs;
   if (!d) return null;
   const last = result.steps.at(-1);
-  const element = entityOf(draft.entities, walk.id, 'walk')?.steps?.[d.step]?.element;
+  const step = entityOf(draft.entities, walk.id, 'walk')?.steps?.[d.step];
   const { now } = d;
   const part = (label: string, words: string, color: string) => (
     <Box>
@@ -98,19 +99,21 @@ function Differs({ walk, result }: { walk: WalkTold; result: WalkResult }) {
       {part('Expected', d.expected, 'ink')}
       {part('Found', d.found, 'brick')}
       {d.why && part('Because', d.why, 'ink')}
-      {last && (
+      {last && step?.does !== 'claim' && (
         <Box fontSize="note" color="muted">
           Before that it stood on “{last.stands}”.
         </Box>
       )}
       <Flex direction="column" gap="6px" align="flex-start">
-        {d.screen && <Action onClick={() => openScreen(d.screen ?? '', element)}>Show it on the screen</Action>}
+        {d.screen && <Action onClick={() => openScreen(d.screen ?? '', step?.element)}>Show it on the screen</Action>}
         {now && (
-          <Action onClick={() => void edit([{ op: 'replace', path: `/${walk.id}/steps/${d.step}`, value: now }])}>
+          <Action onClick={() => void edit(put(draft.entities, [walk.id, 'steps', d.step], now))}>
             Take what is there now
           </Action>
         )}
-        {d.step && <Action onClick={() => void edit(stepOut(walk.id, d.step))}>Take the step out</Action>}
+        {d.step && (
+          <Action onClick={() => void edit(stepOut(draft.entities, walk.id, d.step))}>Take the step out</Action>
+        )}
       </Flex>
     </>
   );

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { WalkResult, WalkTold } from '../../../api/client';
+import { put } from '../../../document/edit';
 import { Action, Line } from '../../../ui/controls';
 import { useWhole } from '../context';
 import { stepMoved, stepOut, stepState } from './walks';
@@ -55,10 +56,10 @@ export function WalkSteps({ walk, result, going, onGo }: StepsProps) {
               onFocus={() => setAt(s.id)}
               onMouseEnter={() => setAt(s.id)}
             >
-              <Box color={color} fontWeight="800" w="14px" textAlign="center" aria-hidden="true">
+              <Box color={color} fontWeight="800" w="14px" flexShrink={0} textAlign="center" aria-hidden="true">
                 {mark}
               </Box>
-              <Box color="muted" w="22px" textAlign="right" fontSize="note" aria-hidden="true">
+              <Box color="muted" w="22px" flexShrink={0} textAlign="right" fontSize="note" aria-hidden="true">
                 {i + 1}
               </Box>
               <Box
@@ -97,7 +98,7 @@ export function WalkSteps({ walk, result, going, onGo }: StepsProps) {
                     tone="quiet"
                     minH="26px"
                     aria-label={`take step ${i + 1} out`}
-                    onClick={() => void edit(stepOut(walk.id, s.id))}
+                    onClick={() => void edit(stepOut(draft.entities, walk.id, s.id))}
                   >
                     take out
                   </Action>
@@ -113,7 +114,7 @@ export function WalkSteps({ walk, result, going, onGo }: StepsProps) {
 
 /** The name of a walk, that can be written otherwise. */
 function WalkName({ walk }: { walk: WalkTold }) {
-  const { edit } = useWhole();
+  const { draft, edit } = useWhole();
   const [name, setName] = useState<string>();
   if (name === undefined) {
     return (
@@ -126,7 +127,7 @@ function WalkName({ walk }: { walk: WalkTold }) {
   }
   const keep = () => {
     const to = name.trim();
-    if (to && to !== walk.name) void edit([{ op: 'replace', path: `/${walk.id}/name`, value: to }]);
+    if (to && to !== walk.name) void edit(put(draft.entities, [walk.id, 'name'], to));
     setName(undefined);
   };
   return (

@@ -74,7 +74,15 @@ export function WalksPage({ item }: { item: string | undefined }) {
                 aria-current={on}
                 onClick={() => openWalk(w.id)}
               >
-                <Box color={color} fontWeight="800" w="14px" textAlign="center" role="img" aria-label={words}>
+                <Box
+                  color={color}
+                  fontWeight="800"
+                  w="14px"
+                  flexShrink={0}
+                  textAlign="center"
+                  role="img"
+                  aria-label={words}
+                >
                   {mark}
                 </Box>
                 <Box minW={0}>

@@ -39,7 +39,9 @@ test('a step changes places with its neighbour, and goes no further than the end
     wk_a: { kind: 'walk', pos: 1, name: 'A', who: { name: 'M', roles: {} }, steps },
   } as unknown as Document;
   expect(stepMoved(document, 'wk_a', 'w_1', 1)).toEqual([
+    { op: 'test', path: '/wk_a/steps/w_1/pos', value: 1 },
     { op: 'replace', path: '/wk_a/steps/w_1/pos', value: 5 },
+    { op: 'test', path: '/wk_a/steps/w_2/pos', value: 5 },
     { op: 'replace', path: '/wk_a/steps/w_2/pos', value: 1 },
   ]);
   expect(stepMoved(document, 'wk_a', 'w_1', -1)).toEqual([]);

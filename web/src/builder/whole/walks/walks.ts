@@ -1,5 +1,6 @@
 import type { Op, WalkResult, WalkTold } from '../../../api/client';
 import type { Document } from '../../../document/document.gen';
+import { put } from '../../../document/edit';
 import { entityOf, inOrder } from '../../../document/parts';
 
 /** How a walk stands: not gone yet since the last edit, on its way, as expected, or different. */
@@ -33,7 +34,8 @@ export function stepState(id: string, result: WalkResult | undefined): 'done' | 
 }
 
 /** Takes a step out; those behind it stay as they are. */
-export const stepOut = (walk: string, step: string): Op[] => [{ op: 'remove', path: `/${walk}/steps/${step}` }];
+export const stepOut = (entities: Document, walk: string, step: string): Op[] =>
+  put(entities, [walk, 'steps', step], undefined);
 
 /** Moves a step up or down past its neighbour; nothing at the end. */
 export function stepMoved(entities: Document, walk: string, step: string, by: -1 | 1): Op[] {
@@ -42,7 +44,7 @@ export function stepMoved(entities: Document, walk: string, step: string, by: -1
   const [one, other] = [steps[at], steps[at + by]];
   if (!one || !other) return [];
   return [
-    { op: 'replace', path: `/${walk}/steps/${one.id}/pos`, value: other.pos },
-    { op: 'replace', path: `/${walk}/steps/${other.id}/pos`, value: one.pos },
+    ...put(entities, [walk, 'steps', one.id, 'pos'], other.pos),
+    ...put(entities, [walk, 'steps', other.id, 'pos'], one.pos),
   ];
 }
