@@ -295,7 +295,7 @@ func TestKilledAtEachPointOfACommand(t *testing.T) {
 		before := up.Sim.Taken(node)
 		press := api.PressRequest{Press: "plant-" + point, Trail: shown.Trail, N: shown.N, Release: shown.Release, Element: "e_creep"}
 		err := b.call("POST", usePath+"/press", press, nil)
-		for deadline := time.Now().Add(30 * time.Second); err != nil && strings.Contains(err.Error(), "not read yet") && time.Now().Before(deadline); time.Sleep(100 * time.Millisecond) {
+		for deadline := time.Now().Add(90 * time.Second); err != nil && strings.Contains(err.Error(), "not read yet") && time.Now().Before(deadline); time.Sleep(100 * time.Millisecond) {
 			err = b.call("POST", usePath+"/press", press, nil) // the plant's first word had not come
 		}
 		if err == nil || !p.died() {
