@@ -105,13 +105,6 @@ try {
     await group.getByLabel('Value', { exact: true }).fill('1');
     await p.waitForTimeout(600);
   });
-  await shot('build-why', 'arno', '/build/tarnhorn/screen/s_defect', async (p) => {
-    await walkAs(p, 'Mira Holt, technician');
-    await onRecord(p, 'D-2193');
-    await choose(p, 'e_edit');
-    await p.getByRole('tab', { name: 'Why' }).click();
-    await p.waitForTimeout(900);
-  });
   await shot('build-rights-tables', 'arno', '/build/tarnhorn/data/tables', (p) => p.getByRole('button', { name: /^Technician, Defects/ }).click());
   await shot('build-callups', 'arno', '/build/tarnhorn/data/callups');
   await shot('new-application', 'nora', '/new?over=tarnhorn', async (p) => {
@@ -139,6 +132,14 @@ try {
   await shot('build-findings', 'arno', '/build/tarnhorn/findings', async (p) => {
     await p.request.post(`${base}/api/build/tarnhorn/edits`, { data: { patch: [{ op: 'remove', path: '/s_card' }] } });
     await p.getByRole('heading', { name: /^Broken/ }).waitFor();
+  });
+  await shot('build-walks', 'arno', '/build/tarnhorn/walks', async (p) => {
+    const patch = [{ op: 'replace', path: '/s_defect/elements/e_cabin/gate/cases/c_1/move', value: { kind: 'home' } }];
+    await p.request.post(`${base}/api/build/tarnhorn/undo`);
+    await p.request.post(`${base}/api/build/tarnhorn/edits`, { data: { patch } });
+    await p.reload();
+    await p.getByRole('button', { name: 'Go all' }).click();
+    await p.getByText('1 of 6 differ').waitFor({ timeout: 60_000 });
   });
   await shot('build-making', 'arno', '/build/tarnhorn/screen/s_bycomp', async (p) => {
     await p.keyboard.press('Control+b');

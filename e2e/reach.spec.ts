@@ -55,6 +55,7 @@ test('no serious barrier in build', async ({ page }) => {
     ['map/s_defects', '[data-plate=s_defects][data-chosen=true]'],
     ['reach/s_drive~r_office', '[data-chosen=true]'],
     ['findings', 'article'],
+    ['walks', 'ol li'],
   ]) {
     await page.goto(`/build/tarnhorn/${view}`);
     await page.locator(there ?? '').first().waitFor();

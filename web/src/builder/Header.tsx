@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { PanelLeft, Redo2, Undo2 } from 'lucide-react';
+import { PanelLeft, Redo2, Search, Undo2 } from 'lucide-react';
 import type { Draft } from '../api/client';
 import { isReleasable } from '../document/project';
 import { Action, Key } from '../ui/controls';
@@ -57,9 +57,9 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
         minW="48px"
         overflow="hidden"
         textOverflow="ellipsis"
-        title={sinceRelease(draft)}
+        title={`${hands.busy ? 'saving' : 'saved'}; ${sinceRelease(draft)}`}
       >
-        {hands.busy ? 'saving …' : 'saved'} · {sinceRelease(draft)}
+        {hands.busy ? 'saving …' : sinceRelease(draft)}
       </Box>
       <Flex as="nav" aria-label="Parts of the builder" gap="2px" mx="4px">
         {views.map(([id, words]) => (
@@ -68,7 +68,7 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
             key={id}
             aria-current={view === id ? 'page' : undefined}
             onClick={() => onView(id)}
-            px="8px"
+            px="7px"
             h="45px"
             whiteSpace="nowrap"
             fontSize="text"
@@ -104,8 +104,8 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
       >
         <Redo2 size={17} aria-hidden />
       </Action>
-      <Action tone="quiet" onClick={onFind} title="Find a screen" whiteSpace="nowrap">
-        Find <Key>Ctrl K</Key>
+      <Action tone="quiet" px="6px" onClick={onFind} aria-label="Find" title="Find a screen" whiteSpace="nowrap">
+        <Search size={17} aria-hidden /> <Key>Ctrl K</Key>
       </Action>
       <Box flex="1" />
       {children}

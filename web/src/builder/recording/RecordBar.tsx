@@ -39,7 +39,8 @@ export function RecordBar({ recorder, who, pos, onKept }: BarProps) {
         Recording as {who}: {n} {n === 1 ? 'step' : 'steps'}
       </Box>
       <Box flex="1" minW={0} fontSize="note" truncate color={recorder.problem ? 'brick' : 'ink'}>
-        {recorder.problem || 'Press something to choose it, and again to try it: that becomes a step. Nothing is saved.'}
+        {recorder.problem ||
+          'Press something to choose it, and again to try it: that becomes a step. Nothing is saved.'}
       </Box>
       {name === undefined ? (
         <Action type="button" tone="main" disabled={n === 0} onClick={() => setName('')}>

@@ -24,16 +24,19 @@ export function StageHead({ screen, work, width, onWidth, onRecord }: HeadProps)
         {screen?.title}
       </Box>
       <Box fontSize="note" color="muted" truncate>
-        {screen && about(screen, work)}{' '}
-        <Box
-          as="button"
-          cursor="pointer"
-          textDecoration="underline"
-          title="The path there, and back"
-          onClick={() => navigate(`/build/${project}/reach/${work.screen}~${work.who}`)}
-        >
-          {farFrom(work)}
-        </Box>
+        {screen && about(screen, work)}
+      </Box>
+      <Box
+        as="button"
+        fontSize="note"
+        color="muted"
+        whiteSpace="nowrap"
+        cursor="pointer"
+        textDecoration="underline"
+        title="The path there, and back"
+        onClick={() => navigate(`/build/${project}/reach/${work.screen}~${work.who}`)}
+      >
+        {farFrom(work)}
       </Box>
       <Box flex="1" />
       {onRecord && (
@@ -47,7 +50,7 @@ export function StageHead({ screen, work, width, onWidth, onRecord }: HeadProps)
 }
 
 function about(screen: ScreenDoc, work: AtWork): string {
-  return `${[screen.type, screen.area, `entered by ${work.entered}`].filter(Boolean).join(' · ')} ·`;
+  return `${[screen.type, screen.area, `entered by ${work.entered}`].filter(Boolean).join(' · ')}`;
 }
 
 /** How far from the start of the walked user. */
