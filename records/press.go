@@ -120,12 +120,21 @@ func stored(ctx context.Context, tx querier, press Stored) (json.RawMessage, err
 
 // Try runs presses that are all rolled back at the end: for practice.
 func (s *Source) Try(ctx context.Context, p *project.Project, run func(*Press) error) error {
+	press, err := s.practice(ctx, p)
+	if err != nil {
+		return err
+	}
+	defer func() { _ = press.tx.Rollback(context.WithoutCancel(ctx)) }()
+	return run(press)
+}
+
+// practice begins a press that is to be rolled back by who asked for it.
+func (s *Source) practice(ctx context.Context, p *project.Project) (*Press, error) {
 	tx, err := s.pool.BeginTx(ctx, pgx.TxOptions{IsoLevel: pgx.RepeatableRead})
 	if err != nil {
-		return fmt.Errorf("begin the practice: %w", err)
+		return nil, fmt.Errorf("begin the practice: %w", err)
 	}
-	defer func() { _ = tx.Rollback(context.WithoutCancel(ctx)) }()
-	return run(&Press{Reader: Reader{db: tx, project: p, within: true}, tx: tx})
+	return &Press{Reader: Reader{db: tx, project: p, within: true}, tx: tx}, nil
 }
 
 // Insert adds a record and gives its key. Errors that belong to a field are *ask.FieldErrors.

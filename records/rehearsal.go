@@ -3,7 +3,6 @@ package records
 import (
 	"context"
 	"errors"
-	"fmt"
 
 	"github.com/jackc/pgx/v5"
 
@@ -46,13 +45,11 @@ func (t *Rehearsal) press(ctx context.Context, table *project.Table) (*Press, er
 	if p := t.open[source]; p != nil {
 		return p, nil
 	}
-	tx, err := source.pool.BeginTx(ctx, pgx.TxOptions{IsoLevel: pgx.RepeatableRead})
-	if err != nil {
-		return nil, fmt.Errorf("begin the rehearsal: %w", err)
+	p, err := source.practice(ctx, t.project)
+	if err == nil {
+		t.open[source] = p
 	}
-	p := &Press{Reader: Reader{db: tx, project: t.project, within: true}, tx: tx}
-	t.open[source] = p
-	return p, nil
+	return p, err
 }
 
 // Fetch reads records as they are within it.

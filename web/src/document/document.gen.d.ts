@@ -2838,7 +2838,7 @@ export interface WalkStep {
   pos: number;
   does: 'open' | 'press' | 'type' | 'choose' | 'look' | 'go' | 'plant' | 'claim';
   /**
-   * Open: an address; claim of “at”: where one is to stand.
+   * Open: an address; claim of “at”: where one is to stand; of all others: where it is done, or absent.
    */
   screen?: string;
   mode?: 'view' | 'edit' | 'add';
