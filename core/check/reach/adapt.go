@@ -5,9 +5,11 @@ import (
 	"ambergate/core/project"
 )
 
+// adaptKey is a condition where it is asked: screens share conditions, and what is known of them differs.
 type adaptKey struct {
-	node *cond.Node
-	add  bool
+	node      *cond.Node
+	from, row string
+	add       bool
 }
 
 // adapt gives a condition for just these roles: what they may not see is never known, and what may be beyond their row
@@ -16,7 +18,10 @@ func (r *runner) adapt(n *cond.Node, from *project.Screen, row string, add bool)
 	if n == nil {
 		return nil
 	}
-	key := adaptKey{n, add}
+	key := adaptKey{node: n, row: row, add: add}
+	if from != nil {
+		key.from = from.ID
+	}
 	out := r.adapted[key]
 	if out == nil {
 		out = r.part(n, from, row, add)
@@ -113,7 +118,7 @@ func (r *runner) guard(s *project.Screen, add bool) *cond.Node {
 	if compiled == nil || compiled.Guard == nil {
 		return nil
 	}
-	key := adaptKey{compiled.Guard.Root, add}
+	key := adaptKey{node: compiled.Guard.Root, from: s.ID, add: add}
 	n := r.guards[key]
 	if n == nil {
 		c := &collector{app: r.g.App, screen: compiled}

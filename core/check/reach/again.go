@@ -54,34 +54,56 @@ func (g *Graph) again(old *Result) (*Result, *runner) {
 		return nil, run
 	}
 	now := map[*Edge]*Edge{}
+	var others [4]led
 	for i := range g.kept.anew {
-		before, after := was.edges[i], g.edges[i]
-		if len(before) != len(after) {
+		if g.asOpen(old, i, run, now) {
+			continue
+		}
+		by, same := g.mended(old, i, run)
+		if !same {
 			return nil, run
 		}
-		for k, e := range after {
-			if !before[k].leadsLike(e) {
-				return nil, run
+		for n := range others {
+			if others[n] == nil {
+				others[n] = led{}
 			}
-			now[before[k]] = e
-		}
-		for _, at := range variantsOf(i) {
-			known := old.run.opens[at]
-			if known == nil {
-				continue
-			}
-			for k, v := range run.open(at) {
-				if !v.like(known[k]) {
-					return nil, run
-				}
-			}
+			maps.Copy(others[n], by[n])
 		}
 	}
 	out := *old
 	out.run, out.home = run, nil
-	anew := g.kept.anew
-	out.possible, out.led, out.given, out.sure = old.possible.with(now, anew), old.led.with(now, anew), old.given.with(now, anew), old.sure.with(now, anew)
+	for n, r := range []*reached{&out.possible, &out.led, &out.given, &out.sure} {
+		*r = r.with(now, others[n], g.kept.anew)
+	}
 	return &out, nil
+}
+
+// asOpen says whether all ways of a screen lead where they did and are open as far; it notes which is which now.
+func (g *Graph) asOpen(old *Result, i int, run *runner, now map[*Edge]*Edge) bool {
+	before, after := old.run.g.edges[i], g.edges[i]
+	if len(before) != len(after) {
+		return false
+	}
+	for k, e := range after {
+		if !before[k].leadsLike(e) {
+			return false
+		}
+	}
+	for _, at := range variantsOf(i) {
+		known := old.run.opens[at]
+		if known == nil {
+			continue
+		}
+		for k, v := range run.open(at) {
+			if !v.like(known[k]) {
+				return false
+			}
+		}
+	}
+	for k, e := range after {
+		now[before[k]] = e
+	}
+	return true
 }
 
 // sameEntry says whether the roles and the guard of a screen are the same: then it opens to the same.
@@ -102,7 +124,7 @@ func (v verdict) like(o verdict) bool {
 }
 
 // with puts other edges in the place of those that are no more: of those that start on some screens.
-func (r reached) with(now map[*Edge]*Edge, screens map[int]bool) reached {
+func (r reached) with(now map[*Edge]*Edge, others led, screens map[int]bool) reached {
 	out := r
 	for i, s := range r {
 		if s == nil || len(s.edges) == 0 || s.edges[0].From == nil || !screens[s.from.screen()] {
@@ -116,6 +138,8 @@ func (r reached) with(now map[*Edge]*Edge, screens map[int]bool) reached {
 		for k, e := range other.edges {
 			if now[e] != nil {
 				other.edges[k] = now[e]
+			} else if by := others[state(i)]; by != nil {
+				other.edges[k] = by
 			}
 		}
 		out[i] = &other

@@ -17,10 +17,10 @@ func (o *Result) exits() {
 	}
 	slices.SortStableFunc(o.stood, func(a, b state) int { return o.possible[a].presses - o.possible[b].presses })
 	// Where every screen has a strip that leads home, only dialogs and drawers are left to be asked.
-	strip := home && !slices.ContainsFunc(o.stood, func(s state) bool {
+	o.strip = home && !slices.ContainsFunc(o.stood, func(s state) bool {
 		return o.run.g.App.Project.Screens[o.run.g.Screens[s.screen()]].Bare
 	})
-	entered, callers := o.entering(!strip)
+	entered, callers := o.entering(!o.strip)
 	for changed := true; changed; {
 		changed = false
 		for _, s := range o.stood {

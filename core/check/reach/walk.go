@@ -50,6 +50,7 @@ type step struct {
 	presses int
 	given   []string
 	first   bool // it is the start
+	nth     int  // in which order it was gone on from
 }
 
 // reached is how states were reached; nil for those that were not.
@@ -68,6 +69,7 @@ type Result struct {
 	led      reached // by presses that may be open
 	given    reached
 	sure     reached
+	strip    bool       // every screen that one may stand on has a strip that leads home
 	free     []bool     // by state: it is proven that one gets back to the start
 	home     []homeward // by state; nil until it is asked for
 	stood    []state    // that are possible, the nearest first
@@ -183,7 +185,10 @@ func (o *Result) spread(begins bool, least Hold, byHand bool, extra func(state) 
 	}
 	w := &waiting{done: done}
 	w.put(stateOf(g.index[o.Start], "view", false), &step{first: true})
+	nth := 0
 	for at, ok := w.next(); ok; at, ok = w.next() {
+		nth++
+		done[at].nth = nth
 		edges, opens := g.edges[at.screen()], o.run.open(at)
 		turned := least > Maybe && o.turnedAway(at, edges, opens)
 		if turned {
