@@ -288,6 +288,7 @@ test('going down and being let go are two ways of one button; a tab that is open
   await page.getByLabel('Which of its ways').selectOption({ label: '+ when it goes down, apart from when it is let go' });
   await lead('print');
   await expect(sentence(page)).toContainText('When pressed down');
+  await expect(page.getByText('For Mira Holt: print.')).toBeVisible(); // the screen is drawn anew before it is pressed
   // It goes down, which is told at once, and is let go.
   const button = stage(page).getByRole('button', { name: 'Look in' });
   await button.hover();
