@@ -7,9 +7,10 @@ import (
 
 // adaptKey is a condition where it is asked: screens share conditions, and what is known of them differs.
 type adaptKey struct {
-	node      *cond.Node
-	from, row string
-	add       bool
+	node *cond.Node
+	from *project.Screen
+	row  string
+	add  bool
 }
 
 // adapt gives a condition for just these roles: what they may not see is never known, and what may be beyond their row
@@ -18,10 +19,7 @@ func (r *runner) adapt(n *cond.Node, from *project.Screen, row string, add bool)
 	if n == nil {
 		return nil
 	}
-	key := adaptKey{node: n, row: row, add: add}
-	if from != nil {
-		key.from = from.ID
-	}
+	key := adaptKey{n, from, row, add}
 	out := r.adapted[key]
 	if out == nil {
 		out = r.part(n, from, row, add)
@@ -118,7 +116,7 @@ func (r *runner) guard(s *project.Screen, add bool) *cond.Node {
 	if compiled == nil || compiled.Guard == nil {
 		return nil
 	}
-	key := adaptKey{node: compiled.Guard.Root, from: s.ID, add: add}
+	key := adaptKey{compiled.Guard.Root, s, "", add}
 	n := r.guards[key]
 	if n == nil {
 		c := &collector{app: r.g.App, screen: compiled}

@@ -38,7 +38,9 @@ func (g *Graph) runnerAfter(old *runner) *runner {
 			run.opens[at] = nil
 		}
 	}
-	run.adapted, run.guards = maps.Clone(old.adapted), maps.Clone(old.guards)
+	if len(old.adapted) < most { // else what is kept of older edits is forgotten
+		run.adapted, run.guards = maps.Clone(old.adapted), maps.Clone(old.guards)
+	}
 	return run
 }
 
