@@ -18,7 +18,10 @@ func (s *Side) GetWalks(c *gin.Context, slug string) {
 	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.WalkTold, error) {
 		out := []api.WalkTold{}
 		for _, w := range project.Ordered(b.Draft.App.Project.Walks) {
-			told := api.WalkTold{Id: w.ID, Name: w.Name, Who: w.Who.Name + ", " + walk.RolesOf(b.Draft.App.Project, w), Steps: walk.Tell(b.Draft.App, w)}
+			told := api.WalkTold{Id: w.ID, Name: w.Name, Who: w.Who.Name, Steps: walk.Tell(b.Draft.App, w)}
+			if roles := walk.RolesOf(b.Draft.App.Project, w); told.Who != "Any "+roles { // whoever has that role is named by it
+				told.Who += ", " + roles
+			}
 			if at, err := time.Parse(project.WalkClock, w.At); err == nil {
 				told.At = answer.Ptr(at.Format("2 January 2006, 15:04"))
 			}
