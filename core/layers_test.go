@@ -17,7 +17,7 @@ import (
 // knows nothing of those beside it.
 var floors = [][]string{
 	{"english", "catalogue", "local"}, {"cond"}, {"cond/prove", "project", "callup"}, {"cond/compile", "patch", "ask"}, {"place", "propose"}, {"plan"}, {"rights", "words"}, {"use"}, {"press"}, {"trail"},
-	{"kinds/element", "kinds/effect", "kinds/move", "kinds/rule", "kinds/trigger"}, {"kinds", "build"}, {"check/reach"}, {"check"}, {"stand", "whole", "walk"},
+	{"kinds/element", "kinds/effect", "kinds/move", "kinds/rule", "kinds/trigger"}, {"kinds", "build"}, {"check/reach"}, {"check"}, {"stand", "whole", "walk"}, {"differ"},
 }
 
 // libraries are those that packages of the core use; the others use Go's own alone.
