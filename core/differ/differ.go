@@ -20,7 +20,7 @@ type Side struct {
 // differs, in the order in which they are told.
 func Of(was, now Side) []Change {
 	d := &differ{was: newNames(was), now: newNames(now)}
-	d.was.other, d.now.other = d.now, d.was
+	d.was.other, d.now.other, d.was.earlier = d.now, d.was, true
 	ids := maps.Clone(was.Entities)
 	if ids == nil {
 		ids = map[string]json.RawMessage{}

@@ -20,7 +20,8 @@ type names struct {
 	entities map[string]json.RawMessage
 	bodies   map[string]any               // those read so far
 	within   map[string]map[string]string // what is in an entity, by its id; that of "" is the first in any
-	other    *names                       // the other state, for what has a name only there
+	earlier  bool
+	other    *names // the other state, for what has a name only there
 }
 
 func newNames(s Side) *names {
@@ -152,16 +153,15 @@ func (n *names) thing(t thing) string {
 	return out
 }
 
+// bodyOf gives a thing in this state; in the other where it is only there.
 func (n *names) bodyOf(h holder) object {
-	body, _ := h.body.now.(object)
-	if n.isWas(h) {
-		body, _ = h.body.was.(object)
+	side := h.body.now
+	if n.earlier && h.body.was != nil || side == nil {
+		side = h.body.was
 	}
+	body, _ := side.(object)
 	return body
 }
-
-// isWas says whether a thing is to be named as it was: it is not there any more.
-func (n *names) isWas(h holder) bool { return h.body.now == nil }
 
 func (n *names) part(t thing, h holder) string {
 	body := n.bodyOf(h)
