@@ -14,6 +14,7 @@ import (
 	"ambergate/core/cond"
 	"ambergate/core/cond/compile"
 	"ambergate/core/cond/prove"
+	"ambergate/core/differ"
 	"ambergate/core/kinds/element"
 	"ambergate/core/patch"
 	"ambergate/core/place"
@@ -67,6 +68,48 @@ func (e DeviceInfoAllows) Valid() bool {
 	case DeviceInfoAllowsFiles:
 		return true
 	case DeviceInfoAllowsPrinting:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for ReleaseStopWhat.
+const (
+	ReleaseStopWhatExpectation ReleaseStopWhat = "expectation"
+	ReleaseStopWhatFinding     ReleaseStopWhat = "finding"
+	ReleaseStopWhatWalk        ReleaseStopWhat = "walk"
+)
+
+// Valid indicates whether the value is a known member of the ReleaseStopWhat enum.
+func (e ReleaseStopWhat) Valid() bool {
+	switch e {
+	case ReleaseStopWhatExpectation:
+		return true
+	case ReleaseStopWhatFinding:
+		return true
+	case ReleaseStopWhatWalk:
+		return true
+	default:
+		return false
+	}
+}
+
+// Defines values for ReleaseToldUse.
+const (
+	ReleaseToldUseAll  ReleaseToldUse = "all"
+	ReleaseToldUsePast ReleaseToldUse = "past"
+	ReleaseToldUseSome ReleaseToldUse = "some"
+)
+
+// Valid indicates whether the value is a known member of the ReleaseToldUse enum.
+func (e ReleaseToldUse) Valid() bool {
+	switch e {
+	case ReleaseToldUseAll:
+		return true
+	case ReleaseToldUsePast:
+		return true
+	case ReleaseToldUseSome:
 		return true
 	default:
 		return false
@@ -241,6 +284,9 @@ type CellView = element.CellView
 
 // CellWish An empty cell of a screen, what was typed into it, and the id that the new element gets.
 type CellWish = propose.CellWish
+
+// ChangeTold defines model for ChangeTold.
+type ChangeTold = differ.Told
 
 // ChartElementView A chart, where it stands.
 type ChartElementView = use.ElementView
@@ -425,6 +471,16 @@ type DevicesPage struct {
 // Difference What differs, as a sentence, with a safe mend where there is one.
 type Difference = propose.Difference
 
+// Differences defines model for Differences.
+type Differences struct {
+	Changes []ChangeTold `json:"changes"`
+	From    int          `json:"from"`
+
+	// Reach What is different in who gets where, as sentences
+	Reach []string `json:"reach"`
+	To    *int     `json:"to,omitempty"`
+}
+
 // Display What an unattended display may do beyond going along the ways of its screens.
 type Display struct {
 	Files  bool `json:"files"`
@@ -449,9 +505,12 @@ type Draft struct {
 	Seq      int64    `json:"seq"`
 
 	// Since the number of the last edit that is in the release; what is newer has changed since
-	Since    int64            `json:"since"`
-	Slug     string           `json:"slug"`
-	Title    string           `json:"title"`
+	Since int64  `json:"since"`
+	Slug  string `json:"slug"`
+	Title string `json:"title"`
+
+	// Trial The release that some use first; absent where nobody does
+	Trial    *int             `json:"trial,omitempty"`
 	Undo     bool             `json:"undo"`
 	Versions map[string]int64 `json:"versions"`
 	Walks    bool             `json:"walks"`
@@ -473,10 +532,35 @@ type DraftRequest struct {
 	Version *string           `json:"version,omitempty"`
 }
 
+// EditHistory defines model for EditHistory.
+type EditHistory struct {
+	Edits []EditTold `json:"edits"`
+	More  bool       `json:"more"`
+}
+
 // EditRequest A patch, with the versions it was made on.
 type EditRequest struct {
 	Patch    []Op              `json:"patch"`
 	Versions *map[string]int64 `json:"versions,omitempty"`
+}
+
+// EditTold defines model for EditTold.
+type EditTold struct {
+	Account string    `json:"account"`
+	At      time.Time `json:"at"`
+
+	// By The person’s name
+	By      string       `json:"by"`
+	Changes []ChangeTold `json:"changes"`
+
+	// More Changes of it that are not listed
+	More int `json:"more"`
+
+	// Release The first release that has it
+	Release *int   `json:"release,omitempty"`
+	Seq     int64  `json:"seq"`
+	Undoes  *int64 `json:"undoes,omitempty"`
+	Undone  *int64 `json:"undone,omitempty"`
 }
 
 // Edited An edit that was made.
@@ -818,6 +902,22 @@ type NewPerson struct {
 	Roles       *map[string][]string `json:"roles,omitempty"`
 }
 
+// NewRelease defines model for NewRelease.
+type NewRelease struct {
+	// Accepted What stops it, and why it is released all the same
+	Accepted *[]struct {
+		Because string `json:"because"`
+		Key     string `json:"key"`
+	} `json:"accepted,omitempty"`
+
+	// First Those who use a release before all do: any with one of the roles, and these people
+	First *Some   `json:"first,omitempty"`
+	Note  *string `json:"note,omitempty"`
+
+	// Seq The last edit that one has seen; a draft that was edited since is not released
+	Seq *int64 `json:"seq,omitempty"`
+}
+
 // Offer One text that could stand there.
 type Offer = compile.Offer
 
@@ -1028,6 +1128,14 @@ type Practised struct {
 	Would    *[]string          `json:"would,omitempty"`
 }
 
+// Presence Where in the builder a tab is
+type Presence struct {
+	Element *string `json:"element,omitempty"`
+	Screen  *string `json:"screen,omitempty"`
+	Tab     string  `json:"tab"`
+	View    string  `json:"view"`
+}
+
 // PressRequest What was set off. It decides nothing.
 type PressRequest struct {
 	// Also the point or row is chosen besides those that are, or no more
@@ -1175,6 +1283,20 @@ type ReachStep = whole.Step
 // ReachTable Who gets where in a project
 type ReachTable = whole.Table
 
+// Readiness defines model for Readiness.
+type Readiness struct {
+	// Doubtful Findings that do not stop it
+	Doubtful int `json:"doubtful"`
+
+	// Expected Expectations that are kept
+	Expected int           `json:"expected"`
+	Seq      int64         `json:"seq"`
+	Stops    []ReleaseStop `json:"stops"`
+
+	// Walks Walks that went as expected
+	Walks int `json:"walks"`
+}
+
 // RecentPlace A place of the trail.
 type RecentPlace struct {
 	At    time.Time `json:"at"`
@@ -1186,6 +1308,50 @@ type RecentPlace struct {
 
 // RecordInfo The screen’s own record.
 type RecordInfo = use.RecordInfo
+
+// ReleaseList defines model for ReleaseList.
+type ReleaseList struct {
+	List []ReleaseTold `json:"list"`
+	More bool          `json:"more"`
+}
+
+// ReleaseStop defines model for ReleaseStop.
+type ReleaseStop struct {
+	Element  *string         `json:"element,omitempty"`
+	Evidence *string         `json:"evidence,omitempty"`
+	Key      string          `json:"key"`
+	Screen   *string         `json:"screen,omitempty"`
+	Walk     *string         `json:"walk,omitempty"`
+	What     ReleaseStopWhat `json:"what"`
+	Words    string          `json:"words"`
+}
+
+// ReleaseStopWhat defines model for ReleaseStop.What.
+type ReleaseStopWhat string
+
+// ReleaseTold defines model for ReleaseTold.
+type ReleaseTold struct {
+	Accepted []struct {
+		Because string `json:"because"`
+		Words   string `json:"words"`
+	} `json:"accepted"`
+	At time.Time `json:"at"`
+	By string    `json:"by"`
+
+	// Changes Edits that came with it; absent where it brought an older one back
+	Changes *int `json:"changes,omitempty"`
+	CopyOf  *int `json:"copyOf,omitempty"`
+
+	// For Roles and people that it was made for first, by name
+	For      []string       `json:"for"`
+	ForAllAt *time.Time     `json:"forAllAt,omitempty"`
+	Note     string         `json:"note"`
+	Number   int            `json:"number"`
+	Use      ReleaseToldUse `json:"use"`
+}
+
+// ReleaseToldUse defines model for ReleaseTold.Use.
+type ReleaseToldUse string
 
 // Released A release.
 type Released struct {
@@ -1259,6 +1425,25 @@ type ScreenMay = words.ScreenMay
 
 // ScreenRow Who may be on one screen.
 type ScreenRow = build.ScreenRow
+
+// ScreenThen defines model for ScreenThen.
+type ScreenThen struct {
+	// Differences What was changed since
+	Differences []ChangeTold `json:"differences"`
+
+	// Refused A no: a code that docs/errors.md lists, what happened, what to do.
+	Refused *Problem `json:"refused,omitempty"`
+
+	// Seq The last edit that is in it
+	Seq int64 `json:"seq"`
+
+	// There There was such a screen
+	There bool   `json:"there"`
+	Title string `json:"title"`
+
+	// View A screen as it is drawn.
+	View *View `json:"view,omitempty"`
+}
 
 // SeenBy How a role alone would see a way.
 type SeenBy = build.SeenBy
@@ -1344,6 +1529,12 @@ type SitePlanView = element.SitePlanView
 
 // SitePoint One point of a site plan: a record, or a fixed mark.
 type SitePoint = element.SitePoint
+
+// Some Those who use a release before all do: any with one of the roles, and these people
+type Some struct {
+	People []string `json:"people"`
+	Roles  []string `json:"roles"`
+}
 
 // Sort One part of the order of a list.
 type Sort = ask.Sort
@@ -1655,6 +1846,18 @@ type WorkRowsRequest struct {
 	Work WorkRequest `json:"work"`
 }
 
+// Number defines model for Number.
+type Number = int
+
+// Once defines model for Once.
+type Once = string
+
+// Project defines model for Project.
+type Project = string
+
+// No A no: a code that docs/errors.md lists, what happened, what to do.
+type No = Problem
+
 // MakeApplicationParams defines parameters for MakeApplication.
 type MakeApplicationParams struct {
 	// Into the address of an application that has neither tables nor screens yet, which gets them
@@ -1673,6 +1876,15 @@ type GetCommandsParams struct {
 	Before *int64 `form:"before,omitempty" json:"before,omitempty"`
 }
 
+// GetDifferencesParams defines parameters for GetDifferences.
+type GetDifferencesParams struct {
+	// Was a release; 0: there was none
+	Was int `form:"was" json:"was"`
+
+	// Now a release; absent: the draft
+	Now *int `form:"now,omitempty" json:"now,omitempty"`
+}
+
 // EditParams defines parameters for Edit.
 type EditParams struct {
 	// IdempotencyKey made by who sends it; what is sent again with it is done once
@@ -1685,9 +1897,43 @@ type GetEquipmentParams struct {
 	As     string `form:"as" json:"as"`
 }
 
+// GetBuildEventsParams defines parameters for GetBuildEvents.
+type GetBuildEventsParams struct {
+	// Tab under which it says where in the builder it is
+	Tab *string `form:"tab,omitempty" json:"tab,omitempty"`
+}
+
 // GetExtentParams defines parameters for GetExtent.
 type GetExtentParams struct {
 	As string `form:"as" json:"as"`
+}
+
+// GetHistoryParams defines parameters for GetHistory.
+type GetHistoryParams struct {
+	// Entity only those that touch it
+	Entity *string `form:"entity,omitempty" json:"entity,omitempty"`
+
+	// By only those of this person
+	By *string `form:"by,omitempty" json:"by,omitempty"`
+
+	// Before older than this one
+	Before *int64 `form:"before,omitempty" json:"before,omitempty"`
+}
+
+// GetScreenThenJSONBody defines parameters for GetScreenThen.
+type GetScreenThenJSONBody struct {
+	As string     `json:"as"`
+	At *time.Time `json:"at,omitempty"`
+
+	// Before an edit
+	Before *int64 `json:"before,omitempty"`
+	Screen string `json:"screen"`
+}
+
+// TakeBackParams defines parameters for TakeBack.
+type TakeBackParams struct {
+	// IdempotencyKey made by who sends it; what is sent again with it is done once
+	IdempotencyKey *Once `json:"Idempotency-Key,omitempty"`
 }
 
 // GetLogParams defines parameters for GetLog.
@@ -1767,10 +2013,32 @@ type RedoParams struct {
 	IdempotencyKey *string `json:"Idempotency-Key,omitempty"`
 }
 
+// GetReleasesParams defines parameters for GetReleases.
+type GetReleasesParams struct {
+	// Before older than this one
+	Before *int `form:"before,omitempty" json:"before,omitempty"`
+}
+
 // PutIntoUseParams defines parameters for PutIntoUse.
 type PutIntoUseParams struct {
 	// IdempotencyKey made by who sends it; what is sent again with it is done once
-	IdempotencyKey *string `json:"Idempotency-Key,omitempty"`
+	IdempotencyKey *Once `json:"Idempotency-Key,omitempty"`
+}
+
+// BringBackJSONBody defines parameters for BringBack.
+type BringBackJSONBody struct {
+	Note *string `json:"note,omitempty"`
+}
+
+// BringBackParams defines parameters for BringBack.
+type BringBackParams struct {
+	// IdempotencyKey made by who sends it; what is sent again with it is done once
+	IdempotencyKey *Once `json:"Idempotency-Key,omitempty"`
+}
+
+// EndTrialJSONBody defines parameters for EndTrial.
+type EndTrialJSONBody struct {
+	All bool `json:"all"`
 }
 
 // UndoParams defines parameters for Undo.
@@ -1897,6 +2165,9 @@ type EditJSONRequestBody = EditRequest
 // ProposeEquipmentJSONRequestBody defines body for ProposeEquipment for application/json ContentType.
 type ProposeEquipmentJSONRequestBody = EquipmentAsked
 
+// GetScreenThenJSONRequestBody defines body for GetScreenThen for application/json ContentType.
+type GetScreenThenJSONRequestBody GetScreenThenJSONBody
+
 // SetRightsJSONRequestBody defines body for SetRights for application/json ContentType.
 type SetRightsJSONRequestBody = RightsChange
 
@@ -1909,11 +2180,23 @@ type AddPictureJSONRequestBody = AddPicture
 // PractiseJSONRequestBody defines body for Practise for application/json ContentType.
 type PractiseJSONRequestBody = PractiseRequest
 
+// ShowPresenceJSONRequestBody defines body for ShowPresence for application/json ContentType.
+type ShowPresenceJSONRequestBody = Presence
+
 // ProposeJSONRequestBody defines body for Propose for application/json ContentType.
 type ProposeJSONRequestBody = ProposalRequest
 
 // ProposeLaterJSONRequestBody defines body for ProposeLater for application/json ContentType.
 type ProposeLaterJSONRequestBody = LaterAsked
+
+// PutIntoUseJSONRequestBody defines body for PutIntoUse for application/json ContentType.
+type PutIntoUseJSONRequestBody = NewRelease
+
+// BringBackJSONRequestBody defines body for BringBack for application/json ContentType.
+type BringBackJSONRequestBody BringBackJSONBody
+
+// EndTrialJSONRequestBody defines body for EndTrial for application/json ContentType.
+type EndTrialJSONRequestBody EndTrialJSONBody
 
 // ProposeTagJSONRequestBody defines body for ProposeTag for application/json ContentType.
 type ProposeTagJSONRequestBody = TagAsked
@@ -2055,6 +2338,9 @@ type ServerInterface interface {
 	// ReadCondition Read a condition
 	// (POST /api/build/{project}/condition)
 	ReadCondition(c *gin.Context, project string)
+	// GetDifferences What is different between two releases, or a release and the draft, thing by thing, and in who gets where
+	// (GET /api/build/{project}/differences)
+	GetDifferences(c *gin.Context, project Project, params GetDifferencesParams)
 	// Edit Make an edit
 	// (POST /api/build/{project}/edits)
 	Edit(c *gin.Context, project string, params EditParams)
@@ -2066,13 +2352,22 @@ type ServerInterface interface {
 	GetEquipment(c *gin.Context, project string, table string, params GetEquipmentParams)
 	// GetBuildEvents Edits of all builders, as server-sent events
 	// (GET /api/build/{project}/events)
-	GetBuildEvents(c *gin.Context, project string)
+	GetBuildEvents(c *gin.Context, project string, params GetBuildEventsParams)
 	// ExportApplication An application as a file
 	// (GET /api/build/{project}/export)
 	ExportApplication(c *gin.Context, project string)
 	// GetExtent The least and the most of a field of numbers; nothing where there are no records
 	// (GET /api/build/{project}/extent/{table}/{field})
 	GetExtent(c *gin.Context, project string, table string, field string, params GetExtentParams)
+	// GetHistory Edits that were made, newest first, as sentences
+	// (GET /api/build/{project}/history)
+	GetHistory(c *gin.Context, project Project, params GetHistoryParams)
+	// GetScreenThen A screen as it was at a time or before an edit, as the walked user would have got it over the records as they are now
+	// (POST /api/build/{project}/history/screen)
+	GetScreenThen(c *gin.Context, project Project)
+	// TakeBack Take one edit back, of whomever it was, where nothing of it was changed since
+	// (POST /api/build/{project}/history/{seq}/back)
+	TakeBack(c *gin.Context, project Project, seq int64, params TakeBackParams)
 	// GetLog Who did what to rights, releases and accounts
 	// (GET /api/build/{project}/log)
 	GetLog(c *gin.Context, project string, params GetLogParams)
@@ -2115,6 +2410,9 @@ type ServerInterface interface {
 	// Practise Press without keeping anything
 	// (POST /api/build/{project}/practise)
 	Practise(c *gin.Context, project string)
+	// ShowPresence Say where in the builder a tab is, so that others see it
+	// (POST /api/build/{project}/presence)
+	ShowPresence(c *gin.Context, project Project)
 	// Propose How an input can get its value
 	// (POST /api/build/{project}/proposals)
 	Propose(c *gin.Context, project string)
@@ -2130,15 +2428,30 @@ type ServerInterface interface {
 	// GetReachPath How somebody gets to a screen, and back
 	// (GET /api/build/{project}/reach/path)
 	GetReachPath(c *gin.Context, project string, params GetReachPathParams)
+	// GetReadiness What stands in the way of releasing the draft; walks are gone for it
+	// (GET /api/build/{project}/readiness)
+	GetReadiness(c *gin.Context, project Project)
 	// GetRecords Records to walk on
 	// (GET /api/build/{project}/records/{table})
 	GetRecords(c *gin.Context, project string, table string, params GetRecordsParams)
 	// Redo Make it again
 	// (POST /api/build/{project}/redo)
 	Redo(c *gin.Context, project string, params RedoParams)
+	// GetReleases The releases, newest first
+	// (GET /api/build/{project}/releases)
+	GetReleases(c *gin.Context, project Project, params GetReleasesParams)
 	// PutIntoUse Put the draft into use
 	// (POST /api/build/{project}/releases)
-	PutIntoUse(c *gin.Context, project string, params PutIntoUseParams)
+	PutIntoUse(c *gin.Context, project Project, params PutIntoUseParams)
+	// BringBack A new release with the content of an older one; the draft stays as it is
+	// (POST /api/build/{project}/releases/{number}/again)
+	BringBack(c *gin.Context, project Project, number Number, params BringBackParams)
+	// ExportRelease A release as a file
+	// (GET /api/build/{project}/releases/{number}/export)
+	ExportRelease(c *gin.Context, project Project, number Number)
+	// EndTrial Let all use the release that some use first, or nobody any more
+	// (POST /api/build/{project}/releases/{number}/first)
+	EndTrial(c *gin.Context, project Project, number Number)
 	// GetRights Who may do what, at one look
 	// (GET /api/build/{project}/rights)
 	GetRights(c *gin.Context, project string)
@@ -2615,6 +2928,50 @@ func (siw *ServerInterfaceWrapper) ReadCondition(c *gin.Context) {
 	siw.Handler.ReadCondition(c, project)
 }
 
+// GetDifferences operation middleware
+func (siw *ServerInterfaceWrapper) GetDifferences(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetDifferencesParams
+
+	// ------------- Required query parameter "was" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, true, "was", c.Request.URL.Query(), &params.Was, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter was: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "now" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "now", c.Request.URL.Query(), &params.Now, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter now: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetDifferences(c, project, params)
+}
+
 // Edit operation middleware
 func (siw *ServerInterfaceWrapper) Edit(c *gin.Context) {
 
@@ -2757,6 +3114,17 @@ func (siw *ServerInterfaceWrapper) GetBuildEvents(c *gin.Context) {
 		return
 	}
 
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetBuildEventsParams
+
+	// ------------- Optional query parameter "tab" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "tab", c.Request.URL.Query(), &params.Tab, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter tab: %w", err), http.StatusBadRequest)
+		return
+	}
+
 	for _, middleware := range siw.HandlerMiddlewares {
 		middleware(c)
 		if c.IsAborted() {
@@ -2764,7 +3132,7 @@ func (siw *ServerInterfaceWrapper) GetBuildEvents(c *gin.Context) {
 		}
 	}
 
-	siw.Handler.GetBuildEvents(c, project)
+	siw.Handler.GetBuildEvents(c, project, params)
 }
 
 // ExportApplication operation middleware
@@ -2844,6 +3212,141 @@ func (siw *ServerInterfaceWrapper) GetExtent(c *gin.Context) {
 	}
 
 	siw.Handler.GetExtent(c, project, table, field, params)
+}
+
+// GetHistory operation middleware
+func (siw *ServerInterfaceWrapper) GetHistory(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetHistoryParams
+
+	// ------------- Optional query parameter "entity" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "entity", c.Request.URL.Query(), &params.Entity, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter entity: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "by" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "by", c.Request.URL.Query(), &params.By, runtime.BindQueryParameterOptions{Type: "string", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter by: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Optional query parameter "before" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "before", c.Request.URL.Query(), &params.Before, runtime.BindQueryParameterOptions{Type: "integer", Format: "int64"})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter before: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetHistory(c, project, params)
+}
+
+// GetScreenThen operation middleware
+func (siw *ServerInterfaceWrapper) GetScreenThen(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetScreenThen(c, project)
+}
+
+// TakeBack operation middleware
+func (siw *ServerInterfaceWrapper) TakeBack(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "seq" -------------
+	var seq int64
+
+	err = runtime.BindStyledParameterWithOptions("simple", "seq", c.Param("seq"), &seq, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "integer", Format: "int64", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter seq: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params TakeBackParams
+
+	headers := c.Request.Header
+
+	// ------------- Optional header parameter "Idempotency-Key" -------------
+	if valueList, found := headers[http.CanonicalHeaderKey("Idempotency-Key")]; found {
+		var IdempotencyKey Once
+		n := len(valueList)
+		if n != 1 {
+			siw.ErrorHandler(c, fmt.Errorf("Expected one value for Idempotency-Key, got %d", n), http.StatusBadRequest)
+			return
+		}
+
+		err = runtime.BindStyledParameterWithOptions("simple", "Idempotency-Key", valueList[0], &IdempotencyKey, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationHeader, Explode: false, Required: false, Type: "string", Format: ""})
+		if err != nil {
+			siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter Idempotency-Key: %w", err), http.StatusBadRequest)
+			return
+		}
+
+		params.IdempotencyKey = &IdempotencyKey
+
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.TakeBack(c, project, seq, params)
 }
 
 // GetLog operation middleware
@@ -3365,6 +3868,31 @@ func (siw *ServerInterfaceWrapper) Practise(c *gin.Context) {
 	siw.Handler.Practise(c, project)
 }
 
+// ShowPresence operation middleware
+func (siw *ServerInterfaceWrapper) ShowPresence(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ShowPresence(c, project)
+}
+
 // Propose operation middleware
 func (siw *ServerInterfaceWrapper) Propose(c *gin.Context) {
 
@@ -3556,6 +4084,31 @@ func (siw *ServerInterfaceWrapper) GetReachPath(c *gin.Context) {
 	siw.Handler.GetReachPath(c, project, params)
 }
 
+// GetReadiness operation middleware
+func (siw *ServerInterfaceWrapper) GetReadiness(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetReadiness(c, project)
+}
+
 // GetRecords operation middleware
 func (siw *ServerInterfaceWrapper) GetRecords(c *gin.Context) {
 
@@ -3666,6 +4219,42 @@ func (siw *ServerInterfaceWrapper) Redo(c *gin.Context) {
 	siw.Handler.Redo(c, project, params)
 }
 
+// GetReleases operation middleware
+func (siw *ServerInterfaceWrapper) GetReleases(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params GetReleasesParams
+
+	// ------------- Optional query parameter "before" -------------
+
+	err = runtime.BindQueryParameterWithOptions("form", true, false, "before", c.Request.URL.Query(), &params.Before, runtime.BindQueryParameterOptions{Type: "integer", Format: ""})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter before: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetReleases(c, project, params)
+}
+
 // PutIntoUse operation middleware
 func (siw *ServerInterfaceWrapper) PutIntoUse(c *gin.Context) {
 
@@ -3673,7 +4262,7 @@ func (siw *ServerInterfaceWrapper) PutIntoUse(c *gin.Context) {
 	_ = err
 
 	// ------------- Path parameter "project" -------------
-	var project string
+	var project Project
 
 	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
 	if err != nil {
@@ -3688,7 +4277,7 @@ func (siw *ServerInterfaceWrapper) PutIntoUse(c *gin.Context) {
 
 	// ------------- Optional header parameter "Idempotency-Key" -------------
 	if valueList, found := headers[http.CanonicalHeaderKey("Idempotency-Key")]; found {
-		var IdempotencyKey string
+		var IdempotencyKey Once
 		n := len(valueList)
 		if n != 1 {
 			siw.ErrorHandler(c, fmt.Errorf("Expected one value for Idempotency-Key, got %d", n), http.StatusBadRequest)
@@ -3713,6 +4302,132 @@ func (siw *ServerInterfaceWrapper) PutIntoUse(c *gin.Context) {
 	}
 
 	siw.Handler.PutIntoUse(c, project, params)
+}
+
+// BringBack operation middleware
+func (siw *ServerInterfaceWrapper) BringBack(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "number" -------------
+	var number Number
+
+	err = runtime.BindStyledParameterWithOptions("simple", "number", c.Param("number"), &number, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "integer", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter number: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// Parameter object where we will unmarshal all parameters from the context
+	var params BringBackParams
+
+	headers := c.Request.Header
+
+	// ------------- Optional header parameter "Idempotency-Key" -------------
+	if valueList, found := headers[http.CanonicalHeaderKey("Idempotency-Key")]; found {
+		var IdempotencyKey Once
+		n := len(valueList)
+		if n != 1 {
+			siw.ErrorHandler(c, fmt.Errorf("Expected one value for Idempotency-Key, got %d", n), http.StatusBadRequest)
+			return
+		}
+
+		err = runtime.BindStyledParameterWithOptions("simple", "Idempotency-Key", valueList[0], &IdempotencyKey, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationHeader, Explode: false, Required: false, Type: "string", Format: ""})
+		if err != nil {
+			siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter Idempotency-Key: %w", err), http.StatusBadRequest)
+			return
+		}
+
+		params.IdempotencyKey = &IdempotencyKey
+
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.BringBack(c, project, number, params)
+}
+
+// ExportRelease operation middleware
+func (siw *ServerInterfaceWrapper) ExportRelease(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "number" -------------
+	var number Number
+
+	err = runtime.BindStyledParameterWithOptions("simple", "number", c.Param("number"), &number, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "integer", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter number: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ExportRelease(c, project, number)
+}
+
+// EndTrial operation middleware
+func (siw *ServerInterfaceWrapper) EndTrial(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	// ------------- Path parameter "number" -------------
+	var number Number
+
+	err = runtime.BindStyledParameterWithOptions("simple", "number", c.Param("number"), &number, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "integer", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter number: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.EndTrial(c, project, number)
 }
 
 // GetRights operation middleware
@@ -5805,7 +6520,17 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.POST(options.BaseURL+"/api/build/:project/proposals", wrapper.Propose)
 	router.GET(options.BaseURL+"/api/build/:project/records/:table", wrapper.GetRecords)
 	router.GET(options.BaseURL+"/api/build/:project/orders/:table", wrapper.GetOrders)
+	router.GET(options.BaseURL+"/api/build/:project/releases", wrapper.GetReleases)
 	router.POST(options.BaseURL+"/api/build/:project/releases", wrapper.PutIntoUse)
+	router.GET(options.BaseURL+"/api/build/:project/readiness", wrapper.GetReadiness)
+	router.POST(options.BaseURL+"/api/build/:project/releases/:number/again", wrapper.BringBack)
+	router.POST(options.BaseURL+"/api/build/:project/releases/:number/first", wrapper.EndTrial)
+	router.GET(options.BaseURL+"/api/build/:project/releases/:number/export", wrapper.ExportRelease)
+	router.GET(options.BaseURL+"/api/build/:project/differences", wrapper.GetDifferences)
+	router.GET(options.BaseURL+"/api/build/:project/history", wrapper.GetHistory)
+	router.POST(options.BaseURL+"/api/build/:project/history/:seq/back", wrapper.TakeBack)
+	router.POST(options.BaseURL+"/api/build/:project/history/screen", wrapper.GetScreenThen)
+	router.POST(options.BaseURL+"/api/build/:project/presence", wrapper.ShowPresence)
 	router.GET(options.BaseURL+"/api/build/:project/events", wrapper.GetBuildEvents)
 	router.POST(options.BaseURL+"/api/me/password", wrapper.ChangePassword)
 	router.POST(options.BaseURL+"/api/me/sign-out-everywhere", wrapper.SignOutEverywhere)

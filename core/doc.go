@@ -20,5 +20,6 @@
 //   - build: what builders are offered, shown and told
 //   - check: what is proven without running
 //   - whole: the map, the table of who gets where; walk: walks that are gone again
+//   - differ: what is different between two states of a project, in words
 //   - stand: a small project with records, for tests
 package core

@@ -162,7 +162,7 @@ func TestUsersRunTheReleaseBuildersTheDraft(t *testing.T) {
 		t.Errorf("the builder sees %q", w.View.Heading)
 	}
 	old := mira.open("/cabins")
-	arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
+	arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 	time.Sleep(1100 * time.Millisecond)
 	if got := mira.open("/cabins").View.Heading; got != "All cabins" {
 		t.Errorf("after the release: %q", got)
@@ -172,7 +172,7 @@ func TestUsersRunTheReleaseBuildersTheDraft(t *testing.T) {
 		t.Errorf("%d %+v", status, problem)
 	}
 	arno.must("POST", "/api/build/tarnhorn/undo", nil, nil)
-	arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
+	arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 }
 
 // Last, since it takes the database away: a clear answer, and all goes on by itself.

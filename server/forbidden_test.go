@@ -536,7 +536,7 @@ func TestEveryCallOfTheDocumentIsGuarded(t *testing.T) {
 	tried := 0
 	for path, item := range document.Paths.Map() {
 		for method, operation := range item.Operations() {
-			address := strings.NewReplacer("{project}", "tarnhorn", "{table}", "t_staff", "{person}", "a_mira", "{element}", "e_x", "{field}", "f_name", "{occurrence}", "1").Replace(path) + "?at=x.1.0&trail=x&n=1&element=e&as=a_mira&record=1&screen=s_cabin&who=r_tech&from=s_cabin&to=s_defect"
+			address := strings.NewReplacer("{project}", "tarnhorn", "{table}", "t_staff", "{person}", "a_mira", "{element}", "e_x", "{field}", "f_name", "{occurrence}", "1", "{seq}", "1", "{number}", "1").Replace(path) + "?at=x.1.0&trail=x&n=1&element=e&as=a_mira&record=1&screen=s_cabin&who=r_tech&from=s_cabin&to=s_defect&was=1"
 			body := "{}"
 			if operation.RequestBody == nil {
 				body = ""

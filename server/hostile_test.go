@@ -130,12 +130,12 @@ func TestAReleaseWhilePeopleWork(t *testing.T) {
 	for i := range 5 {
 		heading := fmt.Sprintf("Cabins %d", i)
 		arno.must("POST", "/api/build/tarnhorn/edits", map[string]any{"patch": []any{map[string]any{"op": "replace", "path": "/s_cabins/heading", "value": heading}}}, nil)
-		arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
+		arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 	}
 	close(stop)
 	wait.Wait()
 	for range 5 {
 		arno.must("POST", "/api/build/tarnhorn/undo", nil, nil)
 	}
-	arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
+	arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 }

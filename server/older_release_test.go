@@ -49,7 +49,7 @@ func TestAPressInAnOlderReleaseKeepsToTheNewest(t *testing.T) {
 		}
 		release := func() {
 			t.Helper()
-			if _, err := up.Store.PutIntoUse(t.Context(), id, "a_arno", ""); err != nil {
+			if _, err := up.Store.PutIntoUse(t.Context(), store.NewRelease{Project: id, By: "a_arno"}); err != nil {
 				t.Fatal(err)
 			}
 		}

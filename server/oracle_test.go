@@ -117,7 +117,7 @@ func makeRuled(ctx context.Context, bodies patch.Bodies) (*ruledProject, error) 
 		}
 		r.people = append(r.people, somebody{login, set})
 	}
-	if _, err := up.Store.PutIntoUse(ctx, id, "a_arno", ""); err != nil {
+	if _, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: id, By: "a_arno"}); err != nil {
 		return nil, err
 	}
 	return r, r.read(ctx)

@@ -25,7 +25,7 @@ func TestADatabaseThatChangesUnderARelease(t *testing.T) {
 	wish := propose.Wish{Title: "Moving", Connection: "tarnhorn", Tables: []propose.TableWish{{Schema: "moving", Name: "crates"}}}
 	var made api.MadeApplication
 	p.must("POST", "/api/applications", wish, &made)
-	p.must("POST", "/api/build/moving/releases", nil, nil)
+	p.must("POST", "/api/build/moving/releases", map[string]any{}, nil)
 	open := func(address string) (int, string) {
 		status, answer := p.call("POST", "/api/use/moving/open", map[string]string{"address": address})
 		return status, string(answer)
@@ -78,7 +78,7 @@ func TestADatabaseThatChangesUnderARelease(t *testing.T) {
 		}
 		if c.mends {
 			p.must("POST", "/api/build/moving/edits", map[string]any{"patch": found.Patch}, nil)
-			p.must("POST", "/api/build/moving/releases", nil, nil)
+			p.must("POST", "/api/build/moving/releases", map[string]any{}, nil)
 			if status, answer := open("/crates"); status != 200 {
 				t.Errorf("after %s was mended the list answers %d %.300s", c.sql, status, answer)
 			}

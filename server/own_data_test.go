@@ -145,7 +145,7 @@ func TestAnApplicationIsMadeOverAConnection(t *testing.T) {
 	if slices.ContainsFunc(draft.Findings, func(f check.Finding) bool { return f.Severity != check.Note }) || draft.Changes != 1 || !draft.Undo {
 		t.Errorf("%d findings, %d changes: %+v", len(draft.Findings), draft.Changes, draft.Findings)
 	}
-	p.must("POST", "/api/build/"+made.Slug+"/releases", nil, nil)
+	p.must("POST", "/api/build/"+made.Slug+"/releases", map[string]any{}, nil)
 	var shown api.Shown
 	p.must("POST", "/api/use/"+made.Slug+"/open", map[string]string{"address": "/cabins"}, &shown)
 	if list := mainList(shown); list == nil || list.Count < 100 {

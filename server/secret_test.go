@@ -7,6 +7,7 @@ import (
 
 	"ambergate/api"
 	"ambergate/demo"
+	"ambergate/store"
 )
 
 // What is typed into a secret field is never kept, whatever else is.
@@ -31,7 +32,7 @@ func TestWhatIsTypedIntoASecretFieldIsNotKept(t *testing.T) {
 	if err := up.Store.SetRoles(t.Context(), "a_arno", "a_sela", "p_secrets", []string{"r_lead"}, ""); err != nil {
 		t.Fatal(err)
 	}
-	if _, err := up.Store.PutIntoUse(t.Context(), "p_secrets", "a_arno", ""); err != nil {
+	if _, err := up.Store.PutIntoUse(t.Context(), store.NewRelease{Project: "p_secrets", By: "a_arno"}); err != nil {
 		t.Fatal(err)
 	}
 	p := as(t, "sela")

@@ -68,7 +68,7 @@ func TestAStreamEndsWhenItsReleaseRolesOrGuardDo(t *testing.T) {
 	jon.must("POST", "/api/use/tarnhorn/open", map[string]string{"address": "/drive-room?lift=1"}, &shown)
 	stream := followed(t.Context(), t, jon, eventsOf("tarnhorn", shown))
 	arno.must("POST", "/api/build/tarnhorn/edits", map[string]any{"patch": []any{map[string]any{"op": "add", "path": "/s_drive/guard", "value": "record.f_name != \"Shut today\""}}}, nil)
-	arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
+	arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 	if last := endsWith(t, stream, 30*time.Second); last != "ended" {
 		t.Errorf("after a release: %q", last)
 	}
@@ -82,7 +82,7 @@ func TestAStreamEndsWhenItsReleaseRolesOrGuardDo(t *testing.T) {
 			t.Error(err)
 		}
 		arno.must("POST", "/api/build/tarnhorn/undo", nil, nil)
-		arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
+		arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 	}()
 	time.Sleep(3100 * time.Millisecond) // what was just opened is asked again after three seconds, when something was written
 	sela := as(t, "sela")

@@ -32,7 +32,7 @@ func TestNobodyGetsInUnsigned(t *testing.T) {
 func TestUsersDoNotBuild(t *testing.T) {
 	p := as(t, "mira")
 	p.refused("GET", "/api/build/tarnhorn", nil, http.StatusForbidden, "no-builder")
-	p.refused("POST", "/api/build/tarnhorn/releases", nil, http.StatusForbidden, "no-builder")
+	p.refused("POST", "/api/build/tarnhorn/releases", map[string]any{}, http.StatusForbidden, "no-builder")
 	p.refused("POST", "/api/build/tarnhorn/edits", map[string]any{"patch": []any{}}, http.StatusForbidden, "no-builder")
 }
 
@@ -165,7 +165,7 @@ func TestDialogsLieOverTheirPlace(t *testing.T) {
 		"kind": "button", "pos": 50, "cell": map[string]int{"row": 40, "col": 1, "w": 2}, "words": "Close this",
 		"gate": map[string]any{"cases": map[string]any{"c_1": map[string]any{"pos": 1, "move": map[string]any{"kind": "close"}}}},
 	}}}}, nil)
-	arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
+	arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 	time.Sleep(1100 * time.Millisecond) // the newest release is looked up once a second
 	p := as(t, "mira")
 	// Standing in full, what closes goes back to where one came from; without that up.
@@ -196,7 +196,7 @@ func TestDialogsLieOverTheirPlace(t *testing.T) {
 		t.Error("the dialog is open again after it was left by a full move")
 	}
 	arno.must("POST", "/api/build/tarnhorn/undo", nil, nil)
-	arno.must("POST", "/api/build/tarnhorn/releases", nil, nil)
+	arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 }
 
 func TestCommandsGoToThePlantAndTellTheirOutcome(t *testing.T) {

@@ -21,7 +21,7 @@ func one(t *testing.T, sql string) (n int) {
 func TestWhatIsOldIsForgottenAndWhatIsNotStays(t *testing.T) {
 	id := newProject(t, "p_aged")
 	for range 3 {
-		if _, err := up.Store.PutIntoUse(ctx, id, "a_arno", ""); err != nil {
+		if _, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: id, By: "a_arno"}); err != nil {
 			t.Fatal(err)
 		}
 	}

@@ -2,7 +2,8 @@
 // sessions, trails, and the log of plant commands.
 //
 //   - store.go: the database and its migrations, in migrations/
-//   - projects.go, edits.go, pictures.go: projects, their releases, edits and pictures
+//   - projects.go, edits.go, pictures.go: projects, their edits and pictures
+//   - releases.go, history.go: their releases; edits that were made
 //   - people.go, links.go: people as who administers the program sees them; links by which a password is set
 //   - devices.go: unattended displays, and the codes by which they come in
 //   - issued.go: who comes in by an issuer of OpenID Connect

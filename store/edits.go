@@ -179,7 +179,7 @@ func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error
 	touched, inverse, err := patch.Apply(bodies, e.Patch)
 	var wrong *patch.Error
 	if errors.As(err, &wrong) && wrong.Stale {
-		return Applied{}, whoChanged(ctx, tx, e.Project, entityOf(wrong.Path))
+		return Applied{}, whoChanged(ctx, tx, e.Project, patch.Op{Path: wrong.Path}.Entity())
 	}
 	if err != nil {
 		return Applied{}, err
@@ -209,7 +209,7 @@ func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error
 func loadTouched(ctx context.Context, tx pgx.Tx, e Edit) (patch.Bodies, map[string]int64, error) {
 	ids := map[string]bool{}
 	for _, op := range e.Patch {
-		ids[entityOf(op.Path)] = true
+		ids[op.Entity()] = true
 	}
 	for id := range e.Versions {
 		ids[id] = true
@@ -264,18 +264,6 @@ func whoChanged(ctx context.Context, tx pgx.Tx, projectID, entity string) error 
 	return stale
 }
 
-func entityOf(path string) string {
-	for i := 1; i < len(path); i++ {
-		if path[i] == '/' {
-			return path[1:i]
-		}
-	}
-	if path == "" {
-		return ""
-	}
-	return path[1:]
-}
-
 // mustJSON writes what came from JSON, which cannot fail.
 func mustJSON(v any) json.RawMessage {
 	text, err := json.Marshal(v)
@@ -303,7 +291,7 @@ func (s *Store) History(ctx context.Context, id, by string) (History, error) {
 		(select count(*) from edit e where e.project = p.id and e.undone is null and e.seq > last.seq and (e.undoes is null or e.undoes <= last.seq)
 			and not exists (select 1 from edit x where x.project = p.id and x.undone = e.seq and x.seq > last.seq and x.undoes <= last.seq)),
 		last.seq
-		from project p, lateral (select coalesce((select seq from release r where r.project = p.id and r.number = p.released), 0) as seq) last where p.id = $1`, id, by).Scan(&h.Undo, &h.Redo, &h.Changes, &h.Released)
+		from project p, lateral (select coalesce((select seq from release r where r.project = p.id and r.number = coalesce(p.trial, p.released)), 0) as seq) last where p.id = $1`, id, by).Scan(&h.Undo, &h.Redo, &h.Changes, &h.Released)
 	if err != nil {
 		return History{}, fmt.Errorf("read the history: %w", none(err))
 	}

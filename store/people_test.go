@@ -177,7 +177,7 @@ func TestChangesSinceTheReleaseCountWhatWasTakenBack(t *testing.T) {
 	}
 	undo := func() { back(func() (store.Applied, error) { return up.Store.Undo(ctx, id, "a_arno", "") }) }
 	edit("One")
-	if _, err := up.Store.PutIntoUse(ctx, id, "a_arno", ""); err != nil {
+	if _, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: id, By: "a_arno"}); err != nil {
 		t.Fatal(err)
 	}
 	changes(0)

@@ -5,8 +5,6 @@ import (
 	"encoding/json"
 	"errors"
 	"fmt"
-	"strconv"
-	"time"
 
 	"github.com/jackc/pgerrcode"
 	"github.com/jackc/pgx/v5"
@@ -19,7 +17,8 @@ import (
 type Draft struct {
 	Project  string
 	Seq      int64
-	Released int // number of the newest release; 0 for none
+	Released int // number of the release that all use; 0 for none
+	Trial    int // of the one that some use first; 0 for none
 	Entities map[string]json.RawMessage
 	Versions map[string]int64
 }
@@ -108,13 +107,32 @@ func (s *Store) Projects(ctx context.Context) ([]ProjectInfo, error) {
 	return list, nil
 }
 
-// ProjectState gives a project's sequence number and newest release; ErrNone if there is no such project.
-func (s *Store) ProjectState(ctx context.Context, id string) (seq int64, released int, err error) {
-	err = s.pool.QueryRow(ctx, `select seq, coalesce(released, 0) from project where id = $1`, id).Scan(&seq, &released)
-	if err != nil {
-		return 0, 0, fmt.Errorf("find the project: %w", none(err))
+// State is how far a project is.
+type State struct {
+	Seq      int64
+	Released int    // number of the release that all use; 0 for none
+	Trial    *Trial // nil where nobody uses another one first
+}
+
+// TrialNumber is the number of the release that some use first; 0 for none.
+func (s State) TrialNumber() int {
+	if s.Trial == nil {
+		return 0
 	}
-	return seq, released, nil
+	return s.Trial.Number
+}
+
+// ProjectState gives how far a project is; ErrNone if there is no such project.
+func (s *Store) ProjectState(ctx context.Context, id string) (State, error) {
+	var out State
+	var trial *int
+	var some *Some
+	err := s.pool.QueryRow(ctx, `select seq, coalesce(released, 0), trial, trial_for from project where id = $1`, id).Scan(&out.Seq, &out.Released, &trial, &some)
+	if err != nil {
+		return State{}, fmt.Errorf("find the project: %w", none(err))
+	}
+	out.Trial = trialOf(trial, some)
+	return out, nil
 }
 
 // Draft reads a project whole.
@@ -133,7 +151,7 @@ func (s *Store) DraftSince(ctx context.Context, id string, old *Draft) (*Draft, 
 		if _, err := tx.Exec(ctx, `set transaction isolation level repeatable read read only`); err != nil {
 			return err
 		}
-		if err := tx.QueryRow(ctx, `select seq, coalesce(released, 0) from project where id = $1`, id).Scan(&d.Seq, &d.Released); err != nil {
+		if err := tx.QueryRow(ctx, `select seq, coalesce(released, 0), coalesce(trial, 0) from project where id = $1`, id).Scan(&d.Seq, &d.Released, &d.Trial); err != nil {
 			return none(err)
 		}
 		changed, err := d.versions(ctx, tx, old)
@@ -184,54 +202,4 @@ func (d *Draft) versions(ctx context.Context, tx pgx.Tx, old *Draft) ([]string, 
 		}
 	}
 	return changed, rows.Err()
-}
-
-// Release is a numbered, unchangeable copy of a project.
-type Release struct {
-	Number   int
-	Seq      int64
-	By       string
-	At       time.Time
-	Entities map[string]json.RawMessage
-}
-
-// PutIntoUse makes a release of the draft as it is now and gives its number. The same request sent again gives
-// the number that it got; "" for none.
-func (s *Store) PutIntoUse(ctx context.Context, id, by, request string) (int, error) {
-	var number int
-	err := s.inTx(ctx, "release the project", func(tx pgx.Tx) error {
-		var seq int64
-		if err := tx.QueryRow(ctx, `select seq from project where id = $1 for update`, id).Scan(&seq); err != nil {
-			return none(err)
-		}
-		err := tx.QueryRow(ctx, `select number from release where project = $1 and by = $2 and request = nullif($3, '')`, id, by, request).Scan(&number)
-		if !errors.Is(err, pgx.ErrNoRows) {
-			return err
-		}
-		err = tx.QueryRow(ctx, `insert into release (project, number, document, seq, by, request)
-			select $1, coalesce((select max(number) from release where project = $1), 0) + 1, jsonb_object_agg(id, body), $2, $3, nullif($4, '') from entity where project = $1
-			returning number`, id, seq, by, request).Scan(&number)
-		if err != nil {
-			return err
-		}
-		if _, err = tx.Exec(ctx, `update project set released = $2 where id = $1`, id, number); err != nil {
-			return err
-		}
-		return note(ctx, tx, deed{by, id, Released, strconv.Itoa(number)})
-	})
-	return number, err
-}
-
-// Release reads a release; ErrNone if there is no such one.
-func (s *Store) Release(ctx context.Context, id string, number int) (*Release, error) {
-	r := &Release{Number: number}
-	var document json.RawMessage
-	err := s.pool.QueryRow(ctx, `select document, seq, by, at from release where project = $1 and number = $2`, id, number).Scan(&document, &r.Seq, &r.By, &r.At)
-	if err != nil {
-		return nil, fmt.Errorf("read release %d: %w", number, none(err))
-	}
-	if err := json.Unmarshal(document, &r.Entities); err != nil {
-		return nil, fmt.Errorf("read release %d: %w", number, err)
-	}
-	return r, nil
 }

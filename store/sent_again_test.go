@@ -37,14 +37,14 @@ func TestWhatABuilderSendsAgainIsDoneOnce(t *testing.T) {
 	if other, err := up.Store.Edit(ctx, edit); err != nil || other.Seq == first.Seq {
 		t.Errorf("of somebody else: %+v %v", other, err)
 	}
-	one, err := up.Store.PutIntoUse(ctx, id, "a_arno", "release")
+	one, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: id, By: "a_arno", Request: "release"})
 	if err != nil {
 		t.Fatal(err)
 	}
-	if same, err := up.Store.PutIntoUse(ctx, id, "a_arno", "release"); err != nil || same != one {
+	if same, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: id, By: "a_arno", Request: "release"}); err != nil || same != one {
 		t.Errorf("released again: %d, at first %d; %v", same, one, err)
 	}
-	if next, err := up.Store.PutIntoUse(ctx, id, "a_arno", "another"); err != nil || next != one+1 {
+	if next, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: id, By: "a_arno", Request: "another"}); err != nil || next != one+1 {
 		t.Errorf("another release: %d %v", next, err)
 	}
 	undone, err := up.Store.Undo(ctx, id, "a_other", "undo")

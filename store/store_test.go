@@ -180,7 +180,7 @@ func TestEditsByManyAtOnceAreAllThere(t *testing.T) {
 
 func TestReleasesDoNotChange(t *testing.T) {
 	id := newProject(t, "p_release")
-	first, err := up.Store.PutIntoUse(ctx, id, "a_arno", "")
+	first, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: id, By: "a_arno"})
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -191,7 +191,7 @@ func TestReleasesDoNotChange(t *testing.T) {
 	if err != nil || h.Changes != 1 || !h.Undo || h.Redo {
 		t.Errorf("history %+v %v", h, err)
 	}
-	second, err := up.Store.PutIntoUse(ctx, id, "a_arno", "")
+	second, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: id, By: "a_arno"})
 	if err != nil || second != first+1 {
 		t.Errorf("release %d after %d: %v", second, first, err)
 	}
@@ -304,7 +304,7 @@ func TestPeopleAndProjectsAreListed(t *testing.T) {
 }
 
 func TestWhatIsNotThereIsSaidToBeNotThere(t *testing.T) {
-	if _, _, err := up.Store.ProjectState(ctx, "p_none"); !errors.Is(err, store.ErrNone) {
+	if _, err := up.Store.ProjectState(ctx, "p_none"); !errors.Is(err, store.ErrNone) {
 		t.Errorf("a project: %v", err)
 	}
 	if _, err := up.Store.Draft(ctx, "p_none"); !errors.Is(err, store.ErrNone) {
@@ -313,7 +313,7 @@ func TestWhatIsNotThereIsSaidToBeNotThere(t *testing.T) {
 	if _, err := up.Store.Release(ctx, demo.ProjectID, 999); !errors.Is(err, store.ErrNone) {
 		t.Errorf("a release: %v", err)
 	}
-	if _, err := up.Store.PutIntoUse(ctx, "p_none", "a_arno", ""); !errors.Is(err, store.ErrNone) {
+	if _, err := up.Store.PutIntoUse(ctx, store.NewRelease{Project: "p_none", By: "a_arno"}); !errors.Is(err, store.ErrNone) {
 		t.Errorf("releasing: %v", err)
 	}
 	if _, err := up.Store.Edit(ctx, store.Edit{Project: "p_none", By: "a_arno", Patch: edited(t, rename("X"))}); !errors.Is(err, store.ErrNone) {

@@ -12,8 +12,7 @@ import (
 type Visitor struct {
 	Account            // with the roles in the project
 	Project  string    // id; "" when no project has the slug
-	Seq      int64     // of the project's draft
-	Released int       // its newest release; 0 for none
+	State              // of the project
 	Standing *Standing // nil when there is no such place for this person
 }
 
@@ -24,16 +23,19 @@ func (s *Store) Visit(ctx context.Context, token, slug, trail string, n int, now
 	var roles []string
 	var standing json.RawMessage
 	var seen time.Time
-	err := s.pool.QueryRow(ctx, `select s.seen_at, a.id, a.login, a.name, a.walks, `+rightsIn("p.id")+`, coalesce(p.id, ''), coalesce(p.seq, 0), coalesce(p.released, 0),
+	var trial *int
+	var some *Some
+	err := s.pool.QueryRow(ctx, `select s.seen_at, a.id, a.login, a.name, a.walks, `+rightsIn("p.id")+`, coalesce(p.id, ''), coalesce(p.seq, 0), coalesce(p.released, 0), p.trial, p.trial_for,
 		array(select r.role from account_role r where r.account = a.id and r.project = p.id), case when $3 <> '' then (`+standingOf("$3", "$4", "a.id", "p.id")+`) end, `+deviceOf+`
 		from session s join account a on a.id = s.account left join project p on p.slug = $2 where s.token_hash = $1 and s.ends_at > $5 and s.seen_at > $6`,
-		tokenHash(token), slug, trail, n, now, now.Add(-sessionIdle)).Scan(&seen, &v.ID, &v.Login, &v.Name, &v.Walks, &v.Builds, &v.Administers, &v.Project, &v.Seq, &v.Released, &roles, &standing, &v.Device)
+		tokenHash(token), slug, trail, n, now, now.Add(-sessionIdle)).Scan(&seen, &v.ID, &v.Login, &v.Name, &v.Walks, &v.Builds, &v.Administers, &v.Project, &v.Seq, &v.Released, &trial, &some, &roles, &standing, &v.Device)
 	if err != nil {
 		return Visitor{}, fmt.Errorf("find the session: %w", none(err))
 	}
 	if err := errors.Join(s.touch(ctx, token, seen, now), s.seeDevice(ctx, v.Device, now)); err != nil {
 		return Visitor{}, err
 	}
+	v.Trial = trialOf(trial, some)
 	v.Roles = map[string]bool{}
 	for _, r := range roles {
 		v.Roles[r] = true

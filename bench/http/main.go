@@ -193,7 +193,7 @@ func fifty(base string) error {
 	if err := post(c, base+"/api/build/tarnhorn/edits", map[string]any{"patch": []any{map[string]any{"op": "add", "path": "/s_fifty", "value": screen}}}, nil); err != nil {
 		return err
 	}
-	return post(c, base+"/api/build/tarnhorn/releases", nil, nil)
+	return post(c, base+"/api/build/tarnhorn/releases", map[string]any{}, nil)
 }
 
 type place struct {

@@ -84,3 +84,23 @@ func order(changes []Change) {
 		return cmp.Or(cmp.Compare(rank(a.Kind), rank(b.Kind)), cmp.Compare(a.Name, b.Name), cmp.Compare(a.Entity, b.Entity))
 	})
 }
+
+// Told is a change in words, with who made it.
+type Told struct {
+	Change
+	Words string   `json:"head"`
+	Whole string   `json:"sentence"`
+	By    []string `json:"by,omitempty"` // names
+}
+
+// Tell puts changes into words. Who gives the names of those who made what is different at some places.
+func Tell(changes []Change, who func(paths []string) []string) []Told {
+	out := make([]Told, len(changes))
+	for i, c := range changes {
+		out[i] = Told{Change: c, Words: c.Head(), Whole: c.Sentence()}
+		if who != nil {
+			out[i].By = who(c.Paths)
+		}
+	}
+	return out
+}

@@ -20,6 +20,12 @@ type Op struct {
 	Value json.RawMessage `json:"value,omitempty"`
 }
 
+// Entity gives the entity that an operation is about.
+func (o Op) Entity() string {
+	id, _, _ := strings.Cut(strings.TrimPrefix(o.Path, "/"), "/")
+	return id
+}
+
 // Error says which operation did not fit and why. Stale means that a tested value
 // has changed meanwhile; otherwise the patch itself is wrong.
 type Error struct {

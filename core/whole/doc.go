@@ -2,6 +2,7 @@
 // looks like as a map. It is the same value for the builder's pages, the command line and the API.
 //
 //   - table.go: who gets where, screen by screen, and what is different from another time
+//   - told.go: what is different from another time, as sentences
 //   - path.go: one cell of it: the path there and the way back; every path between two screens
 //   - shut.go: ways that are proven shut to some
 //   - expect.go: what is expected, and whether it is so

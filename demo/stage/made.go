@@ -58,7 +58,7 @@ func (b *browser) call(ctx context.Context, method, path string, body, into any)
 // applications, adds people and says what each may, and the builder releases. Only the passwords, which everybody
 // knows, would be refused there.
 func (s *Stage) make(ctx context.Context) error {
-	if _, _, err := s.Store.ProjectState(ctx, demo.ProjectID); err == nil || !errors.Is(err, store.ErrNone) {
+	if _, err := s.Store.ProjectState(ctx, demo.ProjectID); err == nil || !errors.Is(err, store.ErrNone) {
 		return err
 	}
 	runs, err := s.first(ctx)
@@ -81,15 +81,34 @@ func (s *Stage) make(ctx context.Context) error {
 	if err != nil {
 		return err
 	}
-	for _, slug := range []string{"stores", "tarnhorn"} {
-		if err := builder.call(ctx, http.MethodPost, "/api/build/"+slug+"/releases", struct{}{}, nil); err != nil {
-			return err
-		}
+	// The two lead to each other: what the first needs of the second is broken until that is released too.
+	if err := builder.release(ctx, "stores", "Tarnhorn Ropeway is released right after it."); err != nil {
+		return err
+	}
+	if err := builder.release(ctx, "tarnhorn", ""); err != nil {
+		return err
 	}
 	if err := builder.call(ctx, http.MethodPost, "/api/sign-out", struct{}{}, nil); err != nil {
 		return err
 	}
 	return runs.call(ctx, http.MethodPost, "/api/sign-out", struct{}{}, nil)
+}
+
+// release puts the draft of an application into use, with a reason for what is broken; none where nothing may be.
+func (b *browser) release(ctx context.Context, slug, because string) error {
+	var ready api.Readiness
+	if err := b.call(ctx, http.MethodGet, "/api/build/"+slug+"/readiness", nil, &ready); err != nil {
+		return err
+	}
+	type reason struct {
+		Key     string `json:"key"`
+		Because string `json:"because"`
+	}
+	var accepted []reason
+	for _, stop := range ready.Stops {
+		accepted = append(accepted, reason{stop.Key, because})
+	}
+	return b.call(ctx, http.MethodPost, "/api/build/"+slug+"/releases", map[string]any{"note": "As it begins", "accepted": accepted}, nil)
 }
 
 // first comes in as the first person, by the link that the program prints.

@@ -135,9 +135,9 @@ func TestStartingAgainKeepsEverything(t *testing.T) {
 		t.Error("the first start did not make the data")
 	}
 	before := number(t, `select count(*) from tarnhorn.defects`)
-	seq, released, err := up.Store.ProjectState(context.Background(), demo.ProjectID)
-	if err != nil || seq < 0 || released != 1 {
-		t.Errorf("the project is at %d, release %d (%v)", seq, released, err)
+	is, err := up.Store.ProjectState(context.Background(), demo.ProjectID)
+	if err != nil || is.Seq < 0 || is.Released != 1 {
+		t.Errorf("the project is at %d, release %d (%v)", is.Seq, is.Released, err)
 	}
 	if number(t, `select count(*) from tarnhorn.defects`) != before {
 		t.Error("looking changed the data")

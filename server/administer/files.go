@@ -8,6 +8,7 @@ import (
 	"fmt"
 	"io"
 	"net/http"
+	"strconv"
 	"strings"
 
 	"github.com/gin-gonic/gin"
@@ -26,16 +27,35 @@ const MaxFile = 32 << 20
 
 // ExportApplication sends an application as it is being built, as a file.
 func (s *Side) ExportApplication(c *gin.Context, slug string) {
-	text, err := s.export(c, slug)
+	s.export(c, slug, slug, func(id string) ([]byte, error) { return Export(c, s.Store, id) })
+}
+
+// ExportRelease sends a release as a file.
+func (s *Side) ExportRelease(c *gin.Context, slug string, number int) {
+	s.export(c, slug, slug+"-"+strconv.Itoa(number), func(id string) ([]byte, error) {
+		r, err := s.Store.Release(c, id, number)
+		if errors.Is(err, store.ErrNone) {
+			return nil, &ask.Refusal{Cause: err, Code: "no-release", What: "There is no release " + strconv.Itoa(number) + ".", Then: "Choose another."}
+		}
+		if err != nil {
+			return nil, err
+		}
+		return fileWith(c, s.Store, r.Entities)
+	})
+}
+
+// export sends a file, named for what is in it, to who builds the application.
+func (s *Side) export(c *gin.Context, slug, name string, write func(id string) ([]byte, error)) {
+	text, err := s.exported(c, slug, write)
 	if err != nil {
 		answer.Fail(c, err)
 		return
 	}
-	c.Header("Content-Disposition", `attachment; filename="`+slug+`.json"`) // a slug is made of letters, digits and hyphens
+	c.Header("Content-Disposition", `attachment; filename="`+name+`.json"`) // a slug is made of letters, digits and hyphens
 	c.Data(http.StatusOK, "application/json", text)
 }
 
-func (s *Side) export(c *gin.Context, slug string) ([]byte, error) {
+func (s *Side) exported(c *gin.Context, slug string, write func(id string) ([]byte, error)) ([]byte, error) {
 	id, err := s.Apps.ID(c, slug)
 	if err != nil {
 		return nil, err
@@ -47,7 +67,7 @@ func (s *Side) export(c *gin.Context, slug string) ([]byte, error) {
 	if !account.Builds {
 		return nil, &ask.Refusal{Code: "no-builder", What: "Only builders may take this application elsewhere.", Then: "Ask the person who administers it for the right."}
 	}
-	return Export(c, s.Store, id)
+	return write(id)
 }
 
 // Export writes a project as it is being built, with its pictures. Error: store.ErrNone.
@@ -56,7 +76,12 @@ func Export(ctx context.Context, st *store.Store, id string) ([]byte, error) {
 	if err != nil {
 		return nil, err
 	}
-	p, err := project.Decode(d.Entities)
+	return fileWith(ctx, st, d.Entities)
+}
+
+// fileWith writes a state of a project as a file, with its pictures.
+func fileWith(ctx context.Context, st *store.Store, entities map[string]json.RawMessage) ([]byte, error) {
+	p, err := project.Decode(entities)
 	if err != nil {
 		return nil, err
 	}
@@ -68,7 +93,7 @@ func Export(ctx context.Context, st *store.Store, id string) ([]byte, error) {
 		}
 		pictures[one.Digest] = project.FilePicture{Media: media, Data: base64.StdEncoding.EncodeToString(data)}
 	}
-	return project.WriteFile(d.Entities, pictures)
+	return project.WriteFile(entities, pictures)
 }
 
 // readFile reads what was sent. The error is a refusal in words.

@@ -1,6 +1,7 @@
 package base
 
 import (
+	"cmp"
 	"context"
 	"encoding/json"
 	"fmt"
@@ -33,9 +34,8 @@ type Apps struct {
 }
 
 type state struct {
-	seq      int64
-	released int
-	until    time.Time
+	store.State
+	until time.Time
 }
 
 type ownRecord struct {
@@ -55,6 +55,19 @@ type Draft struct {
 	graph   func() *reach.Graph
 	led     atomic.Pointer[reach.Graph] // the same, once it is there
 	Sets    []map[string]bool           // sets of roles that people have, one for each person
+}
+
+// Newest is the number of the newest release that anybody uses; 0 for none.
+func (d *Draft) Newest() int { return cmp.Or(d.Trial, d.Released) }
+
+// Checked waits for what the checks find.
+func (d *Draft) Checked(ctx context.Context) ([]check.Finding, error) {
+	select {
+	case <-d.checked:
+		return d.found, nil
+	case <-ctx.Done():
+		return nil, ctx.Err()
+	}
 }
 
 // Reach gives what leads where in the draft; found once.
@@ -205,16 +218,16 @@ func (a *Apps) state(ctx context.Context, id string) (state, error) {
 	if ok && now.Before(st.until) {
 		return st, nil
 	}
-	seq, released, err := a.store.ProjectState(ctx, id)
+	read, err := a.store.ProjectState(ctx, id)
 	if err != nil {
 		return state{}, err
 	}
-	return a.note(id, seq, released), nil
+	return a.note(id, read), nil
 }
 
 // note believes for a second what was just read of a project's state.
-func (a *Apps) note(id string, seq int64, released int) state {
-	st := state{seq: seq, released: released, until: time.Now().Add(time.Second)}
+func (a *Apps) note(id string, read store.State) state {
+	st := state{State: read, until: time.Now().Add(time.Second)}
 	a.mu.Lock()
 	defer a.mu.Unlock()
 	a.states[id] = st
@@ -233,17 +246,26 @@ func (a *Apps) Changed(id string) {
 	a.mu.Unlock()
 }
 
-// Released gives the newest release of a project, compiled.
+// Released gives the release of a project that all use, compiled.
 func (a *Apps) Released(ctx context.Context, id string) (*plan.App, int, error) {
+	return a.ReleasedFor(ctx, id, store.Account{})
+}
+
+// ReleasedFor gives the release of a project that somebody uses, compiled: that of all, or the one that they use first.
+func (a *Apps) ReleasedFor(ctx context.Context, id string, who store.Account) (*plan.App, int, error) {
 	st, err := a.state(ctx, id)
 	if err != nil {
 		return nil, 0, err
 	}
-	if st.released == 0 {
+	number := st.Released
+	if st.Trial != nil && st.Trial.For.Has(who) {
+		number = st.Trial.Number
+	}
+	if number == 0 {
 		return nil, 0, &ask.Refusal{Code: "not-released", What: "This application has not been released yet.", Then: "Its builder puts it into use."}
 	}
-	app, err := a.Release(ctx, id, st.released)
-	return app, st.released, err
+	app, err := a.Release(ctx, id, number)
+	return app, number, err
 }
 
 // Release gives one release of a project, compiled once.
@@ -277,14 +299,14 @@ func (a *Apps) Release(ctx context.Context, id string, number int) (*plan.App, e
 
 // Draft gives a project as it is being built, compiled and checked once for each edit.
 func (a *Apps) Draft(ctx context.Context, id string) (*Draft, error) {
-	seq, released, err := a.store.ProjectState(ctx, id)
+	st, err := a.store.ProjectState(ctx, id)
 	if err != nil {
 		return nil, err
 	}
 	a.mu.Lock()
 	d := a.drafts[id]
 	a.mu.Unlock()
-	if d != nil && d.Seq == seq && d.Released == released {
+	if d != nil && d.Seq == st.Seq && d.Released == st.Released && d.Trial == st.TrialNumber() {
 		return d, nil
 	}
 	var known *store.Draft
@@ -348,33 +370,10 @@ func (s *Base) LocalNow(app *plan.App) time.Time {
 // Without gives a draft as it was before an edit: its entities with the inverse of the edit. False where somebody else
 // has changed the same since.
 func (d *Draft) Without(inverse []patch.Op) (*plan.App, bool) {
-	bodies := patch.Bodies{}
-	for id, body := range d.Entities {
-		var v any
-		if json.Unmarshal(body, &v) != nil {
-			return nil, false
-		}
-		bodies[id], _ = v.(map[string]any)
-	}
-	touched, _, err := patch.Apply(bodies, inverse)
-	if err != nil {
+	back := d.Back()
+	if !back.Undo(inverse) {
 		return nil, false
 	}
-	changed := map[string]json.RawMessage{}
-	for id, body := range touched {
-		changed[id] = nil
-		if body != nil {
-			text, err := json.Marshal(body)
-			if err != nil {
-				return nil, false
-			}
-			changed[id] = text
-		}
-	}
-	p, err := project.Redecode(d.App.Project, changed)
-	if err != nil {
-		return nil, false
-	}
-	app, err := plan.Recompile(d.App, p, slices.Sorted(maps.Keys(changed)))
-	return app, err == nil
+	was, err := back.Side()
+	return was.App, err == nil
 }

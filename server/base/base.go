@@ -49,6 +49,7 @@ type Base struct {
 	Connected *Connections
 	Sessions  *Sessions
 	Edits     *Watchers
+	Presence  *Presence
 	Changes   *Changes
 	Calls     *Shares
 	Downloads *Shares
@@ -60,7 +61,7 @@ func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now
 	}
-	b := &Base{Config: c, Edits: NewWatchers(), Changes: newChanges(), ending: make(chan struct{}), Calls: newShares(callsAtOnce), Downloads: newShares(downloadsAtOnce)}
+	b := &Base{Config: c, Edits: NewWatchers(), Presence: newPresence(), Changes: newChanges(), ending: make(chan struct{}), Calls: newShares(callsAtOnce), Downloads: newShares(downloadsAtOnce)}
 	b.Apps = newApps(c.Store)
 	b.Connected = newConnections(c)
 	b.Sessions = newSessions(b)

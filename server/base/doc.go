@@ -2,6 +2,7 @@
 //
 //   - base.go: what it works with
 //   - apps.go, others.go: compiled projects and their drafts; other projects
+//   - earlier.go: a draft as it was some edits ago
 //   - sessions.go: who asks
 //   - connections.go: what applications are connected to, of the configuration and added in the program
 //   - plants.go, listen.go, trend.go: what is kept of a plant
@@ -9,6 +10,7 @@
 //   - sources.go, titles.go: records and tags of a project, from wherever each comes
 //   - pressed.go: presses as the API writes them
 //   - stream.go, watchers.go: server-sent events
+//   - presence.go: which builders are where
 //   - log.go: who did what
 //   - ids.go: new ids
 //   - cookies.go: the cookies

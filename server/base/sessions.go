@@ -89,7 +89,7 @@ func (s *Sessions) Visit(c *gin.Context, slug, trail string, n int) (v store.Vis
 	}
 	if v.Project != "" {
 		s.keep(key, keptAccount{account: v.Account, project: v.Project, until: now.Add(keptFor)})
-		s.server.Apps.note(v.Project, v.Seq, v.Released)
+		s.server.Apps.note(v.Project, v.State)
 	}
 	return v, trail != "", nil
 }

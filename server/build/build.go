@@ -39,7 +39,7 @@ func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int6
 	findings, checked := b.Draft.Findings(ctx)
 	findings = check.Sorted(append(check.Against(b.Draft.App, s.outside(ctx, b.Draft.App.Project)), findings...)) // never nil
 	out := api.Draft{
-		Checking: answer.OrNil(!checked), Id: b.project, Slug: slug, Me: b.account.Name, Since: history.Released, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Changes: history.Changes,
+		Checking: answer.OrNil(!checked), Id: b.project, Slug: slug, Me: b.account.Name, Since: history.Released, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Trial: answer.OrNil(b.Draft.Trial), Changes: history.Changes,
 		Entities: map[string]any{}, Versions: b.Draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks, Administers: b.account.Administers,
 	}
 	for id, body := range b.Draft.Entities {
@@ -99,19 +99,6 @@ func (s *Side) edited(b *Building, make func() (store.Applied, error)) (api.Edit
 	s.Edits.Tell(b.project, done.Seq)
 	fault.At(fault.EditAnswering)
 	return api.Edited{Seq: done.Seq, Touched: done.Touched, Versions: done.Versions}, nil
-}
-
-// PutIntoUse makes a release of the draft.
-func (s *Side) PutIntoUse(c *gin.Context, slug string, params api.PutIntoUseParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Released, error) {
-		number, err := s.Store.PutIntoUse(c, b.project, b.account.ID, answer.Value(params.IdempotencyKey))
-		if err != nil {
-			return api.Released{}, err
-		}
-		s.Apps.Changed(b.project)
-		s.Edits.Tell(b.project, b.Draft.Seq)
-		return api.Released{Number: number}, nil
-	})
 }
 
 // Propose lists how an input of a target can get its value.

@@ -1,7 +1,10 @@
 // Package build answers what builders call, on drafts.
 //
 //   - side.go: one request of a builder
-//   - build.go: the draft, edits, releases
+//   - build.go: the draft, and edits
+//   - releases.go, ready.go: releases, and what stands in the way of one
+//   - differences.go: what is different between releases, and who made it
+//   - history.go, then.go: who changed what; a screen as it was
 //   - outside.go: what a draft's checks compare it with
 //   - again.go: databases read again
 //   - walks.go: walks in words, gone, and recorded
@@ -16,5 +19,5 @@
 //   - tags.go: single values of a plant, and what they are now
 //   - work.go, practise.go: a screen at work in the builder, and presses that are taken back
 //   - pictures.go, svg.go: pictures of a project
-//   - events.go: edits of others
+//   - events.go: edits of others, and where they are
 package build

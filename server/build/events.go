@@ -5,12 +5,21 @@ import (
 
 	"github.com/gin-gonic/gin"
 
+	"ambergate/api"
 	"ambergate/server/answer"
 	"ambergate/server/base"
 )
 
-// GetBuildEvents tells a builder of the edits that others make.
-func (s *Side) GetBuildEvents(c *gin.Context, slug string) {
+// ShowPresence notes where in the builder a tab is.
+func (s *Side) ShowPresence(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.Presence) (answer.Nothing, error) {
+		s.Presence.Move(b.project, req.Tab, base.Present{Account: b.account.ID, Name: b.account.Name, View: req.View, Screen: answer.Value(req.Screen), Element: answer.Value(req.Element)})
+		return answer.Nothing{}, nil
+	})
+}
+
+// GetBuildEvents tells a builder of the edits that others make, and where they are.
+func (s *Side) GetBuildEvents(c *gin.Context, slug string, params api.GetBuildEventsParams) {
 	b, err := s.Building(c, slug)
 	if err != nil {
 		answer.Fail(c, err)
@@ -18,9 +27,14 @@ func (s *Side) GetBuildEvents(c *gin.Context, slug string) {
 	}
 	edits, stop := s.Edits.Add(b.project)
 	defer stop()
+	moves, stopMoves := s.Presence.Add(b.project)
+	defer stopMoves()
+	if tab := answer.Value(params.Tab); tab != "" {
+		defer s.Presence.Come(b.project, tab, base.Present{Account: b.account.ID, Name: b.account.Name})()
+	}
 	out := base.NewStream(c)
 	// What was edited between what the tab has read and this stream: it compares.
-	if seq, _, err := s.Store.ProjectState(c, b.project); err == nil && out.Send("edited", map[string]int64{"seq": seq}) != nil {
+	if st, err := s.Store.ProjectState(c, b.project); err == nil && out.Send("edited", map[string]int64{"seq": st.Seq}) != nil {
 		return
 	}
 	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
@@ -39,6 +53,10 @@ func (s *Side) GetBuildEvents(c *gin.Context, slug string) {
 			}
 		case seq := <-edits:
 			if out.Send("edited", map[string]int64{"seq": seq}) != nil {
+				return
+			}
+		case <-moves:
+			if out.Send("here", s.Presence.Others(b.project, b.account.ID)) != nil {
 				return
 			}
 		case <-heartbeat.C:

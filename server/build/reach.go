@@ -38,10 +38,10 @@ func (s *Side) GetReach(c *gin.Context, slug string, params api.GetReachParams) 
 func (s *Side) reachBefore(ctx context.Context, b *Building, when string) (*reach.Graph, error) {
 	switch when {
 	case "release":
-		if b.Draft.Released == 0 {
+		if b.Draft.Newest() == 0 {
 			return nil, nil
 		}
-		app, err := s.Apps.Release(ctx, b.project, b.Draft.Released)
+		app, err := s.Apps.Release(ctx, b.project, b.Draft.Newest())
 		if err != nil {
 			return nil, err
 		}

@@ -211,7 +211,7 @@ func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 			return "ended", placeEnded{f.at}
 		}
 	}
-	if _, release, err := v.server.Apps.Released(asking, v.project); err == nil && release != v.release {
+	if _, release, err := v.server.Apps.ReleasedFor(asking, v.project, account); err == nil && release != v.release {
 		return "ended", placeEnded{f.at}
 	}
 	writes := v.server.Changes.Of(v.project)

@@ -346,7 +346,7 @@ func (v *Visit) stillThere(at *store.Standing) string {
 	if err != nil || now.At != at.N || now.Place.Screen != at.Place.Screen || len(now.Overlays) != len(at.Overlays) {
 		return "the screen was left"
 	}
-	if _, release, err := v.server.Apps.Released(ctx, v.project); err != nil || release != v.release {
+	if _, release, err := v.server.Apps.ReleasedFor(ctx, v.project, account); err != nil || release != v.release {
 		return "the application was changed"
 	}
 	return ""

@@ -53,7 +53,7 @@ func (s *Side) Visit(c *gin.Context, slug, trail string, n int) (*Visit, error) 
 	if len(account.Roles) == 0 {
 		return nil, &ask.Refusal{Code: "no-role", What: "You have no role in this application.", Then: "Ask the person who runs it, or choose another application."}
 	}
-	app, release, err := s.Apps.Released(c, id)
+	app, release, err := s.Apps.ReleasedFor(c, id, account)
 	if err != nil {
 		return nil, err
 	}

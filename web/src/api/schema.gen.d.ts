@@ -503,10 +503,164 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        /** The releases, newest first */
+        get: operations["getReleases"];
         put?: never;
         /** Put the draft into use */
         post: operations["putIntoUse"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/readiness": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What stands in the way of releasing the draft; walks are gone for it */
+        get: operations["getReadiness"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/releases/{number}/again": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A new release with the content of an older one; the draft stays as it is */
+        post: operations["bringBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/releases/{number}/first": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Let all use the release that some use first, or nobody any more */
+        post: operations["endTrial"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/releases/{number}/export": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** A release as a file */
+        get: operations["exportRelease"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/differences": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** What is different between two releases, or a release and the draft, thing by thing, and in who gets where */
+        get: operations["getDifferences"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/history": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Edits that were made, newest first, as sentences */
+        get: operations["getHistory"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/history/{seq}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Take one edit back, of whomever it was, where nothing of it was changed since */
+        post: operations["takeBack"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/history/screen": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** A screen as it was at a time or before an edit, as the walked user would have got it over the records as they are now */
+        post: operations["getScreenThen"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/build/{project}/presence": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** Say where in the builder a tab is, so that others see it */
+        post: operations["showPresence"];
         delete?: never;
         options?: never;
         head?: never;
@@ -3272,6 +3426,139 @@ export interface components {
             kind: string;
             in?: string;
         };
+        /** @description Those who use a release before all do: any with one of the roles, and these people */
+        Some: {
+            roles: string[];
+            people: string[];
+        };
+        NewRelease: {
+            note?: string;
+            /** @description What stops it, and why it is released all the same */
+            accepted?: {
+                key: string;
+                because: string;
+            }[];
+            first?: components["schemas"]["Some"];
+            /**
+             * Format: int64
+             * @description The last edit that one has seen; a draft that was edited since is not released
+             */
+            seq?: number;
+        };
+        ReleaseTold: {
+            number: number;
+            by: string;
+            /** Format: date-time */
+            at: string;
+            note: string;
+            /** @description Edits that came with it; absent where it brought an older one back */
+            changes?: number;
+            copyOf?: number;
+            /** @enum {string} */
+            use: "all" | "some" | "past";
+            /** @description Roles and people that it was made for first, by name */
+            for: string[];
+            /** Format: date-time */
+            forAllAt?: string;
+            accepted: {
+                words: string;
+                because: string;
+            }[];
+        };
+        ReleaseList: {
+            list: components["schemas"]["ReleaseTold"][];
+            more: boolean;
+        };
+        Readiness: {
+            /** Format: int64 */
+            seq: number;
+            stops: components["schemas"]["ReleaseStop"][];
+            /** @description Findings that do not stop it */
+            doubtful: number;
+            /** @description Expectations that are kept */
+            expected: number;
+            /** @description Walks that went as expected */
+            walks: number;
+        };
+        ReleaseStop: {
+            key: string;
+            /** @enum {string} */
+            what: "finding" | "expectation" | "walk";
+            words: string;
+            evidence?: string;
+            screen?: string;
+            element?: string;
+            walk?: string;
+        };
+        Differences: {
+            from: number;
+            to?: number;
+            changes: components["schemas"]["ChangeTold"][];
+            /** @description What is different in who gets where, as sentences */
+            reach: string[];
+        };
+        ChangeTold: {
+            entity: string;
+            kind: string;
+            name: string;
+            screen?: string;
+            element?: string;
+            /** @enum {string} */
+            how: "made" | "gone" | "changed";
+            thing: string;
+            what?: string;
+            was?: string;
+            now?: string;
+            at: string;
+            paths: string[];
+            /** @description What is different, without the values */
+            head: string;
+            sentence: string;
+            by?: string[];
+        };
+        EditTold: {
+            /** Format: int64 */
+            seq: number;
+            /** @description The person’s name */
+            by: string;
+            account: string;
+            /** Format: date-time */
+            at: string;
+            changes: components["schemas"]["ChangeTold"][];
+            /** @description Changes of it that are not listed */
+            more: number;
+            /** Format: int64 */
+            undoes?: number;
+            /** Format: int64 */
+            undone?: number;
+            /** @description The first release that has it */
+            release?: number;
+        };
+        EditHistory: {
+            edits: components["schemas"]["EditTold"][];
+            more: boolean;
+        };
+        ScreenThen: {
+            /**
+             * Format: int64
+             * @description The last edit that is in it
+             */
+            seq: number;
+            title: string;
+            /** @description There was such a screen */
+            there: boolean;
+            view?: components["schemas"]["View"];
+            refused?: components["schemas"]["Problem"];
+            /** @description What was changed since */
+            differences: components["schemas"]["ChangeTold"][];
+        };
+        /** @description Where in the builder a tab is */
+        Presence: {
+            tab: string;
+            view: string;
+            screen?: string;
+            element?: string;
+        };
         /** @description A walk of the document in words */
         WalkTold: {
             id: string;
@@ -3796,6 +4083,8 @@ export interface components {
             /** Format: int64 */
             seq: number;
             released: number;
+            /** @description The release that some use first; absent where nobody does */
+            trial?: number;
             changes: number;
             entities: Document;
             versions: {
@@ -4294,8 +4583,24 @@ export interface components {
             own?: boolean;
         };
     };
-    responses: never;
-    parameters: never;
+    responses: {
+        /** @description a no */
+        No: {
+            headers: {
+                [name: string]: unknown;
+            };
+            content: {
+                "application/json": components["schemas"]["Problem"];
+            };
+        };
+    };
+    parameters: {
+        Project: string;
+        /** @description of a release */
+        Number: number;
+        /** @description made by who sends it; what is sent again with it is done once */
+        Once: string;
+    };
     requestBodies: never;
     headers: never;
     pathItems: never;
@@ -5311,15 +5616,15 @@ export interface operations {
             };
         };
     };
-    putIntoUse: {
+    getReleases: {
         parameters: {
-            query?: never;
-            header?: {
-                /** @description made by who sends it; what is sent again with it is done once */
-                "Idempotency-Key"?: string;
+            query?: {
+                /** @description older than this one */
+                before?: number;
             };
+            header?: never;
             path: {
-                project: string;
+                project: components["parameters"]["Project"];
             };
             cookie?: never;
         };
@@ -5331,23 +5636,306 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Released"];
+                    "application/json": components["schemas"]["ReleaseList"];
                 };
             };
-            /** @description a no */
-            default: {
+            default: components["responses"]["No"];
+        };
+    };
+    putIntoUse: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description made by who sends it; what is sent again with it is done once */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
+            path: {
+                project: components["parameters"]["Project"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewRelease"];
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
                 headers: {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["Problem"];
+                    "application/json": components["schemas"]["Released"];
                 };
             };
+            default: components["responses"]["No"];
+        };
+    };
+    getReadiness: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: components["parameters"]["Project"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Readiness"];
+                };
+            };
+            default: components["responses"]["No"];
+        };
+    };
+    bringBack: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description made by who sends it; what is sent again with it is done once */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
+            path: {
+                project: components["parameters"]["Project"];
+                /** @description of a release */
+                number: components["parameters"]["Number"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    note?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Released"];
+                };
+            };
+            default: components["responses"]["No"];
+        };
+    };
+    endTrial: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: components["parameters"]["Project"];
+                /** @description of a release */
+                number: components["parameters"]["Number"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    all: boolean;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["No"];
+        };
+    };
+    exportRelease: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: components["parameters"]["Project"];
+                /** @description of a release */
+                number: components["parameters"]["Number"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": Record<string, never>;
+                };
+            };
+            default: components["responses"]["No"];
+        };
+    };
+    getDifferences: {
+        parameters: {
+            query: {
+                /** @description a release; 0: there was none */
+                was: number;
+                /** @description a release; absent: the draft */
+                now?: number;
+            };
+            header?: never;
+            path: {
+                project: components["parameters"]["Project"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Differences"];
+                };
+            };
+            default: components["responses"]["No"];
+        };
+    };
+    getHistory: {
+        parameters: {
+            query?: {
+                /** @description only those that touch it */
+                entity?: string;
+                /** @description only those of this person */
+                by?: string;
+                /** @description older than this one */
+                before?: number;
+            };
+            header?: never;
+            path: {
+                project: components["parameters"]["Project"];
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["EditHistory"];
+                };
+            };
+            default: components["responses"]["No"];
+        };
+    };
+    takeBack: {
+        parameters: {
+            query?: never;
+            header?: {
+                /** @description made by who sends it; what is sent again with it is done once */
+                "Idempotency-Key"?: components["parameters"]["Once"];
+            };
+            path: {
+                project: components["parameters"]["Project"];
+                seq: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Edited"];
+                };
+            };
+            default: components["responses"]["No"];
+        };
+    };
+    getScreenThen: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: components["parameters"]["Project"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    screen: string;
+                    as: string;
+                    /** Format: date-time */
+                    at?: string;
+                    /**
+                     * Format: int64
+                     * @description an edit
+                     */
+                    before?: number;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ScreenThen"];
+                };
+            };
+            default: components["responses"]["No"];
+        };
+    };
+    showPresence: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: components["parameters"]["Project"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["Presence"];
+            };
+        };
+        responses: {
+            /** @description done */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            default: components["responses"]["No"];
         };
     };
     getBuildEvents: {
         parameters: {
-            query?: never;
+            query?: {
+                /** @description under which it says where in the builder it is */
+                tab?: string;
+            };
             header?: never;
             path: {
                 project: string;

@@ -12,6 +12,7 @@ import { Finder } from './Finder';
 import { Header, titleOf, viewOf } from './Header';
 import { KeysDialog } from './KeysDialog';
 import { NothingYet } from './NothingYet';
+import { Others } from './Others';
 import { RecordBar } from './recording/RecordBar';
 import { useRecorder } from './recording/useRecorder';
 import { NewScreen } from './screens/NewScreen';
@@ -20,6 +21,7 @@ import { ScreenView } from './stage/ScreenView';
 import { useCommands } from './useCommands';
 import { type DraftHands, useEdit } from './useDraft';
 import { useKeys } from './useKeys';
+import { usePresence } from './usePresence';
 import { useScreenAtWork } from './useScreenAtWork';
 import { useWalk } from './useWalk';
 import { WalkingAs } from './WalkingAs';
@@ -90,10 +92,12 @@ export function Builder({ project, hands, draft }: BuilderProps) {
   useEffect(() => {
     document.title = `${view === 'screen' ? (screen?.title ?? 'Build') : titleOf(view)} · ${draft.title}`;
   }, [view, screen?.title, draft.title]);
+  const others = usePresence(project, view, view === 'screen' ? id : '', walk.element);
   const recorder = useRecorder(project, as, edit);
   const whole: Whole = {
     project,
     draft,
+    hands,
     as,
     walked: walkedRoles(draft, as),
     edit,
@@ -102,6 +106,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
     openReach: (to, who) => go('reach', who ? `${to}~${who}` : to),
     openMap: (to) => go('map', to),
     openWalk: (of) => go('walks', of),
+    openRelease: (of) => go('releases', of),
   };
   const here = work.data && (work.data.view?.screen ?? work.data.screen) === id ? work.data : undefined;
   return (
@@ -115,6 +120,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
         onScreens={() => setListed(!listed)}
         onFind={() => setFinding(true)}
       >
+        <Others draft={draft} others={others} onScreen={openScreen} />
         <WalkingAs
           project={project}
           draft={draft}

@@ -111,11 +111,11 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
       {children}
       <Action
         tone="main"
-        onClick={() => hands.release.mutate()}
+        onClick={() => onView('releases')}
         disabled={!isReleasable(draft) || hands.release.isPending}
-        title="Users get it as it is now"
+        title="What users will get, before they do"
       >
-        Release
+        Release …
       </Action>
     </Flex>
   );
@@ -144,7 +144,7 @@ function Count({ draft }: { draft: Draft }) {
   );
 }
 
-export type View = 'screen' | 'map' | 'reach' | 'findings' | 'walks' | 'data';
+export type View = 'screen' | 'map' | 'reach' | 'findings' | 'walks' | 'data' | 'releases';
 
 const views: [View, string][] = [
   ['screen', 'Screen'],
@@ -153,6 +153,7 @@ const views: [View, string][] = [
   ['findings', 'Findings'],
   ['walks', 'Walks'],
   ['data', 'Data'],
+  ['releases', 'Releases'],
 ];
 
 /** The view that an address names: the Screen view where it names none. */
@@ -166,7 +167,8 @@ export function titleOf(view: View): string {
 }
 
 function sinceRelease(d: Draft): string {
-  if (d.released === 0) return 'not released yet';
-  if (d.changes === 0) return `release ${d.released}, no changes since`;
-  return `${d.changes} ${d.changes === 1 ? 'change' : 'changes'} since release ${d.released}`;
+  const newest = d.trial ?? d.released;
+  if (newest === 0) return 'not released yet';
+  if (d.changes === 0) return `release ${newest}, no changes since`;
+  return `${d.changes} ${d.changes === 1 ? 'change' : 'changes'} since release ${newest}`;
 }

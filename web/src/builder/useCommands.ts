@@ -9,7 +9,7 @@ interface Doing {
   draft: Draft;
   hands: DraftHands;
   onScreens: () => void;
-  onView: (view: string) => void;
+  onView: (view: string, item?: string) => void;
   onMake: () => void;
   onKeys: () => void;
 }
@@ -29,7 +29,8 @@ export function useCommands(doing: Doing): Command[] {
       keys: doing.onKeys,
       undo: () => hands.undo.mutate(),
       redo: () => hands.redo.mutate(),
-      release: () => hands.release.mutate(),
+      release: () => doing.onView('releases'),
+      history: () => doing.onView('releases', 'history'),
     };
     by[id]?.();
   });
@@ -45,7 +46,8 @@ export function useCommands(doing: Doing): Command[] {
       ['walks', 'walks: gone again', undefined, true],
       ['undo', 'undo my last edit', 'Ctrl+Z', undo],
       ['redo', 'redo', 'Ctrl+Shift+Z', redo],
-      ['release', 'release', undefined, releasable],
+      ['release', releasable ? 'release …' : 'releases', undefined, true],
+      ['history', 'history: who changed what', undefined, true],
       ['keys', 'the keys', '?', true],
     ];
     return all.flatMap(([id, words, key, can]) => (can ? [{ id: `do.${id}`, words, key, does: () => run(id) }] : []));

@@ -1,8 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
-import { api, ask, type Draft, type Op, Refused } from '../api/client';
+import { api, ask, type Draft, type NewRelease, type Op, Refused } from '../api/client';
 import { insistently } from '../trail/insist';
 import { wordsOfProblem } from '../trail/Press';
+import { hereKey, type Present, tab } from './presence';
 
 /** The project as it is being built: read, edited, undone; other builders' edits come in by themselves. */
 export function useDraft(project: string) {
@@ -44,8 +45,16 @@ export function useDraft(project: string) {
     mutationFn: () => once((params) => ask(api.POST('/api/build/{project}/redo', { params }))),
     ...settle,
   });
+  const takeBack = useMutation({
+    mutationFn: (seq: number) =>
+      once(({ path, header }) =>
+        ask(api.POST('/api/build/{project}/history/{seq}/back', { params: { path: { ...path, seq }, header } })),
+      ),
+    ...settle,
+  });
   const release = useMutation({
-    mutationFn: () => once((params) => ask(api.POST('/api/build/{project}/releases', { params }))),
+    mutationFn: (body: NewRelease) =>
+      once((params) => ask(api.POST('/api/build/{project}/releases', { params, body }))),
     ...settle,
   });
   useOthers(project, draft.data, fresh);
@@ -54,6 +63,7 @@ export function useDraft(project: string) {
     edit,
     undo,
     redo,
+    takeBack,
     release,
     problem,
     setProblem,
@@ -96,17 +106,24 @@ export function useEdit(hands: DraftHands) {
 }
 
 function useOthers(project: string, draft: Draft | undefined, fresh: () => Promise<void>) {
+  const queries = useQueryClient();
   // One stream for as long as the project is open: an edit while it is opened anew would not be told. It begins with
   // how many edits there are, so that none is missed between the first reading and it.
   const [told, setTold] = useState(0);
   useEffect(() => {
-    const events = new EventSource(`/api/build/${project}/events`);
+    const events = new EventSource(`/api/build/${project}/events?tab=${tab}`);
     events.addEventListener('edited', (e) => {
       const edited: { seq: number } = JSON.parse(e.data);
       setTold(edited.seq);
     });
+    events.addEventListener('here', (e) => {
+      const here: Present[] = JSON.parse(e.data);
+      queries.setQueryData(hereKey(project), here);
+    });
+    // After a break it is a new stream: where one is has to be said again.
+    events.addEventListener('open', () => queries.setQueryData(['listens', project], {}));
     return () => events.close();
-  }, [project]);
+  }, [project, queries]);
   const seq = draft?.seq;
   useEffect(() => {
     if (seq !== undefined && told > seq) void fresh();

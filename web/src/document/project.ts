@@ -39,8 +39,8 @@ export function languageOf(d: Document): string {
 }
 
 /** Whether there is something to release: changes, or nothing was released yet. */
-export function isReleasable(d: { released: number; changes: number }): boolean {
-  return d.released === 0 || d.changes > 0;
+export function isReleasable(d: { released: number; trial?: number; changes: number }): boolean {
+  return (d.trial ?? d.released) === 0 || d.changes > 0;
 }
 
 /** Where an entity that is no screen belongs, for people. */

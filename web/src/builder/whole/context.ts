@@ -1,5 +1,6 @@
 import { createContext, useContext } from 'react';
 import type { Draft, Op } from '../../api/client';
+import type { DraftHands } from '../useDraft';
 
 /** What the views of the whole are given: the application, who walks it, and ways to its places. */
 export interface Whole {
@@ -7,12 +8,14 @@ export interface Whole {
   draft: Draft;
   as: string; // whom one walks as
   walked: string; // the roles of who is walked as, as reach names them; "" for nobody
+  hands: DraftHands;
   edit: (patch: Op[]) => Promise<unknown>;
   openScreen: (screen: string, element?: string) => void;
   openData: (page: string) => void;
   openReach: (screen: string, who?: string) => void;
   openMap: (screen: string) => void;
   openWalk: (walk: string | undefined) => void;
+  openRelease: (item: string) => void;
 }
 
 const context = createContext<Whole | undefined>(undefined);

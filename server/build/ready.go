@@ -1,0 +1,95 @@
+package build
+
+import (
+	"context"
+	"strings"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/ask"
+	"ambergate/core/check"
+	"ambergate/core/english"
+	"ambergate/core/project"
+	"ambergate/core/walk"
+	"ambergate/core/whole"
+	"ambergate/server/answer"
+	"ambergate/store"
+)
+
+// GetReadiness tells what stands in the way of releasing the draft.
+func (s *Side) GetReadiness(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Readiness, error) { return s.ready(c, b) })
+}
+
+// ready goes all walks, and waits for the checks: what is broken, and nobody lives with, stops a release.
+func (s *Side) ready(ctx context.Context, b *Building) (api.Readiness, error) {
+	out := api.Readiness{Seq: b.Draft.Seq, Stops: []api.ReleaseStop{}}
+	found, err := b.Draft.Checked(ctx)
+	if err != nil {
+		return out, err
+	}
+	for _, f := range check.Sorted(append(check.Against(b.Draft.App, s.outside(ctx, b.Draft.App.Project)), found...)) {
+		switch {
+		case f.Accepted != nil:
+		case f.Severity == check.Doubtful:
+			out.Doubtful++
+		case f.Severity == check.Broken:
+			out.Stops = append(out.Stops, stopOf(f))
+		}
+	}
+	for _, e := range whole.TableOf(b.Draft.Reach(), b.who(), nil).Expected {
+		if e.Kept == check.IsKept {
+			out.Expected++
+		}
+	}
+	gone, err := s.Walked(ctx, b.Draft.App, project.Ordered(b.Draft.App.Project.Walks))
+	for _, r := range gone {
+		if r.Differs == nil {
+			out.Walks++
+		} else {
+			out.Stops = append(out.Stops, s.walkStop(b, r))
+		}
+	}
+	return out, err
+}
+
+func stopOf(f check.Finding) api.ReleaseStop {
+	stop := api.ReleaseStop{Key: strings.Join([]string{f.Check, f.Screen, f.Entity, f.Element, f.Trigger}, "/"), What: api.ReleaseStopWhatFinding, Words: f.Words, Evidence: answer.OrNil(f.Evidence), Screen: answer.OrNil(f.Screen), Element: answer.OrNil(f.Element)}
+	if f.Check == "expectation" {
+		stop.What = api.ReleaseStopWhatExpectation
+	}
+	return stop
+}
+
+// walkStop tells of a walk that differs. What a real person finds is told only to who may walk as them.
+func (s *Side) walkStop(b *Building, r walk.Result) api.ReleaseStop {
+	stop := api.ReleaseStop{Key: "walk/" + r.Walk, What: api.ReleaseStopWhatWalk, Walk: &r.Walk, Words: "The walk “" + r.Name + "” differs."}
+	if w := b.Draft.App.Project.Walks[r.Walk]; w == nil || w.Who.Record == nil || b.account.Walks {
+		stop.Evidence = answer.Ptr("It " + r.Differs.Words + ": expected " + r.Differs.Expected + ", found " + r.Differs.Found + ".")
+	}
+	return stop
+}
+
+// lived gives for each thing that stops a release why it is made all the same. The error is a refusal that names those
+// for which nobody has said.
+func lived(stops []api.ReleaseStop, accepted map[string]string) ([]store.Lived, error) {
+	out := []store.Lived{}
+	var open []string
+	for _, stop := range stops {
+		because := strings.TrimSpace(accepted[stop.Key])
+		if because == "" {
+			open = append(open, stop.Words)
+			continue
+		}
+		out = append(out, store.Lived{Key: stop.Key, Words: stop.Words, Because: because})
+	}
+	if len(open) > 0 {
+		what := english.Count(len(open), "thing stops", "things stop") + " this release: " + open[0]
+		if len(open) > 1 {
+			what += " And " + english.Count(len(open)-1, "more", "more") + "."
+		}
+		return nil, &ask.Refusal{Code: "not-ready", What: what, Then: "Mend it, or say in the view “Releases” why it is released all the same."}
+	}
+	return out, nil
+}

@@ -1,0 +1,56 @@
+import { Box } from '@chakra-ui/react';
+import { useMemo, useRef } from 'react';
+import type { View } from '../../api/client';
+import { type ScreenHands, ScreenProvider } from '../../screen/context';
+import { RailedSheet } from '../../screen/RailedSheet';
+import { dressSheet } from '../../ui/style';
+import { Scaled } from '../stage/StageWidth';
+import { useWhole } from './context';
+
+const nothing = () => new Promise<never>(() => undefined); // what is only looked at is not pressed
+
+/** A screen as it is drawn, only to be looked at: scaled to the room that there is, and out of reach of keys. */
+export function Drawn({ view, label }: { view: View; label: string }) {
+  const { project } = useWhole();
+  const box = useRef<HTMLDivElement>(null);
+  const hands = useMemo(
+    (): ScreenHands => ({
+      view,
+      base: '',
+      pictures: `/api/project-pictures/${project}/`,
+      onType: () => undefined,
+      onPress: nothing,
+      onArrange: () => undefined,
+      more: nothing,
+      titles: async () => [],
+      trend: nothing,
+    }),
+    [view, project],
+  );
+  const typed = useMemo(() => ({ values: {}, errors: {} }), []);
+  return (
+    <ScreenProvider hands={hands} typed={typed} busy={undefined}>
+      <style>{dressSheet(view, '[data-drawn-only]')}</style>
+      <Box
+        ref={box}
+        data-drawn-only
+        role="img"
+        aria-label={label}
+        className={view.appearance}
+        flex="1"
+        minH={0}
+        overflow="auto"
+        bg="paper"
+        borderWidth="1px"
+        borderColor="rule"
+        borderRadius="6px"
+      >
+        <Box inert>
+          <Scaled box={box} width="1280">
+            <RailedSheet rails={view.rails} />
+          </Scaled>
+        </Box>
+      </Box>
+    </ScreenProvider>
+  );
+}
