@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { build, heading, putButton, stage, undoAll, use } from './people';
+import { build, heading, putButton, stage, undoAll, use, putIntoUse } from './people';
 
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
 
@@ -38,7 +38,7 @@ test('a builder wires a button with a role and a condition, releases it, a shift
   const sela = await (await browser.newContext()).newPage();
   await use(sela, 'sela', '/cabin?cabin=87');
   await expect(sela.getByRole('link', { name: 'Its defects' })).toHaveCount(0);
-  await page.getByRole('button', { name: 'Release' }).click();
+  await putIntoUse(page);
   await expect(page.getByText(/release 2, no changes since/)).toBeVisible();
   await expect(async () => {
     await sela.reload();

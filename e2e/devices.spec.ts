@@ -1,4 +1,4 @@
-import { answered, heading, signIn } from './people';
+import { answered, heading, signIn, putIntoUse } from './people';
 import { expect, test } from './program';
 import { sound } from './sound';
 
@@ -58,7 +58,7 @@ test('story: the visitors’ display goes round by itself, comes back to welcome
   const minutes = arno.getByLabel('Minutes untouched after which Visitor goes back to the start');
   await minutes.fill('0.2');
   await answered(arno, /edits$/, () => arno.keyboard.press('Enter'));
-  await arno.getByRole('button', { name: 'Release', exact: true }).click();
+  await putIntoUse(arno);
   await expect(arno.getByText('no changes since')).toBeVisible();
   await page.reload();
   await page.getByRole('link', { name: 'Which lifts run now?' }).click();
@@ -80,6 +80,6 @@ test('story: the visitors’ display goes round by itself, comes back to welcome
   );
   await minutes.fill('2');
   await answered(arno, /edits$/, () => arno.keyboard.press('Enter'));
-  await arno.getByRole('button', { name: 'Release', exact: true }).click();
+  await putIntoUse(arno);
   await expect(arno.getByText('no changes since')).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { answered, heading, signIn, use } from './people';
+import { answered, heading, signIn, use, putIntoUse } from './people';
 import { expect, test } from './program';
 
 test('after some time untouched the office is back at its start, told before; what was typed is forgotten', async ({
@@ -14,7 +14,7 @@ test('after some time untouched the office is back at its start, told before; wh
   const told = page.getByLabel('Seconds for which Office is told before');
   await told.fill('8');
   await answered(page, /edits$/, () => page.keyboard.press('Enter'));
-  await page.getByRole('button', { name: 'Release', exact: true }).click();
+  await putIntoUse(page);
   await expect(page.getByText('no changes since')).toBeVisible({ timeout: 20_000 });
 
   const priya = await (await browser.newContext({ baseURL })).newPage();
@@ -32,6 +32,6 @@ test('after some time untouched the office is back at its start, told before; wh
   await minutes.fill('');
   await answered(page, /edits$/, () => page.keyboard.press('Enter'));
   await expect(told).toHaveCount(0);
-  await page.getByRole('button', { name: 'Release', exact: true }).click();
+  await putIntoUse(page);
   await expect(page.getByText('no changes since')).toBeVisible({ timeout: 20_000 });
 });

@@ -3,7 +3,7 @@ import { once } from 'node:events';
 import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import type { Browser, Page } from '@playwright/test';
 import { addsPlant, pumphouse, takesEquipment } from './own/pumphouse';
-import { heading, putButton, sentence, stage } from './people';
+import { heading, putButton, sentence, stage, putIntoUse } from './people';
 import { expect, type Program, test } from './program';
 
 const root = new URL('..', import.meta.url).pathname;
@@ -118,7 +118,7 @@ test('from an empty folder to an application that two people use, by clicking', 
     await page.getByRole('combobox', { name: 'Where it leads' }).fill('parts');
     await page.getByRole('option', { name: 'Parts list', exact: true }).click();
     await expect(sentence(page)).toContainText('open Parts');
-    await page.getByRole('button', { name: 'Release', exact: true }).click();
+    await putIntoUse(page);
     await expect(page.getByText('release 1, no changes since')).toBeVisible();
 
     // Two people are invited, who may do different things.

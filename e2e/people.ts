@@ -81,3 +81,19 @@ export async function answered(page: Page, call: RegExp, act: () => Promise<unkn
   await act();
   expect((await answer).ok()).toBe(true);
 }
+
+/** Puts the draft into use for all, with a reason for what stops it; then goes back to where one was. */
+export async function putIntoUse(page: Page, because?: string) {
+  const was = page.url();
+  await page.getByRole('button', { name: 'Release …', exact: true }).click();
+  const all = page.getByRole('button', { name: 'Release for all' });
+  await expect(page.getByText(/Nothing stands in its way|stops? it/)).toBeVisible({ timeout: 30_000 });
+  if (because) {
+    for (const line of await page.getByRole('textbox', { name: /^Released all the same because/ }).all()) await line.fill(because);
+  }
+  await expect(all).toBeEnabled();
+  await answered(page, /releases$/, () => all.click());
+  await expect(page.getByRole('complementary', { name: /^Release \d+$/ })).toBeVisible();
+  await page.goto(was);
+  await expect(page.getByText(/no changes since/)).toBeVisible({ timeout: 20_000 });
+}

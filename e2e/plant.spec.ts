@@ -1,5 +1,5 @@
 import type { Browser, Page } from '@playwright/test';
-import { heading, signIn, startLine, stopLine, use } from './people';
+import { heading, signIn, startLine, stopLine, use, putIntoUse } from './people';
 import { expect, test } from './program';
 
 /** A page of somebody else, beside the one of the test. */
@@ -99,7 +99,7 @@ test('a call-up is made by clicking, released, comes, and is taken out again', a
   await card.getByRole('group', { name: 'For whom' }).getByLabel('Operator').click();
   await card.getByLabel('What it says').fill('{record.name} stands');
   await edited(page, () => page.keyboard.press('Enter'));
-  await page.getByRole('button', { name: 'Release', exact: true }).click();
+  await putIntoUse(page);
   await expect(page.getByText('no changes since')).toBeVisible({
     timeout: 20_000,
   });
@@ -120,7 +120,7 @@ test('a call-up is made by clicking, released, comes, and is taken out again', a
   await page.getByRole('button', { name: 'Go to Line stands, called up by the plant' }).click();
   await edited(page, () => card.getByRole('button', { name: 'remove' }).click());
   await expect(card).toHaveCount(0);
-  await page.getByRole('button', { name: 'Release', exact: true }).click();
+  await putIntoUse(page);
   await expect(page.getByText('no changes since')).toBeVisible({
     timeout: 20_000,
   });

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { build, heading, signIn, stage, use } from './people';
+import { build, heading, signIn, stage, use, putIntoUse } from './people';
 
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
 
@@ -110,7 +110,7 @@ test('roles and tables at one look: a row rule is made there, holds in use after
   await expect(page.getByText(/The database cannot decide this/)).toBeVisible();
   await page.getByRole('button', { name: 'Cancel' }).click();
 
-  await page.getByRole('button', { name: 'Release' }).click();
+  await putIntoUse(page);
   await expect(page.getByText(/no changes since/)).toBeVisible();
   const priya = await (await browser.newContext()).newPage();
   await use(priya, 'priya', '/defects');
@@ -125,7 +125,7 @@ test('roles and tables at one look: a row rule is made there, holds in use after
   await expect(priya.getByRole('listitem').filter({ hasText: 'Defects:' })).toContainText('you may view those where severity is “high”; you do not see hours.');
   await priya.context().close();
   await takeBack(page, 2);
-  await page.getByRole('button', { name: 'Release' }).click();
+  await putIntoUse(page);
   await expect(page.getByText(/no changes since/)).toBeVisible();
 });
 

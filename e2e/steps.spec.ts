@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { heading, signIn, use } from './people';
+import { heading, signIn, use, putIntoUse } from './people';
 import type { Page } from '@playwright/test';
 
 const step = (page: Page) => page.getByRole('navigation', { name: /^Report a defect|^New component/ });
@@ -100,7 +100,7 @@ test('guided steps are made by clicking, with a condition, tried, released and u
   await asked.getByRole('button', { name: 'Make it' }).click();
   await expect(page).toHaveURL(/s_new_component/);
   await expect(page.locator('[data-stage]').getByRole('navigation', { name: 'New component' })).toBeVisible();
-  await page.getByRole('button', { name: 'Release', exact: true }).click();
+  await putIntoUse(page);
   await expect(page.getByText('no changes since')).toBeVisible({ timeout: 20_000 });
   const sela = await (await browser.newContext({ baseURL })).newPage();
   await use(sela, 'sela', '/new-component-step-by-step?~mode=add');

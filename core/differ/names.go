@@ -5,6 +5,7 @@ import (
 	"maps"
 	"slices"
 	"strconv"
+	"strings"
 
 	"ambergate/core/check"
 	"ambergate/core/english"
@@ -103,7 +104,7 @@ func (n *names) entityName(id string) string {
 		}
 	case "grant":
 		if g := p.Grants[id]; g != nil {
-			return n.app.RoleName(g.Role) + " may do with " + english.Lower(n.app.TableLabel(g.Table))
+			return n.app.RoleName(g.Role) + ", " + english.Lower(n.app.TableLabel(g.Table))
 		}
 	case "equipment":
 		if e := p.Equipment[id]; e != nil {
@@ -134,7 +135,8 @@ func (n *names) thing(t thing) string {
 		case "project":
 			return "the application"
 		case "grant":
-			return "what " + n.entityName(t.entity)
+			role, table, _ := strings.Cut(n.entityName(t.entity), ", ")
+			return "what " + role + " may do with " + table
 		}
 		return kindWords[t.kind] + " “" + cut(n.entityName(t.entity)) + "”"
 	}

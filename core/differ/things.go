@@ -12,7 +12,7 @@ var kinds = []string{"project", "screen", "rail", "gate", "callUp", "condition",
 // kindWords are what entities are called by their kind.
 var kindWords = map[string]string{
 	"project": "the application", "screen": "the screen", "rail": "the rail", "gate": "the shared gate", "callUp": "the call-up", "condition": "the condition", "variable": "the variable", "role": "the role",
-	"grant": "what", "source": "the source", "table": "the table", "equipment": "the equipment of", "tag": "the value", "picture": "the picture", "clip": "the clip", "expectation": "the expectation", "walk": "the walk", "acceptance": "the acceptance of",
+	"grant": "the right of", "source": "the source", "table": "the table", "equipment": "the equipment of", "tag": "the value", "picture": "the picture", "clip": "the clip", "expectation": "the expectation", "walk": "the walk", "acceptance": "the acceptance of",
 }
 
 // part says of a map by id what one of it is called, and which of its properties names it.

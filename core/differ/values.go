@@ -73,7 +73,10 @@ func (n *names) several(t thing, at []string, of object) string {
 // cellWords says where an element stands on the grid.
 func cellWords(of object) string {
 	number := func(key string) int { f, _ := of[key].(float64); return int(f) }
-	out := "column " + strconv.Itoa(number("col")) + ", row " + strconv.Itoa(number("row")) + ", " + strconv.Itoa(number("w")) + " wide, " + strconv.Itoa(number("h")) + " high"
+	out := "column " + strconv.Itoa(number("col")) + ", row " + strconv.Itoa(number("row")) + ", " + strconv.Itoa(number("w")) + " wide"
+	if h := number("h"); h > 0 { // else it is as high as it needs to be
+		out += ", " + strconv.Itoa(h) + " high"
+	}
 	if holds, _ := of["holds"].(bool); holds {
 		out += ", holding what lies in it"
 	}

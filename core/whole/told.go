@@ -1,7 +1,6 @@
 package whole
 
 import (
-	"cmp"
 	"slices"
 	"strings"
 
@@ -22,7 +21,7 @@ func Told(g *reach.Graph, who []Who, was *reach.Graph) []string {
 		}
 		var reached []string
 		for _, w := range who {
-			if was.For(w.Set()).Cells[s.ID].Led() {
+			if len(w.Roles) == 1 && was.For(w.Set()).Cells[s.ID].Led() {
 				reached = append(reached, w.Name)
 			}
 		}
@@ -33,9 +32,11 @@ func Told(g *reach.Graph, who []Who, was *reach.Graph) []string {
 	return out
 }
 
-// told says it of one screen: those to whom the same happened are named together.
+// told says it of one screen: those to whom the same happened are named together. Who has several roles is told of only
+// where it is otherwise with each of them alone.
 func (l Line) told(who []Who, isNew bool) []string {
-	names := map[string][]string{}
+	of := map[string][]string{} // words → names
+	roles := map[string]map[string]bool{}
 	led := false // somebody is led there still
 	var order []string
 	for i, c := range l.Cells {
@@ -44,30 +45,32 @@ func (l Line) told(who []Who, isNew bool) []string {
 			continue
 		}
 		words := c.toldFrom(*c.Was, l.Title)
-		if words == "" {
+		if words == "" || slices.ContainsFunc(who[i].Roles, func(r string) bool { return roles[words][r] }) {
 			continue
 		}
-		if names[words] == nil {
-			order = append(order, words)
+		if of[words] == nil {
+			order, roles[words] = append(order, words), map[string]bool{}
 		}
-		names[words] = append(names[words], who[i].Name)
+		of[words] = append(of[words], who[i].called())
+		if len(who[i].Roles) == 1 {
+			roles[words][who[i].Roles[0]] = true
+		}
 	}
-	slices.SortStableFunc(order, func(a, b string) int { return cmp.Compare(len(names[b]), len(names[a])) })
+	single := 0
+	for _, w := range who {
+		if len(w.Roles) == 1 {
+			single++
+		}
+	}
 	var out []string
 	for _, words := range order {
-		of := names[words]
-		subject := english.Capital(english.List(of, "and"))
-		one := len(of) == 1
+		sentence := together(of[words], words)
 		switch {
-		case !led && strings.HasPrefix(words, "no longer"):
-			subject, words, one = "Nobody", "reaches “"+l.Title+"” any more", true
-		case len(of) == len(who) && len(who) > 1:
-			subject, one = "Everybody", true
+		case !led && strings.HasPrefix(words, "no longer reaches"):
+			sentence = "Nobody reaches “" + l.Title + "” any more"
+		case len(roles[words]) == single && single > 1:
+			sentence = "Everybody " + words
 		}
-		if !one {
-			words = strings.NewReplacer("reaches", "reach", "starts", "start", "gets", "get").Replace(words)
-		}
-		sentence := subject + " " + words
 		if isNew {
 			sentence = strings.Replace(sentence, " now ", " ", 1) + ", which is new"
 		}
@@ -76,6 +79,22 @@ func (l Line) told(who []Who, isNew bool) []string {
 		}
 	}
 	return out
+}
+
+// called names who has these roles, so that several roles of one are not taken for several people.
+func (w Who) called() string {
+	if len(w.Roles) > 1 {
+		return "who is both " + w.Name
+	}
+	return w.Name
+}
+
+// together says of several what is said of one.
+func together(names []string, words string) string {
+	if len(names) > 1 {
+		words = strings.NewReplacer("reaches", "reach", "starts", "start", "gets", "get").Replace(words)
+	}
+	return english.Capital(english.List(names, "and")) + " " + words
 }
 
 // toldFrom says what became of a cell, without whose it is; "" for what makes no difference to somebody.

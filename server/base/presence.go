@@ -83,7 +83,7 @@ func (p *Presence) Others(project, account string) []Present {
 			seen[of] = true
 		}
 	}
-	return slices.SortedFunc(maps.Keys(seen), func(a, b Present) int {
+	return slices.AppendSeq([]Present{}, slices.Values(slices.SortedFunc(maps.Keys(seen), func(a, b Present) int {
 		return cmp.Or(cmp.Compare(a.Name, b.Name), cmp.Compare(a.Account, b.Account), cmp.Compare(a.View, b.View), cmp.Compare(a.Screen, b.Screen), cmp.Compare(a.Element, b.Element))
-	})
+	})))
 }

@@ -2,6 +2,7 @@ package build
 
 import (
 	"context"
+	"strconv"
 	"strings"
 
 	"github.com/gin-gonic/gin"
@@ -43,6 +44,7 @@ func (s *Side) ready(ctx context.Context, b *Building) (api.Readiness, error) {
 			out.Expected++
 		}
 	}
+	numbered(out.Stops)
 	gone, err := s.Walked(ctx, b.Draft.App, project.Ordered(b.Draft.App.Project.Walks))
 	for _, r := range gone {
 		if r.Differs == nil {
@@ -52,6 +54,17 @@ func (s *Side) ready(ctx context.Context, b *Building) (api.Readiness, error) {
 		}
 	}
 	return out, err
+}
+
+// numbered lets each have a key of its own: some checks find the same in one place twice.
+func numbered(stops []api.ReleaseStop) {
+	seen := map[string]int{}
+	for i := range stops {
+		key := stops[i].Key
+		if seen[key]++; seen[key] > 1 {
+			stops[i].Key += "/" + strconv.Itoa(seen[key])
+		}
+	}
 }
 
 func stopOf(f check.Finding) api.ReleaseStop {

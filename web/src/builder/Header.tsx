@@ -105,12 +105,14 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
         <Redo2 size={17} aria-hidden />
       </Action>
       <Action tone="quiet" px="6px" onClick={onFind} aria-label="Find" title="Find a screen" whiteSpace="nowrap">
-        <Search size={17} aria-hidden /> <Key>Ctrl K</Key>
+        <Search size={17} aria-hidden /> <Key hideBelow="2xl">Ctrl K</Key>
       </Action>
       <Box flex="1" />
       {children}
       <Action
         tone="main"
+        whiteSpace="nowrap"
+        flexShrink={0}
         onClick={() => onView('releases')}
         disabled={!isReleasable(draft) || hands.release.isPending}
         title="What users will get, before they do"

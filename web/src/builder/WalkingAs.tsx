@@ -22,8 +22,9 @@ export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord 
   return (
     <Flex align="center" gap="6px" flexShrink={0}>
       <Box as="label" fontSize="note" color="muted" display="flex" alignItems="center" gap="6px" whiteSpace="nowrap">
-        Walking as
+        as
         <Select
+          aria-label="Walking as"
           value={as}
           onChange={(e) => onWho(e.target.value)}
           fontWeight="700"

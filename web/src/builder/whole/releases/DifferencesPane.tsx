@@ -23,7 +23,9 @@ export function DifferencesPane({ from, to, list }: PaneProps) {
   const found = useQuery({
     queryKey: ['differences', project, from, to, to === undefined ? draft.seq : 0],
     queryFn: () =>
-      ask(api.GET('/api/build/{project}/differences', { params: { path: { project }, query: { was: from, now: to } } })),
+      ask(
+        api.GET('/api/build/{project}/differences', { params: { path: { project }, query: { was: from, now: to } } }),
+      ),
   });
   const title = to === undefined ? 'The draft' : `Release ${to}`;
   const entities = byEntity(found.data?.changes ?? []);

@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { useState } from 'react';
 import type { Readiness, ReleaseStop } from '../../../api/client';
 import { Action, Line } from '../../../ui/controls';
 import { useWhole } from '../context';
@@ -22,6 +23,9 @@ export function Stops({ ready, because, onBecause }: StopsProps) {
       <Box fontSize="note" color="muted">
         {counted(ready)}
       </Box>
+      {stops.length > 2 && (
+        <ForAll onBecause={(words) => onBecause(Object.fromEntries(stops.map((s) => [s.key, words])))} />
+      )}
       {stops.map((s) => (
         <Stop
           key={s.key}
@@ -41,6 +45,27 @@ function counted(r: Readiness): string {
     of(r.expected, 'expectation kept', 'expectations kept'),
     of(r.doubtful, 'doubtful finding', 'doubtful findings'),
   ].join(', ');
+}
+
+/** One reason for all of them. */
+function ForAll({ onBecause }: { onBecause: (because: string) => void }) {
+  const [words, setWords] = useState('');
+  return (
+    <Flex gap="6px" mt="8px">
+      <Line
+        fontSize="note"
+        minH="30px"
+        aria-label="One reason for all of them"
+        placeholder="one reason for all of them"
+        value={words}
+        maxLength={500}
+        onChange={(e) => setWords(e.target.value)}
+      />
+      <Action minH="30px" flexShrink={0} disabled={!words.trim()} onClick={() => onBecause(words.trim())}>
+        For all
+      </Action>
+    </Flex>
+  );
 }
 
 interface StopProps {
