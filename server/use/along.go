@@ -3,6 +3,7 @@ package use
 import (
 	"context"
 	"errors"
+	"slices"
 	"strings"
 
 	"github.com/gin-gonic/gin"
@@ -68,16 +69,18 @@ func (v *Visit) step(ctx context.Context, at *store.Standing, direction string) 
 	return v.nearest(ctx, next, to)
 }
 
-// nearest shows a place, or where it is gone or refused the nearest live one in that direction,
-// and says what was passed over.
+// gone says whether the screen of a place was taken out by a release.
+func (v *Visit) gone(at *store.Standing) bool { return v.App.Project.Screens[at.Place.Screen] == nil }
+
+// nearest shows a place, or where it is gone or refused the nearest live one in that direction, and says what was passed
+// over. Where screens were taken out, and nothing lives before them, it is the start.
 func (v *Visit) nearest(ctx context.Context, at *store.Standing, step int) (*api.Shown, error) {
 	var passed []string
+	first := at
 	for {
 		shown, err := v.show(ctx, at)
 		if err == nil {
-			if len(passed) > 0 {
-				shown.Passed = answer.Ptr(strings.Join(passed, ", "))
-			}
+			passedOver(shown, passed)
 			return shown, v.server.Store.Stand(ctx, at.Trail, at.N)
 		}
 		if !answer.IsRefusal(err) {
@@ -85,6 +88,12 @@ func (v *Visit) nearest(ctx context.Context, at *store.Standing, step int) (*api
 		}
 		passed = append(passed, at.Title)
 		next, loadErr := v.server.Store.Load(ctx, at.Trail, at.N+step, v.account.ID, v.project)
+		if errors.Is(loadErr, store.ErrNone) && v.gone(first) {
+			if shown, err = v.goHome(ctx, first, ""); err == nil {
+				passedOver(shown, passed)
+			}
+			return shown, err
+		}
 		if errors.Is(loadErr, store.ErrNone) {
 			return nil, err
 		}
@@ -92,6 +101,13 @@ func (v *Visit) nearest(ctx context.Context, at *store.Standing, step int) (*api
 			return nil, loadErr
 		}
 		at = next
+	}
+}
+
+// passedOver says which places were passed over, those that are gone many times once.
+func passedOver(shown *api.Shown, titles []string) {
+	if slices.Sort(titles); len(titles) > 0 {
+		shown.Passed = answer.Ptr(strings.Join(slices.Compact(titles), ", "))
 	}
 }
 

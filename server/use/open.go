@@ -48,6 +48,7 @@ func (v *Visit) showOverlays(ctx context.Context, at *store.Standing, shown *api
 	for _, over := range at.Overlays {
 		o, err := v.open(ctx, over.Place)
 		if answer.IsRefusal(err) {
+			shown.Passed = answer.Ptr("a " + map[bool]string{true: "drawer", false: "dialog"}[over.As == "drawer"])
 			break
 		}
 		if err != nil {
@@ -95,6 +96,9 @@ func (v *Visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 				if err := st.Stand(ctx, at.Trail, at.N); err != nil {
 					return nil, err
 				}
+			}
+			if v.gone(at) {
+				return v.nearest(ctx, at, -1)
 			}
 			return v.show(ctx, at)
 		}

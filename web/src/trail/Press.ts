@@ -52,7 +52,7 @@ const none: Record<string, string> = {}; // nothing is wrong
 const keptWithin = 1000; // ms: what is not kept by then comes with the press anyway
 
 /** After these the screen is not what it was any more. */
-const lost = ['greyed', 'hidden', 'no-element', 'place-left', 'no-record', 'taken-out', 'rewired'];
+const lost = ['greyed', 'hidden', 'no-element', 'no-screen', 'place-left', 'no-record', 'taken-out', 'rewired'];
 
 /** Sends presses of one screen and deals with what they come to. One press has one id, however often it is sent. */
 export class Press extends Told<PressState> {
