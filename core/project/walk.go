@@ -23,16 +23,17 @@ type Walker struct {
 	Record *Named          `json:"record,omitempty"` // their own
 }
 
-// Named says which record: by its title as its table makes it, or by its key.
+// Named says which record: by its title as its table makes it, by a condition, or by its key.
 type Named struct {
 	Title string `json:"title,omitempty"`
+	Where string `json:"where,omitempty"` // condition on the record: the first, in the table’s order, of which it holds
 	Key   string `json:"key,omitempty"`
 }
 
 // WalkStep is one thing that is done, or looked at. Which parts it has is said by what it does.
 type WalkStep struct {
 	Item
-	Does string `json:"does" jsonschema:"enum=open,enum=press,enum=type,enum=choose,enum=look,enum=go,enum=plant,enum=claim"`
+	Does string `json:"does" jsonschema:"enum=open,enum=press,enum=type,enum=choose,enum=look,enum=go,enum=wait,enum=plant,enum=claim"`
 
 	// open: an address; claim of “at”: where one is to stand; of all others: where it is done, or absent.
 	Screen string            `json:"screen,omitempty"`
@@ -50,21 +51,25 @@ type WalkStep struct {
 	Unsaved string            `json:"unsaved,omitempty" jsonschema:"enum=save,enum=drop"` // what becomes of what was typed
 	Picked  map[string]*Named `json:"picked,omitempty"`                                   // records that are asked for, by input
 
-	Values map[string]string `json:"values,omitempty"` // type: by field, as forms send them
-	Find   string            `json:"find,omitempty"`   // look: for what, in the list
-	Tabs   map[string]string `json:"tabs,omitempty"`   // look: which tab is open, by block of tabs
-	To     string            `json:"to,omitempty" jsonschema:"enum=back,enum=forward,enum=home,enum=up,enum=close"`
-	Plant  map[string]any    `json:"plant,omitempty"` // plant: what it says from here on
+	Values  map[string]string        `json:"values,omitempty"`  // type: by field, as forms send them; press: of a row that is edited where it stands
+	Find    string                   `json:"find,omitempty"`    // look: for what, in the list
+	Filters map[string]*ArriveFilter `json:"filters,omitempty"` // look: what the list is narrowed to
+	Sort    map[string]*Order        `json:"sort,omitempty"`    // look: in which order it is
+	Seconds float64                  `json:"seconds,omitempty"` // wait: how long
+	Tabs    map[string]string        `json:"tabs,omitempty"`    // look: which tab is open, by block of tabs
+	To      string                   `json:"to,omitempty" jsonschema:"enum=back,enum=forward,enum=home,enum=up,enum=close"`
+	Plant   map[string]any           `json:"plant,omitempty"` // plant: what it says from here on
 
-	Is    string `json:"is,omitempty" jsonschema:"enum=at,enum=open,enum=greyed,enum=hidden,enum=rows,enum=reads,enum=left"` // claim
-	Count *int   `json:"count,omitempty"`                                                                                    // of rows: how many
-	Words string `json:"words,omitempty"`                                                                                    // of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address
+	Is    string `json:"is,omitempty" jsonschema:"enum=at,enum=open,enum=greyed,enum=hidden,enum=rows,enum=reads,enum=left,enum=refused"` // claim; refused: of an address that is opened
+	Count *int   `json:"count,omitempty"`                                                                                                 // of rows: how many
+	Words string `json:"words,omitempty"`                                                                                                 // of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address; of refused: the reason
 }
 
 // Limits of a walk: more is nobody's way, and documents come from anywhere.
 const (
 	MostSteps    = 1000
-	mostWalkText = 4000 // characters of a text
+	mostWalkText = 4000      // characters of a text
+	longestWait  = 24 * 3600 // seconds
 )
 
 // WalkClock is how the moment of a walk is written: without a zone, as the project's clocks show it.
@@ -102,7 +107,7 @@ func (w *Walk) validate() error {
 }
 
 func (s *WalkStep) validate() error {
-	if err := OneOf("step", s.Does, "open", "press", "type", "choose", "look", "go", "plant", "claim"); err != nil {
+	if err := OneOf("step", s.Does, "open", "press", "type", "choose", "look", "go", "wait", "plant", "claim"); err != nil {
 		return err
 	}
 	needs := map[string]struct {
@@ -110,10 +115,13 @@ func (s *WalkStep) validate() error {
 		what string
 	}{
 		"open": {s.Screen != "", "a screen"}, "press": {s.Element != "", "what is pressed"}, "type": {len(s.Values) > 0, "what is typed"}, "choose": {s.Element != "" && s.Row != nil, "a list and one of its rows"},
-		"look": {s.Find != "" || len(s.Tabs) > 0 || s.Element == "", ""}, "go": {s.To != "", "where"}, "plant": {len(s.Plant) > 0, "what the plant says"}, "claim": {s.Is != "", "what is claimed"},
+		"look": {s.Element == "", "nothing else"}, "go": {s.To != "", "where"}, "wait": {s.Seconds > 0 && s.Seconds <= longestWait, "how long: up to a day"}, "plant": {len(s.Plant) > 0, "what the plant says"}, "claim": {s.Is != "", "what is claimed"},
 	}
 	if n := needs[s.Does]; !n.has {
 		return fmt.Errorf("a step that is to %s needs %s", s.Does, n.what)
+	}
+	if s.Is != "" && s.Does != "claim" && (s.Does != "open" || s.Is != "refused") {
+		return fmt.Errorf("only a claim says how something is, and an address that it is refused")
 	}
 	if s.Does == "claim" {
 		if err := s.claims(); err != nil {

@@ -89,11 +89,21 @@ func (f *Records) matches(q ask.Query, key string) bool {
 		if m.Compare == "is" && !equal || m.Compare == "isNot" && equal {
 			return false
 		}
+		if m.Compare == "contains" && !strings.Contains(v.Wire(), m.Value.Wire()) {
+			return false
+		}
 		if m.Compare == "in" && !slices.ContainsFunc(m.Values, func(one cond.Value) bool { return one.Wire() == v.Wire() }) {
 			return false
 		}
 		// Days are written so that their texts compare as they do.
 		if m.Compare == "atLeast" && (v.IsNull() || v.Wire() < m.Value.Wire()) || m.Compare == "atMost" && (v.IsNull() || v.Wire() > m.Value.Wire()) {
+			return false
+		}
+	}
+	for _, word := range q.Find.Words {
+		if !slices.ContainsFunc(q.Find.Paths, func(path string) bool {
+			return strings.Contains(strings.ToLower(f.value(q.Table.ID, key, path).Wire()), strings.ToLower(word))
+		}) {
 			return false
 		}
 	}

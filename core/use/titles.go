@@ -33,8 +33,9 @@ type RecordTitle struct{ Key, Title string }
 // TitleQuery asks for records of a table by title.
 type TitleQuery struct {
 	Table string
-	Find  string // what the first text of the title contains; "" for any
-	Key   string // just this record; "" for any
+	Find  string     // what the first text of the title contains; "" for any
+	Key   string     // just this record; "" for any
+	Where *cond.Expr // only those of which it holds; nil for any
 	Limit int
 }
 
@@ -117,6 +118,14 @@ func listed(ctx context.Context, a *plan.App, user *ask.User, records ask.Record
 	}
 	if find := sought(wanted.Find); find != "" && len(paths) > 0 {
 		q.Match = append(q.Match, ask.Match{Path: paths[0], Compare: "contains", Value: cond.String(find)})
+	}
+	if wanted.Where != nil {
+		for _, p := range wanted.Where.Root.Paths() {
+			if p.Root == "record" && !o.MaySee(table, strings.Join(p.Segs, ".")) {
+				return nil, ask.Page{}, ask.Refuse("no-grant", "You may not view what these records are chosen by.", "Choose them by something else.")
+			}
+		}
+		q.Also = wanted.Where.Root.Bind(o.World)
 	}
 	page, err := records.Fetch(ctx, q)
 	if err != nil {

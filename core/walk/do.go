@@ -44,6 +44,8 @@ func (r *runner) do(ctx context.Context, s *project.WalkStep) error {
 		return r.looks(ctx, s)
 	case "go":
 		return r.goes(ctx, s.To)
+	case "wait":
+		return r.waits(ctx, s.Seconds)
 	case "plant":
 		r.plant.say(s.Plant)
 		return nil
@@ -70,12 +72,29 @@ func (r *runner) opens(ctx context.Context, s *project.WalkStep) error {
 	}
 	trail.Along(r.app, &to, r.before())
 	o, err := r.open(ctx, to, use.Sources{Bare: true})
+	if s.Is == "refused" {
+		return r.refused(s, err)
+	}
 	if err != nil {
 		return err
 	}
 	r.spot().close(0)
 	r.add(o.Place())
 	return r.entered(ctx, trail.Adds)
+}
+
+// refused looks whether an address was refused that is to be.
+func (r *runner) refused(s *project.WalkStep, err error) error {
+	d, is := differs(err)
+	switch {
+	case err != nil && !is:
+		return err
+	case err == nil:
+		return &Difference{Expected: "that it is refused", Found: "it is open", Now: asNow(s, func(now *project.WalkStep) { now.Is, now.Words = "", "" })}
+	case s.Words != "" && !strings.Contains(d.Found, s.Words):
+		return &Difference{Expected: "that it is refused: " + s.Words, Found: d.Found, Now: asNow(s, func(now *project.WalkStep) { now.Words = d.Found })}
+	}
+	return nil
 }
 
 func tableOf(in *project.Input) string {
@@ -101,6 +120,9 @@ func (r *runner) pressOf(ctx context.Context, s *project.WalkStep) (press.Press,
 	}
 	for _, key := range rows {
 		p.Rows = append(p.Rows, key)
+	}
+	if len(s.Values) > 0 {
+		p.Values = maps.Clone(s.Values) // of a row that is edited where it stands, or of what is asked
 	}
 	p.Picked, err = r.keys(ctx, func(id string) string { return pickedTable(r.app, screen, s, id) }, s.Picked)
 	return p, err
@@ -136,6 +158,13 @@ func (r *runner) press(ctx context.Context, p press.Press, depth int) error {
 	if len(p.Values) > 0 && o.World.Record != nil {
 		p.Version = o.World.Record.Version // nobody else changes it meanwhile
 	}
+	if e := o.ListAt(p.Element); e != nil && p.Trigger == "keepRow" && p.Row != "" {
+		row, err := o.RowOf(ctx, e, p.Row, r.world.Records, false)
+		if err != nil {
+			return err
+		}
+		p.Version = row.Version
+	}
 	out, err := press.Follow(ctx, o, p, r.world.Records)
 	var fields *ask.FieldErrors
 	if errors.As(err, &fields) {
@@ -155,12 +184,17 @@ func (r *runner) press(ctx context.Context, p press.Press, depth int) error {
 	if out.Kind == press.Asked {
 		return &Difference{Expected: "that it is done", Found: "it asks: " + out.Question.Words}
 	}
+	r.written(out)
+	return r.turn(ctx, p, out, depth)
+}
+
+// written lets the plant say what was written to it; what is held is over by then.
+func (r *runner) written(out press.Outcome) {
 	for _, w := range out.Writes {
 		if !w.Held {
 			r.plant[w.Ref.Source+"/"+w.Ref.Node] = w.Value
 		}
 	}
-	return r.turn(ctx, p, out, depth)
 }
 
 // types fills in fields of the form that one looks at; they are kept with the next press that saves.
@@ -190,7 +224,13 @@ func (r *runner) types(ctx context.Context, s *project.WalkStep) error {
 func (r *runner) looks(ctx context.Context, s *project.WalkStep) error {
 	at := r.spot()
 	to := *at.top()
-	to.Find, to.Look = s.Find, nil
+	to.Find, to.Look, to.Filters, to.Sort = s.Find, nil, nil, nil
+	for _, f := range project.Ordered(s.Filters) {
+		to.Filters = append(to.Filters, place.Filter{Path: f.Path, Compare: f.Compare, Value: f.Value})
+	}
+	for _, o := range project.Ordered(s.Sort) {
+		to.Sort = append(to.Sort, ask.Sort{Path: o.Path, Desc: o.Desc})
+	}
 	if s.Tabs != nil {
 		to.Tabs = s.Tabs
 	}

@@ -25,7 +25,7 @@ type finder struct {
 
 // key gives the key of a record that a step names; "" for none named. A *Difference says that there is none such.
 func (r *finder) key(ctx context.Context, table string, n *project.Named) (string, error) {
-	if n == nil || n.Key != "" || n.Title == "" {
+	if n == nil || n.Key != "" || n.Title == "" && n.Where == "" {
 		return wire(n), nil
 	}
 	label := "record"
@@ -34,6 +34,9 @@ func (r *finder) key(ctx context.Context, table string, n *project.Named) (strin
 	}
 	if table == "" {
 		return "", &Difference{Expected: fmt.Sprintf("the %s “%s”", label, n.Title), Found: "nothing there is a record"}
+	}
+	if n.Title == "" {
+		return r.first(ctx, table, label, n.Where)
 	}
 	// What the title begins with finds it in a large table, unless it is written otherwise than it is kept.
 	first, _, _ := strings.Cut(n.Title, " ")
@@ -52,6 +55,22 @@ func (r *finder) key(ctx context.Context, table string, n *project.Named) (strin
 		}
 	}
 	return "", &Difference{Expected: fmt.Sprintf("the %s “%s”", label, n.Title), Found: "none of that title that " + r.user.Name + " may see"}
+}
+
+// first gives the key of the first record, in the table's order, of which a condition holds.
+func (r *finder) first(ctx context.Context, table, label, where string) (string, error) {
+	expr, problem := r.app.RowRule(table, where)
+	if problem != nil {
+		return "", &Difference{Expected: "a condition on the " + label, Found: "“" + where + "”, which cannot be read: " + problem.Message}
+	}
+	found, err := use.Titles(ctx, r.app, r.user, r.records, r.now, use.TitleQuery{Table: table, Where: expr, Limit: 1})
+	if err != nil {
+		return "", err
+	}
+	if len(found) == 0 {
+		return "", &Difference{Expected: "a " + label + " of which " + expr.Root.Phrase(), Found: "none such that " + r.user.Name + " may see"}
+	}
+	return found[0].Key, nil
 }
 
 func wire(n *project.Named) string {

@@ -6,6 +6,7 @@ import (
 	"time"
 
 	"ambergate/core/ask"
+	"ambergate/core/callup"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -67,6 +68,7 @@ type runner struct {
 	typed    map[string]map[string]string // and not saved, by what is worked on, then by field
 	byItself int
 	why      string // how what was pressed last was decided
+	clock    clock
 	left     string // the address that was led to by it, out of the application
 }
 
@@ -93,7 +95,15 @@ func Run(ctx context.Context, app *plan.App, w *project.Walk, world World) (Resu
 		}
 		r.byItself = 0
 		words := r.say(s)
-		if err := r.do(ctx, s); err != nil {
+		if s.Does != "wait" && s.Does != "plant" && s.Does != "claim" {
+			r.touches()
+		}
+		was := r.spot().place
+		err := r.do(ctx, s)
+		if err == nil {
+			err = r.settles(ctx, was)
+		}
+		if err != nil {
 			d, is := differs(err)
 			if !is {
 				return out, err
@@ -131,6 +141,7 @@ func start(ctx context.Context, app *plan.App, w *project.Walk, world World) (*r
 	}
 	r := &runner{finder: finder{app: app, records: world.Records, now: now}, world: world, plant: plant{}, vars: map[string]string{}, typed: map[string]map[string]string{}}
 	r.plant.say(w.Plant)
+	r.clock = clock{arrived: now, touched: now, watched: map[string]*callup.Machine{}, rows: map[string][]*ask.Row{}}
 	r.user = &ask.User{ID: "walk." + w.ID, Name: w.Who.Name, Roles: map[string]bool{}}
 	for id, has := range w.Who.Roles {
 		r.user.Roles[id] = has

@@ -3,7 +3,9 @@ package walk
 import (
 	"slices"
 	"strconv"
+	"strings"
 
+	"ambergate/core/ask"
 	"ambergate/core/english"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -66,14 +68,22 @@ func (r *teller) say(s *project.WalkStep) string {
 	}
 	switch s.Does {
 	case "open":
-		return "opens " + r.titled(s.Screen) + r.with(s) + " by its address"
+		out := "opens " + r.titled(s.Screen) + r.with(s) + " by its address"
+		if s.Is == "refused" {
+			out = "is refused " + r.titled(s.Screen) + r.with(s) + " by its address"
+			if s.Words != "" {
+				out += ": " + s.Words
+			}
+		}
+		return out
 	case "press":
 		screen := r.whereIs(s.Element)
 		out := "presses " + r.quote(screen, s.Element)
 		if s.Row != nil {
-			out = "presses “" + namedWords(s.Row) + "”, " + r.called(screen, s.Element)
+			row := r.named(r.app.RowTable(screen, s.Element), s.Row)
+			out = "presses " + row + ", " + r.called(screen, s.Element)
 			if s.Trigger == "" || s.Trigger == "row" {
-				out = "opens “" + namedWords(s.Row) + "”, " + r.called(screen, s.Element)
+				out = "opens " + row + ", " + r.called(screen, s.Element)
 			}
 		}
 		if len(s.Rows) > 0 {
@@ -99,15 +109,12 @@ func (r *teller) say(s *project.WalkStep) string {
 		}
 		return "types " + english.List(out, "and")
 	case "choose":
-		return "chooses “" + namedWords(s.Row) + "”, " + r.called(r.whereIs(s.Element), s.Element)
+		screen := r.whereIs(s.Element)
+		return "chooses " + r.named(r.app.RowTable(screen, s.Element), s.Row) + ", " + r.called(screen, s.Element)
 	case "look":
-		if s.Find != "" {
-			return "looks for “" + s.Find + "”"
-		}
-		if len(s.Tabs) > 0 {
-			return "opens another tab"
-		}
-		return "looks at the whole list"
+		return r.looks(s)
+	case "wait":
+		return "waits for " + waitWords(s.Seconds)
 	case "go":
 		return map[string]string{"back": "goes back", "forward": "goes forward", "home": "goes home", "up": "goes up", "close": "closes this"}[s.To]
 	case "plant":
@@ -118,6 +125,55 @@ func (r *teller) say(s *project.WalkStep) string {
 		return "meanwhile the plant says " + english.List(out, "and")
 	}
 	return r.claimed(s)
+}
+
+// looks says how a list is looked at.
+func (r *teller) looks(s *project.WalkStep) string {
+	var out []string
+	if s.Find != "" {
+		out = append(out, "looks for “"+s.Find+"”")
+	}
+	table := ""
+	if screen := r.app.Project.Screens[r.here]; screen != nil {
+		table = screen.ListTable()
+	}
+	for _, f := range project.Ordered(s.Filters) {
+		words := english.Lower(words.Path(r.app, table, f.Path)) + " " + filterWords(f)
+		out = append(out, "narrows the list to "+words)
+	}
+	if len(s.Sort) > 0 {
+		var by []ask.Sort
+		for _, o := range project.Ordered(s.Sort) {
+			by = append(by, ask.Sort{Path: o.Path, Desc: o.Desc})
+		}
+		out = append(out, "orders it by "+english.Lower(words.Order(r.app, table, by)))
+	}
+	if len(s.Tabs) > 0 {
+		out = append(out, "opens another tab")
+	}
+	if len(out) == 0 {
+		return "looks at the whole list"
+	}
+	return english.List(out, "and")
+}
+
+func filterWords(f *project.ArriveFilter) string {
+	compare := words.Compares[f.Compare]
+	if compare == "" {
+		compare = f.Compare
+	}
+	compare = strings.TrimSpace(compare)
+	if f.Value == "" {
+		return compare
+	}
+	return compare + " “" + f.Value + "”"
+}
+
+func waitWords(seconds float64) string {
+	if minutes := seconds / 60; minutes >= 2 && minutes == float64(int(minutes)) {
+		return strconv.Itoa(int(minutes)) + " minutes"
+	}
+	return strconv.FormatFloat(seconds, 'f', -1, 64) + " seconds"
 }
 
 // claimed says what a step claims.
@@ -151,7 +207,11 @@ func (r *teller) claimed(s *project.WalkStep) string {
 func (r *teller) with(s *project.WalkStep) string {
 	var out []string
 	for _, id := range sorted(s.Inputs) {
-		out = append(out, "“"+namedWords(s.Inputs[id])+"”")
+		table := ""
+		if screen := r.app.Project.Screens[s.Screen]; screen != nil {
+			table = tableOf(screen.Inputs[id])
+		}
+		out = append(out, r.named(table, s.Inputs[id]))
 	}
 	with := ""
 	if len(out) > 0 {
@@ -209,11 +269,18 @@ func (r *teller) whereIs(id string) string {
 	return ""
 }
 
-func namedWords(n *project.Named) string {
-	if n.Title != "" {
-		return n.Title
+// named says which record of a table.
+func (r *teller) named(table string, n *project.Named) string {
+	switch {
+	case n.Title != "":
+		return "“" + n.Title + "”"
+	case n.Where == "":
+		return "“" + n.Key + "”"
 	}
-	return n.Key
+	if e, problem := r.app.RowRule(table, n.Where); problem == nil {
+		return "the first of which " + e.Root.Phrase()
+	}
+	return "the first of which “" + n.Where + "”, which cannot be read"
 }
 
 func plantWords(v any) string {

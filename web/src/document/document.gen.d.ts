@@ -2825,10 +2825,14 @@ export interface Walker {
   record?: Named;
 }
 /**
- * Named says which record: by its title as its table makes it, or by its key.
+ * Named says which record: by its title as its table makes it, by a condition, or by its key.
  */
 export interface Named {
   title?: string;
+  /**
+   * Condition on the record: the first, in the table’s order, of which it holds
+   */
+  where?: string;
   key?: string;
 }
 /**
@@ -2836,7 +2840,7 @@ export interface Named {
  */
 export interface WalkStep {
   pos: number;
-  does: 'open' | 'press' | 'type' | 'choose' | 'look' | 'go' | 'plant' | 'claim';
+  does: 'open' | 'press' | 'type' | 'choose' | 'look' | 'go' | 'wait' | 'plant' | 'claim';
   /**
    * Open: an address; claim of “at”: where one is to stand; of all others: where it is done, or absent.
    */
@@ -2883,7 +2887,7 @@ export interface WalkStep {
     [k: string]: Named;
   };
   /**
-   * Type: by field, as forms send them
+   * Type: by field, as forms send them; press: of a row that is edited where it stands
    */
   values?: {
     [k: string]: string;
@@ -2892,6 +2896,22 @@ export interface WalkStep {
    * Look: for what, in the list
    */
   find?: string;
+  /**
+   * Look: what the list is narrowed to
+   */
+  filters?: {
+    [k: string]: ArriveFilter;
+  };
+  /**
+   * Look: in which order it is
+   */
+  sort?: {
+    [k: string]: Order;
+  };
+  /**
+   * Wait: how long
+   */
+  seconds?: number;
   /**
    * Look: which tab is open, by block of tabs
    */
@@ -2904,15 +2924,15 @@ export interface WalkStep {
    */
   plant?: {};
   /**
-   * Claim
+   * Claim; refused: of an address that is opened
    */
-  is?: 'at' | 'open' | 'greyed' | 'hidden' | 'rows' | 'reads' | 'left';
+  is?: 'at' | 'open' | 'greyed' | 'hidden' | 'rows' | 'reads' | 'left' | 'refused';
   /**
    * Of rows: how many
    */
   count?: number;
   /**
-   * Of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address
+   * Of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address; of refused: the reason
    */
   words?: string;
 }
