@@ -56,6 +56,11 @@ func (r *runner) claims(ctx context.Context, s *project.WalkStep) error {
 		return nil
 	}
 	shown := texts(e.View)
+	if f, is := fieldOf(o, s.Element); is { // what was typed stands there, not yet in the record
+		if v, typed := r.typedAt(*r.spot().top())[f.FieldPath()]; typed {
+			shown = []string{v}
+		}
+	}
 	if !slices.ContainsFunc(shown, func(t string) bool { return strings.Contains(t, s.Words) }) {
 		d := &Difference{Expected: "“" + s.Words + "”", Found: quoted(shown)}
 		if len(shown) == 1 {
@@ -64,6 +69,17 @@ func (r *runner) claims(ctx context.Context, s *project.WalkStep) error {
 		return d
 	}
 	return nil
+}
+
+// fieldOf gives an element as a field that can be typed in, if it is one.
+func fieldOf(o *use.Opening, id string) (interface{ FieldPath() string }, bool) {
+	for _, e := range o.Plan.Elements {
+		if e.ID == id {
+			f, is := e.Spec.(interface{ FieldPath() string })
+			return f, is
+		}
+	}
+	return nil, false
 }
 
 func rowsWords(l *element.ListView) string {
