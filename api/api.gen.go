@@ -1774,6 +1774,22 @@ type WalkDifference = walk.Difference
 // WalkResult What came of a walk: how far it went, and where it differs
 type WalkResult = walk.Result
 
+// WalkShown defines model for WalkShown.
+type WalkShown struct {
+	// Below A screen as it is drawn.
+	Below   *View           `json:"below,omitempty"`
+	Differs *WalkDifference `json:"differs,omitempty"`
+
+	// Expected A screen as it is drawn.
+	Expected *View `json:"expected,omitempty"`
+
+	// Over dialog or drawer, where it lies over another
+	Over *string `json:"over,omitempty"`
+
+	// Stands A screen as it is drawn.
+	Stands *View `json:"stands,omitempty"`
+}
+
 // WalkStepTold defines model for WalkStepTold.
 type WalkStepTold = walk.Told
 
@@ -2068,6 +2084,13 @@ type NameWalkJSONBody struct {
 	Steps []project.WalkStep `json:"steps"`
 }
 
+// ShowWalkJSONBody defines parameters for ShowWalk.
+type ShowWalkJSONBody struct {
+	// Step By id; absent: before any
+	Step *string `json:"step,omitempty"`
+	Walk string  `json:"walk"`
+}
+
 // GetNodesParams defines parameters for GetNodes.
 type GetNodesParams struct {
 	Below *string `form:"below,omitempty" json:"below,omitempty"`
@@ -2206,6 +2229,9 @@ type GoWalksJSONRequestBody GoWalksJSONBody
 
 // NameWalkJSONRequestBody defines body for NameWalk for application/json ContentType.
 type NameWalkJSONRequestBody NameWalkJSONBody
+
+// ShowWalkJSONRequestBody defines body for ShowWalk for application/json ContentType.
+type ShowWalkJSONRequestBody ShowWalkJSONBody
 
 // ExplainWayJSONRequestBody defines body for ExplainWay for application/json ContentType.
 type ExplainWayJSONRequestBody = WhyRequest
@@ -2479,6 +2505,9 @@ type ServerInterface interface {
 	// NameWalk What was recorded as a walk, with records named by their titles, and who goes it
 	// (POST /api/build/{project}/walks/recorded)
 	NameWalk(c *gin.Context, project string)
+	// ShowWalk The screen where somebody stands when a step of a walk was done, drawn
+	// (POST /api/build/{project}/walks/shown)
+	ShowWalk(c *gin.Context, project Project)
 	// ExplainWay Why a way is open or shut
 	// (POST /api/build/{project}/why)
 	ExplainWay(c *gin.Context, project string)
@@ -4716,6 +4745,31 @@ func (siw *ServerInterfaceWrapper) NameWalk(c *gin.Context) {
 	siw.Handler.NameWalk(c, project)
 }
 
+// ShowWalk operation middleware
+func (siw *ServerInterfaceWrapper) ShowWalk(c *gin.Context) {
+
+	var err error
+	_ = err
+
+	// ------------- Path parameter "project" -------------
+	var project Project
+
+	err = runtime.BindStyledParameterWithOptions("simple", "project", c.Param("project"), &project, runtime.BindStyledParameterOptions{ParamLocation: runtime.ParamLocationPath, Explode: false, Required: true, Type: "string", Format: "", ValueIsUnescaped: true})
+	if err != nil {
+		siw.ErrorHandler(c, fmt.Errorf("Invalid format for parameter project: %w", err), http.StatusBadRequest)
+		return
+	}
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.ShowWalk(c, project)
+}
+
 // ExplainWay operation middleware
 func (siw *ServerInterfaceWrapper) ExplainWay(c *gin.Context) {
 
@@ -6601,6 +6655,7 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	router.GET(options.BaseURL+"/api/build/:project/reach/between", wrapper.GetPathsBetween)
 	router.GET(options.BaseURL+"/api/build/:project/walks", wrapper.GetWalks)
 	router.POST(options.BaseURL+"/api/build/:project/walks/gone", wrapper.GoWalks)
+	router.POST(options.BaseURL+"/api/build/:project/walks/shown", wrapper.ShowWalk)
 	router.POST(options.BaseURL+"/api/build/:project/walks/recorded", wrapper.NameWalk)
 	router.GET(options.BaseURL+"/api/build/:project/map", wrapper.GetMap)
 	router.GET(options.BaseURL+"/api/build/:project/map/ways", wrapper.GetWireWays)

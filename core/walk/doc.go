@@ -3,6 +3,7 @@
 // turns by the same rules. It keeps nothing itself; who calls it gives it records that forget what was changed.
 //
 //   - run.go: going a walk, step by step
+//   - show.go: the screen where a step is done, to be drawn
 //   - do.go: what each sort of step does
 //   - trail.go: where the walker stands, and has been
 //   - wait.go: time that goes by, and what it sets off: times, rest, rounds, call-ups

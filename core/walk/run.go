@@ -76,44 +76,21 @@ type runner struct {
 // from: then nothing is known of the walk.
 func Run(ctx context.Context, app *plan.App, w *project.Walk, world World) (Result, error) {
 	out := Result{Walk: w.ID, Name: w.Name, Steps: []Step{}}
-	r, err := start(ctx, app, w, world)
-	if err == nil {
-		err = r.home(ctx)
-	}
+	r, err := begin(ctx, app, w, world)
 	if err != nil {
 		d, is := differs(err)
 		if !is {
 			return out, err
 		}
-		d.Words, d.Expected = "begins", "the start screen of "+w.Who.Name
 		out.Differs = d
 		return out, nil
 	}
 	for _, s := range project.Ordered(w.Steps) {
-		if err := ctx.Err(); err != nil {
-			return out, err
-		}
-		r.byItself = 0
 		words := r.say(s)
-		if s.Does != "wait" && s.Does != "plant" && s.Does != "claim" {
-			r.touches()
-		}
-		was := r.spot().place
-		err := r.do(ctx, s)
-		if err == nil {
-			err = r.settles(ctx, was)
-		}
-		if err != nil {
-			d, is := differs(err)
-			if !is {
-				return out, err
-			}
-			d.Step, d.Words, d.Screen = s.ID, words, r.spot().top().Screen
-			if d.Why == "" && s.Does == "claim" {
-				d.Why = r.why
-			}
+		d, err := r.take(ctx, s, words)
+		if err != nil || d != nil {
 			out.Differs = d
-			return out, nil
+			return out, err
 		}
 		step := Step{ID: s.ID, Words: words, Screen: r.spot().top().Screen}
 		if over := r.spot().over; len(over) > 0 {
@@ -125,6 +102,51 @@ func Run(ctx context.Context, app *plan.App, w *project.Walk, world World) (Resu
 		out.Steps = append(out.Steps, step)
 	}
 	return out, nil
+}
+
+// begin lets the walker stand at the start. The error may be a *Difference.
+func begin(ctx context.Context, app *plan.App, w *project.Walk, world World) (*runner, error) {
+	r, err := start(ctx, app, w, world)
+	if err == nil {
+		err = r.home(ctx)
+	}
+	if d, is := differs(err); is {
+		d.Words, d.Expected = "begins", "the start screen of "+w.Who.Name
+		return nil, d
+	}
+	if err != nil {
+		return nil, err
+	}
+	return r, nil
+}
+
+// take does one step, and says where it differs; nil where it does not. The error is the context's, or that of what
+// records are read from.
+func (r *runner) take(ctx context.Context, s *project.WalkStep, words string) (*Difference, error) {
+	if err := ctx.Err(); err != nil {
+		return nil, err
+	}
+	r.byItself = 0
+	if s.Does != "wait" && s.Does != "plant" && s.Does != "claim" {
+		r.touches()
+	}
+	was := r.spot().place
+	err := r.do(ctx, s)
+	if err == nil {
+		err = r.settles(ctx, was)
+	}
+	if err == nil {
+		return nil, nil
+	}
+	d, is := differs(err)
+	if !is {
+		return nil, err
+	}
+	d.Step, d.Words, d.Screen = s.ID, words, r.spot().top().Screen
+	if d.Why == "" && s.Does == "claim" {
+		d.Why = r.why
+	}
+	return d, nil
 }
 
 // start makes the walker ready.

@@ -25,7 +25,25 @@ func (s *Base) Walked(ctx context.Context, app *plan.App, walks []*project.Walk)
 }
 
 func (s *Base) walkedOne(ctx context.Context, app *plan.App, w *project.Walk) (out walk.Result, err error) {
+	err = s.rehearsed(ctx, app, func(world walk.World) (err error) {
+		out, err = walk.Run(ctx, app, w, world)
+		return err
+	})
+	return out, err
+}
+
+// WalkShown goes a walk up to a step, "" for none, and shows the screen where one stands then.
+func (s *Base) WalkShown(ctx context.Context, app *plan.App, w *project.Walk, step string) (out walk.Shown, err error) {
+	err = s.rehearsed(ctx, app, func(world walk.World) (err error) {
+		out, err = walk.Show(ctx, app, w, world, step)
+		return err
+	})
+	return out, err
+}
+
+// rehearsed gives records to walk through; what is changed in them is rolled back.
+func (s *Base) rehearsed(ctx context.Context, app *plan.App, run func(walk.World) error) (err error) {
 	rehearsal := records.NewRehearsal(app.Project, func(t *project.Table) (*records.Source, error) { return s.SourceOf(app.Project, t.ID) })
 	defer func() { err = errors.Join(err, rehearsal.End(ctx)) }()
-	return walk.Run(ctx, app, w, walk.World{Records: rehearsal, Others: s.Others(ctx), Now: s.Now()})
+	return run(walk.World{Records: rehearsal, Others: s.Others(ctx), Now: s.Now()})
 }

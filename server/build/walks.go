@@ -1,6 +1,7 @@
 package build
 
 import (
+	"context"
 	"slices"
 	"time"
 
@@ -9,6 +10,7 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	"ambergate/core/project"
+	"ambergate/core/use"
 	"ambergate/core/walk"
 	"ambergate/server/answer"
 )
@@ -54,6 +56,40 @@ func (s *Side) GoWalks(c *gin.Context, slug string) {
 		gone, err := s.Walked(c, b.Draft.App, some)
 		return append(gone, kept...), err
 	})
+}
+
+// ShowWalk goes a walk up to a step, and shows the screen where one stands then.
+func (s *Side) ShowWalk(c *gin.Context, slug string) {
+	inBuild(s, c, slug, func(b *Building, req api.ShowWalkJSONBody) (api.WalkShown, error) {
+		w := b.Draft.App.Project.Walks[req.Walk]
+		switch {
+		case w == nil:
+			return api.WalkShown{}, &ask.Refusal{Code: "no-screen", What: "This walk does not exist any more.", Then: "Choose another."}
+		case w.Who.Record != nil && !b.account.Walks: // it would show what only that person sees
+			return api.WalkShown{}, &ask.Refusal{Code: "no-walk", What: "You may not walk as somebody real.", Then: "Let it be gone as anybody with the role, or ask who runs this."}
+		}
+		shown, err := s.WalkShown(c, b.Draft.App, w, answer.Value(req.Step))
+		if err == nil && shown.Differs != nil && shown.Expected == nil {
+			shown.Expected, err = s.asReleased(c, b, w, shown.Differs.Step)
+		}
+		return api.WalkShown{Stands: shown.Stands, Below: shown.Below, Over: answer.OrNil(shown.Over), Expected: shown.Expected, Differs: shown.Differs}, err
+	})
+}
+
+// asReleased draws where a walk stands after a step in the newest release, where it goes that far; nil where it does not.
+func (s *Side) asReleased(ctx context.Context, b *Building, w *project.Walk, step string) (*use.View, error) {
+	if b.Draft.Newest() == 0 || step == "" {
+		return nil, nil
+	}
+	app, err := s.Apps.Release(ctx, b.project, b.Draft.Newest())
+	if err != nil {
+		return nil, err
+	}
+	shown, err := s.WalkShown(ctx, app, w, step)
+	if err != nil || shown.Differs != nil {
+		return nil, err
+	}
+	return shown.Stands, nil
 }
 
 // NameWalk makes of what was recorded what the document keeps: who goes it, and records by their titles.

@@ -1713,6 +1713,23 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/build/{project}/walks/shown": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The screen where somebody stands when a step of a walk was done, drawn */
+        post: operations["showWalk"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/build/{project}/walks/recorded": {
         parameters: {
             query?: never;
@@ -3558,6 +3575,14 @@ export interface components {
             view: string;
             screen?: string;
             element?: string;
+        };
+        WalkShown: {
+            stands?: components["schemas"]["View"];
+            below?: components["schemas"]["View"];
+            /** @description dialog or drawer, where it lies over another */
+            over?: string;
+            expected?: components["schemas"]["View"];
+            differs?: components["schemas"]["WalkDifference"];
         };
         /** @description A walk of the document in words */
         WalkTold: {
@@ -8245,6 +8270,37 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+        };
+    };
+    showWalk: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                project: components["parameters"]["Project"];
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": {
+                    walk: string;
+                    /** @description By id; absent: before any */
+                    step?: string;
+                };
+            };
+        };
+        responses: {
+            /** @description done */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WalkShown"];
+                };
+            };
+            default: components["responses"]["No"];
         };
     };
     nameWalk: {

@@ -9,8 +9,15 @@ import { useWhole } from './context';
 
 const nothing = () => new Promise<never>(() => undefined); // what is only looked at is not pressed
 
+interface DrawnProps {
+  view: View;
+  label: string;
+  title?: string; // what it is, where there are several
+  lit?: string; // the element that stands out
+}
+
 /** A screen as it is drawn, only to be looked at: scaled to the room that there is, and out of reach of keys. */
-export function Drawn({ view, label }: { view: View; label: string }) {
+export function Drawn({ view, label, title, lit }: DrawnProps) {
   const { project } = useWhole();
   const box = useRef<HTMLDivElement>(null);
   const hands = useMemo(
@@ -31,6 +38,14 @@ export function Drawn({ view, label }: { view: View; label: string }) {
   return (
     <ScreenProvider hands={hands} typed={typed} busy={undefined}>
       <style>{dressSheet(view, '[data-drawn-only]')}</style>
+      {lit && (
+        <style>{`[data-drawn-only] [data-element="${CSS.escape(lit)}"] { outline: 4px solid var(--chakra-colors-amber); outline-offset: 2px; }`}</style>
+      )}
+      {title && (
+        <Box fontSize="note" fontWeight="700" mb="-6px">
+          {title}
+        </Box>
+      )}
       <Box
         ref={box}
         data-drawn-only

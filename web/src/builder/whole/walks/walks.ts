@@ -1,5 +1,5 @@
 import type { Op, WalkResult, WalkTold } from '../../../api/client';
-import type { Document } from '../../../document/document.gen';
+import type { Document, WalkStep } from '../../../document/document.gen';
 import { put } from '../../../document/edit';
 import { entityOf, inOrder } from '../../../document/parts';
 
@@ -47,4 +47,37 @@ export function stepMoved(entities: Document, walk: string, step: string, by: -1
     ...put(entities, [walk, 'steps', one.id, 'pos'], other.pos),
     ...put(entities, [walk, 'steps', other.id, 'pos'], one.pos),
   ];
+}
+
+/** Puts a step in, or otherwise. */
+export function stepPut(entities: Document, walk: string, id: string, step: WalkStep): Op[] {
+  return put(entities, [walk, 'steps', id], step);
+}
+
+/** The place behind a step and before the next; '' for before all. */
+export function posAfter(steps: Record<string, WalkStep>, after: string): number {
+  const all = inOrder(steps);
+  const at = after === '' ? -1 : all.findIndex((s) => s.id === after);
+  const [one, next] = [all[at], all[at + 1]];
+  if (!next) return (one?.pos ?? 0) + 1;
+  return ((one?.pos ?? next.pos - 1) + next.pos) / 2;
+}
+
+/** The screen where one most likely stands after a step: as it was gone, else where the steps before say. */
+export function screenAt(
+  walk: WalkTold,
+  steps: Record<string, WalkStep>,
+  result: WalkResult | undefined,
+  after: string,
+): string {
+  const gone = result?.steps.find((s) => s.id === after)?.screen;
+  if (gone) return gone;
+  const upTo = walk.steps.slice(0, 1 + walk.steps.findIndex((s) => s.id === after));
+  return upTo.map((s) => steps[s.id]?.screen).findLast(Boolean) ?? '';
+}
+
+/** The walk and the step that an address item names: walk~step; a step is only named where it is drawn. */
+export function watchedIn(item: string | undefined): { walk: string | undefined; step: string | undefined } {
+  const [walk, step] = (item ?? '').split('~');
+  return { walk: walk || undefined, step };
 }
