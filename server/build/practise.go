@@ -11,6 +11,7 @@ import (
 	"ambergate/core/place"
 	"ambergate/core/plan"
 	"ambergate/core/press"
+	"ambergate/core/project"
 	"ambergate/core/use"
 	"ambergate/records"
 	"ambergate/server/answer"
@@ -94,6 +95,9 @@ func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req ap
 		return api.Practised{}, err
 	}
 	answer := api.Practised{Kind: string(out.Kind), Place: out.To, As: answer.OrNil(out.As), Move: answer.OrNil(out.Move), Message: answer.OrNil(out.Message), Leave: answer.OrNil(out.Leave), Does: base.ActsOf(out), Question: out.Question, Journal: answer.Value(req.Journal), Result: answer.OrNil(out.Result), Back: answer.OrNil(out.Back)}
+	if answer.Place == nil && out.Kind == press.Moved {
+		answer.Place = walkedTo(b.Draft.App.Project, user, req.Place, out.Move)
+	}
 	keepPractised(b.Draft.App, &answer, req.Place, out)
 	if out.Kind != press.Asked && b.Draft.App.Writes(req.Place.Screen, req.Press.Element, this.press.Trigger) {
 		answer.Journal = s.journals.add(answer.Journal, b.account.ID, this)
@@ -110,6 +114,23 @@ func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req ap
 		answer.Would = &would
 	}
 	return answer, nil
+}
+
+// walkedTo is where the moves lead that say no place themselves: home, and up. The others hang on the browser's history.
+func walkedTo(p *project.Project, user *ask.User, from place.Place, move string) *place.Place {
+	to := ""
+	switch start := p.StartOf(user.Roles); move {
+	case "home":
+		to = start
+	case "up":
+		if to = start; p.Screens[from.Screen] != nil && p.Screens[p.Screens[from.Screen].Up] != nil {
+			to = p.Screens[from.Screen].Up
+		}
+	}
+	if p.Screens[to] == nil {
+		return nil
+	}
+	return &place.Place{Screen: to, Mode: "view", Inputs: map[string]string{}}
 }
 
 func (s *Side) practisePress(ctx context.Context, b *Building, done practised, p *records.Press) (press.Outcome, error) {

@@ -98,6 +98,9 @@ func (s *Side) NameWalk(c *gin.Context, slug string) {
 		Who   project.Walker      `json:"who"`
 		Steps []*project.WalkStep `json:"steps"`
 	}, err error) {
+		if req.As == "" {
+			req.As = b.account.ID // what one did oneself, in use
+		}
 		user, err := s.walked(c, b, req.As)
 		if err != nil {
 			return out, err

@@ -7,13 +7,13 @@ import { rolesOf } from '../document/project';
 import { screensOf } from '../document/screens';
 import { Action } from '../ui/controls';
 import { Message, Waiting, WayOn } from '../ui/Message';
+import { RecordBar } from '../use/recording/RecordBar';
 import { DataPages } from './data/DataPages';
 import { Finder } from './Finder';
 import { Header, titleOf, viewOf } from './Header';
 import { KeysDialog } from './KeysDialog';
 import { NothingYet } from './NothingYet';
 import { Others } from './Others';
-import { RecordBar } from './recording/RecordBar';
 import { useRecorder } from './recording/useRecorder';
 import { NewScreen } from './screens/NewScreen';
 import { ScreensPanel } from './screens/ScreensPanel';
@@ -149,6 +149,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
           {view === 'screen' && recorder.recording && (
             <RecordBar
               recorder={recorder}
+              hint="Press something to choose it, and again to try it: that becomes a step. Nothing is saved."
               who={work.data?.user ?? ''}
               pos={posBehind(entitiesOf(draft.entities, 'walk'))}
               onKept={(of) => go('walks', of)}

@@ -31,7 +31,7 @@ export interface PressHands {
   chosen: () => Record<string, string>; // rows by list
   /** Before a press is sent: what is typed or looked at is kept; what it forgets is not to be kept after it. */
   onSend: () => unknown;
-  onResult: (result: PressResult) => void;
+  onResult: (result: PressResult, request: PressRequest) => void;
   post: (request: PressRequest) => Promise<PressResult>;
   /** Sends without waiting, also while the page goes away; tells whether it was taken. */
   postLast: (request: PressRequest) => Promise<boolean>;
@@ -145,7 +145,7 @@ export class Press extends Told<PressState> {
   }
 
   private async follow(request: PressRequest, result: PressResult) {
-    this.hands.onResult(result);
+    this.hands.onResult(result, request);
     if (result.address) this.hands.openTab(result.address, request);
     for (const act of result.does ?? []) this.hands.does(act);
     if (result.out) return this.hands.out();

@@ -31,11 +31,12 @@ interface StripProps {
   shown: Shown;
   project: string;
   builder: boolean;
+  onRecord: (() => void) | undefined; // nothing while it is recorded
   onGo: (to: Along, n?: number) => void;
 }
 
 /** The small fixed strip: back, forward, home, and who is here. */
-export const Strip = memo(function Strip({ shown, project, builder, onGo }: StripProps) {
+export const Strip = memo(function Strip({ shown, project, builder, onRecord, onGo }: StripProps) {
   const start = shown.home === shown.view.title;
   const logo = shown.view.style?.logo;
   return (
@@ -69,6 +70,20 @@ export const Strip = memo(function Strip({ shown, project, builder, onGo }: Stri
         </Box>
       </Way>
       <Box flex="1" />
+      {builder && onRecord && (
+        <Box
+          as="button"
+          hideBelow="md"
+          fontSize="note"
+          px="10px"
+          textDecoration="underline"
+          cursor="pointer"
+          title="What you do is kept as a walk, to be gone again"
+          onClick={onRecord}
+        >
+          record
+        </Box>
+      )}
       {builder && (
         <Box hideBelow="md" fontSize="note" px="10px" textDecoration="underline" asChild>
           <Link to={`/build/${project}/screen/${shown.view.screen}`}>build this screen</Link>

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
-import { useParams } from 'react-router';
+import { useNavigate, useParams } from 'react-router';
 import { api, ask, type Given, type Refused, type Shown, type ThenPress, type View } from '../api/client';
 import type { Along, Trail } from '../trail/Trail';
 import { useFixedAppearance } from '../ui/appearance';
@@ -11,6 +11,7 @@ import { useDress } from '../ui/style';
 import { useSteady } from '../ui/useSteady';
 import { Banners } from './Banners';
 import { Refusal } from './Refusal';
+import { useUsedRecorder } from './recording/useUsedRecorder';
 import { Strip } from './Strip';
 import { UsedScreen } from './UsedScreen';
 import { useArrival } from './useArrival';
@@ -27,6 +28,7 @@ import { useUnsaved } from './useUnsaved';
 const LeaveDialog = later(async () => (await import('./LeaveDialog')).LeaveDialog);
 const CalledUp = later(async () => (await import('./CalledUp')).CalledUp);
 const RoundBar = later(async () => (await import('./RoundBar')).RoundBar);
+const RecordBar = later(async () => (await import('./recording/RecordBar')).RecordBar);
 const Overlay = later(async () => (await import('./Overlay')).Overlay);
 
 /** The users' side: a screen of the released project, its strip, and what lies over it. */
@@ -64,7 +66,13 @@ function Page({ shown, away, lost, trail, project, called }: PageProps) {
   const left = useIdle(project, shown, unsaved);
   useRound(trail, shown, unsaved);
   const zoom = useDisplay(shown.display !== undefined);
-  const go = useSteady((to: Along, n?: number) => unsaved.leave(0, () => void trail.go(to, n)));
+  const recorder = useUsedRecorder(project, shown);
+  const navigate = useNavigate();
+  const along = (to: Along, n?: number) => {
+    recorder.onWent(to);
+    void trail.go(to, n);
+  };
+  const go = useSteady((to: Along, n?: number) => unsaved.leave(0, () => along(to, n)));
   useTrailKeys(go);
   const leaving = unsaved.asking;
   useEffect(() => trail.ask('leaving', leaving), [trail, leaving]);
@@ -86,6 +94,7 @@ function Page({ shown, away, lost, trail, project, called }: PageProps) {
     then,
     onThen: setThen,
     onPressed: arrival.onPressed,
+    recorder,
   };
   return (
     <Flex direction="column" minH={high} h={operator ? high : undefined} zoom={operator ? 1 : zoom}>
@@ -94,7 +103,17 @@ function Page({ shown, away, lost, trail, project, called }: PageProps) {
           shown={shown}
           project={project}
           builder={me.data?.projects.some((p) => p.slug === project && p.builds) ?? false}
+          onRecord={recorder.recording ? undefined : recorder.begin}
           onGo={go}
+        />
+      )}
+      {recorder.recording && (
+        <RecordBar
+          recorder={recorder}
+          who={shown.user}
+          pos={0}
+          hint="What you do becomes a step of a walk. You are in use: what you save is saved."
+          onKept={(walk) => navigate(`/build/${project}/walks/${walk}`)}
         />
       )}
       {called.came && (
@@ -118,7 +137,7 @@ function Page({ shown, away, lost, trail, project, called }: PageProps) {
           key={`${o.depth}.${o.view.screen}`}
           as={o.as}
           title={o.view.heading}
-          onClose={() => unsaved.leave(o.depth, () => void trail.go('close'))}
+          onClose={() => unsaved.leave(o.depth, () => along('close'))}
         >
           <UsedScreen
             key={workOf(o.view)}

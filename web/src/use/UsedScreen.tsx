@@ -1,5 +1,5 @@
 import { useEffect, useMemo, useState } from 'react';
-import type { Given, KeptDraft, PressResult, Shown, ThenPress, Title, View } from '../api/client';
+import type { Given, KeptDraft, PressRequest, PressResult, Shown, ThenPress, Title, View } from '../api/client';
 import { type ScreenHands, ScreenProvider } from '../screen/context';
 import { RailedSheet } from '../screen/RailedSheet';
 import { useDrawers } from '../screen/rails/useDrawers';
@@ -12,6 +12,7 @@ import { later } from '../ui/later';
 import { useSteady } from '../ui/useSteady';
 import { DraftNotes } from './DraftNotes';
 import { FormKeys } from './FormKeys';
+import type { UsedRecorder } from './recording/useUsedRecorder';
 import { Said } from './Said';
 import { useComeBack } from './useComeBack';
 import { useDraft } from './useDraft';
@@ -40,6 +41,7 @@ interface UsedScreenProps {
   then: ThenPress | undefined; // the press that follows on a dialog that came back
   onThen: (then: ThenPress | undefined) => void;
   onPressed: (element: string) => void;
+  recorder: UsedRecorder;
   headingRef?: React.Ref<HTMLHeadingElement>;
 }
 
@@ -55,7 +57,8 @@ export function UsedScreen(props: UsedScreenProps) {
   const drawers = useDrawers();
   const browser = useMemo(() => browserHands(project, call.csv, drawers.put), [project, call, drawers.put]);
 
-  const onResult = (result: PressResult) => {
+  const onResult = (result: PressResult, request: PressRequest) => {
+    props.recorder.onPressed(request, view.place, result);
     const next = result.shown && layerOf(result.shown, depth)?.view;
     if (result.forgot) {
       draft.settle();
@@ -102,7 +105,10 @@ export function UsedScreen(props: UsedScreenProps) {
     props.onPressed(element.id);
     return press.press(element, aim);
   });
-  const onArrange = useSteady((change: Arrangement) => void showing(() => call.arrange(change)));
+  const onArrange = useSteady((change: Arrangement) => {
+    props.recorder.onArranged({ ...view.place, ...change, tabs: change.tabs ?? view.place.tabs });
+    void showing(() => call.arrange(change));
+  });
   const work = useWork({
     call,
     files: shown.display?.files ?? true,

@@ -1,7 +1,7 @@
 import { useCallback, useState } from 'react';
-import { api, ask, type Op, type Place, type Practised, type PressRequest, Refused } from '../../api/client';
-import { newId } from '../../document/edit';
-import { begun, keptSteps, pressed, type Recording, seen } from './recorded';
+import { type Op, type Place, type Practised, type PressRequest, Refused } from '../../api/client';
+import { keptWalk } from '../../trail/keptWalk';
+import { begun, looked, pressed, type Recorded, type Recording, seen } from '../../trail/recorded';
 
 /** Records what is pressed and where it leads, as a walk. */
 export function useRecorder(project: string, as: string, edit: (patch: Op[]) => Promise<unknown>) {
@@ -12,22 +12,20 @@ export function useRecorder(project: string, as: string, edit: (patch: Op[]) => 
     (request: PressRequest, at: Place, done: Practised) => setRecording((r) => r && pressed(r, request, at, done)),
     [],
   );
+  const onLooked = useCallback((at: Place) => setRecording((r) => r && looked(r, at)), []);
   const begin = useCallback(() => {
     setProblem('');
     setRecording(begun);
   }, []);
+  /** Something that was looked at, and is to be so. */
+  const claim = useCallback((step: Recorded) => setRecording((r) => r && { ...r, steps: [...r.steps, step] }), []);
   const drop = useCallback(() => setRecording(undefined), []);
   /** Keeps what was recorded under a name; gives the walk's id, or nothing where it is refused. */
   const keep = async (name: string, pos: number): Promise<string | undefined> => {
     if (!recording) return undefined;
     try {
-      const steps = Object.values(keptSteps(recording.steps));
-      const named = await ask(
-        api.POST('/api/build/{project}/walks/recorded', { params: { path: { project } }, body: { as, steps } }),
-      );
-      const id = newId('wk');
-      const value = { kind: 'walk', pos, name, who: named.who, steps: keptSteps(named.steps) };
-      await edit([{ op: 'add', path: `/${id}`, value }]);
+      const { id, patch } = await keptWalk(project, as, name, pos, recording.steps);
+      await edit(patch);
       setRecording(undefined);
       return id;
     } catch (e) {
@@ -36,7 +34,7 @@ export function useRecorder(project: string, as: string, edit: (patch: Op[]) => 
       return undefined;
     }
   };
-  return { recording, problem, begin, drop, keep, onSeen, onPressed };
+  return { recording, problem, begin, drop, keep, claim, onSeen, onPressed, onLooked };
 }
 
 export type Recorder = ReturnType<typeof useRecorder>;

@@ -10,6 +10,7 @@ import { numbersOf, outPlates } from '../margins/plates';
 import { WaysInMargin } from '../margins/WaysIn';
 import { WaysOutMargin } from '../margins/WaysOut';
 import { Wires } from '../margins/Wires';
+import { ClaimLine } from '../recording/ClaimLine';
 import type { Recorder } from '../recording/useRecorder';
 import { SentencePanel } from '../sentence/SentencePanel';
 import { type DraftHands, useEdit } from '../useDraft';
@@ -89,8 +90,12 @@ export function ScreenView({ project, hands, draft, work, walk, recorder, onBack
     ...chosen,
   };
   const pulled = usePulledWire(build);
-  const onArrange = ({ filters, sort, find, tabs, clear }: Arrangement) =>
-    place && onPlace({ ...place, filters, sort, find, tabs: tabs ?? place.tabs, inputs: without(place.inputs, clear) });
+  const onArrange = ({ filters, sort, find, tabs, clear }: Arrangement) => {
+    if (!place) return;
+    const to = { ...place, filters, sort, find, tabs: tabs ?? place.tabs, inputs: without(place.inputs, clear) };
+    recorder.onLooked(to);
+    onPlace(to);
+  };
   const here = (element: string | undefined) => element && work.ways.some((w) => w.element === element);
   return (
     <BuildProvider value={build}>
@@ -118,6 +123,7 @@ export function ScreenView({ project, hands, draft, work, walk, recorder, onBack
             onWidth={setWidth}
             onRecord={recording ? undefined : recorder.begin}
           />
+          <ClaimLine recorder={recorder} view={work.view} chosen={chosen.chosen} />
           <Stage
             as={as}
             work={work}

@@ -1,17 +1,23 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
+import type { Recording } from '../../trail/recorded';
 import { Action, Line } from '../../ui/controls';
-import type { Recorder } from './useRecorder';
 
 interface BarProps {
-  recorder: Recorder;
+  recorder: {
+    recording: Recording | undefined;
+    problem: string;
+    drop: () => void;
+    keep: (name: string, pos: number) => Promise<string | undefined>;
+  };
   who: string;
   pos: number; // behind the walks that there are
+  hint: string;
   onKept: (walk: string) => void;
 }
 
 /** While a walk is recorded: how long it is, and what becomes of it. */
-export function RecordBar({ recorder, who, pos, onKept }: BarProps) {
+export function RecordBar({ recorder, who, pos, hint, onKept }: BarProps) {
   const [name, setName] = useState<string>();
   const n = recorder.recording?.steps.length ?? 0;
   return (
@@ -39,8 +45,7 @@ export function RecordBar({ recorder, who, pos, onKept }: BarProps) {
         Recording as {who}: {n} {n === 1 ? 'step' : 'steps'}
       </Box>
       <Box flex="1" minW={0} fontSize="note" truncate color={recorder.problem ? 'brick' : 'ink'}>
-        {recorder.problem ||
-          'Press something to choose it, and again to try it: that becomes a step. Nothing is saved.'}
+        {recorder.problem || hint}
       </Box>
       {name === undefined ? (
         <Action type="button" tone="main" disabled={n === 0} onClick={() => setName('')}>

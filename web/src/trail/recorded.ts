@@ -1,5 +1,5 @@
-import type { Place, Practised, PressRequest } from '../../api/client';
-import type { WalkStep } from '../../document/document.gen';
+import type { Place, Practised, PressRequest } from '../api/client';
+import type { WalkStep } from '../document/document.gen';
 
 /** A step as it is recorded: its place among the others comes when it is kept. */
 export type Recorded = Omit<WalkStep, 'pos'>;
@@ -43,8 +43,16 @@ export function seen(r: Recording, p: Place): Recording {
   return { ...r, at: key, seen: key, typed: {}, steps: [...r.steps, open] };
 }
 
+/** What a press came to, as far as a walk is concerned. */
+export type Done = Pick<Practised, 'kind' | 'place'>;
+
+/** One went along the trail: where that led is claimed when it is seen. */
+export function went(r: Recording, to: 'back' | 'forward' | 'home' | 'up' | 'close'): Recording {
+  return { ...r, at: undefined, seen: '', typed: {}, steps: [...r.steps, { does: 'go', to }] };
+}
+
 /** What was pressed at a place, and came to something. */
-export function pressed(r: Recording, request: PressRequest, at: Place, done: Practised): Recording {
+export function pressed(r: Recording, request: PressRequest, at: Place, done: Done): Recording {
   const steps = [...r.steps];
   const fresh = Object.fromEntries(Object.entries(request.values ?? {}).filter(([field, v]) => r.typed[field] !== v));
   if (Object.keys(fresh).length > 0) steps.push({ does: 'type', screen: at.screen, values: fresh });
@@ -67,6 +75,28 @@ export function pressed(r: Recording, request: PressRequest, at: Place, done: Pr
   if (done.kind === 'stayed') return { ...r, steps, typed: { ...r.typed, ...fresh } };
   if (!done.place) return { ...r, steps, at: undefined, typed: {} };
   return { ...r, steps: [...steps, claimAt(done.place)], at: keyOf(done.place), typed: {} };
+}
+
+/** A list that is looked at otherwise: narrowed, ordered, looked through; the tab that is open. */
+export function looked(r: Recording, at: Place): Recording {
+  const numbered = <T extends object>(mark: string, all: T[] | undefined) =>
+    all && all.length > 0
+      ? Object.fromEntries(all.map((one, i) => [`${mark}_${i + 1}`, { ...one, pos: i + 1 }]))
+      : undefined;
+  const filters = at.filters?.map(({ path, compare, value }) => ({ path, compare, ...(value && { value }) }));
+  const sort = at.sort?.map(({ path, desc }) => ({ path, ...(desc && { desc }) }));
+  const step = bare({
+    does: 'look',
+    screen: at.screen,
+    find: at.find || undefined,
+    filters: numbered('f', filters),
+    sort: numbered('o', sort),
+    tabs: Object.keys(at.tabs ?? {}).length > 0 ? at.tabs : undefined,
+  });
+  const last = r.steps.at(-1);
+  // Who types what is looked for looks for it letter by letter: the last is meant.
+  const before = last?.does === 'look' && last.screen === at.screen ? r.steps.slice(0, -1) : r.steps;
+  return { ...r, steps: [...before, step] };
 }
 
 /** Without what is not there: a document has no empty parts. */
