@@ -39,7 +39,7 @@ export function Drawn({ view, label, title, lit }: DrawnProps) {
     <ScreenProvider hands={hands} typed={typed} busy={undefined}>
       <style>{dressSheet(view, '[data-drawn-only]')}</style>
       {lit && (
-        <style>{`[data-drawn-only] [data-element="${CSS.escape(lit)}"] { outline: 4px solid var(--chakra-colors-amber); outline-offset: 2px; }`}</style>
+        <style>{`[data-drawn-only] [data-is="${CSS.escape(lit)}"] { outline: 4px solid var(--chakra-colors-amber); outline-offset: 2px; }`}</style>
       )}
       {title && (
         <Box fontSize="note" fontWeight="700" mb="-6px">

@@ -5,6 +5,8 @@ import { begun, looked, pressed, type Recording, seen, went } from '../../trail/
 import { depthOf, layerOf } from '../../trail/shown';
 import type { Along } from '../../trail/Trail';
 
+type Going = Parameters<typeof went>[1];
+
 /** Where one looks: what lies over all. */
 function placeOf(shown: Shown): Place | undefined {
   return layerOf(shown, depthOf(shown))?.view.place;
@@ -15,29 +17,31 @@ export function useUsedRecorder(project: string, shown: Shown) {
   const [recording, setRecording] = useState<Recording>();
   const [problem, setProblem] = useState('');
   const before = useRef({ n: shown.n, depth: depthOf(shown) });
+  // What set off the next place: it is noted when one is there, since what is shown may change before, by itself.
+  const cause = useRef<'press' | Going>(undefined);
   const place = placeOf(shown);
   const on = recording !== undefined;
   useEffect(() => {
     const was = before.current;
-    before.current = { n: shown.n, depth: depthOf(shown) };
+    const now = { n: shown.n, depth: depthOf(shown) };
+    before.current = now;
     if (!on || !place) return;
-    setRecording((r) => {
-      if (!r) return r;
-      // The browser’s own back tells nobody: it shows in that the place is one before.
-      const back = shown.n < was.n && r.at !== undefined;
-      return seen(back ? went(r, 'back') : r, place);
-    });
+    let by = cause.current;
+    if (was.n !== now.n || was.depth !== now.depth) cause.current = undefined;
+    else if (by !== 'press') by = undefined;
+    // The browser’s own back tells nobody: it shows in that the place is one before.
+    const to = by === undefined && now.n < was.n ? 'back' : by;
+    setRecording((r) => r && seen(to && to !== 'press' ? went(r, to) : r, place));
   }, [on, place, shown]);
   const onPressed = useCallback((request: PressRequest, at: Place, result: PressResult) => {
     const to = result.shown && placeOf(result.shown);
     const moved = result.kind === 'moved' && to;
+    cause.current = moved ? 'press' : undefined;
     setRecording((r) => r && pressed(r, request, at, moved ? { kind: 'moved', place: to } : { kind: 'stayed' }));
   }, []);
   const onArranged = useCallback((at: Place) => setRecording((r) => r && looked(r, at)), []);
   const onWent = useCallback((to: Along) => {
-    if (to === 'back' || to === 'forward' || to === 'home' || to === 'up' || to === 'close') {
-      setRecording((r) => r && went(r, to));
-    }
+    if (to === 'back' || to === 'forward' || to === 'home' || to === 'up' || to === 'close') cause.current = to;
   }, []);
   const begin = useCallback(() => {
     setProblem('');
