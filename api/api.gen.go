@@ -556,6 +556,9 @@ type EditTold struct {
 	// More Changes of it that are not listed
 	More int `json:"more"`
 
+	// Patch What it is as a JSON Patch; empty for one with very many operations
+	Patch []Op `json:"patch"`
+
 	// Release The first release that has it
 	Release *int   `json:"release,omitempty"`
 	Seq     int64  `json:"seq"`

@@ -55,7 +55,7 @@ test('the stories of the demo are gone all at once; a step is moved and taken ou
   await signIn(page, 'arno');
   await page.goto('/build/tarnhorn/walks');
   await page.getByRole('button', { name: 'Go all' }).click();
-  await expect(page.getByText('8 as expected')).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('9 as expected')).toBeVisible({ timeout: 60_000 });
   await page.getByRole('navigation', { name: 'Walks' }).getByRole('button', { name: /The office sees a defect/ }).click();
   await page.getByRole('button', { name: /^step 3: “Edit” is hidden/ }).hover();
   await page.getByRole('button', { name: 'step 3 down' }).click();

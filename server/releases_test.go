@@ -124,7 +124,7 @@ func TestWhatIsBrokenStopsARelease(t *testing.T) {
 	arno := as(t, "arno")
 	var ready api.Readiness
 	arno.must("GET", builds+"/readiness", nil, &ready)
-	if len(ready.Stops) != 0 || ready.Walks != 8 || ready.Expected == 0 {
+	if len(ready.Stops) != 0 || ready.Walks != 9 || ready.Expected == 0 {
 		t.Fatalf("the demo is not ready: %+v", ready)
 	}
 	arno.must("POST", builds+"/edits", edits(replaced("/s_defect/elements/e_cabin/gate/cases/c_1/move", map[string]any{"kind": "home"})), nil)

@@ -16,7 +16,7 @@ func TestTheWalksOfTheDemoGoThrough(t *testing.T) {
 	}
 	walks := project.Ordered(draft.App.Project.Walks)
 	for round := range 2 { // the second finds what the first found
-		results, err := up.Server.Walked(t.Context(), draft.App, walks)
+		results, err := up.Server.Walked(t.Context(), draft.Side(), walks)
 		if err != nil {
 			t.Fatal(err)
 		}

@@ -14,7 +14,7 @@ import (
 
 	"github.com/spf13/cobra"
 
-	"ambergate/core/plan"
+	"ambergate/core/differ"
 	"ambergate/core/project"
 	"ambergate/core/walk"
 	"ambergate/plant"
@@ -40,22 +40,28 @@ func walkCommand() *cobra.Command {
 		Long: `Go the walks of an application, or those that are named, and say where something is not as expected.
 
 Each walk is gone over the records as they are now, and nothing that it changes is kept. The program ends with 1 when one
-differs. It is the application as it is being built, or, with --released, as its users have it.`,
+differs. It is the application as it is being built, or, with --released,
+as its users have it, or, with --release, as it was released then.`,
 		Args: cobra.MinimumNArgs(1),
 	}
 	o := storeFlags(c)
-	form, released := "text", false
+	form, released, release := "text", false, 0
 	c.Flags().StringVar(&form, "form", form, "text, junit (JUnit XML)")
 	c.Flags().BoolVar(&released, "released", released, "the application as its users have it")
+	c.Flags().IntVar(&release, "release", release, "the application as it was in this release")
+	c.MarkFlagsMutuallyExclusive("released", "release")
 	c.Flags().StringArrayVar(&o.records, "records", nil, "NAME=CONNECTION of a database that serve is told of; may be repeated")
 	c.RunE = func(cmd *cobra.Command, args []string) error {
 		write := walkForms[form]
 		if write == nil {
 			return fmt.Errorf("--form %s: write one of %s", form, strings.Join(slices.Sorted(maps.Keys(walkForms)), ", "))
 		}
+		if released {
+			release = -1
+		}
 		var of walked
 		err := withStore(cmd.Context(), o, func(st *store.Store) (err error) {
-			of, err = walkedIn(cmd.Context(), st, o, args[0], args[1:], released)
+			of, err = walkedIn(cmd.Context(), st, o, args[0], args[1:], release)
 			return err
 		})
 		if err != nil {
@@ -73,7 +79,7 @@ differs. It is the application as it is being built, or, with --released, as its
 }
 
 // walkedIn goes the walks of an application that the store has, over the databases that it is connected to.
-func walkedIn(ctx context.Context, st *store.Store, o *serveOptions, slug string, names []string, released bool) (walked, error) {
+func walkedIn(ctx context.Context, st *store.Store, o *serveOptions, slug string, names []string, release int) (walked, error) {
 	id, err := projectBySlug(ctx, st, slug)
 	if err != nil {
 		return walked{}, err
@@ -102,31 +108,38 @@ func walkedIn(ctx context.Context, st *store.Store, o *serveOptions, slug string
 	if err := of.Connected.Load(ctx); err != nil {
 		return walked{}, err
 	}
-	app, err := appOf(ctx, of, id, released)
+	side, err := sideOf(ctx, of, id, release)
 	if err != nil {
 		return walked{}, err
 	}
-	some, err := walksNamed(app.Project, names)
+	some, err := walksNamed(side.App.Project, names)
 	if err != nil {
 		return walked{}, err
 	}
 	began := time.Now()
-	results, err := of.Walked(ctx, app, some)
+	results, err := of.Walked(ctx, side, some)
 	return walked{application: slug, results: results, took: time.Since(began)}, err
 }
 
-func appOf(ctx context.Context, of *base.Base, id string, released bool) (*plan.App, error) {
+// sideOf gives the draft, or a release of it: the one that all use for -1.
+func sideOf(ctx context.Context, of *base.Base, id string, release int) (differ.Side, error) {
 	draft, err := of.Apps.Draft(ctx, id)
 	if err != nil {
-		return nil, err
+		return differ.Side{}, err
 	}
-	if !released {
-		return draft.App, nil
+	switch {
+	case release == 0:
+		return draft.Side(), nil
+	case release < 0 && draft.Released == 0:
+		return differ.Side{}, errors.New("the application was not released yet: leave --released out")
+	case release < 0:
+		release = draft.Released
 	}
-	if draft.Released == 0 {
-		return nil, errors.New("the application was not released yet: leave --released out")
+	side, _, err := of.Apps.ReleaseSide(ctx, id, release)
+	if errors.Is(err, store.ErrNone) {
+		return differ.Side{}, fmt.Errorf("there is no release %d", release)
 	}
-	return of.Apps.Release(ctx, id, draft.Released)
+	return side, err
 }
 
 // walksNamed gives the walks of some names, in the order of the document; all where none is named.

@@ -27,6 +27,7 @@ var parts = map[string]part{
 	"bind":     {"what is given to", nil},
 	"buttons":  {"the look of buttons", nil},
 	"cases":    {"the case", nil},
+	"changes":  {"the change", []string{"path"}},
 	"colours":  {"the colour", []string{"name"}},
 	"columns":  {"the column", []string{"label", "path"}},
 	"do":       {"the action", []string{"kind"}},

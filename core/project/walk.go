@@ -2,6 +2,7 @@ package project
 
 import (
 	"fmt"
+	"strings"
 	"time"
 )
 
@@ -33,7 +34,7 @@ type Named struct {
 // WalkStep is one thing that is done, or looked at. Which parts it has is said by what it does.
 type WalkStep struct {
 	Item
-	Does string `json:"does" jsonschema:"enum=open,enum=press,enum=type,enum=choose,enum=look,enum=go,enum=wait,enum=plant,enum=claim"`
+	Does string `json:"does" jsonschema:"enum=open,enum=press,enum=type,enum=choose,enum=look,enum=go,enum=wait,enum=plant,enum=build,enum=claim"`
 
 	// open: an address; claim of “at”: where one is to stand; of all others: where it is done, or absent.
 	Screen string            `json:"screen,omitempty"`
@@ -60,9 +61,19 @@ type WalkStep struct {
 	To      string                   `json:"to,omitempty" jsonschema:"enum=back,enum=forward,enum=home,enum=up,enum=close"`
 	Plant   map[string]any           `json:"plant,omitempty"` // plant: what it says from here on
 
-	Is    string `json:"is,omitempty" jsonschema:"enum=at,enum=open,enum=greyed,enum=hidden,enum=rows,enum=reads,enum=left,enum=refused"` // claim; refused: of an address that is opened
-	Count *int   `json:"count,omitempty"`                                                                                                 // of rows: how many
-	Words string `json:"words,omitempty"`                                                                                                 // of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address; of refused: the reason
+	Changes map[string]*WalkChange `json:"changes,omitempty"` // build: what a builder changes, as a JSON Patch (RFC 6902) in order
+
+	Is    string `json:"is,omitempty" jsonschema:"enum=at,enum=open,enum=greyed,enum=hidden,enum=rows,enum=reads,enum=left,enum=refused,enum=finds"` // claim; refused: of an address that is opened
+	Count *int   `json:"count,omitempty"`                                                                                                            // of rows: how many
+	Words string `json:"words,omitempty"`                                                                                                            // of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address; of refused: the reason; of finds: part of what a check says
+}
+
+// WalkChange is one operation on the document that a builder makes on a walk.
+type WalkChange struct {
+	Item
+	Op    string `json:"op" jsonschema:"enum=add,enum=remove,enum=replace,enum=test"`
+	Path  string `json:"path"` // JSON Pointer, from the entities down
+	Value any    `json:"value,omitempty"`
 }
 
 // Limits of a walk: more is nobody's way, and documents come from anywhere.
@@ -107,7 +118,7 @@ func (w *Walk) validate() error {
 }
 
 func (s *WalkStep) validate() error {
-	if err := OneOf("step", s.Does, "open", "press", "type", "choose", "look", "go", "wait", "plant", "claim"); err != nil {
+	if err := OneOf("step", s.Does, "open", "press", "type", "choose", "look", "go", "wait", "plant", "build", "claim"); err != nil {
 		return err
 	}
 	needs := map[string]struct {
@@ -115,7 +126,7 @@ func (s *WalkStep) validate() error {
 		what string
 	}{
 		"open": {s.Screen != "", "a screen"}, "press": {s.Element != "", "what is pressed"}, "type": {len(s.Values) > 0, "what is typed"}, "choose": {s.Element != "" && s.Row != nil, "a list and one of its rows"},
-		"look": {s.Element == "", "nothing else"}, "go": {s.To != "", "where"}, "wait": {s.Seconds > 0 && s.Seconds <= longestWait, "how long: up to a day"}, "plant": {len(s.Plant) > 0, "what the plant says"}, "claim": {s.Is != "", "what is claimed"},
+		"look": {s.Element == "", "nothing else"}, "go": {s.To != "", "where"}, "wait": {s.Seconds > 0 && s.Seconds <= longestWait, "how long: up to a day"}, "plant": {len(s.Plant) > 0, "what the plant says"}, "build": {len(s.Changes) > 0, "what is changed"}, "claim": {s.Is != "", "what is claimed"},
 	}
 	if n := needs[s.Does]; !n.has {
 		return fmt.Errorf("a step that is to %s needs %s", s.Does, n.what)
@@ -133,6 +144,14 @@ func (s *WalkStep) validate() error {
 			return err
 		}
 	}
+	for id, c := range s.Changes {
+		if c == nil || !strings.HasPrefix(c.Path, "/") {
+			return fmt.Errorf("the change %s names no place of the document", id)
+		}
+		if err := OneOf("operation", c.Op, "add", "remove", "replace", "test"); err != nil {
+			return err
+		}
+	}
 	for _, text := range []string{s.Find, s.Words, s.Point, s.Option} {
 		if len(text) > mostWalkText {
 			return fmt.Errorf("a text of a step is too long")
@@ -142,7 +161,7 @@ func (s *WalkStep) validate() error {
 }
 
 func (s *WalkStep) claims() error {
-	if err := OneOf("claim", s.Is, "at", "open", "greyed", "hidden", "rows", "reads", "left"); err != nil {
+	if err := OneOf("claim", s.Is, "at", "open", "greyed", "hidden", "rows", "reads", "left", "finds"); err != nil {
 		return err
 	}
 	switch {
@@ -150,7 +169,9 @@ func (s *WalkStep) claims() error {
 		return fmt.Errorf("a claim of where one stands needs the screen")
 	case s.Is == "left" && s.Words == "":
 		return fmt.Errorf("a claim that the application was left needs where for")
-	case s.Is != "at" && s.Is != "left" && s.Element == "":
+	case s.Is == "finds" && s.Words == "":
+		return fmt.Errorf("a claim of what the checks find needs its words")
+	case s.Is != "at" && s.Is != "left" && s.Is != "finds" && s.Element == "":
 		return fmt.Errorf("this claim needs the element that it is about")
 	case s.Is == "rows" && (s.Count == nil || *s.Count < 0):
 		return fmt.Errorf("a claim of rows needs how many")

@@ -20,6 +20,9 @@ func (r *runner) claimed(s *project.WalkStep) string {
 
 // claims looks whether something is as a step claims; a *Difference where it is not.
 func (r *runner) claims(ctx context.Context, s *project.WalkStep) error {
+	if s.Is == "finds" {
+		return r.finds(ctx, s)
+	}
 	if s.Is == "left" {
 		if r.left == "" || !strings.Contains(r.left, s.Words) {
 			return &Difference{Expected: r.claimed(s), Found: map[bool]string{true: "it was not left", false: "it was left for “" + r.left + "”"}[r.left == ""]}

@@ -18,7 +18,7 @@ import (
 // do does one step.
 func (r *runner) do(ctx context.Context, s *project.WalkStep) error {
 	at := r.spot()
-	if s.Screen != "" && s.Does != "open" && s.Is != "at" && at.top().Screen != s.Screen {
+	if s.Screen != "" && s.Does != "open" && s.Is != "at" && s.Is != "finds" && at.top().Screen != s.Screen {
 		t := teller{app: r.app}
 		return &Difference{Expected: "that one stands on " + t.titled(s.Screen), Found: t.titled(at.top().Screen), Why: r.why}
 	}
@@ -49,6 +49,8 @@ func (r *runner) do(ctx context.Context, s *project.WalkStep) error {
 	case "plant":
 		r.plant.say(s.Plant)
 		return nil
+	case "build":
+		return r.builds(s)
 	}
 	return r.claims(ctx, s)
 }

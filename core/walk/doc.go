@@ -7,6 +7,7 @@
 //   - do.go: what each sort of step does
 //   - trail.go: where the walker stands, and has been
 //   - wait.go: time that goes by, and what it sets off: times, rest, rounds, call-ups
+//   - build.go: an application that is changed on the way, and what the checks find in it then
 //   - named.go: finding the records that steps name
 //   - claim.go: what is claimed, and what is found
 //   - say.go: steps in words; record.go: steps that were recorded, with titles for keys

@@ -2,6 +2,7 @@ package walk
 
 import (
 	"context"
+	"encoding/json"
 	"errors"
 	"time"
 
@@ -22,6 +23,8 @@ type World struct {
 	Records ask.Changer                 // what is changed in it is seen by the walk, and given up by who opened it
 	Others  func(slug string) *plan.App // other projects, as released; nil: none can be reached
 	Now     time.Time                   // of walks that say no moment of their own
+	// Entities are the application as it is kept, for walks on which a builder changes it; nil: nothing can be changed.
+	Entities map[string]json.RawMessage
 }
 
 // Result is what came of a walk.
@@ -69,6 +72,7 @@ type runner struct {
 	byItself int
 	why      string // how what was pressed last was decided
 	clock    clock
+	entities map[string]json.RawMessage // of the application, as it was changed on the walk
 	left     string // the address that was led to by it, out of the application
 }
 
@@ -161,7 +165,7 @@ func start(ctx context.Context, app *plan.App, w *project.Walk, world World) (*r
 			return nil, &Difference{Expected: "a clock like 2026-11-24T10:00", Found: w.At}
 		}
 	}
-	r := &runner{finder: finder{app: app, records: world.Records, now: now}, world: world, plant: plant{}, vars: map[string]string{}, typed: map[string]map[string]string{}}
+	r := &runner{finder: finder{app: app, records: world.Records, now: now}, world: world, plant: plant{}, vars: map[string]string{}, typed: map[string]map[string]string{}, entities: world.Entities}
 	r.plant.say(w.Plant)
 	r.clock = clock{arrived: now, touched: now, watched: map[string]*callup.Machine{}, rows: map[string][]*ask.Row{}}
 	r.user = &ask.User{ID: "walk." + w.ID, Name: w.Who.Name, Roles: map[string]bool{}}

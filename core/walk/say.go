@@ -113,6 +113,8 @@ func (r *teller) say(s *project.WalkStep) string {
 		return "chooses " + r.named(r.app.RowTable(screen, s.Element), s.Row) + ", " + r.called(screen, s.Element)
 	case "look":
 		return r.looks(s)
+	case "build":
+		return r.changes(s)
 	case "wait":
 		return "waits for " + waitWords(s.Seconds)
 	case "go":
@@ -184,6 +186,9 @@ func (r *teller) claimed(s *project.WalkStep) string {
 			out += ", “" + s.Words + "”"
 		}
 		return out
+	}
+	if s.Is == "finds" {
+		return "the checks find “" + s.Words + "”"
 	}
 	if s.Is == "left" {
 		return "leaves for “" + s.Words + "”"

@@ -16,6 +16,7 @@ import (
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
 	"ambergate/core/cond"
+	"ambergate/core/differ"
 	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -296,6 +297,19 @@ func (a *Apps) Release(ctx context.Context, id string, number int) (*plan.App, e
 	a.releases[key] = app
 	return app, nil
 }
+
+// ReleaseSide gives one release of a project, compiled and as it is kept. Error: store.ErrNone.
+func (a *Apps) ReleaseSide(ctx context.Context, id string, number int) (differ.Side, *store.Release, error) {
+	r, err := a.store.Release(ctx, id, number)
+	if err != nil {
+		return differ.Side{}, nil, err
+	}
+	app, err := a.Release(ctx, id, number)
+	return differ.Side{App: app, Entities: r.Entities}, r, err
+}
+
+// Side is the draft, compiled and as it is kept.
+func (d *Draft) Side() differ.Side { return differ.Side{App: d.App, Entities: d.Entities} }
 
 // Draft gives a project as it is being built, compiled and checked once for each edit.
 func (a *Apps) Draft(ctx context.Context, id string) (*Draft, error) {

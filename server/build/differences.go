@@ -49,16 +49,15 @@ const mostAttributed = 5000
 func (s *Side) sideOf(ctx context.Context, b *Building, number *int) (differ.Side, int64, error) {
 	switch {
 	case number == nil:
-		return differ.Side{App: b.Draft.App, Entities: b.Draft.Entities}, b.Draft.Seq, nil
+		return b.Draft.Side(), b.Draft.Seq, nil
 	case *number == 0:
 		return differ.Side{App: b.Draft.App}, 0, nil // names are those of the draft
 	}
-	r, err := s.Store.Release(ctx, b.project, *number)
+	side, r, err := s.Apps.ReleaseSide(ctx, b.project, *number)
 	if err != nil {
 		return differ.Side{}, 0, noRelease(err, *number)
 	}
-	app, err := s.Apps.Release(ctx, b.project, *number)
-	return differ.Side{App: app, Entities: r.Entities}, r.Seq, err
+	return side, r.Seq, nil
 }
 
 // whoMade says whose edits touched some places, the newest first; those that were taken back count for nothing.

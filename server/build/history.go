@@ -20,6 +20,7 @@ const (
 	// historyPage is how many edits are told at once, changesTold how many changes of each: one may make a hundred screens.
 	historyPage = 20
 	changesTold = 12
+	patchTold   = 100 // operations of an edit that are given whole
 )
 
 // GetHistory tells edits that were made, newest first, as sentences.
@@ -58,7 +59,10 @@ func editTold(e store.Made, changes []differ.Change, entity string, releases []s
 	if entity != "" {
 		changes = slices.DeleteFunc(changes, func(c differ.Change) bool { return c.Entity != entity })
 	}
-	told := api.EditTold{Seq: e.Seq, By: e.Name, Account: e.By, At: e.At, Undoes: answer.OrNil(e.Undoes), Undone: answer.OrNil(e.Undone)}
+	if e.Patch == nil || len(e.Patch) > patchTold {
+		e.Patch = []patch.Op{}
+	}
+	told := api.EditTold{Patch: e.Patch, Seq: e.Seq, By: e.Name, Account: e.By, At: e.At, Undoes: answer.OrNil(e.Undoes), Undone: answer.OrNil(e.Undone)}
 	if len(changes) > changesTold {
 		told.More, changes = len(changes)-changesTold, changes[:changesTold]
 	}

@@ -45,7 +45,7 @@ func (s *Side) ready(ctx context.Context, b *Building) (api.Readiness, error) {
 		}
 	}
 	numbered(out.Stops)
-	gone, err := s.Walked(ctx, b.Draft.App, project.Ordered(b.Draft.App.Project.Walks))
+	gone, err := s.Walked(ctx, b.Draft.Side(), project.Ordered(b.Draft.App.Project.Walks))
 	for _, r := range gone {
 		if r.Differs == nil {
 			out.Walks++
@@ -79,7 +79,7 @@ func stopOf(f check.Finding) api.ReleaseStop {
 func (s *Side) walkStop(b *Building, r walk.Result) api.ReleaseStop {
 	stop := api.ReleaseStop{Key: "walk/" + r.Walk, What: api.ReleaseStopWhatWalk, Walk: &r.Walk, Words: "The walk “" + r.Name + "” differs."}
 	if w := b.Draft.App.Project.Walks[r.Walk]; w == nil || w.Who.Record == nil || b.account.Walks {
-		stop.Evidence = answer.Ptr("It " + r.Differs.Words + ": expected " + r.Differs.Expected + ", found " + r.Differs.Found + ".")
+		stop.Evidence = answer.Ptr("At “" + r.Differs.Words + "”: expected " + strings.TrimSuffix(r.Differs.Expected, ".") + ", found " + strings.TrimSuffix(r.Differs.Found, ".") + ".")
 	}
 	return stop
 }
@@ -92,7 +92,7 @@ func lived(stops []api.ReleaseStop, accepted map[string]string) ([]store.Lived, 
 	for _, stop := range stops {
 		because := strings.TrimSpace(accepted[stop.Key])
 		if because == "" {
-			open = append(open, stop.Words)
+			open = append(open, strings.TrimSpace(stop.Words+" "+answer.Value(stop.Evidence)))
 			continue
 		}
 		out = append(out, store.Lived{Key: stop.Key, Words: stop.Words, Because: because})

@@ -27,7 +27,7 @@ func (s *Side) GetScreenThen(c *gin.Context, slug string) {
 		if now := b.Draft.App.Project.Screens[req.Screen]; now != nil {
 			out.Title = now.Title
 		}
-		for _, change := range differ.Of(then, differ.Side{App: b.Draft.App, Entities: b.Draft.Entities}) {
+		for _, change := range differ.Of(then, b.Draft.Side()) {
 			if change.Entity == req.Screen {
 				out.Differences = append(out.Differences, differ.Tell([]differ.Change{change}, nil)...)
 			}

@@ -53,7 +53,7 @@ func (s *Side) GoWalks(c *gin.Context, slug string) {
 				some = append(some, w)
 			}
 		}
-		gone, err := s.Walked(c, b.Draft.App, some)
+		gone, err := s.Walked(c, b.Draft.Side(), some)
 		return append(gone, kept...), err
 	})
 }
@@ -68,7 +68,7 @@ func (s *Side) ShowWalk(c *gin.Context, slug string) {
 		case w.Who.Record != nil && !b.account.Walks: // it would show what only that person sees
 			return api.WalkShown{}, &ask.Refusal{Code: "no-walk", What: "You may not walk as somebody real.", Then: "Let it be gone as anybody with the role, or ask who runs this."}
 		}
-		shown, err := s.WalkShown(c, b.Draft.App, w, answer.Value(req.Step))
+		shown, err := s.WalkShown(c, b.Draft.Side(), w, answer.Value(req.Step))
 		if err == nil && shown.Differs != nil && shown.Expected == nil {
 			shown.Expected, err = s.asReleased(c, b, w, shown.Differs.Step)
 		}
@@ -81,11 +81,11 @@ func (s *Side) asReleased(ctx context.Context, b *Building, w *project.Walk, ste
 	if b.Draft.Newest() == 0 || step == "" {
 		return nil, nil
 	}
-	app, err := s.Apps.Release(ctx, b.project, b.Draft.Newest())
+	newest, _, err := s.Apps.ReleaseSide(ctx, b.project, b.Draft.Newest())
 	if err != nil {
 		return nil, err
 	}
-	shown, err := s.WalkShown(ctx, app, w, step)
+	shown, err := s.WalkShown(ctx, newest, w, step)
 	if err != nil || shown.Differs != nil {
 		return nil, err
 	}

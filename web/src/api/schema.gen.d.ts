@@ -3544,6 +3544,8 @@ export interface components {
             changes: components["schemas"]["ChangeTold"][];
             /** @description Changes of it that are not listed */
             more: number;
+            /** @description What it is as a JSON Patch; empty for one with very many operations */
+            patch: components["schemas"]["Op"][];
             /** Format: int64 */
             undoes?: number;
             /** Format: int64 */

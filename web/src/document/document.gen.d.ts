@@ -2840,7 +2840,7 @@ export interface Named {
  */
 export interface WalkStep {
   pos: number;
-  does: 'open' | 'press' | 'type' | 'choose' | 'look' | 'go' | 'wait' | 'plant' | 'claim';
+  does: 'open' | 'press' | 'type' | 'choose' | 'look' | 'go' | 'wait' | 'plant' | 'build' | 'claim';
   /**
    * Open: an address; claim of “at”: where one is to stand; of all others: where it is done, or absent.
    */
@@ -2924,15 +2924,33 @@ export interface WalkStep {
    */
   plant?: {};
   /**
+   * Build: what a builder changes, as a JSON Patch (RFC 6902) in order
+   */
+  changes?: {
+    [k: string]: WalkChange;
+  };
+  /**
    * Claim; refused: of an address that is opened
    */
-  is?: 'at' | 'open' | 'greyed' | 'hidden' | 'rows' | 'reads' | 'left' | 'refused';
+  is?: 'at' | 'open' | 'greyed' | 'hidden' | 'rows' | 'reads' | 'left' | 'refused' | 'finds';
   /**
    * Of rows: how many
    */
   count?: number;
   /**
-   * Of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address; of refused: the reason
+   * Of at: the heading; of greyed: the reason; of reads: what it shows; of left: part of the address; of refused: the reason; of finds: part of what a check says
    */
   words?: string;
+}
+/**
+ * WalkChange is one operation on the document that a builder makes on a walk.
+ */
+export interface WalkChange {
+  pos: number;
+  op: 'add' | 'remove' | 'replace' | 'test';
+  /**
+   * JSON Pointer, from the entities down
+   */
+  path: string;
+  value?: unknown;
 }

@@ -9,6 +9,7 @@ const edit = (at: string, more: Partial<EditTold> = {}): EditTold => ({
   at,
   changes: [],
   more: 0,
+  patch: [],
   ...more,
 });
 

@@ -6,6 +6,7 @@ import { Action, Line, Select } from '../../../ui/controls';
 import { Tick } from '../../../ui/Tick';
 import { useWhole } from '../context';
 import { AimFields } from './AimFields';
+import { BuildFields } from './BuildFields';
 import { InputFields } from './InputFields';
 import { LookFields } from './LookFields';
 import { PlantSays } from './PlantSays';
@@ -98,6 +99,7 @@ export function StepForm({ step, label, onKeep, onClose }: FormProps) {
       {has(kind, 'inputs') && <InputFields step={of} onChange={change} />}
       {has(kind, 'element') && <AimFields step={of} onChange={change} />}
       {has(kind, 'values') && <TypeFields step={of} onChange={change} />}
+      {kind === 'build' && <BuildFields step={of} onChange={change} />}
       {kind === 'look' && <LookFields step={of} onChange={change} />}
       {kind === 'plant' && <PlantSays plant={of.plant ?? {}} onPlant={(plant) => change({ plant })} />}
       {has(kind, 'words') && (
@@ -139,6 +141,7 @@ const wordsFor: Record<string, string> = {
   'claim.hidden': 'part of the reason, where that is claimed too',
   'claim.reads': 'what it shows',
   'claim.left': 'part of the address',
+  'claim.finds': 'part of what is said of it',
   'open.refused': 'part of the reason, where that is claimed too',
 };
 

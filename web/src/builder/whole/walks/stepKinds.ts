@@ -15,6 +15,7 @@ export const stepKinds: [id: string, words: string][] = [
   ['go', 'goes back, home, up'],
   ['wait', 'waits'],
   ['plant', 'meanwhile the plant says'],
+  ['build', 'changes the application, as an edit did'],
   ['claim.at', 'stands on a screen'],
   ['claim.open', 'something is open'],
   ['claim.greyed', 'something is greyed'],
@@ -22,6 +23,7 @@ export const stepKinds: [id: string, words: string][] = [
   ['claim.rows', 'a list has so many rows'],
   ['claim.reads', 'something shows words'],
   ['claim.left', 'has left for an address'],
+  ['claim.finds', 'the checks find something'],
 ];
 
 /** The kind of a step among those. */
@@ -58,6 +60,7 @@ const parts: Record<string, Part[]> = {
   'claim.rows': ['screen', 'element'],
   'claim.reads': ['screen', 'element', 'words'],
   'claim.left': ['words'],
+  'claim.finds': ['words'],
 };
 
 /** Whether a kind of step has a part. */
@@ -74,8 +77,9 @@ export function missing(s: WalkStep): string | undefined {
   if (kind === 'type' && Object.keys(s.values ?? {}).length === 0) return 'type something';
   if (kind === 'wait' && !(s.seconds && s.seconds > 0 && s.seconds <= 86_400)) return 'a wait is 1 second to a day';
   if (kind === 'plant' && Object.keys(s.plant ?? {}).length === 0) return 'say what the plant says';
+  if (kind === 'build' && Object.keys(s.changes ?? {}).length === 0) return 'choose an edit';
   if (kind === 'claim.rows' && !(Number.isInteger(s.count) && (s.count ?? -1) >= 0)) return 'say how many';
-  if ((kind === 'claim.reads' || kind === 'claim.left') && !s.words) return 'say the words';
+  if ((kind === 'claim.reads' || kind === 'claim.left' || kind === 'claim.finds') && !s.words) return 'say the words';
   return undefined;
 }
 
