@@ -127,6 +127,8 @@ func (d *differ) within(t thing, below []string, body pair) {
 		at := append(slices.Clone(below), key)
 		_, _, objects := value.objects()
 		switch {
+		case objects && len(value.keys()) == 0: // it is empty, and was not there, or the other way round
+			d.leaf(t, at, value)
 		case objects && parts[key].one != "" && areParts(value):
 			d.parts(t, at, key, value)
 		case objects && d.way(t, at, value):

@@ -189,11 +189,18 @@ var machineWords = regexp.MustCompile(`\b(s|e|f|t|r|g|gt|rl|c|i|v|wk|cn|gr)_[a-z
 // Whatever is edited is told, and nothing else is: held against the patches.
 func TestSentencesNameJustWhatWasTouched(t *testing.T) {
 	edits, told := 0, 0
-	for _, name := range []string{"", "tarnhorn", "stores"} {
-		entities := whole(t, name)
+	projects := map[string]map[string]json.RawMessage{"": whole(t, ""), "tarnhorn": whole(t, "tarnhorn"), "stores": whole(t, "stores")}
+	for i := range 40 {
+		projects[fmt.Sprintf("random %d", i)] = stand.Maker{Rand: rand.New(rand.NewPCG(uint64(i), 23))}.Project()
+	}
+	for name, entities := range projects {
 		was := side(t, entities)
 		r := rand.New(rand.NewPCG(7, uint64(len(name))))
-		for n := range 120 {
+		times := 120
+		if strings.HasPrefix(name, "random") {
+			times = 15
+		}
+		for n := range times {
 			made := randomEdit(r, entities)
 			now, err := edited(was, made)
 			if err != nil || len(made) == 0 {
@@ -218,14 +225,17 @@ func TestSentencesNameJustWhatWasTouched(t *testing.T) {
 				if c.Thing == "" || c.Name == "" {
 					t.Errorf("%s %d: %s has no name: %+v", name, n, c.At, c)
 				}
+				if strings.HasPrefix(name, "random") {
+					continue // what is made at random is called by its ids
+				}
 				if word := machineWords.FindString(c.Thing); word != "" {
 					t.Errorf("%s %d: %q is no word for people: %s (%v)", name, n, word, c.Sentence(), made)
 				}
 			}
 		}
 	}
-	t.Logf("%d edits were told in %d sentences", edits, told)
-	if edits < 250 {
+	t.Logf("%d edits of %d projects were told in %d sentences", edits, len(projects), told)
+	if edits < 600 {
 		t.Errorf("only %d random edits could be made", edits)
 	}
 }

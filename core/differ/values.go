@@ -65,7 +65,7 @@ func (n *names) several(t thing, at []string, of object) string {
 		}
 	}
 	if len(out) == 0 {
-		return "nobody and nothing"
+		return "nothing"
 	}
 	return english.List(out, "and")
 }

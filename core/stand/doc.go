@@ -3,5 +3,6 @@
 //   - ropeway.go: the project
 //   - stand.go: its records, its plant
 //   - fixtures.go, wired.go: changes to it that several tests make
+//   - random.go: projects at random
 //   - press.go: a press on it
 package stand

@@ -73,7 +73,7 @@ type runner struct {
 	why      string // how what was pressed last was decided
 	clock    clock
 	entities map[string]json.RawMessage // of the application, as it was changed on the walk
-	left     string // the address that was led to by it, out of the application
+	left     string                     // the address that was led to by it, out of the application
 }
 
 // Run goes a walk to its end, or to the first difference. The error is the context's, or that of what records are read

@@ -13,57 +13,58 @@ import (
 	"ambergate/core/check/reach"
 	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/core/stand"
 )
 
 // edit changes one screen: what an element does, or what it is called.
 func (r maker) edit(entities map[string]json.RawMessage) (string, json.RawMessage) {
-	var screens []made
+	var screens []stand.MadeScreen
 	for _, id := range slices.Sorted(maps.Keys(entities)) {
 		var s struct {
 			Kind   string
 			Inputs map[string]struct{ Table string }
 		}
 		if json.Unmarshal(entities[id], &s); s.Kind == "screen" {
-			screens = append(screens, made{id: id, table: s.Inputs["i_"+id].Table})
+			screens = append(screens, stand.MadeScreen{ID: id, Table: s.Inputs["i_"+id].Table})
 		}
 	}
 	of := screens[r.IntN(len(screens))]
 	var body m
-	if err := json.Unmarshal(entities[of.id], &body); err != nil {
+	if err := json.Unmarshal(entities[of.ID], &body); err != nil {
 		panic(err)
 	}
 	elements := body["elements"].(map[string]any)
 	for _, key := range slices.Sorted(maps.Keys(elements)) { // so that each run makes the same edits
 		e := elements[key].(map[string]any)
 		switch {
-		case r.chance(40):
+		case r.Chance(40):
 			e["words"] = "other"
 			if e["kind"] == "list" {
 				delete(e, "words")
 			}
 		case e["kind"] == "list":
-			e["opened"] = r.gate(of, e["table"].(string), screens)
+			e["opened"] = r.Gate(of, e["table"].(string), screens)
 		default:
-			e["gate"] = r.gate(of, "", screens)
+			e["gate"] = r.Gate(of, "", screens)
 		}
 	}
-	if r.chance(20) {
-		body["guard"] = r.condition(of.table, "", 1)
+	if r.Chance(20) {
+		body["guard"] = r.Condition(of.Table, "", 1)
 	}
-	if r.chance(15) {
+	if r.Chance(15) {
 		body["title"] = fmt.Sprint("Title ", r.IntN(4))
 	}
-	if r.chance(20) {
-		body["bare"] = r.chance(50)
+	if r.Chance(20) {
+		body["bare"] = r.Chance(50)
 	}
-	if r.chance(20) {
-		body["roles"] = r.roles()
+	if r.Chance(20) {
+		body["roles"] = r.Roles()
 	}
 	text, err := json.Marshal(body)
 	if err != nil {
 		panic(err)
 	}
-	return of.id, text
+	return of.ID, text
 }
 
 // plainly takes out of entities what getting back may hang on: screens without a strip, dialogs, ways on entering, and
@@ -116,8 +117,8 @@ func provenAgain(t *testing.T, projects int, shape func(map[string]json.RawMessa
 	asBefore := 0
 	sets := []map[string]bool{{"r_a": true}, {"r_b": true}, {"r_a": true, "r_b": true}}
 	for seed := range projects {
-		r := maker{rand.New(rand.NewPCG(uint64(seed), 11))}
-		entities := r.project()
+		r := maker{stand.Maker{Rand: rand.New(rand.NewPCG(uint64(seed), 11))}}
+		entities := r.Project()
 		shape(entities)
 		app := compiled(t, entities)
 		g := reach.Of(app, nil)

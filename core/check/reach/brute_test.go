@@ -280,8 +280,8 @@ func (w *walker) comesBack(from stack) bool {
 type counts struct{ projects, worlds, cells, sure, given, maybe, maybeSure, never, trapped int }
 
 func trial(t *testing.T, seed uint64, n *counts) {
-	r := maker{rand.New(rand.NewPCG(seed, 7))}
-	entities := r.project()
+	r := maker{stand.Maker{Rand: rand.New(rand.NewPCG(seed, 7))}}
+	entities := r.Project()
 	app := compiled(t, entities)
 	graph := reach.Of(app, nil)
 	n.projects++
