@@ -74,39 +74,7 @@ try {
     await onRecord(p, '087');
     await p.locator('[data-element=e_report] button').click();
   });
-  const choose = (p, element) => p.locator(`[data-element=${element}] button`).click({ force: true });
-  async function addField(p, word) {
-    await p.getByRole('button', { name: '+ field' }).last().click();
-    await p.getByRole('combobox', { name: 'Field to compare' }).fill(word);
-    await p.keyboard.press('Enter');
-    await p.waitForTimeout(200);
-  }
-  await shot('build-condition', 'arno', '/build/tarnhorn/screen/s_defect', async (p) => {
-    await walkAs(p, 'Mira Holt, technician');
-    await onRecord(p, 'D-2107');
-    await choose(p, 'e_cabin');
-    await p.getByRole('button', { name: '+ only while' }).click();
-    await addField(p, 'assigned');
-    await p.getByRole('combobox', { name: 'Comparison' }).selectOption('is');
-    await p.getByRole('combobox', { name: 'Compared with' }).selectOption('the user’s own record');
-    await addField(p, 'reported');
-    await p.getByRole('combobox', { name: 'Compared with' }).last().selectOption('days ago');
-    await p.getByRole('button', { name: '+ group' }).click();
-    const group = p.getByRole('group', { name: 'any of these' });
-    for (const word of ['state', 'open high']) {
-      await group.getByRole('button', { name: '+ field' }).click();
-      await p.getByRole('combobox', { name: 'Field to compare' }).fill(word);
-      await p.keyboard.press('Enter');
-    }
-    await group.getByRole('combobox', { name: 'Comparison' }).first().selectOption('is one of');
-    await group.getByRole('group', { name: 'Values' }).getByRole('button', { name: 'open', exact: true }).click();
-    await group.getByRole('group', { name: 'Values' }).getByRole('button', { name: 'assigned', exact: true }).click();
-    await group.getByRole('combobox', { name: 'Comparison' }).last().selectOption('is more than');
-    await group.getByLabel('Value', { exact: true }).fill('1');
-    await p.waitForTimeout(600);
-  });
   await shot('build-rights-tables', 'arno', '/build/tarnhorn/data/tables', (p) => p.getByRole('button', { name: /^Technician, Defects/ }).click());
-  await shot('build-callups', 'arno', '/build/tarnhorn/data/callups');
   await shot('new-application', 'nora', '/new?over=tarnhorn', async (p) => {
     for (const t of ['cabins', 'lifts', 'inspections', 'defects', 'components']) await p.getByRole('checkbox', { name: `Take in tarnhorn.${t}`, exact: true }).check();
     await p.getByLabel('What the application is called').fill('Cabins');
@@ -139,8 +107,19 @@ try {
     await p.request.post(`${base}/api/build/tarnhorn/edits`, { data: { patch } });
     await p.reload();
     await p.getByRole('button', { name: 'Go all' }).click();
-    await p.getByText('1 of 6 differ').waitFor({ timeout: 60_000 });
+    await p.getByText('1 of 9 differ').waitFor({ timeout: 60_000 });
   });
+  await shot('build-releases', 'arno', '/build/tarnhorn/releases', async (p) => {
+    const patch = [
+      { op: 'replace', path: '/s_cabins/heading', value: 'All cabins' },
+      { op: 'add', path: '/s_wboard/elements/e_season', value: { kind: 'button', pos: 50, cell: { row: 9, col: 1, w: 4 }, words: 'Season', gate: { cases: { c_1: { pos: 1, move: { kind: 'screen', target: 's_season' } } } } } },
+    ];
+    await p.request.post(`${base}/api/build/tarnhorn/edits`, { data: { patch } });
+    await p.reload();
+    await p.getByText(/things? stops? it/).waitFor({ timeout: 60_000 });
+    await p.waitForTimeout(600);
+  });
+  await shot('build-history', 'arno', '/build/tarnhorn/releases/history', (p) => p.getByRole('article').first().waitFor());
   await shot('build-making', 'arno', '/build/tarnhorn/screen/s_bycomp', async (p) => {
     await p.keyboard.press('Control+b');
     await p.getByRole('button', { name: /Add something in row/ }).last().click();
