@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { PanelLeft, Redo2, Search, Undo2 } from 'lucide-react';
 import type { Draft } from '../api/client';
 import { isReleasable } from '../document/project';
-import { Action, Key } from '../ui/controls';
+import { Action } from '../ui/controls';
 import type { DraftHands } from './useDraft';
 import { toMend } from './whole/findings';
 
@@ -46,7 +46,7 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
           <img src="/gate.svg" alt="" width="26" height="26" />
         </a>
       </Box>
-      <Box fontWeight="800" whiteSpace="nowrap">
+      <Box fontWeight="800" truncate minW="64px" flexShrink={1} title={draft.title}>
         {draft.title}
       </Box>
       <Box
@@ -54,14 +54,15 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
         color="muted"
         whiteSpace="nowrap"
         aria-live="polite"
-        minW="48px"
+        minW="0"
+        flexShrink={1000}
         overflow="hidden"
         textOverflow="ellipsis"
         title={`${hands.busy ? 'saving' : 'saved'}; ${sinceRelease(draft)}`}
       >
         {hands.busy ? 'saving …' : sinceRelease(draft)}
       </Box>
-      <Flex as="nav" aria-label="Parts of the builder" gap="2px" mx="4px">
+      <Flex as="nav" aria-label="Parts of the builder" gap="0" mx="2px" flexShrink={0}>
         {views.map(([id, words]) => (
           <Box
             as="button"
@@ -104,8 +105,15 @@ export function Header({ hands, draft, view, onView, listed, onScreens, onFind, 
       >
         <Redo2 size={17} aria-hidden />
       </Action>
-      <Action tone="quiet" px="6px" onClick={onFind} aria-label="Find" title="Find a screen" whiteSpace="nowrap">
-        <Search size={17} aria-hidden /> <Key hideBelow="2xl">Ctrl K</Key>
+      <Action
+        tone="quiet"
+        px="6px"
+        onClick={onFind}
+        aria-label="Find"
+        title="Find a screen (Ctrl+K)"
+        whiteSpace="nowrap"
+      >
+        <Search size={17} aria-hidden />
       </Action>
       <Box flex="1" />
       {children}

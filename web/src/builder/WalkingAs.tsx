@@ -30,7 +30,7 @@ export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord 
           fontWeight="700"
           fontSize="note"
           minH="30px"
-          maxW="176px"
+          maxW="174px"
         >
           {draft.walks && (
             <optgroup label="People">

@@ -6,7 +6,7 @@ import { Action, Select } from '../../../ui/controls';
 import { Message, Waiting, WayOn } from '../../../ui/Message';
 import { useWhole } from '../context';
 import { ChangeLine } from './ChangeLine';
-import { byEntity, kindWords, listed } from './releases';
+import { byEntity, kindWords, listed, plainlyMade } from './releases';
 
 const many = 60; // entities that are told of at once
 
@@ -28,7 +28,8 @@ export function DifferencesPane({ from, to, list }: PaneProps) {
       ),
   });
   const title = to === undefined ? 'The draft' : `Release ${to}`;
-  const entities = byEntity(found.data?.changes ?? []);
+  const all = byEntity(found.data?.changes ?? []);
+  const { made, others: entities } = plainlyMade(all);
   return (
     <Flex direction="column" flex="1" minW={0} minH={0} p="14px 22px 0">
       <Flex align="baseline" gap="10px" mb="10px" wrap="wrap">
@@ -62,11 +63,12 @@ export function DifferencesPane({ from, to, list }: PaneProps) {
           </Message>
         ) : !found.data ? (
           <Waiting what="Comparing …" />
-        ) : entities.length === 0 ? (
+        ) : all.length === 0 ? (
           <Box color="muted">Nothing is different.</Box>
         ) : (
           <>
             <Reached sentences={found.data.reach} />
+            <Made made={made} />
             {(whole ? entities : entities.slice(0, many)).map((e) => (
               <Box as="section" key={e.entity} mb="14px" aria-label={`${kindWords(e.kind)} ${e.name}`}>
                 <Flex align="baseline" gap="8px" borderBottomWidth="1px" borderColor="rule" pb="3px">
@@ -96,6 +98,28 @@ export function DifferencesPane({ from, to, list }: PaneProps) {
         )}
       </Box>
     </Flex>
+  );
+}
+
+/** What is new, and nothing else is to be said of. */
+function Made({ made }: { made: [kind: string, names: string[]][] }) {
+  if (made.length === 0) return null;
+  return (
+    <Box as="section" aria-label="New" mb="14px">
+      <Box as="h3" fontWeight="800" borderBottomWidth="1px" borderColor="rule" pb="3px">
+        New
+      </Box>
+      {made.map(([kind, names]) => (
+        <Flex key={kind} gap="8px" py="4px">
+          <Box fontSize="note" color="muted" minW="112px">
+            {kindWords(kind)}
+          </Box>
+          <Box flex="1" minW={0}>
+            {names.join(' · ')}
+          </Box>
+        </Flex>
+      ))}
+    </Box>
   );
 }
 

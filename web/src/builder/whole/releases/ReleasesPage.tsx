@@ -7,7 +7,7 @@ import { DifferencesPane } from './DifferencesPane';
 import { DraftSide } from './DraftSide';
 import { ReleaseSide } from './ReleaseSide';
 import { ReleasesHead } from './ReleasesHead';
-import { comparedIn, contentWords, moment, usedBy } from './releases';
+import { comparedIn, contentWords, moment, newestOf, usedBy } from './releases';
 
 /** What users got and will get: the draft and the releases, what is different in each, and what can be done with it. */
 export function ReleasesPage({ item }: { item: string | undefined }) {
@@ -45,7 +45,7 @@ export function ReleasesPage({ item }: { item: string | undefined }) {
                   ? 'no changes'
                   : `${draft.changes} ${draft.changes === 1 ? 'change' : 'changes'} to be released`
             }
-            onPress={() => openRelease('')}
+            onPress={() => openRelease(draft.changes > 0 ? '' : `~${newestOf(draft)}`)}
           />
           {list.map((r) => (
             <Entry

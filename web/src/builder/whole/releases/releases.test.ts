@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest';
 import type { ChangeTold, ReleaseTold } from '../../../api/client';
-import { byEntity, comparedIn, contentWords, listed, moment, usedBy } from './releases';
+import { byEntity, comparedIn, contentWords, listed, moment, plainlyMade, usedBy } from './releases';
 
 const change = (entity: string, by: string[] = []): ChangeTold => ({
   entity,
@@ -34,12 +34,23 @@ test('changes of one entity stand together, with everybody who made them', () =>
   ]);
 });
 
+test('what is only new is told in a line by kind, where it is much', () => {
+  const made = (n: number) => Array.from({ length: n }, (_, i) => ({ ...change(`s_${i}`), how: 'made' as const }));
+  const few = byEntity([...made(3), change('s_x')]);
+  expect(plainlyMade(few)).toEqual({ made: [], others: few });
+  const { made: lines, others } = plainlyMade(byEntity([...made(9), change('s_x')]));
+  expect(lines.map(([kind, names]) => [kind, names.length])).toEqual([['screen', 9]]);
+  expect(others.map((e) => e.entity)).toEqual(['s_x']);
+});
+
 test('the draft is compared with what anybody uses, a release with the one before', () => {
-  expect(comparedIn(undefined, { released: 4 })).toEqual({ from: 4 });
-  expect(comparedIn('', { released: 4, trial: 6 })).toEqual({ from: 6 });
-  expect(comparedIn('5', { released: 6 })).toEqual({ from: 4, to: 5 });
-  expect(comparedIn('5~2', { released: 6 })).toEqual({ from: 2, to: 5 });
-  expect(comparedIn('~2', { released: 6 })).toEqual({ from: 2 });
+  expect(comparedIn(undefined, { released: 4, changes: 2 })).toEqual({ from: 4 });
+  expect(comparedIn('', { released: 4, trial: 6, changes: 1 })).toEqual({ from: 6 });
+  expect(comparedIn('5', { released: 6, changes: 0 })).toEqual({ from: 4, to: 5 });
+  expect(comparedIn('5~2', { released: 6, changes: 0 })).toEqual({ from: 2, to: 5 });
+  expect(comparedIn('~2', { released: 6, changes: 0 })).toEqual({ from: 2 });
+  expect(comparedIn('', { released: 6, changes: 0 })).toEqual({ from: 5, to: 6 });
+  expect(comparedIn('', { released: 0, changes: 0 })).toEqual({ from: 0 });
 });
 
 test('who uses a release is said', () => {

@@ -21,6 +21,18 @@ export function byEntity(changes: ChangeTold[]): ChangedEntity[] {
   return [...found.values()];
 }
 
+/** Entities of which nothing is said but that they are new, by kind: where they are many, they are told in a line. */
+export function plainlyMade(all: ChangedEntity[]): {
+  made: [kind: string, names: string[]][];
+  others: ChangedEntity[];
+} {
+  const plain = all.filter((e) => e.changes.length === 1 && e.changes[0]?.how === 'made' && !e.changes[0].now);
+  if (plain.length < 8) return { made: [], others: all };
+  const made = new Map<string, string[]>();
+  for (const e of plain) made.set(e.kind, [...(made.get(e.kind) ?? []), e.name]);
+  return { made: [...made], others: all.filter((e) => !plain.includes(e)) };
+}
+
 const kinds: Record<string, string> = {
   project: 'Application',
   screen: 'Screen',
@@ -55,10 +67,13 @@ export function newestOf(d: Pick<Draft, 'released' | 'trial'>): number {
 /** What is compared: an address item “5” is release 5 with the one before it, “5~2” with release 2, “” the draft. */
 export function comparedIn(
   item: string | undefined,
-  d: Pick<Draft, 'released' | 'trial'>,
+  d: Pick<Draft, 'released' | 'trial' | 'changes'>,
 ): { from: number; to?: number } {
+  const newest = newestOf(d);
+  // A draft without changes says nothing: then it is what came last.
+  if (!item && d.changes === 0 && newest > 0) return { from: newest - 1, to: newest };
   const [to, from] = (item ?? '').split('~').map((n) => (/^\d+$/.test(n) ? Number(n) : undefined));
-  if (to === undefined) return { from: from ?? newestOf(d) };
+  if (to === undefined) return { from: from ?? newest };
   return { from: from ?? to - 1, to };
 }
 
