@@ -1,5 +1,5 @@
 // Package server answers HTTP as api/openapi.yaml says. What users call stands in server/use, what
-// builders call in server/build, what both stand on in server/base; here is what belongs to neither.
+// builders call in server/build and server/release, what both stand on in server/base; here is what belongs to neither.
 //
 //   - server.go: routes, limits, what is on at start
 //   - account.go: signing in and out, one's own account

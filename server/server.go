@@ -22,6 +22,7 @@ import (
 	"ambergate/server/base"
 	"ambergate/server/build"
 	"ambergate/server/recorded"
+	"ambergate/server/release"
 	"ambergate/server/use"
 	"ambergate/store"
 )
@@ -31,6 +32,7 @@ type Server struct {
 	*base.Base
 	*users
 	*builders
+	*releases
 	*administrators
 	handler http.Handler
 }
@@ -38,6 +40,7 @@ type Server struct {
 type (
 	users    = use.Side
 	builders = build.Side
+	releases = release.Side
 
 	administrators = administer.Side
 )
@@ -52,7 +55,8 @@ const (
 // New prepares a server.
 func New(c base.Config) (*Server, error) {
 	b := base.New(c)
-	s := &Server{Base: b, users: use.New(b), builders: build.New(b), administrators: administer.New(b)}
+	builds := build.New(b)
+	s := &Server{Base: b, users: use.New(b), builders: builds, releases: release.New(builds), administrators: administer.New(b)}
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
 	engine.HandleMethodNotAllowed = true

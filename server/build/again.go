@@ -17,7 +17,7 @@ import (
 
 // ReadAgain tells what differs between a project and its databases as they are now; nothing is changed by it.
 func (s *Side) ReadAgain(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.SourceRead, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.SourceRead, error) {
 		return s.readAgain(c, b.Draft.App.Project), nil
 	})
 }

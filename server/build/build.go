@@ -24,23 +24,23 @@ func (s *Side) GetDraft(c *gin.Context, slug string, params api.GetDraftParams) 
 	if params.Since != nil {
 		since = *params.Since
 	}
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Draft, error) { return s.draftOf(c, b, slug, since) })
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (api.Draft, error) { return s.draftOf(c, b, slug, since) })
 }
 
 func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int64) (api.Draft, error) {
-	people, err := s.Store.Accounts(ctx, b.project)
+	people, err := s.Store.Accounts(ctx, b.Project)
 	if err != nil {
 		return api.Draft{}, err
 	}
-	history, err := s.Store.History(ctx, b.project, b.account.ID)
+	history, err := s.Store.History(ctx, b.Project, b.Account.ID)
 	if err != nil {
 		return api.Draft{}, err
 	}
 	findings, checked := b.Draft.Findings(ctx)
-	findings = check.Sorted(append(check.Against(b.Draft.App, s.outside(ctx, b.Draft.App.Project)), findings...)) // never nil
+	findings = check.Sorted(append(check.Against(b.Draft.App, s.Outside(ctx, b.Draft.App.Project)), findings...)) // never nil
 	out := api.Draft{
-		Checking: answer.OrNil(!checked), Id: b.project, Slug: slug, Me: b.account.Name, Since: history.Released, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Trial: answer.OrNil(b.Draft.Trial), Changes: history.Changes,
-		Entities: map[string]any{}, Versions: b.Draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.account.Walks, Administers: b.account.Administers,
+		Checking: answer.OrNil(!checked), Id: b.Project, Slug: slug, Me: b.Account.Name, Since: history.Released, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Trial: answer.OrNil(b.Draft.Trial), Changes: history.Changes,
+		Entities: map[string]any{}, Versions: b.Draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.Account.Walks, Administers: b.Account.Administers,
 	}
 	for id, body := range b.Draft.Entities {
 		if b.Draft.Versions[id] > since {
@@ -61,49 +61,49 @@ func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int6
 
 // Edit makes an edit.
 func (s *Side) Edit(c *gin.Context, slug string, params api.EditParams) {
-	inBuild(s, c, slug, func(b *Building, req api.EditRequest) (api.Edited, error) {
+	In(s, c, slug, func(b *Building, req api.EditRequest) (api.Edited, error) {
 		if len(req.Patch) == 0 || len(req.Patch) > 500 {
 			return api.Edited{}, &ask.Refusal{Code: "bad-patch", What: "An edit has 1 to 500 operations.", Then: "Split it."}
 		}
-		return s.edited(b, func() (store.Applied, error) {
-			return s.Store.Edit(c, store.Edit{Project: b.project, By: b.account.ID, Request: answer.Value(params.IdempotencyKey), Patch: req.Patch, Versions: answer.Value(req.Versions)})
+		return s.Edited(b, func() (store.Applied, error) {
+			return s.Store.Edit(c, store.Edit{Project: b.Project, By: b.Account.ID, Request: answer.Value(params.IdempotencyKey), Patch: req.Patch, Versions: answer.Value(req.Versions)})
 		})
 	})
 }
 
 // Undo takes back the newest own edit.
 func (s *Side) Undo(c *gin.Context, slug string, params api.UndoParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Edited, error) {
-		return s.edited(b, func() (store.Applied, error) {
-			return s.Store.Undo(c, b.project, b.account.ID, answer.Value(params.IdempotencyKey))
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (api.Edited, error) {
+		return s.Edited(b, func() (store.Applied, error) {
+			return s.Store.Undo(c, b.Project, b.Account.ID, answer.Value(params.IdempotencyKey))
 		})
 	})
 }
 
 // Redo makes it again.
 func (s *Side) Redo(c *gin.Context, slug string, params api.RedoParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Edited, error) {
-		return s.edited(b, func() (store.Applied, error) {
-			return s.Store.Redo(c, b.project, b.account.ID, answer.Value(params.IdempotencyKey))
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (api.Edited, error) {
+		return s.Edited(b, func() (store.Applied, error) {
+			return s.Store.Redo(c, b.Project, b.Account.ID, answer.Value(params.IdempotencyKey))
 		})
 	})
 }
 
-// edited makes an edit and tells the other builders.
-func (s *Side) edited(b *Building, make func() (store.Applied, error)) (api.Edited, error) {
+// Edited makes an edit and tells the other builders.
+func (s *Side) Edited(b *Building, make func() (store.Applied, error)) (api.Edited, error) {
 	done, err := make()
 	if err != nil {
 		return api.Edited{}, err
 	}
-	s.Apps.Changed(b.project)
-	s.Edits.Tell(b.project, done.Seq)
+	s.Apps.Changed(b.Project)
+	s.Edits.Tell(b.Project, done.Seq)
 	fault.At(fault.EditAnswering)
 	return api.Edited{Seq: done.Seq, Touched: done.Touched, Versions: done.Versions}, nil
 }
 
 // Propose lists how an input of a target can get its value.
 func (s *Side) Propose(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.ProposalRequest) ([]build.Proposal, error) {
+	In(s, c, slug, func(b *Building, req api.ProposalRequest) ([]build.Proposal, error) {
 		way, ok := b.Draft.App.WayAt(req.Screen, req.Element, answer.Value(req.Trigger))
 		if !ok {
 			return []build.Proposal{}, nil
@@ -117,8 +117,8 @@ func (s *Side) Propose(c *gin.Context, slug string) {
 
 // GetRecords gives records to walk on, as the walked user may see them.
 func (s *Side) GetRecords(c *gin.Context, slug, table string, params api.GetRecordsParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.Title, error) {
-		user, err := s.walked(c, b, params.As)
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.Title, error) {
+		user, err := s.WalkedAs(c, b, params.As)
 		if err != nil {
 			return nil, err
 		}

@@ -10,7 +10,7 @@ import (
 
 // GetCallUpsNow tells how it is with the call-ups of the draft, so that they can be tried before they are released.
 func (s *Side) GetCallUpsNow(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.CallUpNow, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.CallUpNow, error) {
 		all, err := called.Now(c, s.Base, b.Draft.App)
 		out := make([]api.CallUpNow, len(all))
 		for i, one := range all {

@@ -15,7 +15,7 @@ const longestWish = 500
 
 // OfferForCell lists what could be put into an empty cell; nothing is changed by it.
 func (s *Side) OfferForCell(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, w propose.CellWish) ([]propose.CellOffer, error) {
+	In(s, c, slug, func(b *Building, w propose.CellWish) ([]propose.CellOffer, error) {
 		p := b.Draft.App.Project
 		switch {
 		case p.Screens[w.Screen] == nil:

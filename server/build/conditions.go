@@ -45,7 +45,7 @@ func (b *Building) spot(screen, element, table, use *string) (spot, error) {
 
 // ReadCondition reads a condition, or a text with expressions, as rows or text.
 func (s *Side) ReadCondition(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.ConditionRequest) (api.ConditionRead, error) {
+	In(s, c, slug, func(b *Building, req api.ConditionRequest) (api.ConditionRead, error) {
 		at, err := b.spot(req.Screen, req.Element, req.Table, req.Use)
 		if err != nil {
 			return api.ConditionRead{}, err
@@ -87,7 +87,7 @@ func readCondition(app *plan.App, at spot, req api.ConditionRequest) api.Conditi
 
 // GetNames lists what a condition may compare.
 func (s *Side) GetNames(c *gin.Context, slug string, params api.GetNamesParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]build.NameInfo, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]build.NameInfo, error) {
 		use := params.Use
 		if use == nil && answer.Value(params.Screen) == "" {
 			use = answer.Ptr("shared")
@@ -102,7 +102,7 @@ func (s *Side) GetNames(c *gin.Context, slug string, params api.GetNamesParams) 
 
 // CompleteText offers what could stand at a place of a condition's text.
 func (s *Side) CompleteText(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.CompletionRequest) (compile.Completion, error) {
+	In(s, c, slug, func(b *Building, req api.CompletionRequest) (compile.Completion, error) {
 		at, err := b.spot(req.Screen, req.Element, req.Table, req.Use)
 		if err != nil {
 			return compile.Completion{}, err
@@ -116,8 +116,8 @@ const valuesShown = 30
 
 // GetValues gives the different values of a field, as far as the walked user may view them.
 func (s *Side) GetValues(c *gin.Context, slug, table, field string, params api.GetValuesParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]string, error) {
-		user, err := s.walked(c, b, params.As)
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]string, error) {
+		user, err := s.WalkedAs(c, b, params.As)
 		if err != nil {
 			return nil, err
 		}
@@ -128,8 +128,8 @@ func (s *Side) GetValues(c *gin.Context, slug, table, field string, params api.G
 
 // GetExtent gives the least and the most of a field of numbers, as far as the walked user may view the records.
 func (s *Side) GetExtent(c *gin.Context, slug, table, field string, params api.GetExtentParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]float64, error) {
-		user, err := s.walked(c, b, params.As)
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]float64, error) {
+		user, err := s.WalkedAs(c, b, params.As)
 		if err != nil {
 			return nil, err
 		}

@@ -2,9 +2,6 @@
 //
 //   - side.go: one request of a builder
 //   - build.go: the draft, and edits
-//   - releases.go, ready.go: releases, and what stands in the way of one
-//   - differences.go: what is different between releases, and who made it
-//   - history.go, then.go: who changed what; a screen as it was
 //   - outside.go: what a draft's checks compare it with
 //   - again.go: databases read again
 //   - walks.go: walks in words, gone, and recorded

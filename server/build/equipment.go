@@ -28,7 +28,7 @@ const (
 
 // ProposeEquipment tells what would be made of the folders of a plant; nothing is changed by it.
 func (s *Side) ProposeEquipment(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.EquipmentAsked) (propose.Equipment, error) {
+	In(s, c, slug, func(b *Building, req api.EquipmentAsked) (propose.Equipment, error) {
 		if err := s.mayTakeFrom(c, b, req.Wish.Connection); err != nil {
 			return propose.Equipment{}, err
 		}
@@ -87,12 +87,12 @@ func (s *Side) mayTakeFrom(c *gin.Context, b *Building, connection string) error
 
 // GetPlants lists the plants that equipment may be taken from.
 func (s *Side) GetPlants(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]string, error) { return s.plantsOf(c, b) })
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]string, error) { return s.plantsOf(c, b) })
 }
 
 // GetPlantNodes browses one of them, or searches it.
 func (s *Side) GetPlantNodes(c *gin.Context, slug, name string, params api.GetPlantNodesParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.PlantNodes, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (api.PlantNodes, error) {
 		if err := s.mayTakeFrom(c, b, name); err != nil {
 			return api.PlantNodes{}, err
 		}
@@ -139,7 +139,7 @@ func valueOf(f plant.Found, from int) propose.PlantValue {
 // keyed reads what could name equipment: short texts and whole numbers of tables with few records, as far as the
 // walked user may view them.
 func (s *Side) keyed(ctx context.Context, b *Building, as string) ([]propose.Keyed, error) {
-	user, err := s.walked(ctx, b, as)
+	user, err := s.WalkedAs(ctx, b, as)
 	if err != nil {
 		return nil, err
 	}
@@ -186,8 +186,8 @@ func naming(t *project.Table) (fields []string) {
 
 // GetEquipment gives what the values of a record's equipment are now, each with its quality.
 func (s *Side) GetEquipment(c *gin.Context, slug, table string, params api.GetEquipmentParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.TagNow, error) {
-		user, err := s.walked(c, b, params.As)
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.TagNow, error) {
+		user, err := s.WalkedAs(c, b, params.As)
 		if err != nil {
 			return nil, err
 		}

@@ -12,8 +12,8 @@ import (
 
 // ShowPresence notes where in the builder a tab is.
 func (s *Side) ShowPresence(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.Presence) (answer.Nothing, error) {
-		s.Presence.Move(b.project, req.Tab, base.Present{Account: b.account.ID, Name: b.account.Name, View: req.View, Screen: answer.Value(req.Screen), Element: answer.Value(req.Element)})
+	In(s, c, slug, func(b *Building, req api.Presence) (answer.Nothing, error) {
+		s.Presence.Move(b.Project, req.Tab, base.Present{Account: b.Account.ID, Name: b.Account.Name, View: req.View, Screen: answer.Value(req.Screen), Element: answer.Value(req.Element)})
 		return answer.Nothing{}, nil
 	})
 }
@@ -25,16 +25,16 @@ func (s *Side) GetBuildEvents(c *gin.Context, slug string, params api.GetBuildEv
 		answer.Fail(c, err)
 		return
 	}
-	edits, stop := s.Edits.Add(b.project)
+	edits, stop := s.Edits.Add(b.Project)
 	defer stop()
-	moves, stopMoves := s.Presence.Add(b.project)
+	moves, stopMoves := s.Presence.Add(b.Project)
 	defer stopMoves()
 	if tab := answer.Value(params.Tab); tab != "" {
-		defer s.Presence.Come(b.project, tab, base.Present{Account: b.account.ID, Name: b.account.Name})()
+		defer s.Presence.Come(b.Project, tab, base.Present{Account: b.Account.ID, Name: b.Account.Name})()
 	}
 	out := base.NewStream(c)
 	// What was edited between what the tab has read and this stream: it compares.
-	if st, err := s.Store.ProjectState(c, b.project); err == nil && out.Send("edited", map[string]int64{"seq": st.Seq}) != nil {
+	if st, err := s.Store.ProjectState(c, b.Project); err == nil && out.Send("edited", map[string]int64{"seq": st.Seq}) != nil {
 		return
 	}
 	heartbeat, session := time.NewTicker(base.HeartbeatEvery), time.NewTicker(base.SessionEvery)
@@ -56,7 +56,7 @@ func (s *Side) GetBuildEvents(c *gin.Context, slug string, params api.GetBuildEv
 				return
 			}
 		case <-moves:
-			if out.Send("here", s.Presence.Others(b.project, b.account.ID)) != nil {
+			if out.Send("here", s.Presence.Others(b.Project, b.Account.ID)) != nil {
 				return
 			}
 		case <-heartbeat.C:

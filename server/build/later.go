@@ -12,7 +12,7 @@ import (
 
 // ProposeLater tells what would be made for a table that the application has; nothing is changed by it.
 func (s *Side) ProposeLater(c *gin.Context, slug, table string) {
-	inBuild(s, c, slug, func(b *Building, req api.LaterAsked) (propose.Later, error) {
+	In(s, c, slug, func(b *Building, req api.LaterAsked) (propose.Later, error) {
 		p := b.Draft.App.Project
 		t := p.Tables[table]
 		if t == nil {

@@ -15,7 +15,7 @@ import (
 func (b *Building) whoFor(key *string) ([]whole.Who, error) {
 	if key == nil || *key == "" {
 		var out []whole.Who
-		for _, w := range b.who() {
+		for _, w := range b.Who() {
 			if len(w.Roles) == 1 {
 				out = append(out, w)
 			}
@@ -28,7 +28,7 @@ func (b *Building) whoFor(key *string) ([]whole.Who, error) {
 
 // GetMap lays all screens out, by the presses from the start.
 func (s *Side) GetMap(c *gin.Context, slug string, params api.GetMapParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (whole.Map, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (whole.Map, error) {
 		who, err := b.whoFor(params.Who)
 		if err != nil {
 			return whole.Map{}, err
@@ -40,7 +40,7 @@ func (s *Side) GetMap(c *gin.Context, slug string, params api.GetMapParams) {
 
 // GetWireWays tells the ways of one wire as sentences.
 func (s *Side) GetWireWays(c *gin.Context, slug string, params api.GetWireWaysParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]whole.WireWay, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]whole.WireWay, error) {
 		who, err := b.whoFor(params.Who)
 		if err != nil {
 			return nil, err
@@ -69,7 +69,7 @@ func (s *Side) GetMapStates(c *gin.Context, slug string, params api.GetMapStates
 
 // uses gives how often ways of the draft were pressed in the release.
 func (s *Side) uses(ctx context.Context, b *Building) (whole.Uses, error) {
-	used, err := s.Store.UsedWays(ctx, b.project, s.Now())
+	used, err := s.Store.UsedWays(ctx, b.Project, s.Now())
 	if err != nil {
 		return nil, err
 	}
@@ -88,7 +88,7 @@ func (s *Side) file(c *gin.Context, slug string, key *string, kind string, write
 		answer.Fail(c, err)
 		return
 	}
-	leave, err := s.Calls.Enter(c, b.account.ID)
+	leave, err := s.Calls.Enter(c, b.Account.ID)
 	if err != nil {
 		answer.Fail(c, err)
 		return

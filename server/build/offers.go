@@ -13,7 +13,7 @@ import (
 
 // GetOffers lists the screens that other projects offer, as they are released.
 func (s *Side) GetOffers(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.OfferedScreen, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.OfferedScreen, error) {
 		out := []api.OfferedScreen{}
 		projects, err := s.Store.Projects(c)
 		if err != nil {
@@ -22,7 +22,7 @@ func (s *Side) GetOffers(c *gin.Context, slug string) {
 		others := s.Others(c)
 		for _, p := range projects {
 			app := others(p.Slug)
-			if p.ID == b.project || app == nil {
+			if p.ID == b.Project || app == nil {
 				continue
 			}
 			for _, id := range slices.Sorted(maps.Keys(app.Project.Screens)) {

@@ -18,7 +18,7 @@ import (
 // GetOrders tells a builder which orders a table is read in, and which index of the database
 // serves each, or would.
 func (s *Side) GetOrders(c *gin.Context, slug, table string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.TableOrders, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (api.TableOrders, error) {
 		p := b.Draft.App.Project
 		t := p.Tables[table]
 		if t == nil {

@@ -9,8 +9,8 @@ import (
 	"ambergate/core/project"
 )
 
-// outside gives what stands outside a project as its checks compare it.
-func (s *Side) outside(ctx context.Context, p *project.Project) check.Outside {
+// Outside gives what stands outside a project as its checks compare it.
+func (s *Side) Outside(ctx context.Context, p *project.Project) check.Outside {
 	return check.Outside{Others: s.Others(ctx), Gone: s.missing(ctx, p)}
 }
 

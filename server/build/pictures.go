@@ -42,7 +42,7 @@ type kept struct {
 }
 
 func (s *Side) keep(c *gin.Context, slug string, k kept) {
-	inBuild(s, c, slug, func(_ *Building, req api.AddPicture) (api.PictureKept, error) {
+	In(s, c, slug, func(_ *Building, req api.AddPicture) (api.PictureKept, error) {
 		_, body, _ := strings.Cut(req.Data, ",")
 		data, err := base64.StdEncoding.DecodeString(body)
 		if err != nil || len(data) == 0 {

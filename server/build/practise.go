@@ -69,8 +69,8 @@ func (j *journals) add(id, account string, p practised) string {
 
 // Practise presses without keeping anything: record changes are rolled back, tag writes only told.
 func (s *Side) Practise(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.PractiseRequest) (api.Practised, error) {
-		user, err := s.walked(c, b, req.As)
+	In(s, c, slug, func(b *Building, req api.PractiseRequest) (api.Practised, error) {
+		user, err := s.WalkedAs(c, b, req.As)
 		if err != nil {
 			return api.Practised{}, err
 		}
@@ -79,7 +79,7 @@ func (s *Side) Practise(c *gin.Context, slug string) {
 }
 
 func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req api.PractiseRequest) (api.Practised, error) {
-	before := s.journals.of(answer.Value(req.Journal), b.account.ID)
+	before := s.journals.of(answer.Value(req.Journal), b.Account.ID)
 	if len(before) >= maxPractised {
 		return api.Practised{}, &ask.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."}
 	}
@@ -100,7 +100,7 @@ func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req ap
 	}
 	keepPractised(b.Draft.App, &answer, req.Place, out)
 	if out.Kind != press.Asked && b.Draft.App.Writes(req.Place.Screen, req.Press.Element, this.press.Trigger) {
-		answer.Journal = s.journals.add(answer.Journal, b.account.ID, this)
+		answer.Journal = s.journals.add(answer.Journal, b.Account.ID, this)
 	}
 	var would []string
 	for _, w := range out.Writes {

@@ -13,12 +13,12 @@ import (
 	"ambergate/server/answer"
 )
 
-// who gives those that reach is told for: each role, and each set of several that people have.
-func (b *Building) who() []whole.Who { return whole.Sets(b.Draft.App.Project, b.Draft.Sets) }
+// Who gives those that reach is told for: each role, and each set of several that people have.
+func (b *Building) Who() []whole.Who { return whole.Sets(b.Draft.App.Project, b.Draft.Sets) }
 
 // whoIs finds one of them by its key. The error is a refusal.
 func (b *Building) whoIs(key string) (whole.Who, error) {
-	all := b.who()
+	all := b.Who()
 	i := slices.IndexFunc(all, func(w whole.Who) bool { return w.Key == key })
 	if i < 0 {
 		return whole.Who{}, &ask.Refusal{Code: "no-role", What: "Nobody has just these roles any more.", Then: "Choose another."}
@@ -28,9 +28,9 @@ func (b *Building) whoIs(key string) (whole.Who, error) {
 
 // GetReach tells who gets where.
 func (s *Side) GetReach(c *gin.Context, slug string, params api.GetReachParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (whole.Table, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (whole.Table, error) {
 		was, err := s.reachBefore(c, b, string(answer.Value(params.Against)))
-		return whole.TableOf(b.Draft.Reach(), b.who(), was), err
+		return whole.TableOf(b.Draft.Reach(), b.Who(), was), err
 	})
 }
 
@@ -41,13 +41,13 @@ func (s *Side) reachBefore(ctx context.Context, b *Building, when string) (*reac
 		if b.Draft.Newest() == 0 {
 			return nil, nil
 		}
-		app, err := s.Apps.Release(ctx, b.project, b.Draft.Newest())
+		app, err := s.Apps.Release(ctx, b.Project, b.Draft.Newest())
 		if err != nil {
 			return nil, err
 		}
 		return reach.Of(app, nil), nil
 	case "edit":
-		inverse, err := s.Store.LastEdit(ctx, b.project, b.account.ID)
+		inverse, err := s.Store.LastEdit(ctx, b.Project, b.Account.ID)
 		if err != nil || inverse == nil {
 			return nil, err
 		}
@@ -60,12 +60,12 @@ func (s *Side) reachBefore(ctx context.Context, b *Building, when string) (*reac
 
 // GetReachPath tells how somebody gets to a screen, and back.
 func (s *Side) GetReachPath(c *gin.Context, slug string, params api.GetReachPathParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (whole.Path, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (whole.Path, error) {
 		w, err := b.whoIs(params.Who)
 		if err != nil {
 			return whole.Path{}, err
 		}
-		out, there := whole.PathTo(b.Draft.Reach(), w, b.who(), params.Screen)
+		out, there := whole.PathTo(b.Draft.Reach(), w, b.Who(), params.Screen)
 		if !there {
 			return out, noScreen()
 		}
@@ -79,7 +79,7 @@ func noScreen() error {
 
 // GetPathsBetween tells every path from one screen to another.
 func (s *Side) GetPathsBetween(c *gin.Context, slug string, params api.GetPathsBetweenParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (whole.Between, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (whole.Between, error) {
 		w, err := b.whoIs(params.Who)
 		if err != nil {
 			return whole.Between{}, err

@@ -19,13 +19,13 @@ import (
 
 // GetRights gives who may do what in the project that is being built, at one look.
 func (s *Side) GetRights(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (build.RightsTable, error) { return build.Rights(b.Draft.App), nil })
+	In(s, c, slug, func(b *Building, _ answer.Nothing) (build.RightsTable, error) { return build.Rights(b.Draft.App), nil })
 }
 
 // ExplainWay says why a way is open or shut for the walked user, where it would lead, and what would have to change.
 func (s *Side) ExplainWay(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.WhyRequest) (out *build.Explanation, err error) {
-		user, err := s.walked(c, b, req.As)
+	In(s, c, slug, func(b *Building, req api.WhyRequest) (out *build.Explanation, err error) {
+		user, err := s.WalkedAs(c, b, req.As)
 		if err != nil {
 			return nil, err
 		}
@@ -35,7 +35,7 @@ func (s *Side) ExplainWay(c *gin.Context, slug string) {
 			out, err = build.Why(c, app, user, req.Place, at, use.Sources{Records: from, Tags: base.Tags{Base: s.Base, Project: app.Project}, Now: s.LocalNow(app), Others: s.Others(c)})
 			return err
 		}
-		journal := s.journals.of(answer.Value(req.Journal), b.account.ID)
+		journal := s.journals.of(answer.Value(req.Journal), b.Account.ID)
 		if len(journal) == 0 {
 			err = explain(s.Reader(app))
 			return out, err
@@ -72,7 +72,7 @@ func (s *Side) changed(c *gin.Context, b *Building, person string, err error) {
 		return
 	}
 	s.Sessions.ForgetAccount(person)
-	s.Edits.Tell(b.project, b.Draft.Seq)
+	s.Edits.Tell(b.Project, b.Draft.Seq)
 	c.Status(http.StatusNoContent)
 }
 
@@ -92,7 +92,7 @@ func (s *Side) SetRoles(c *gin.Context, slug, person string) {
 		}
 		names[i] = role.Name
 	}
-	s.changed(c, b, person, s.Store.SetRoles(c, b.account.ID, person, b.project, req.Roles, strings.Join(names, ", ")))
+	s.changed(c, b, person, s.Store.SetRoles(c, b.Account.ID, person, b.Project, req.Roles, strings.Join(names, ", ")))
 }
 
 // SetRights gives a person just these rights beside roles.
@@ -102,16 +102,16 @@ func (s *Side) SetRights(c *gin.Context, slug, person string) {
 	if !ok {
 		return
 	}
-	s.changed(c, b, person, s.Store.SetRights(c, b.account.ID, person, b.project, store.Rights{Builds: req.Builds, Administers: req.Administers}))
+	s.changed(c, b, person, s.Store.SetRights(c, b.Account.ID, person, b.Project, store.Rights{Builds: req.Builds, Administers: req.Administers}))
 }
 
 // GetLog tells who did what to rights, releases and accounts, to who administers the project.
 func (s *Side) GetLog(c *gin.Context, slug string, params api.GetLogParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.LogEntry, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.LogEntry, error) {
 		if err := b.administers(); err != nil {
 			return nil, err
 		}
-		return s.Deeds(c, b.project, answer.Value(params.Before))
+		return s.Deeds(c, b.Project, answer.Value(params.Before))
 	})
 }
 
@@ -120,8 +120,8 @@ const commandsTold = 100
 
 // GetCommands tells what of the application was sent to plants, by whom, and what came of it.
 func (s *Side) GetCommands(c *gin.Context, slug string, params api.GetCommandsParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.CommandLogged, error) {
-		log, err := s.Store.CommandLog(c, b.project, answer.Value(params.Before), commandsTold)
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.CommandLogged, error) {
+		log, err := s.Store.CommandLog(c, b.Project, answer.Value(params.Before), commandsTold)
 		if err != nil {
 			return nil, err
 		}

@@ -12,8 +12,8 @@ import (
 
 // Building is one request of a builder.
 type Building struct {
-	project string
-	account store.Account
+	Project string // id
+	Account store.Account
 	Draft   *base.Draft
 }
 
@@ -38,19 +38,19 @@ func (s *Side) Building(c *gin.Context, slug string) (*Building, error) {
 	if err != nil {
 		return nil, err
 	}
-	return &Building{project: id, account: account, Draft: d}, nil
+	return &Building{Project: id, Account: account, Draft: d}, nil
 }
 
 // administers refuses who gives no roles and rights in the project.
 func (b *Building) administers() error {
-	if b.account.Administers {
+	if b.Account.Administers {
 		return nil
 	}
 	return &ask.Refusal{Code: "no-administrator", What: "Only who administers this application may do that.", Then: "Ask one of them."}
 }
 
-// inBuild answers a call of the builder's side.
-func inBuild[Req, Resp any](s *Side, c *gin.Context, slug string, run func(b *Building, req Req) (Resp, error)) {
+// In answers a call of the builder's side.
+func In[Req, Resp any](s *Side, c *gin.Context, slug string, run func(b *Building, req Req) (Resp, error)) {
 	var req Req
 	if !answer.ReadBody(c, &req) {
 		return
@@ -60,7 +60,7 @@ func inBuild[Req, Resp any](s *Side, c *gin.Context, slug string, run func(b *Bu
 		answer.Fail(c, err)
 		return
 	}
-	leave, err := s.Calls.Enter(c, b.account.ID)
+	leave, err := s.Calls.Enter(c, b.Account.ID)
 	if err != nil {
 		answer.Fail(c, err)
 		return

@@ -19,7 +19,7 @@ import (
 
 // ProposeTag tells how a value of a plant would be taken in on its own, for no record; nothing is changed by it.
 func (s *Side) ProposeTag(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.TagAsked) (propose.PlantTag, error) {
+	In(s, c, slug, func(b *Building, req api.TagAsked) (propose.PlantTag, error) {
 		if err := s.mayTakeFrom(c, b, req.Connection); err != nil {
 			return propose.PlantTag{}, err
 		}
@@ -50,7 +50,7 @@ func plantFolder(way []string) string {
 
 // GetTags gives what the values of the plant as a whole are now, each with its quality.
 func (s *Side) GetTags(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.TagNow, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.TagNow, error) {
 		app := b.Draft.App
 		var asked []askedTag
 		for _, id := range slices.Sorted(maps.Keys(app.Project.Tags)) {

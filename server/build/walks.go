@@ -17,7 +17,7 @@ import (
 
 // GetWalks tells the walks of the draft in words.
 func (s *Side) GetWalks(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.WalkTold, error) {
+	In(s, c, slug, func(b *Building, _ answer.Nothing) ([]api.WalkTold, error) {
 		out := []api.WalkTold{}
 		for _, w := range project.Ordered(b.Draft.App.Project.Walks) {
 			told := api.WalkTold{Id: w.ID, Name: w.Name, Who: w.Who.Name, Steps: walk.Tell(b.Draft.App, w)}
@@ -38,7 +38,7 @@ const mostWalks = 50
 
 // GoWalks goes walks of the draft, and says where they differ.
 func (s *Side) GoWalks(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.GoWalksJSONBody) ([]walk.Result, error) {
+	In(s, c, slug, func(b *Building, req api.GoWalksJSONBody) ([]walk.Result, error) {
 		if len(req.Walks) > mostWalks {
 			return nil, &ask.Refusal{Code: "bad-request", What: "So many walks are not gone at once.", Then: "Go some of them first."}
 		}
@@ -47,7 +47,7 @@ func (s *Side) GoWalks(c *gin.Context, slug string) {
 		for _, w := range project.Ordered(b.Draft.App.Project.Walks) {
 			switch {
 			case !slices.Contains(req.Walks, w.ID):
-			case w.Who.Record != nil && !b.account.Walks: // it would show what only that person sees
+			case w.Who.Record != nil && !b.Account.Walks: // it would show what only that person sees
 				kept = append(kept, walk.Result{Walk: w.ID, Name: w.Name, Steps: []walk.Step{}, Differs: &walk.Difference{Words: "begins", Expected: "to be gone as " + w.Who.Name, Found: "you may not walk as somebody real"}})
 			default:
 				some = append(some, w)
@@ -60,12 +60,12 @@ func (s *Side) GoWalks(c *gin.Context, slug string) {
 
 // ShowWalk goes a walk up to a step, and shows the screen where one stands then.
 func (s *Side) ShowWalk(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.ShowWalkJSONBody) (api.WalkShown, error) {
+	In(s, c, slug, func(b *Building, req api.ShowWalkJSONBody) (api.WalkShown, error) {
 		w := b.Draft.App.Project.Walks[req.Walk]
 		switch {
 		case w == nil:
 			return api.WalkShown{}, &ask.Refusal{Code: "no-screen", What: "This walk does not exist any more.", Then: "Choose another."}
-		case w.Who.Record != nil && !b.account.Walks: // it would show what only that person sees
+		case w.Who.Record != nil && !b.Account.Walks: // it would show what only that person sees
 			return api.WalkShown{}, &ask.Refusal{Code: "no-walk", What: "You may not walk as somebody real.", Then: "Let it be gone as anybody with the role, or ask who runs this."}
 		}
 		shown, err := s.WalkShown(c, b.Draft.Side(), w, answer.Value(req.Step))
@@ -81,7 +81,7 @@ func (s *Side) asReleased(ctx context.Context, b *Building, w *project.Walk, ste
 	if b.Draft.Newest() == 0 || step == "" {
 		return nil, nil
 	}
-	newest, _, err := s.Apps.ReleaseSide(ctx, b.project, b.Draft.Newest())
+	newest, _, err := s.Apps.ReleaseSide(ctx, b.Project, b.Draft.Newest())
 	if err != nil {
 		return nil, err
 	}
@@ -94,14 +94,14 @@ func (s *Side) asReleased(ctx context.Context, b *Building, w *project.Walk, ste
 
 // NameWalk makes of what was recorded what the document keeps: who goes it, and records by their titles.
 func (s *Side) NameWalk(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.NameWalkJSONBody) (out struct {
+	In(s, c, slug, func(b *Building, req api.NameWalkJSONBody) (out struct {
 		Who   project.Walker      `json:"who"`
 		Steps []*project.WalkStep `json:"steps"`
 	}, err error) {
 		if req.As == "" {
-			req.As = b.account.ID // what one did oneself, in use
+			req.As = b.Account.ID // what one did oneself, in use
 		}
-		user, err := s.walked(c, b, req.As)
+		user, err := s.WalkedAs(c, b, req.As)
 		if err != nil {
 			return out, err
 		}

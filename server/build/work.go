@@ -24,12 +24,12 @@ import (
 // ShowAtWork shows a screen of the draft as the walked user would get it, between the ways
 // into it and the ways out of it. Practised presses of the journal are done before, and rolled back.
 func (s *Side) ShowAtWork(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.WorkRequest) (out *api.AtWork, err error) {
-		user, err := s.walked(c, b, req.As)
+	In(s, c, slug, func(b *Building, req api.WorkRequest) (out *api.AtWork, err error) {
+		user, err := s.WalkedAs(c, b, req.As)
 		if err != nil {
 			return nil, err
 		}
-		journal := s.journals.of(answer.Value(req.Journal), b.account.ID)
+		journal := s.journals.of(answer.Value(req.Journal), b.Account.ID)
 		if len(journal) == 0 {
 			return s.atWork(c, b, user, req, s.Reader(b.Draft.App))
 		}
@@ -61,8 +61,8 @@ func (s *Side) atWork(ctx context.Context, b *Building, user *ask.User, req api.
 	t := base.Tags{Base: s.Base, Project: app.Project}
 	src := use.Sources{Records: from, Tags: t, Now: s.LocalNow(app), Others: s.Others(ctx), Ghosts: true}
 	out.WaysIn = build.WaysInCalled(ctx, app, user, src, screen.ID)
-	place := placeAtWork(app, req)
-	needs, err := s.fillInputs(ctx, app, user, screen, &place, from)
+	place := PlaceAtWork(app, req)
+	needs, err := s.FillInputs(ctx, app, user, screen, &place, from)
 	if err != nil {
 		return nil, err
 	}
@@ -86,8 +86,8 @@ func (s *Side) atWork(ctx context.Context, b *Building, user *ask.User, req api.
 	return out, nil
 }
 
-// placeAtWork reads where a builder looks at a screen.
-func placeAtWork(app *plan.App, req api.WorkRequest) place.Place {
+// PlaceAtWork reads where a builder looks at a screen.
+func PlaceAtWork(app *plan.App, req api.WorkRequest) place.Place {
 	place := place.Place{Screen: req.Screen, Mode: answer.Value(req.Mode), Inputs: map[string]string{}, Set: answer.Value(req.Set), Filters: answer.Value(req.Filters), Sort: answer.Value(req.Sort), Tabs: answer.Value(req.Tabs), Find: answer.Value(req.Find), Spot: answer.Value(req.Spot), Vars: answer.Value(req.Vars)}
 	for id, wire := range answer.Value(req.Inputs) {
 		place.Inputs[id] = wire
@@ -103,7 +103,7 @@ func placeAtWork(app *plan.App, req api.WorkRequest) place.Place {
 
 // MoreRowsAtWork gives a further stretch of a list on the stage, as the walked user would get it.
 func (s *Side) MoreRowsAtWork(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.WorkRowsRequest) (out *element.ListView, err error) {
+	In(s, c, slug, func(b *Building, req api.WorkRowsRequest) (out *element.ListView, err error) {
 		err = s.bareAtWork(c, b, req.Work, func(o *use.Opening, src use.Sources) (err error) {
 			out, err = element.More(c, o, src, req.Element, answer.Value(req.Cursor), answer.Value(req.Back))
 			return err
@@ -114,7 +114,7 @@ func (s *Side) MoreRowsAtWork(c *gin.Context, slug string) {
 
 // TrendAtWork gives the samples of a trend on the stage.
 func (s *Side) TrendAtWork(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.WorkRowsRequest) (out api.Trend, err error) {
+	In(s, c, slug, func(b *Building, req api.WorkRowsRequest) (out api.Trend, err error) {
 		err = s.bareAtWork(c, b, req.Work, func(o *use.Opening, _ use.Sources) error {
 			out = s.Trend(b.Draft.App, o, req.Element)
 			return nil
@@ -125,7 +125,7 @@ func (s *Side) TrendAtWork(c *gin.Context, slug string) {
 
 // bareAtWork opens the screen at work as the walked user would get it, without its lists, which stand already.
 func (s *Side) bareAtWork(c *gin.Context, b *Building, work api.WorkRequest, run func(o *use.Opening, src use.Sources) error) error {
-	user, err := s.walked(c, b, work.As)
+	user, err := s.WalkedAs(c, b, work.As)
 	if err != nil {
 		return err
 	}
@@ -133,20 +133,20 @@ func (s *Side) bareAtWork(c *gin.Context, b *Building, work api.WorkRequest, run
 		src := use.Sources{Records: from, Tags: base.Tags{Base: s.Base, Project: b.Draft.App.Project}, Now: s.LocalNow(b.Draft.App), Others: s.Others(c), Ghosts: true}
 		bare := src
 		bare.Bare = true
-		o, err := use.Open(c, b.Draft.App, user, placeAtWork(b.Draft.App, work), bare)
+		o, err := use.Open(c, b.Draft.App, user, PlaceAtWork(b.Draft.App, work), bare)
 		if err != nil {
 			return err
 		}
 		return run(o, src)
 	}
-	if journal := s.journals.of(answer.Value(work.Journal), b.account.ID); len(journal) > 0 {
+	if journal := s.journals.of(answer.Value(work.Journal), b.Account.ID); len(journal) > 0 {
 		return s.replayed(c, b, journal, work.Screen, func(p *records.Press) error { return open(p) })
 	}
 	return open(s.Reader(b.Draft.App))
 }
 
-// fillInputs gives required records a first one to stand on, so that the stage is live at once.
-func (s *Side) fillInputs(ctx context.Context, app *plan.App, user *ask.User, screen *project.Screen, place *place.Place, from ask.Records) ([]api.NeededInput, error) {
+// FillInputs gives required records a first one to stand on, so that the stage is live at once.
+func (s *Side) FillInputs(ctx context.Context, app *plan.App, user *ask.User, screen *project.Screen, place *place.Place, from ask.Records) ([]api.NeededInput, error) {
 	var needs []api.NeededInput
 	for _, in := range project.Ordered(screen.Inputs) {
 		if !in.Required || place.Inputs[in.ID] != "" || in.ID == screen.Record && place.Mode == "add" {

@@ -1,4 +1,4 @@
-package build
+package release
 
 import (
 	"context"
@@ -13,12 +13,13 @@ import (
 	"ambergate/core/use"
 	"ambergate/server/answer"
 	"ambergate/server/base"
+	"ambergate/server/build"
 	"ambergate/store"
 )
 
 // GetScreenThen shows a screen as it was at a time, or before an edit, over the records as they are now.
 func (s *Side) GetScreenThen(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, req api.GetScreenThenJSONBody) (out api.ScreenThen, err error) {
+	build.In(s.of, c, slug, func(b *build.Building, req api.GetScreenThenJSONBody) (out api.ScreenThen, err error) {
 		then, seq, err := s.then(c, b, answer.Value(req.At), answer.Value(req.Before))
 		if err != nil {
 			return out, err
@@ -42,12 +43,12 @@ func (s *Side) GetScreenThen(c *gin.Context, slug string) {
 }
 
 // then gives the project as it was before an edit, or at a time, and the last edit that is in it.
-func (s *Side) then(ctx context.Context, b *Building, at time.Time, before int64) (differ.Side, int64, error) {
-	q := store.HistoryQuery{Project: b.project, Later: at}
+func (s *Side) then(ctx context.Context, b *build.Building, at time.Time, before int64) (differ.Side, int64, error) {
+	q := store.HistoryQuery{Project: b.Project, Later: at}
 	if before > 0 {
 		q.After = before - 1
 	}
-	later, err := s.Store.Edits(ctx, q)
+	later, err := s.of.Store.Edits(ctx, q)
 	if err != nil {
 		return differ.Side{}, 0, err
 	}
@@ -66,26 +67,26 @@ func (s *Side) then(ctx context.Context, b *Building, at time.Time, before int64
 }
 
 // drawThen opens the screen as the walked user would have got it. What no longer fits the database is told as a no.
-func (s *Side) drawThen(ctx context.Context, b *Building, app *plan.App, screen, as string, out *api.ScreenThen) error {
-	user, err := s.walked(ctx, b, as)
+func (s *Side) drawThen(ctx context.Context, b *build.Building, app *plan.App, screen, as string, out *api.ScreenThen) error {
+	user, err := s.of.WalkedAs(ctx, b, as)
 	if err != nil {
 		return err
 	}
-	from := s.Reader(app)
-	place := placeAtWork(app, api.WorkRequest{Screen: screen})
-	needs, err := s.fillInputs(ctx, app, user, app.Project.Screens[screen], &place, from)
+	from := s.of.Reader(app)
+	place := build.PlaceAtWork(app, api.WorkRequest{Screen: screen})
+	needs, err := s.of.FillInputs(ctx, app, user, app.Project.Screens[screen], &place, from)
 	if err != nil || len(needs) > 0 {
 		out.Refused = &api.Problem{Code: "no-record", What: "There is no record to show it with.", Then: answer.Ptr("Walk as somebody who sees one.")}
 		return ctx.Err()
 	}
-	tags := base.Tags{Base: s.Base, Project: app.Project}
-	o, err := use.Open(ctx, app, user, place, use.Sources{Records: from, Tags: tags, Now: s.LocalNow(app), Others: s.Others(ctx)})
+	tags := base.Tags{Base: s.of.Base, Project: app.Project}
+	o, err := use.Open(ctx, app, user, place, use.Sources{Records: from, Tags: tags, Now: s.of.LocalNow(app), Others: s.of.Others(ctx)})
 	switch {
 	case answer.IsRefusal(err):
 		_, problem := answer.Describe(err)
 		out.Refused = &problem
 	case err != nil:
-		s.Log.Warn("a screen as it was cannot be drawn", "screen", screen, "error", err)
+		s.of.Log.Warn("a screen as it was cannot be drawn", "screen", screen, "error", err)
 		out.Refused = &api.Problem{Code: "other-database", What: "It cannot be drawn over the records of today: the database is another by now.", Then: answer.Ptr("What was changed since is told beside it.")}
 	default:
 		if o.Live() {

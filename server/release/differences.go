@@ -1,4 +1,4 @@
-package build
+package release
 
 import (
 	"context"
@@ -12,12 +12,13 @@ import (
 	"ambergate/core/differ"
 	"ambergate/core/whole"
 	"ambergate/server/answer"
+	"ambergate/server/build"
 	"ambergate/store"
 )
 
 // GetDifferences tells what is different between two releases, or a release and the draft.
 func (s *Side) GetDifferences(c *gin.Context, slug string, params api.GetDifferencesParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Differences, error) {
+	build.In(s.of, c, slug, func(b *build.Building, _ answer.Nothing) (api.Differences, error) {
 		was, first, err := s.sideOf(c, b, &params.Was)
 		if err != nil {
 			return api.Differences{}, err
@@ -26,7 +27,7 @@ func (s *Side) GetDifferences(c *gin.Context, slug string, params api.GetDiffere
 		if err != nil {
 			return api.Differences{}, err
 		}
-		made, err := s.Store.Edits(c, store.HistoryQuery{Project: b.project, After: min(first, last), Before: max(first, last) + 1, Limit: mostAttributed})
+		made, err := s.of.Store.Edits(c, store.HistoryQuery{Project: b.Project, After: min(first, last), Before: max(first, last) + 1, Limit: mostAttributed})
 		if err != nil {
 			return api.Differences{}, err
 		}
@@ -46,14 +47,14 @@ func (s *Side) GetDifferences(c *gin.Context, slug string, params api.GetDiffere
 const mostAttributed = 5000
 
 // sideOf gives a release, 0 for nothing at all, nil for the draft; and the last edit that is in it.
-func (s *Side) sideOf(ctx context.Context, b *Building, number *int) (differ.Side, int64, error) {
+func (s *Side) sideOf(ctx context.Context, b *build.Building, number *int) (differ.Side, int64, error) {
 	switch {
 	case number == nil:
 		return b.Draft.Side(), b.Draft.Seq, nil
 	case *number == 0:
 		return differ.Side{App: b.Draft.App}, 0, nil // names are those of the draft
 	}
-	side, r, err := s.Apps.ReleaseSide(ctx, b.project, *number)
+	side, r, err := s.of.Apps.ReleaseSide(ctx, b.Project, *number)
 	if err != nil {
 		return differ.Side{}, 0, noRelease(err, *number)
 	}

@@ -1,4 +1,4 @@
-package build
+package release
 
 import (
 	"context"
@@ -15,22 +15,23 @@ import (
 	"ambergate/core/walk"
 	"ambergate/core/whole"
 	"ambergate/server/answer"
+	"ambergate/server/build"
 	"ambergate/store"
 )
 
 // GetReadiness tells what stands in the way of releasing the draft.
 func (s *Side) GetReadiness(c *gin.Context, slug string) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Readiness, error) { return s.ready(c, b) })
+	build.In(s.of, c, slug, func(b *build.Building, _ answer.Nothing) (api.Readiness, error) { return s.ready(c, b) })
 }
 
 // ready goes all walks, and waits for the checks: what is broken, and nobody lives with, stops a release.
-func (s *Side) ready(ctx context.Context, b *Building) (api.Readiness, error) {
+func (s *Side) ready(ctx context.Context, b *build.Building) (api.Readiness, error) {
 	out := api.Readiness{Seq: b.Draft.Seq, Stops: []api.ReleaseStop{}}
 	found, err := b.Draft.Checked(ctx)
 	if err != nil {
 		return out, err
 	}
-	for _, f := range check.Sorted(append(check.Against(b.Draft.App, s.outside(ctx, b.Draft.App.Project)), found...)) {
+	for _, f := range check.Sorted(append(check.Against(b.Draft.App, s.of.Outside(ctx, b.Draft.App.Project)), found...)) {
 		switch {
 		case f.Accepted != nil:
 		case f.Severity == check.Doubtful:
@@ -39,13 +40,13 @@ func (s *Side) ready(ctx context.Context, b *Building) (api.Readiness, error) {
 			out.Stops = append(out.Stops, stopOf(f))
 		}
 	}
-	for _, e := range whole.TableOf(b.Draft.Reach(), b.who(), nil).Expected {
+	for _, e := range whole.TableOf(b.Draft.Reach(), b.Who(), nil).Expected {
 		if e.Kept == check.IsKept {
 			out.Expected++
 		}
 	}
 	numbered(out.Stops)
-	gone, err := s.Walked(ctx, b.Draft.Side(), project.Ordered(b.Draft.App.Project.Walks))
+	gone, err := s.of.Walked(ctx, b.Draft.Side(), project.Ordered(b.Draft.App.Project.Walks))
 	for _, r := range gone {
 		if r.Differs == nil {
 			out.Walks++
@@ -76,9 +77,9 @@ func stopOf(f check.Finding) api.ReleaseStop {
 }
 
 // walkStop tells of a walk that differs. What a real person finds is told only to who may walk as them.
-func (s *Side) walkStop(b *Building, r walk.Result) api.ReleaseStop {
+func (s *Side) walkStop(b *build.Building, r walk.Result) api.ReleaseStop {
 	stop := api.ReleaseStop{Key: "walk/" + r.Walk, What: api.ReleaseStopWhatWalk, Walk: &r.Walk, Words: "The walk “" + r.Name + "” differs."}
-	if w := b.Draft.App.Project.Walks[r.Walk]; w == nil || w.Who.Record == nil || b.account.Walks {
+	if w := b.Draft.App.Project.Walks[r.Walk]; w == nil || w.Who.Record == nil || b.Account.Walks {
 		stop.Evidence = answer.Ptr("At “" + r.Differs.Words + "”: expected " + strings.TrimSuffix(r.Differs.Expected, ".") + ", found " + strings.TrimSuffix(r.Differs.Found, ".") + ".")
 	}
 	return stop

@@ -1,4 +1,4 @@
-package build
+package release
 
 import (
 	"context"
@@ -13,6 +13,7 @@ import (
 	"ambergate/core/differ"
 	"ambergate/core/patch"
 	"ambergate/server/answer"
+	"ambergate/server/build"
 	"ambergate/store"
 )
 
@@ -25,14 +26,14 @@ const (
 
 // GetHistory tells edits that were made, newest first, as sentences.
 func (s *Side) GetHistory(c *gin.Context, slug string, params api.GetHistoryParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.EditHistory, error) {
+	build.In(s.of, c, slug, func(b *build.Building, _ answer.Nothing) (api.EditHistory, error) {
 		out := api.EditHistory{Edits: []api.EditTold{}}
-		q := store.HistoryQuery{Project: b.project, By: answer.Value(params.By), Before: answer.Value(params.Before), Limit: historyPage + 1}
+		q := store.HistoryQuery{Project: b.Project, By: answer.Value(params.By), Before: answer.Value(params.Before), Limit: historyPage + 1}
 		entity := answer.Value(params.Entity)
 		if entity != "" {
 			q.Touch = []string{entity}
 		}
-		wanted, err := s.Store.Edits(c, q)
+		wanted, err := s.of.Store.Edits(c, q)
 		if err != nil {
 			return out, err
 		}
@@ -43,7 +44,7 @@ func (s *Side) GetHistory(c *gin.Context, slug string, params api.GetHistoryPara
 		if err != nil {
 			return out, err
 		}
-		releases, _, err := s.Store.Releases(c, b.project, 0)
+		releases, _, err := s.of.Store.Releases(c, b.Project, 0)
 		if err != nil {
 			return out, err
 		}
@@ -76,7 +77,7 @@ func editTold(e store.Made, changes []differ.Change, entity string, releases []s
 }
 
 // changesOf finds out what some edits changed, newest first: by going back from the draft, of what they touched alone.
-func (s *Side) changesOf(ctx context.Context, b *Building, wanted []store.Made) (map[int64][]differ.Change, error) {
+func (s *Side) changesOf(ctx context.Context, b *build.Building, wanted []store.Made) (map[int64][]differ.Change, error) {
 	out := map[int64][]differ.Change{}
 	if len(wanted) == 0 {
 		return out, nil
@@ -91,7 +92,7 @@ func (s *Side) changesOf(ctx context.Context, b *Building, wanted []store.Made) 
 			}
 		}
 	}
-	all, err := s.Store.Edits(ctx, store.HistoryQuery{Project: b.project, Touch: ids, After: wanted[len(wanted)-1].Seq - 1})
+	all, err := s.of.Store.Edits(ctx, store.HistoryQuery{Project: b.Project, Touch: ids, After: wanted[len(wanted)-1].Seq - 1})
 	if err != nil {
 		return nil, err
 	}
@@ -124,9 +125,9 @@ func (s *Side) changesOf(ctx context.Context, b *Building, wanted []store.Made) 
 
 // TakeBack takes one edit back, of whomever it was.
 func (s *Side) TakeBack(c *gin.Context, slug string, seq int64, params api.TakeBackParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.Edited, error) {
-		return s.edited(b, func() (store.Applied, error) {
-			done, err := s.Store.TakeBack(c, store.Edit{Project: b.project, By: b.account.ID, Request: answer.Value(params.IdempotencyKey)}, seq)
+	build.In(s.of, c, slug, func(b *build.Building, _ answer.Nothing) (api.Edited, error) {
+		return s.of.Edited(b, func() (store.Applied, error) {
+			done, err := s.of.Store.TakeBack(c, store.Edit{Project: b.Project, By: b.Account.ID, Request: answer.Value(params.IdempotencyKey)}, seq)
 			var stale *store.StaleEdit
 			switch {
 			case errors.Is(err, store.ErrNone):

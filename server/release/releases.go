@@ -1,4 +1,4 @@
-package build
+package release
 
 import (
 	"context"
@@ -11,27 +11,28 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	"ambergate/server/answer"
+	"ambergate/server/build"
 	"ambergate/store"
 )
 
 // GetReleases lists the releases, newest first.
 func (s *Side) GetReleases(c *gin.Context, slug string, params api.GetReleasesParams) {
-	inBuild(s, c, slug, func(b *Building, _ answer.Nothing) (api.ReleaseList, error) {
-		list, more, err := s.Store.Releases(c, b.project, answer.Value(params.Before))
+	build.In(s.of, c, slug, func(b *build.Building, _ answer.Nothing) (api.ReleaseList, error) {
+		list, more, err := s.of.Store.Releases(c, b.Project, answer.Value(params.Before))
 		if err != nil {
 			return api.ReleaseList{}, err
 		}
-		people, err := s.Store.Accounts(c, b.project)
+		people, err := s.of.Store.Accounts(c, b.Project)
 		out := api.ReleaseList{List: []api.ReleaseTold{}, More: more}
 		for _, r := range list {
-			out.List = append(out.List, b.releaseTold(r, people))
+			out.List = append(out.List, releaseTold(b, r, people))
 		}
 		return out, err
 	})
 }
 
-func (b *Building) releaseTold(r store.ReleaseInfo, people []store.Account) api.ReleaseTold {
-	told := api.ReleaseTold{Number: r.Number, By: r.By, At: r.At, Note: r.Note, Use: api.ReleaseToldUsePast, For: b.someNames(r.For, people), ForAllAt: r.ForAllAt, Accepted: []struct {
+func releaseTold(b *build.Building, r store.ReleaseInfo, people []store.Account) api.ReleaseTold {
+	told := api.ReleaseTold{Number: r.Number, By: r.By, At: r.At, Note: r.Note, Use: api.ReleaseToldUsePast, For: someNames(b, r.For, people), ForAllAt: r.ForAllAt, Accepted: []struct {
 		Because string `json:"because"`
 		Words   string `json:"words"`
 	}{}}
@@ -54,7 +55,7 @@ func (b *Building) releaseTold(r store.ReleaseInfo, people []store.Account) api.
 }
 
 // someNames names those that a release was made for first.
-func (b *Building) someNames(some *store.Some, people []store.Account) []string {
+func someNames(b *build.Building, some *store.Some, people []store.Account) []string {
 	out := []string{}
 	if some == nil {
 		return out
@@ -79,7 +80,7 @@ func (b *Building) someNames(some *store.Some, people []store.Account) []string 
 
 // PutIntoUse makes a release of the draft, if nothing stops it, or somebody said why it is made all the same.
 func (s *Side) PutIntoUse(c *gin.Context, slug string, params api.PutIntoUseParams) {
-	inBuild(s, c, slug, func(b *Building, req api.NewRelease) (api.Released, error) {
+	build.In(s.of, c, slug, func(b *build.Building, req api.NewRelease) (api.Released, error) {
 		first, err := s.firstOf(c, b, req.First)
 		if err != nil {
 			return api.Released{}, err
@@ -105,7 +106,7 @@ func (s *Side) PutIntoUse(c *gin.Context, slug string, params api.PutIntoUsePara
 }
 
 // firstOf reads who is to use a release before all do; nil for all.
-func (s *Side) firstOf(ctx context.Context, b *Building, some *api.Some) (*store.Some, error) {
+func (s *Side) firstOf(ctx context.Context, b *build.Building, some *api.Some) (*store.Some, error) {
 	if some == nil {
 		return nil, nil
 	}
@@ -113,7 +114,7 @@ func (s *Side) firstOf(ctx context.Context, b *Building, some *api.Some) (*store
 	if len(out.Roles)+len(out.People) == 0 {
 		return nil, &ask.Refusal{Code: "bad-request", What: "Nobody is chosen to use it first.", Then: "Choose roles or people, or release it for all."}
 	}
-	people, err := s.Store.Accounts(ctx, b.project)
+	people, err := s.of.Store.Accounts(ctx, b.Project)
 	if err != nil {
 		return nil, err
 	}
@@ -130,23 +131,23 @@ func (s *Side) firstOf(ctx context.Context, b *Building, some *api.Some) (*store
 	return &out, nil
 }
 
-func (s *Side) released(ctx context.Context, b *Building, r store.NewRelease) (api.Released, error) {
-	r.Project, r.By = b.project, b.account.ID
-	number, err := s.Store.PutIntoUse(ctx, r)
+func (s *Side) released(ctx context.Context, b *build.Building, r store.NewRelease) (api.Released, error) {
+	r.Project, r.By = b.Project, b.Account.ID
+	number, err := s.of.Store.PutIntoUse(ctx, r)
 	if errors.Is(err, store.ErrMoved) {
 		return api.Released{}, &ask.Refusal{Code: "edited-meanwhile", What: "The draft was edited since you looked at what changes.", Then: "Look again at what is released, then release it."}
 	}
 	if err != nil {
 		return api.Released{}, err
 	}
-	s.Apps.Changed(b.project)
-	s.Edits.Tell(b.project, b.Draft.Seq)
+	s.of.Apps.Changed(b.Project)
+	s.of.Edits.Tell(b.Project, b.Draft.Seq)
 	return api.Released{Number: number}, nil
 }
 
 // BringBack makes a release with the content of an older one.
 func (s *Side) BringBack(c *gin.Context, slug string, number int, params api.BringBackParams) {
-	inBuild(s, c, slug, func(b *Building, req api.BringBackJSONBody) (api.Released, error) {
+	build.In(s.of, c, slug, func(b *build.Building, req api.BringBackJSONBody) (api.Released, error) {
 		if number == b.Draft.Released && b.Draft.Trial == 0 {
 			return api.Released{}, &ask.Refusal{Code: "in-use", What: "Release " + strconv.Itoa(number) + " is in use.", Then: "Choose an older one."}
 		}
@@ -157,16 +158,16 @@ func (s *Side) BringBack(c *gin.Context, slug string, number int, params api.Bri
 
 // EndTrial lets all use what some use first, or nobody any more.
 func (s *Side) EndTrial(c *gin.Context, slug string, number int) {
-	inBuild(s, c, slug, func(b *Building, req api.EndTrialJSONBody) (answer.Nothing, error) {
-		err := s.Store.EndTrial(c, b.project, b.account.ID, number, req.All)
+	build.In(s.of, c, slug, func(b *build.Building, req api.EndTrialJSONBody) (answer.Nothing, error) {
+		err := s.of.Store.EndTrial(c, b.Project, b.Account.ID, number, req.All)
 		if errors.Is(err, store.ErrNone) {
 			return answer.Nothing{}, &ask.Refusal{Code: "no-release", What: "Release " + strconv.Itoa(number) + " is not used by some first any more.", Then: "Load the page again."}
 		}
 		if err != nil {
 			return answer.Nothing{}, err
 		}
-		s.Apps.Changed(b.project)
-		s.Edits.Tell(b.project, b.Draft.Seq)
+		s.of.Apps.Changed(b.Project)
+		s.of.Edits.Tell(b.Project, b.Draft.Seq)
 		return answer.Nothing{}, nil
 	})
 }
