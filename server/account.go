@@ -1,6 +1,7 @@
 package server
 
 import (
+	"cmp"
 	"errors"
 	"net/http"
 	"strings"
@@ -96,7 +97,7 @@ func (s *Server) sendMe(c *gin.Context, account store.Account) {
 		builds := rights[p.ID].Builds
 		me.Builder = me.Builder || builds
 		if uses[p.ID] || builds {
-			me.Projects = append(me.Projects, api.ProjectInfo{Id: p.ID, Slug: p.Slug, Title: p.Title, Released: p.Released, Uses: uses[p.ID], Builds: builds, Roles: []string{}})
+			me.Projects = append(me.Projects, api.ProjectInfo{Id: p.ID, Slug: p.Slug, Title: p.Title, Released: cmp.Or(p.Released, p.Trial), Uses: uses[p.ID], Builds: builds, Roles: []string{}})
 		}
 	}
 	c.JSON(http.StatusOK, me)

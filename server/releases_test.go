@@ -217,6 +217,7 @@ func TestTheHistoryTellsEditsAndTakesThemBack(t *testing.T) {
 		t.Errorf("between the edits it was %+v", then.View)
 	}
 
+	arno.refused("POST", builds+"/history/screen", map[string]any{"screen": "s_cabins", "as": "role:r_lead"}, http.StatusBadRequest, "bad-request")
 	back := func(p *person, seq int64) string { return fmt.Sprintf("%s/history/%d/back", builds, seq) }
 	stale := arno.refused("POST", back(arno, all[2].Seq), nil, http.StatusConflict, "changed-since")
 	if !strings.Contains(stale.What, "Arno Vey changed this at") {

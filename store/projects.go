@@ -27,6 +27,7 @@ type Draft struct {
 type ProjectInfo struct {
 	ID, Slug, Title string
 	Released        int
+	Trial           int // the release that some use first; 0 for none
 }
 
 // CreateProject keeps a new project from its entities.
@@ -96,7 +97,7 @@ func kindOf(body json.RawMessage) string {
 
 // Projects lists all projects by title.
 func (s *Store) Projects(ctx context.Context) ([]ProjectInfo, error) {
-	rows, err := s.pool.Query(ctx, `select p.id, p.slug, coalesce(nullif(e.body->>'title', ''), p.slug), coalesce(p.released, 0) from project p join entity e on e.project = p.id and e.id = $1 order by 3`, project.SettingsID)
+	rows, err := s.pool.Query(ctx, `select p.id, p.slug, coalesce(nullif(e.body->>'title', ''), p.slug), coalesce(p.released, 0), coalesce(p.trial, 0) from project p join entity e on e.project = p.id and e.id = $1 order by 3`, project.SettingsID)
 	if err != nil {
 		return nil, fmt.Errorf("list the projects: %w", err)
 	}

@@ -44,6 +44,9 @@ func (s *Side) GetScreenThen(c *gin.Context, slug string) {
 
 // then gives the project as it was before an edit, or at a time, and the last edit that is in it.
 func (s *Side) then(ctx context.Context, b *build.Building, at time.Time, before int64) (differ.Side, int64, error) {
+	if at.IsZero() && before <= 0 {
+		return differ.Side{}, 0, &ask.Refusal{Code: "bad-request", What: "It is not said when.", Then: "Say a time, or an edit."}
+	}
 	q := store.HistoryQuery{Project: b.Project, Later: at}
 	if before > 0 {
 		q.After = before - 1

@@ -67,7 +67,7 @@ export function ReleasesPage({ item }: { item: string | undefined }) {
         </Box>
       </Flex>
       <DifferencesPane key={`${from} ${to}`} from={from} to={to} list={list} />
-      {chosen ? <ReleaseSide key={chosen.number} release={chosen} /> : <DraftSide key={draft.seq} />}
+      {chosen ? <ReleaseSide key={chosen.number} release={chosen} /> : <DraftSide />}
     </Flex>
   );
 }
