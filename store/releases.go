@@ -115,7 +115,14 @@ func (s *Store) PutIntoUse(ctx context.Context, r NewRelease) (int, error) {
 		if err != nil {
 			return err
 		}
-		return note(ctx, tx, deed{r.By, r.Project, Released, strconv.Itoa(number)})
+		detail := strconv.Itoa(number)
+		if r.CopyOf != 0 {
+			detail += ", which is " + strconv.Itoa(r.CopyOf) + " again"
+		}
+		if r.First != nil {
+			detail += " for some first"
+		}
+		return note(ctx, tx, deed{r.By, r.Project, Released, detail})
 	})
 	return number, err
 }
@@ -128,7 +135,7 @@ func (s *Store) EndTrial(ctx context.Context, project, by string, number int, fo
 		if err := tx.QueryRow(ctx, `select trial from project where id = $1 and trial = $2 for update`, project, number).Scan(&is); err != nil {
 			return none(err)
 		}
-		detail := strconv.Itoa(number) + " withdrawn"
+		detail := strconv.Itoa(number) + " taken back"
 		if forAll {
 			detail = strconv.Itoa(number) + " for all"
 			if _, err := tx.Exec(ctx, `update project set released = trial where id = $1`, project); err != nil {

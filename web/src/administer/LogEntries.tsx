@@ -62,7 +62,9 @@ export function deedWords(e: Pick<LogEntry, 'what' | 'detail'>): string {
         ? `gave ${who.replace(', for all', '')} the right ${given.replace('builds', 'to build').replace('administers', 'to administer').replace(', ', ' and ')}${everything}`
         : `removed the rights of ${who.replace(', for all', '')} to build and to administer${everything}`;
     case 'release':
-      return `released version ${e.detail}`;
+      return e.detail.endsWith(' taken back')
+        ? `took version ${e.detail.replace(' taken back', '')} back from those who used it first`
+        : `released version ${e.detail}`;
     case 'walk':
       return `walked as ${e.detail}`;
     case 'password':

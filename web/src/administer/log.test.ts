@@ -9,6 +9,8 @@ test('what was done is said in words', () => {
   expect(said('rights', 'Mira Holt: builds, administers')).toBe('gave Mira Holt the right to build and to administer');
   expect(said('rights', 'Mira Holt: ')).toBe('removed the rights of Mira Holt to build and to administer');
   expect(said('release', '7')).toBe('released version 7');
+  expect(said('release', '3 for some first')).toBe('released version 3 for some first');
+  expect(said('release', '3 taken back')).toBe('took version 3 back from those who used it first');
   expect(said('walk', 'Sela Brandt')).toBe('walked as Sela Brandt');
   expect(said('password')).toBe('changed their own password');
   expect(said('rights', 'Mira Holt, for all: builds')).toBe('gave Mira Holt the right to build everything');
