@@ -186,7 +186,7 @@ func (d *differ) leaf(t thing, at []string, value pair) {
 }
 
 // naming are properties that things are named by.
-var naming = map[string]bool{"title": true, "label": true, "name": true}
+var naming = map[string]bool{"title": true, "label": true, "name": true, "words": true}
 
 // change begins to tell of a thing.
 func (d *differ) change(t thing, at []string) Change {

@@ -41,7 +41,7 @@ export function EditLine({ edit: e, asked, onAsk }: EditProps) {
         {e.changes.length === 0 && <Box color="muted">It changed nothing in the end.</Box>}
         {byEntity(e.changes).map((of) => (
           <Box key={of.entity}>
-            {!asked.entity && (
+            {!asked.entity && !of.changes.every((c) => c.how !== 'changed' && c.at === `/${of.entity}`) && (
               <Box fontSize="note" color="muted">
                 {kindWords(of.kind)} {of.name}
               </Box>
