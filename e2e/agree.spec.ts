@@ -3,7 +3,7 @@ import { heading, signIn } from './people';
 import { expect, test } from './program';
 
 // How many random walks of twenty presses are gone in the browser and in the core: AMBERGATE_WALKS=200 for more of them.
-const walks = Number(process.env.AMBERGATE_WALKS ?? 6);
+const walks = Number(process.env.AMBERGATE_WALKS ?? 4);
 const presses = 20;
 
 /** A series of numbers that is the same for the same seed. */

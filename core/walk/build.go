@@ -8,6 +8,7 @@ import (
 	"slices"
 	"strings"
 
+	"ambergate/core/ask"
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
 	"ambergate/core/english"
@@ -66,12 +67,18 @@ func (r *runner) builds(s *project.WalkStep) error {
 
 // finds looks whether the checks say something of the application as it was changed.
 func (r *runner) finds(ctx context.Context, s *project.WalkStep) error {
-	found, err := check.RunOver(ctx, reach.Of(r.app, nil), nil)
-	if err != nil {
-		return err
+	if r.checked != r.app {
+		if r.checks++; r.checks > mostChecks {
+			return ask.Refuse("loop", "So often nothing is checked on one walk.", "Make several walks of it.")
+		}
+		found, err := check.RunOver(ctx, reach.Of(r.app, nil), nil)
+		if err != nil {
+			return err
+		}
+		r.checked, r.found = r.app, found
 	}
 	var broken []string
-	for _, f := range found {
+	for _, f := range r.found {
 		if strings.Contains(f.Words, s.Words) && (s.Screen == "" || f.Screen == s.Screen) {
 			return nil
 		}

@@ -2,6 +2,8 @@ package walk_test
 
 import (
 	"encoding/json"
+	"strconv"
+	"strings"
 	"testing"
 
 	"ambergate/core/stand"
@@ -45,6 +47,13 @@ func TestTheApplicationIsChangedOnTheWay(t *testing.T) {
 	r := built(t, steps(removed, changing(`{"op":"add","path":"/s_list/slug2","value":1}`)))
 	if r.Differs == nil || r.Steps[0].Words != "takes out “Cabin”" {
 		t.Errorf("%+v", r)
+	}
+	var many []string
+	for i := range 22 {
+		many = append(many, changing(`{"op":"replace","path":"/s_list/title","value":"`+strconv.Itoa(i)+`"}`), finds("is"))
+	}
+	if r := built(t, steps(append([]string{removed}, many...)...)); r.Differs == nil || !strings.Contains(r.Differs.Found, "So often nothing is checked") {
+		t.Errorf("without a bound: %+v", r.Differs)
 	}
 	// Where nothing is given to be changed, nothing is.
 	breaks(t, gone(t, "", renamed), "w_001", "that it can be changed so", "", "")

@@ -8,6 +8,7 @@ import (
 
 	"ambergate/core/ask"
 	"ambergate/core/callup"
+	"ambergate/core/check"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -16,6 +17,7 @@ import (
 const (
 	mostPlaces   = 200 // of its trail
 	mostByItself = 20  // times that one is led on by itself, between two steps
+	mostChecks   = 20  // times that the whole application is checked
 )
 
 // World is what is walked through.
@@ -73,7 +75,10 @@ type runner struct {
 	why      string // how what was pressed last was decided
 	clock    clock
 	entities map[string]json.RawMessage // of the application, as it was changed on the walk
-	left     string                     // the address that was led to by it, out of the application
+	checked  *plan.App                  // what the checks looked at last, and found
+	found    []check.Finding
+	checks   int    // how often they ran
+	left     string // the address that was led to by it, out of the application
 }
 
 // Run goes a walk to its end, or to the first difference. The error is the context's, or that of what records are read
