@@ -100,7 +100,14 @@ test('a walk is put otherwise by clicking: a step put in, another person, the cl
   await form.getByLabel('What happens').selectOption({ label: 'presses something' });
   await form.getByLabel('What it is about').selectOption({ label: 'the list of defects' });
   await form.getByLabel('Which row: named by').selectOption({ label: 'the first of which' });
-  await form.getByLabel('Which row', { exact: true }).fill('record.f_code == "D-2107"');
+  await form.getByRole('button', { name: 'Which row' }).click();
+  const condition = page.getByRole('dialog', { name: 'Which row: the first of which' });
+  await condition.getByRole('button', { name: '+ field' }).click();
+  await condition.getByRole('combobox', { name: 'Field to compare' }).fill('code');
+  await page.keyboard.press('Enter');
+  await condition.getByLabel('Value', { exact: true }).fill('D-2107');
+  await condition.getByRole('button', { name: 'Set condition' }).click();
+  await expect(form.getByRole('button', { name: 'Which row' })).toHaveText('code is “D-2107”');
   await form.getByRole('button', { name: 'Keep the step' }).click();
   await expect(steps.getByRole('button', { name: /^step \d+: opens the first of which code is “D-2107”/ })).toBeVisible();
 

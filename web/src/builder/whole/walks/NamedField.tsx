@@ -1,9 +1,12 @@
-import { Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useId, useState } from 'react';
 import { api, ask } from '../../../api/client';
 import type { Named } from '../../../document/document.gen';
-import { Line, Select } from '../../../ui/controls';
+import { Action, Line, Select } from '../../../ui/controls';
+import { ConditionEditor } from '../../condition/ConditionEditor';
+import { readCondition } from '../../condition/spot';
+import { Pop } from '../../Pop';
 import { useWhole } from '../context';
 
 interface NamedProps {
@@ -18,7 +21,15 @@ export function NamedField({ label, table, value, onNamed }: NamedProps) {
   const { project, as } = useWhole();
   const [by, setBy] = useState<'title' | 'where'>(value?.where ? 'where' : 'title');
   const [find, setFind] = useState('');
+  const [open, setOpen] = useState(false);
   const id = useId();
+  const spot = { project, as, table, use: 'rule' as const };
+  const where = value?.where;
+  const read = useQuery({
+    queryKey: ['phrase', project, table, where],
+    queryFn: () => readCondition(spot, { text: where }),
+    enabled: Boolean(where),
+  });
   const found = useQuery({
     queryKey: ['titles', project, table, as, find],
     queryFn: () =>
@@ -64,14 +75,25 @@ export function NamedField({ label, table, value, onNamed }: NamedProps) {
           </datalist>
         </>
       ) : (
-        <Line
-          fontSize="note"
-          fontFamily="mono"
-          aria-label={label}
-          placeholder='record.state == "open"'
-          value={value?.where ?? ''}
-          onChange={(e) => onNamed(e.target.value ? { where: e.target.value } : undefined)}
-        />
+        <Box position="relative" flex="1">
+          <Action type="button" aria-label={label} onClick={() => setOpen(true)}>
+            {value?.where ? (read.data?.phrase ?? value.where) : 'choose the condition …'}
+          </Action>
+          {open && (
+            <Pop label={`${label}: the first of which`} onClose={() => setOpen(false)}>
+              <ConditionEditor
+                spot={spot}
+                stored={value?.where ?? ''}
+                lead="the first of which"
+                onClose={() => setOpen(false)}
+                onSave={(where) => {
+                  setOpen(false);
+                  onNamed(where ? { where } : undefined);
+                }}
+              />
+            </Pop>
+          )}
+        </Box>
       )}
     </Flex>
   );

@@ -26,10 +26,14 @@ export function StepForm({ step, label, onKeep, onClose }: FormProps) {
   const [of, setOf] = useState(step);
   const kind = kindOf(of);
   const wants = missing(of);
+  // No form of its own: what is chosen in it, a condition, has one.
+  const keep = () => {
+    if (!wants) onKeep(bare(of));
+  };
   const change = (more: Partial<WalkStep>) => setOf({ ...of, ...more });
   return (
     <Flex
-      as="form"
+      role="form"
       aria-label={label}
       direction="column"
       gap="8px"
@@ -39,11 +43,11 @@ export function StepForm({ step, label, onKeep, onClose }: FormProps) {
       borderWidth="1px"
       borderColor="amber"
       borderRadius="4px"
-      onSubmit={(e: React.FormEvent) => {
-        e.preventDefault();
-        if (!wants) onKeep(bare(of));
+      onKeyDown={(e) => {
+        if (e.target instanceof Element && e.target.closest('[role=dialog]')) return; // of what is chosen in it
+        if (e.key === 'Escape') onClose();
+        if (e.key === 'Enter' && e.target instanceof HTMLInputElement) keep();
       }}
-      onKeyDown={(e) => e.key === 'Escape' && onClose()}
     >
       <Flex gap="6px" wrap="wrap" align="center">
         <Select
@@ -119,7 +123,7 @@ export function StepForm({ step, label, onKeep, onClose }: FormProps) {
         />
       )}
       <Flex gap="6px" align="center">
-        <Action type="submit" tone="main" disabled={Boolean(wants)}>
+        <Action tone="main" disabled={Boolean(wants)} onClick={keep}>
           Keep the step
         </Action>
         <Action type="button" tone="quiet" onClick={onClose}>

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { api, ask, Refused, type WalkTold } from '../../../api/client';
+import { api, ask, Refused, type View, type WalkTold } from '../../../api/client';
 import { entityOf } from '../../../document/parts';
 import { Action, Select } from '../../../ui/controls';
 import { Waiting } from '../../../ui/Message';
@@ -97,29 +97,45 @@ export function WalkPlayer({ walk, step, onStep }: PlayerProps) {
             <Drawn title="Expected" view={shown.data.expected} label={`Expected: ${shown.data.expected.heading}`} />
           )}
           {shown.data.stands ? (
-            <Drawn
-              title={
-                shown.data.expected
-                  ? 'Found'
-                  : shown.data.over
-                    ? `a ${shown.data.over} over ${shown.data.below?.heading}`
-                    : undefined
-              }
-              view={shown.data.stands}
-              lit={
-                pressedNext?.does === 'press'
-                  ? pressedNext.element
-                  : differs
-                    ? entityOf(draft.entities, walk.id, 'walk')?.steps?.[differs.step]?.element
-                    : undefined
-              }
-              label={`Found: ${shown.data.stands.heading}`}
-            />
+            <Layers below={shown.data.below} over={shown.data.over}>
+              <Drawn
+                title={shown.data.expected ? 'Found' : undefined}
+                view={shown.data.stands}
+                lit={
+                  pressedNext?.does === 'press'
+                    ? pressedNext.element
+                    : differs
+                      ? entityOf(draft.entities, walk.id, 'walk')?.steps?.[differs.step]?.element
+                      : undefined
+                }
+                label={`Found: ${shown.data.stands.heading}`}
+              />
+            </Layers>
           ) : (
             <Box color="muted">There is no screen to be drawn: it is refused.</Box>
           )}
         </Flex>
       )}
+    </Flex>
+  );
+}
+
+/** What lies over a screen, where something does: the screen below it shows around it. */
+function Layers({ below, over, children }: { below?: View; over?: string; children: React.ReactNode }) {
+  if (!below) return children;
+  return (
+    <Flex direction="column" position="relative" flex="1" minH={0}>
+      <Drawn view={below} label={`Below: ${below.heading}`} />
+      <Flex
+        direction="column"
+        position="absolute"
+        inset={over === 'drawer' ? '0 0 0 45%' : '9% 12%'}
+        bg="paper"
+        boxShadow="lg"
+        borderRadius="6px"
+      >
+        {children}
+      </Flex>
     </Flex>
   );
 }
