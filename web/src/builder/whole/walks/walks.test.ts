@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest';
 import type { WalkResult, WalkTold } from '../../../api/client';
-import type { Document } from '../../../document/document.gen';
-import { lineOf, standingOf, stepMoved, stepState } from './walks';
+import type { Document, WalkStep } from '../../../document/document.gen';
+import { lineOf, posAfter, screenAt, standingOf, stepMoved, stepPut, stepState, watchedIn } from './walks';
 
 const walk: WalkTold = {
   id: 'wk_a',
@@ -46,4 +46,56 @@ test('a step changes places with its neighbour, and goes no further than the end
   ]);
   expect(stepMoved(document, 'wk_a', 'w_1', -1)).toEqual([]);
   expect(stepMoved(document, 'wk_a', 'w_2', 1)).toEqual([]);
+});
+
+const three = {
+  w_1: { does: 'open', pos: 1, screen: 's_a' },
+  w_2: { does: 'press', pos: 2, element: 'e' },
+  w_3: { does: 'claim', is: 'at', pos: 4, screen: 's_b' },
+} satisfies Record<string, WalkStep>;
+
+const toldThree: WalkTold = {
+  id: 'wk',
+  name: 'A walk',
+  who: 'Mira',
+  steps: Object.entries(three).map(([id, s]) => ({ id, does: s.does, words: id })),
+};
+
+test('a step is put in before all, between two, and behind all', () => {
+  expect(posAfter(three, '')).toBe(0.5);
+  expect(posAfter(three, 'w_1')).toBe(1.5);
+  expect(posAfter(three, 'w_2')).toBe(3);
+  expect(posAfter(three, 'w_3')).toBe(5);
+  expect(posAfter({}, '')).toBe(1);
+});
+
+test('a step is put at where one stands: as it was gone, else as the steps before say', () => {
+  const gone: WalkResult = {
+    walk: 'wk',
+    name: 'A walk',
+    steps: [{ id: 'w_2', words: '', stands: '', screen: 's_gone' }],
+  };
+  expect(screenAt(toldThree, three, gone, 'w_2')).toBe('s_gone');
+  expect(screenAt(toldThree, three, undefined, 'w_2')).toBe('s_a');
+  expect(screenAt(toldThree, three, undefined, 'w_3')).toBe('s_b');
+  expect(screenAt(toldThree, three, undefined, '')).toBe('');
+});
+
+test('the walk and the step that is drawn stand in the address', () => {
+  expect(watchedIn(undefined)).toEqual({ walk: undefined, step: undefined });
+  expect(watchedIn('wk_a')).toEqual({ walk: 'wk_a', step: undefined });
+  expect(watchedIn('wk_a~')).toEqual({ walk: 'wk_a', step: '' });
+  expect(watchedIn('wk_a~w_2')).toEqual({ walk: 'wk_a', step: 'w_2' });
+});
+
+test('a step that is put otherwise is tested for what it was', () => {
+  const d = {
+    wk: { kind: 'walk', pos: 1, name: 'A walk', who: { name: 'Mira', roles: {} }, steps: three },
+  } as Document;
+  const ops = stepPut(d, 'wk', 'w_2', { does: 'go', to: 'home', pos: 2 });
+  expect(ops.map((o) => [o.op, o.path])).toEqual([
+    ['test', '/wk/steps/w_2'],
+    ['replace', '/wk/steps/w_2'],
+  ]);
+  expect(stepPut(d, 'wk', 'w_9', { does: 'go', to: 'home', pos: 9 }).map((o) => o.op)).toEqual(['add']);
 });
