@@ -58,7 +58,7 @@ test('story: the visitors’ display goes round by itself, comes back to welcome
   const minutes = arno.getByLabel('Minutes untouched after which Visitor goes back to the start');
   await minutes.fill('0.2');
   await answered(arno, /edits$/, () => arno.keyboard.press('Enter'));
-  await putIntoUse(arno);
+  await putIntoUse(arno, 'it goes round again tomorrow'); // the walk of the hall goes round
   await expect(arno.getByText('no changes since')).toBeVisible();
   await page.reload();
   await page.getByRole('link', { name: 'Which lifts run now?' }).click();
