@@ -24,6 +24,7 @@ interface Gate {
 interface Entity {
   kind: string;
   type?: string;
+  slug?: string;
   gate?: Gate;
   elements?: Record<string, { kind: string; gate?: Gate; opened?: Gate; modes?: Record<string, boolean>; inPlace?: boolean }>;
 }
@@ -41,28 +42,60 @@ function onlyMoves(d: Record<string, Entity>, gate: Gate | undefined): boolean {
   );
 }
 
-/** What can be pressed where one stands, in the dialog if there is one: what only moves, and rows. */
+/**
+ * What only moves, and what has rows that only move: on the screen with a slug; for a dialog, whose screen no address
+ * names, where that holds of every screen with an element of that id. Live screens are left alone: the core’s plant is silent.
+ */
+function movers(d: Record<string, Entity>, slug: string | undefined) {
+  const screens = Object.values(d).filter((e) => e.kind === 'screen' && (slug === undefined || e.slug === slug));
+  const of = (id: string) => screens.flatMap((s) => (s.elements?.[id] ? [{ live: s.type === 'operator', e: s.elements[id] }] : []));
+  const ids = [...new Set(screens.flatMap((s) => Object.keys(s.elements ?? {})))];
+  const all = (id: string, is: (e: ReturnType<typeof of>[number]['e']) => boolean) => of(id).every(({ live, e }) => !live && is(e));
+  return {
+    buttons: ids.filter((id) => all(id, (e) => e.kind === 'button' && onlyMoves(d, e.gate))),
+    lists: ids.filter((id) => all(id, (e) => e.kind === 'list' && !e.inPlace && onlyMoves(d, e.opened))),
+  };
+}
+
+/** What can be pressed where one stands, in the dialog if there is one: marked in the page, all at once. */
 async function pressable(page: Page, d: Record<string, Entity>): Promise<Locator[]> {
-  const dialog = page.getByRole('dialog');
-  const on = (await dialog.count()) > 0 ? dialog.last() : page.getByRole('main');
-  const found: Locator[] = [];
-  for (const box of await on.locator('[data-is]').all()) {
-    const id = (await box.getAttribute('data-is')) ?? '';
-    const [screen] = Object.values(d).filter((e) => e.kind === 'screen' && e.elements?.[id]);
-    // The same id may stand on several screens: only where all of them only move.
-    const all = Object.values(d).flatMap((e) => (e.kind === 'screen' && e.elements?.[id] ? [e.elements[id]] : []));
-    if (!screen || screen.type === 'operator') continue;
-    if (all.every((e) => e?.kind === 'button' && onlyMoves(d, e.gate))) {
-      const way = box.locator('a, button').first();
-      if ((await way.count()) > 0 && (await way.isVisible()) && (await way.getAttribute('aria-disabled')) !== 'true' && (await way.isEnabled())) found.push(way);
+  const dialog = (await page.getByRole('dialog').count()) > 0;
+  const can = movers(d, dialog ? undefined : new URL(page.url()).pathname.split('/')[3]);
+  const n = await page.evaluate(({ buttons, lists }) => {
+    for (const old of document.querySelectorAll('[data-try]')) old.removeAttribute('data-try');
+    const shown = [...document.querySelectorAll('[role=dialog]')].filter((e) => e.checkVisibility({ visibilityProperty: true }));
+    const on = shown.at(-1) ?? document.querySelector('main');
+    const open = (e: Element | null | undefined): e is Element =>
+      e instanceof HTMLElement && e.checkVisibility({ visibilityProperty: true }) && e.getAttribute('aria-disabled') !== 'true' && !(e as HTMLButtonElement).disabled;
+    const found: Element[] = [];
+    for (const box of on?.querySelectorAll('[data-is]') ?? []) {
+      const id = box.getAttribute('data-is') ?? '';
+      const way = box.querySelector('a, button');
+      if (buttons.includes(id) && open(way)) found.push(way);
+      if (!lists.includes(id)) continue;
+      const rows = [...box.querySelectorAll('tbody tr, [role=row]')].flatMap((row) => [...row.querySelectorAll('a')].slice(0, 1));
+      found.push(...rows.filter((a) => open(a)).slice(0, 8));
     }
-    if (all.every((e) => e?.kind === 'list' && !e.inPlace && onlyMoves(d, e.opened))) {
-      const rows = box.locator('tbody tr, [role=row]:has([role=cell]), [role=row]:has([role=gridcell])');
-      const n = Math.min(await rows.count(), 8);
-      for (let i = 0; i < n; i++) if (await rows.nth(i).locator('a').count()) found.push(rows.nth(i).locator('a').first());
-    }
-  }
-  return found;
+    for (const [i, e] of found.entries()) e.setAttribute('data-try', String(i));
+    return found.length;
+  }, can);
+  return Array.from({ length: n }, (_, i) => page.locator(`[data-try="${i}"]`));
+}
+
+/** Until nothing in the page has changed for a while; a dialog is drawn a moment after its press was answered. */
+async function settled(page: Page) {
+  await page.evaluate(
+    () =>
+      new Promise<void>((done) => {
+        const since = Date.now();
+        const rest = () => setTimeout(done, Date.now() - since > 3000 ? 0 : 300);
+        let timer = rest();
+        new MutationObserver(() => {
+          clearTimeout(timer);
+          timer = rest();
+        }).observe(document.body, { subtree: true, childList: true });
+      }),
+  );
 }
 
 test('what is done at random in the browser comes to the same places in the core', async ({ page, browser, baseURL }) => {
@@ -86,16 +119,29 @@ test('what is done at random in the browser comes to the same places in the core
     await user.getByRole('button', { name: 'record', exact: true }).click();
     const said: string[] = [];
     for (let n = 0; n < presses; n++) {
-      const ways = await pressable(user, d);
+      let ways = await pressable(user, d);
+      if (ways.length === 0) {
+        await user.waitForTimeout(400); // it may be on its way
+        ways = await pressable(user, d);
+      }
       const dialog = await user.getByRole('dialog').count();
       const answers = user.waitForResponse((r) => /\/(press|go)$/.test(new URL(r.url()).pathname), { timeout: 15_000 });
       const strip = user.getByRole('navigation', { name: 'Trail' });
       const back = strip.getByRole('button', { name: /^Back/ });
       const home = strip.getByRole('button', { name: /^Home/ });
-      if (ways.length > 0 && next(6) > 0) {
+      const leaves = dialog > 0 || ((await back.count()) > 0 && (await back.isEnabled())) || ((await home.count()) > 0 && (await home.isEnabled()));
+      if (ways.length > 0 && (!leaves || next(6) > 0)) {
         const way = ways[next(ways.length)];
         said.push(((await way?.innerText()) ?? '').slice(0, 30).replaceAll('\n', ' '));
-        await way?.click();
+        // A dialog may have come over it meanwhile: then what is in the dialog is next.
+        const pressed = await way?.click({ timeout: 3000 }).then(
+          () => true,
+          () => false,
+        );
+        if (!pressed) {
+          answers.catch(() => undefined);
+          continue;
+        }
       } else if (dialog > 0) {
         said.push('close');
         await user.keyboard.press('Escape');
@@ -110,9 +156,15 @@ test('what is done at random in the browser comes to the same places in the core
         break;
       }
       await answers.catch(() => undefined);
-      await user.waitForTimeout(120);
+      await settled(user);
       done++;
     }
+    // What is over the screen is over the recording’s line too.
+    for (let open = await user.getByRole('dialog').count(); open > 0; open--) {
+      await user.keyboard.press('Escape');
+      await expect(user.getByRole('dialog')).toHaveCount(open - 1);
+    }
+    if (process.env.AMBERGATE_WALKS) console.log(seed, login, said.join(' > '));
     await user.getByRole('button', { name: 'Keep it …' }).click();
     await user.getByLabel('Name of the walk').fill(`At random ${seed}`);
     const kept = user.waitForURL(/\/walks\/wk/);
