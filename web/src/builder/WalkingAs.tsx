@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Draft } from '../api/client';
 import { entityOf } from '../document/parts';
-import { rolesOf } from '../document/project';
 import { recordTable, type ScreenDoc } from '../document/screens';
 import { Select } from '../ui/controls';
 import { RecordChip } from './RecordChip';
+import { WhoOptions } from './WhoOptions';
 
 interface WalkingAsProps {
   project: string;
@@ -32,24 +32,7 @@ export function WalkingAs({ project, draft, screen, as, record, onWho, onRecord 
           minH="30px"
           maxW="174px"
         >
-          {draft.walks && (
-            <optgroup label="People">
-              {draft.people
-                .filter((p) => p.roles.length > 0)
-                .map((p) => (
-                  <option key={p.id} value={p.id}>
-                    {p.name}, {p.roles.join(', ').toLowerCase()}
-                  </option>
-                ))}
-            </optgroup>
-          )}
-          <optgroup label="Anybody with one role">
-            {rolesOf(draft.entities).map((r) => (
-              <option key={r.id} value={`role:${r.id}`}>
-                any {r.name.toLowerCase()}
-              </option>
-            ))}
-          </optgroup>
+          <WhoOptions draft={draft} />
         </Select>
       </Box>
       {table && (

@@ -3,6 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, ask, Refused, type ReleaseTold } from '../../../api/client';
 import { Message, Waiting, WayOn } from '../../../ui/Message';
 import { useWhole } from '../context';
+import { ListLine } from '../ListLine';
 import { DifferencesPane } from './DifferencesPane';
 import { DraftSide } from './DraftSide';
 import { ReleaseSide } from './ReleaseSide';
@@ -33,7 +34,7 @@ export function ReleasesPage({ item }: { item: string | undefined }) {
       <Flex direction="column" w="290px" flexShrink={0} borderRightWidth="1px" borderColor="rule" minH={0}>
         <ReleasesHead at="releases" />
         <Box as="nav" aria-label="Releases" overflowY="auto" flex="1" minH={0}>
-          <Entry
+          <ListLine
             on={!chosen}
             mark="✎"
             color="amberText"
@@ -48,14 +49,20 @@ export function ReleasesPage({ item }: { item: string | undefined }) {
             onPress={() => openRelease(draft.changes > 0 ? '' : `~${newestOf(draft)}`)}
           />
           {list.map((r) => (
-            <Entry
+            <ListLine
               key={r.number}
               on={r.number === to}
               mark={uses[r.use][0]}
               color={uses[r.use][1]}
               title={`${r.number}${r.note ? ` · ${r.note}` : ''}`}
-              words={`${moment(r.at)} · ${r.by}`}
-              more={`${contentWords(r)}, ${usedBy(r)}`}
+              words={
+                <>
+                  {moment(r.at)} · {r.by}
+                  <Box>
+                    {contentWords(r)}, {usedBy(r)}
+                  </Box>
+                </>
+              }
               onPress={() => openRelease(String(r.number))}
             />
           ))}
@@ -77,46 +84,3 @@ const uses: Record<ReleaseTold['use'], [mark: string, color: string]> = {
   some: ['◐', 'pine'],
   past: ['○', 'muted'],
 };
-
-interface EntryProps {
-  on: boolean;
-  mark: string;
-  color: string;
-  title: string;
-  words: string;
-  more?: string;
-  onPress: () => void;
-}
-
-function Entry({ on, mark, color, title, words, more, onPress }: EntryProps) {
-  return (
-    <Flex
-      as="button"
-      w="full"
-      textAlign="left"
-      gap="10px"
-      p="9px 12px 9px 19px"
-      borderLeftWidth="3px"
-      borderLeftColor={on ? 'amber' : 'transparent'}
-      borderBottomWidth="1px"
-      borderBottomColor="rule"
-      bg={on ? 'amberSoft' : 'transparent'}
-      cursor="pointer"
-      aria-current={on}
-      onClick={onPress}
-    >
-      <Box color={color} fontWeight="800" w="14px" flexShrink={0} textAlign="center" aria-hidden="true">
-        {mark}
-      </Box>
-      <Box minW={0}>
-        <Box fontWeight="700" overflowWrap="anywhere">
-          {title}
-        </Box>
-        <Box fontSize="note" color={on ? 'ink' : 'muted'}>
-          {words}
-          {more && <Box>{more}</Box>}
-        </Box>
-      </Box>
-    </Flex>
-  );
-}

@@ -3,9 +3,9 @@ import { useState } from 'react';
 import { api, ask, Refused, type WalkTold } from '../../../api/client';
 import { put } from '../../../document/edit';
 import { entityOf } from '../../../document/parts';
-import { rolesOf } from '../../../document/project';
 import { Action, Line, Select } from '../../../ui/controls';
 import { Labelled } from '../../../ui/Labelled';
+import { WhoOptions } from '../../WhoOptions';
 import { useWhole } from '../context';
 import { PlantSays } from './PlantSays';
 import { WalkName } from './WalkName';
@@ -91,24 +91,7 @@ function Conditions({ walk }: { walk: WalkTold }) {
             onChange={(e) => e.target.value && void setWho(e.target.value)}
           >
             <option value="">{walk.who}</option>
-            {draft.walks && (
-              <optgroup label="People">
-                {draft.people
-                  .filter((p) => p.roles.length > 0)
-                  .map((p) => (
-                    <option key={p.id} value={p.id}>
-                      {p.name}, {p.roles.join(', ').toLowerCase()}
-                    </option>
-                  ))}
-              </optgroup>
-            )}
-            <optgroup label="Anybody with one role">
-              {rolesOf(draft.entities).map((r) => (
-                <option key={r.id} value={`role:${r.id}`}>
-                  any {r.name.toLowerCase()}
-                </option>
-              ))}
-            </optgroup>
+            <WhoOptions draft={draft} />
           </Select>
         </Labelled>
         <Labelled label="Where the clock stands; empty: it goes on">

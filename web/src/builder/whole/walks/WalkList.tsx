@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { WalkResult, WalkTold } from '../../../api/client';
 import { Action } from '../../../ui/controls';
+import { ListLine } from '../ListLine';
 import { lineOf, type Standing, standingOf } from './walks';
 
 const marks: Record<Standing, [mark: string, color: string, words: string]> = {
@@ -43,40 +44,16 @@ export function WalkList({ all, chosen, results, going, onOpen, onGo }: ListProp
           const [mark, color, words] = marks[standingOf(results[w.id], going.includes(w.id))];
           const on = w.id === chosen;
           return (
-            <Flex
-              as="button"
+            <ListLine
               key={w.id}
-              w="full"
-              textAlign="left"
-              gap="10px"
-              p="9px 12px 9px 19px"
-              borderLeftWidth="3px"
-              borderLeftColor={on ? 'amber' : 'transparent'}
-              borderBottomWidth="1px"
-              borderBottomColor="rule"
-              bg={on ? 'amberSoft' : 'transparent'}
-              cursor="pointer"
-              aria-current={on}
-              onClick={() => onOpen(w.id)}
-            >
-              <Box
-                color={color}
-                fontWeight="800"
-                w="14px"
-                flexShrink={0}
-                textAlign="center"
-                role="img"
-                aria-label={words}
-              >
-                {mark}
-              </Box>
-              <Box minW={0}>
-                <Box fontWeight="700">{w.name}</Box>
-                <Box fontSize="note" color={on ? 'ink' : 'muted'}>
-                  {lineOf(w, results[w.id], going.includes(w.id))}
-                </Box>
-              </Box>
-            </Flex>
+              on={on}
+              mark={mark}
+              color={color}
+              marks={words}
+              title={w.name}
+              words={lineOf(w, results[w.id], going.includes(w.id))}
+              onPress={() => onOpen(w.id)}
+            />
           );
         })}
       </Box>
