@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest';
-import { type PressRequest, type PressResult, Refused, type Shown } from '../api/client';
+import { type PressRequest, type PressResult, Refused, type Shown, type View } from '../api/client';
 import { Press, type PressHands } from './Press';
 
 // One screen's presses, on a server that answers what it is told to.
@@ -167,4 +167,17 @@ test('what is done on leaving is sent for the place that was left, and what is s
   await p.left({ trail: 'old', n: 1, depth: 0 }, 'w_1', 2);
   expect(sent).toEqual([{ press: 'id1', trail: 'old', n: 1, depth: 0, release: 2, element: 'w_1', trigger: 'left' }]);
   expect(log).toEqual(['reload']);
+});
+
+test('below a dialog that is not drawn yet nobody presses, and the dialog can be pressed', async () => {
+  const view = {} as View;
+  const over = { ...here, overlays: [{ as: 'dialog', view }] } as Shown;
+  const { press: below, sent } = press([], { shown: () => over });
+  expect(await below.press({ id: 'e_1' })).toEqual({ done: false });
+  expect(await below.press({ id: 'e_1' }, { trigger: 'menu.m_1' })).toEqual({ done: false });
+  expect(sent).toEqual([]);
+  await below.press({ id: 'w_1' }, { trigger: 'time' }); // what comes by itself goes on
+  const { press: within, sent: sentWithin } = press([], { shown: () => over, depth: 1 });
+  await within.press({ id: 'e_2' });
+  expect([...sent, ...sentWithin].map((r) => r.element)).toEqual(['w_1', 'e_2']);
 });

@@ -1,5 +1,6 @@
 import { type Act, type PressRequest, type PressResult, type Problem, Refused, type Shown } from '../api/client';
 import { type Answers, type Asked, answered, type PressAim, type Pressed, type Said } from './asking';
+import { depthOf } from './shown';
 import { Told } from './Told';
 
 interface PressState {
@@ -68,6 +69,9 @@ export class Press extends Told<PressState> {
   readonly press = async (element: { id: string }, aim: PressAim = {}): Promise<Pressed> => {
     const here = this.hands.shown();
     if (!here || this.under) return { done: false };
+    // What lies over this screen is there before it is drawn: nobody presses what is below it.
+    const byHand = !aim.trigger || aim.trigger.includes('.');
+    if (byHand && depthOf(here) > this.hands.depth) return { done: false };
     const ofRow = aim.values !== undefined;
     const { trail, n, release } = here;
     const { depth } = this.hands;

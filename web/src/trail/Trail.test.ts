@@ -245,6 +245,22 @@ test('who goes home while a press is under way goes home, wherever the press lea
   expect(trail.state.shown?.n).toBe(4);
 });
 
+test('back, while a press leads to a dialog that is not drawn yet, is back out of that dialog', async () => {
+  const { history, log } = tab({ entries: [null, null] });
+  const over = shown(2, { overlays: [dialog(3)] });
+  const { calls, asked } = server([shown(2), shown(2), shown(1)]);
+  const trail = new Trail('p', calls, history, now);
+  const gone: string[] = [];
+  await trail.arrive(entry('/use/p/p2'));
+  trail.hold(Promise.resolve().then(() => trail.show(over)));
+  await trail.go('back', undefined, (to) => gone.push(to));
+  expect(asked.at(-1)).toBe('go {"trail":"t","n":2,"to":"close"}');
+  expect(log.slice(-2)).toEqual(['push /use/p/p2 2.1', 'step -1']); // no entry is left that leads to the dialog
+  await trail.go('back', undefined, (to) => gone.push(to));
+  expect(asked.at(-1)).toBe('go {"trail":"t","n":2,"to":"back"}');
+  expect(gone).toEqual(['close', 'back']);
+});
+
 test('what was read again is not shown to who has gone on by then', async () => {
   const { history } = tab();
   let answer: (s: Shown) => void = () => {};

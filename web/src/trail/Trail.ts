@@ -219,13 +219,18 @@ export class Trail extends Told<TrailState> {
     this.held = until.catch(() => undefined);
   };
 
-  /** Goes along the trail, or to its place n; from where a press leads that is under way. */
-  readonly go = async (to: Along, n?: number) => {
+  /**
+   * Goes along the trail, or to its place n; from where a press leads that is under way. Back is out of what lies over
+   * the place first, as the browser's own back is: it may not be drawn yet for who saw only what is below.
+   */
+  readonly go = async (to: Along, n?: number, onGoing?: (to: Along) => void) => {
     await this.held;
     const at = this.state.shown;
     if (!at) return;
+    const way = to === 'back' && n === undefined && depthOf(at) > 0 ? 'close' : to;
+    onGoing?.(way);
     try {
-      const body = { trail: at.trail, n: n ?? at.n, to: n === undefined ? to : 'place' };
+      const body = { trail: at.trail, n: n ?? at.n, to: n === undefined ? way : 'place' };
       this.show(await this.insist(() => this.calls.go(body)));
     } catch (e) {
       this.fail(e);

@@ -68,10 +68,7 @@ function Page({ shown, away, lost, trail, project, called }: PageProps) {
   const zoom = useDisplay(shown.display !== undefined);
   const recorder = useUsedRecorder(project, shown);
   const navigate = useNavigate();
-  const along = (to: Along, n?: number) => {
-    recorder.onWent(to);
-    void trail.go(to, n);
-  };
+  const along = (to: Along, n?: number) => void trail.go(to, n, recorder.onWent);
   const go = useSteady((to: Along, n?: number) => unsaved.leave(0, () => along(to, n)));
   useTrailKeys(go);
   const leaving = unsaved.asking;
@@ -79,6 +76,7 @@ function Page({ shown, away, lost, trail, project, called }: PageProps) {
   useEffect(() => {
     document.title = shown.view.heading;
   }, [shown.view.heading]);
+  useEffect(() => Overlay.ahead(), []);
   useFixedAppearance(shown.view.appearance);
   useDress(shown.view);
   const operator = shown.view.type === 'operator';
