@@ -2,11 +2,12 @@
 # While working: `make quick`, which leaves out what takes long and the browser.
 SHELL := /bin/bash
 ADDRESS ?= 127.0.0.1:8080
+SERVERS ?= 1
 
 .PHONY: demo demo-reset test quick without-database setup build check go-test unit-test browser-test lint format generate bench pictures
 
 demo: build
-	@./bin/ambergate demo --address $(ADDRESS)
+	@./bin/ambergate demo --address $(ADDRESS) --servers $(SERVERS)
 
 demo-reset:
 	@scripts/stop-demo

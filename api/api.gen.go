@@ -701,6 +701,11 @@ type GroupView = element.GroupView
 // Hanging What refers to a record that is to be deleted.
 type Hanging = ask.Hanging
 
+// Health That the program lives.
+type Health struct {
+	Alive bool `json:"alive"`
+}
+
 // ImageElementView A picture, where it stands.
 type ImageElementView = use.ElementView
 
@@ -1203,15 +1208,38 @@ type PressResult struct {
 	Then *ThenPress `json:"then,omitempty"`
 }
 
+// Probe What a server needs to answer, and whether it has it.
+type Probe struct {
+	// Ending The program ends; it answers what it has begun.
+	Ending bool `json:"ending"`
+
+	// Leads This server talks to the plants and watches call-ups, for all.
+	Leads  bool `json:"leads"`
+	Plants int  `json:"plants"`
+
+	// PlantsGood Of how many the values are good.
+	PlantsGood int  `json:"plantsGood"`
+	Ready      bool `json:"ready"`
+
+	// Store The program's own database answers.
+	Store bool `json:"store"`
+
+	// Structure The number of the newest migration that this program knows.
+	Structure int64 `json:"structure"`
+}
+
 // Problem A no: a code that docs/errors.md lists, what happened, what to do.
 type Problem struct {
 	Code   string             `json:"code"`
 	Fields *map[string]string `json:"fields,omitempty"`
 
 	// Part One part of an explained condition.
-	Part *Part   `json:"part,omitempty"`
-	Then *string `json:"then,omitempty"`
-	What string  `json:"what"`
+	Part *Part `json:"part,omitempty"`
+
+	// Request By what the log of the server names this call.
+	Request *string `json:"request,omitempty"`
+	Then    *string `json:"then,omitempty"`
+	What    string  `json:"what"`
 }
 
 // ProjectInfo A project that one may use or build.
@@ -2712,6 +2740,12 @@ type ServerInterface interface {
 	// KeepListView Keep how the user likes a list
 	// (PUT /api/use/{project}/views/{screen}/{element})
 	KeepListView(c *gin.Context, project string, screen string, element string)
+	// GetHealth Whether the program lives
+	// (GET /healthz)
+	GetHealth(c *gin.Context)
+	// GetReady Whether requests are to be sent here
+	// (GET /readyz)
+	GetReady(c *gin.Context)
 }
 
 // ServerInterfaceWrapper converts contexts to parameters.
@@ -6520,6 +6554,32 @@ func (siw *ServerInterfaceWrapper) KeepListView(c *gin.Context) {
 	siw.Handler.KeepListView(c, project, screen, element)
 }
 
+// GetHealth operation middleware
+func (siw *ServerInterfaceWrapper) GetHealth(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetHealth(c)
+}
+
+// GetReady operation middleware
+func (siw *ServerInterfaceWrapper) GetReady(c *gin.Context) {
+
+	for _, middleware := range siw.HandlerMiddlewares {
+		middleware(c)
+		if c.IsAborted() {
+			return
+		}
+	}
+
+	siw.Handler.GetReady(c)
+}
+
 // GinServerOptions provides options for the Gin server.
 type GinServerOptions struct {
 	BaseURL      string
@@ -6548,6 +6608,8 @@ func RegisterHandlersWithOptions(router gin.IRouter, si ServerInterface, options
 	}
 
 	router.GET(options.BaseURL+"/api/status", wrapper.GetStatus)
+	router.GET(options.BaseURL+"/healthz", wrapper.GetHealth)
+	router.GET(options.BaseURL+"/readyz", wrapper.GetReady)
 	router.POST(options.BaseURL+"/api/sign-in", wrapper.SignIn)
 	router.POST(options.BaseURL+"/api/sign-out", wrapper.SignOut)
 	router.GET(options.BaseURL+"/api/me", wrapper.GetMe)

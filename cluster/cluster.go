@@ -60,6 +60,9 @@ func (c *Cluster) DSN(user, password, database string) string {
 	return fmt.Sprintf("postgres://%s:%s@127.0.0.1:%d/%s?sslmode=disable", user, password, c.Port, database)
 }
 
+// Address gives where the cluster is reached, HOST:PORT.
+func (c *Cluster) Address() string { return fmt.Sprintf("127.0.0.1:%d", c.Port) }
+
 // AdminDSN gives the connection string of the superuser.
 func (c *Cluster) AdminDSN(database string) string {
 	return c.DSN("postgres", c.Password, database)

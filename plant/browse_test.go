@@ -24,7 +24,7 @@ func ropeway(t *testing.T) *sim.Plant {
 
 func opened(t *testing.T, s Settings) *Client {
 	t.Helper()
-	c := Open(s, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(s, "so_plant", slog.New(slog.DiscardHandler), nil)
 	t.Cleanup(c.Close)
 	within(t, 40*time.Second, "connected", c.Good)
 	return c

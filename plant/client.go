@@ -2,6 +2,7 @@ package plant
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"log/slog"
 	"maps"
@@ -29,6 +30,7 @@ type Client struct {
 	settings Settings
 	source   string // id by which nav names the plant
 	log      *slog.Logger
+	lead     Lead // nil: this program alone talks to the plant
 
 	finding sync.Mutex // one looks for nodes at a time
 
@@ -36,6 +38,8 @@ type Client struct {
 	nodes     map[string]*node
 	byHandle  map[uint32]*node
 	at        *session // nil while it is not connected
+	relayed   bool     // values come from the program that leads, and that says they are good
+	turn      uint64   // counts what changed of any node
 	sub       *opcua.Subscription
 	away      error     // why it was not connected the last time; nil when it was
 	alive     time.Time // when the watchdog last held
@@ -48,11 +52,12 @@ type Client struct {
 	done      chan struct{}
 }
 
-// Open begins to connect. source is the name that readings are asked by.
-func Open(settings Settings, source string, log *slog.Logger) *Client {
+// Open begins to connect. source is the name that readings are asked by; lead says whether this program talks to the
+// plant itself or hears of it from another one that does, nil: itself, always.
+func Open(settings Settings, source string, log *slog.Logger, lead Lead) *Client {
 	ctx, stop := context.WithCancel(context.Background())
 	c := &Client{
-		settings: settings, source: source, log: log,
+		settings: settings, source: source, log: log, lead: lead,
 		nodes: map[string]*node{}, byHandle: map[uint32]*node{}, listeners: newListeners(), followers: map[*Follower]bool{},
 		wanted: make(chan struct{}, 1), stop: stop, done: make(chan struct{}),
 	}
@@ -79,16 +84,51 @@ func (c *Client) Closed() bool {
 func (c *Client) run(ctx context.Context) {
 	defer close(c.done)
 	for ctx.Err() == nil {
-		if err := c.session(ctx); err != nil && ctx.Err() == nil {
+		turned, err := c.untilTurn(ctx)
+		if err != nil && ctx.Err() == nil {
 			c.failed(err)
-			c.log.Warn("the plant is away", "endpoint", c.settings.Endpoint, "error", err)
+			if !errors.Is(err, ErrNoLead) { // who leads says so
+				c.log.Warn("the plant is away", "endpoint", c.settings.Endpoint, "error", err)
+			}
 		}
 		c.lost()
+		if turned {
+			continue
+		}
 		select {
 		case <-ctx.Done():
 		case <-time.After(reconnectWait):
 		}
 	}
+}
+
+// untilTurn talks to the plant, or hears of it, until that fails or who leads has changed.
+func (c *Client) untilTurn(ctx context.Context) (turned bool, err error) {
+	if c.lead == nil {
+		return false, c.session(ctx)
+	}
+	turn, direct := c.lead.Turn(), c.lead.Direct()
+	ctx, stop := context.WithCancelCause(ctx)
+	defer stop(nil)
+	go func() {
+		for {
+			select {
+			case <-ctx.Done():
+				return
+			case <-turn:
+			}
+			if turn = c.lead.Turn(); c.lead.Direct() != direct {
+				stop(errTurned)
+				return
+			}
+		}
+	}()
+	if direct {
+		err = c.session(ctx)
+	} else {
+		err = c.relay(ctx)
+	}
+	return errors.Is(context.Cause(ctx), errTurned), err
 }
 
 // session connects, subscribes to everything watched, and keeps the watchdog until it fails.
@@ -192,7 +232,9 @@ func (c *Client) checkGood() {
 	}
 }
 
-func (c *Client) good() bool { return c.at != nil && time.Since(c.alive) < staleAfter }
+func (c *Client) good() bool {
+	return (c.at != nil || c.relayed) && time.Since(c.alive) < staleAfter
+}
 
 func (c *Client) failed(err error) {
 	c.mu.Lock()
@@ -209,7 +251,7 @@ func (c *Client) Away() error {
 
 func (c *Client) lost() {
 	c.mu.Lock()
-	c.at, c.sub, c.drop, c.alive = nil, nil, nil, time.Time{}
+	c.at, c.sub, c.drop, c.alive, c.relayed = nil, nil, nil, time.Time{}, false
 	c.mu.Unlock()
 	c.checkGood()
 }
@@ -227,6 +269,7 @@ func (c *Client) take(data *ua.DataChangeNotification) {
 			continue
 		}
 		n.take(item.Value)
+		c.changed(n)
 		changed[n.name] = true
 		if n.sharp {
 			for f := range c.followers {
@@ -248,7 +291,7 @@ func sourceTime(item *ua.MonitoredItemNotification) time.Time {
 
 // take keeps what was read.
 func (n *node) take(read *ua.DataValue) {
-	n.value, n.status, n.known, n.at = read.Value, read.Status, true, read.SourceTimestamp
+	n.value, n.now, n.bad, n.known, n.at = read.Value, valueOf(read.Value), read.Status != ua.StatusOK, true, read.SourceTimestamp
 	if n.at.IsZero() {
 		n.at = read.ServerTimestamp
 	}

@@ -1,6 +1,7 @@
 package plant
 
 import (
+	"ambergate/core/cond"
 	"log/slog"
 	"testing"
 	"time"
@@ -50,7 +51,7 @@ func TestWhoFollowsGetsEachValue(t *testing.T) {
 func TestAFollowerThatTakesNothingIsBounded(t *testing.T) {
 	f := &Follower{}
 	for i := range mostQueued + 50 {
-		f.add(Change{Node: "a", Reading: (&node{known: true, value: ua.MustVariant(int32(i))}).reading()})
+		f.add(Change{Node: "a", Reading: (&node{known: true, now: cond.Int(int64(i))}).reading()})
 	}
 	got := f.Next()
 	if len(got) != mostQueued || got[len(got)-1].Reading.Value.Wire() != "10049" {
@@ -62,7 +63,7 @@ func TestAFollowerThatTakesNothingIsBounded(t *testing.T) {
 func TestWhatIsWatchedAlreadyIsFollowed(t *testing.T) {
 	p := startSim(t, freePort(t))
 	defer p.Close()
-	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler), nil)
 	defer c.Close()
 	within(t, 40*time.Second, "connected", c.Good)
 	c.Watch(t.Context(), []string{"UT.wind.gust", "UT.drive.speed"}, 2*time.Second)

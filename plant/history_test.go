@@ -17,7 +17,7 @@ func TestHistoryKeepsOneSampleASecondAndForgetsTheOldest(t *testing.T) {
 	n := &node{name: "x"}
 	start := time.Date(2026, 11, 24, 10, 0, 0, 0, time.UTC)
 	for i := range 50 {
-		n.value = ua.MustVariant(float64(i))
+		n.now = cond.Float(float64(i))
 		n.keep(start.Add(time.Duration(i) * 100 * time.Millisecond))
 	}
 	if len(n.history) != 5 || n.history[1].Value != 10 {
@@ -29,7 +29,7 @@ func TestHistoryKeepsOneSampleASecondAndForgetsTheOldest(t *testing.T) {
 	if len(n.history) != historyLength {
 		t.Errorf("it keeps %d samples", len(n.history))
 	}
-	n.value = ua.MustVariant("a text")
+	n.now = cond.String("a text")
 	n.keep(start.Add(3 * time.Hour))
 	if len(n.history) != historyLength || n.history[len(n.history)-1].At >= start.Add(3*time.Hour).UnixMilli() {
 		t.Error("a text was kept as a number")
@@ -98,7 +98,7 @@ func TestAListenerIsToldOfItsOwnNodesOnly(t *testing.T) {
 	port := freePort(t)
 	p := startSim(t, port)
 	defer p.Close()
-	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler), nil)
 	defer c.Close()
 	within(t, 40*time.Second, "connected", c.Good)
 	c.Watch(context.Background(), []string{"UT.drive.gates", "UT.wind.gust"}, 2*time.Second)

@@ -50,7 +50,7 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 	}
 	port := freePort(t)
 	p := startSim(t, port)
-	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler), nil)
 	defer c.Close()
 	within(t, 40*time.Second, "connected", c.Good)
 	ctx := context.Background()
@@ -98,7 +98,7 @@ func TestValuesCommandsAndLoss(t *testing.T) {
 func TestWhatIsNotReadInTimeIsWatchedAllTheSame(t *testing.T) {
 	p := startSim(t, freePort(t))
 	defer p.Close()
-	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler), nil)
 	defer c.Close()
 	within(t, 40*time.Second, "connected", c.Good)
 	gone, leave := context.WithCancel(t.Context())

@@ -64,7 +64,7 @@ func TestAPlantThatIsSlow(t *testing.T) {
 	p := startSim(t, plantPort)
 	var delay atomic.Int64
 	port := slowed(t, plantPort, &delay)
-	c := Open(Settings{Endpoint: "opc.tcp://127.0.0.1:" + strconv.Itoa(port), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(Settings{Endpoint: "opc.tcp://127.0.0.1:" + strconv.Itoa(port), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler), nil)
 	within(t, 40*time.Second, "connected", c.Good)
 	c.Watch(t.Context(), []string{"UT.drive.speed", "UT.drive.lights"}, 2*time.Second)
 	known := func() bool { return c.Read(ask.TagRef{Node: "UT.drive.speed"}).Value.Known() }
@@ -93,7 +93,7 @@ func TestAPlantThatIsSlow(t *testing.T) {
 func TestAPlantThatIsBuiltAnew(t *testing.T) {
 	port := freePort(t)
 	p := startSim(t, port)
-	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler))
+	c := Open(Settings{Endpoint: p.Endpoint(), Namespace: sim.Namespace}, "so_plant", slog.New(slog.DiscardHandler), nil)
 	defer c.Close()
 	within(t, 40*time.Second, "connected", c.Good)
 	c.Watch(context.Background(), []string{"UT.drive.set_speed"}, 2*time.Second)

@@ -16,9 +16,10 @@ import (
 type node struct {
 	name     string
 	handle   uint32
-	id       *ua.NodeID // as it was found on the current connection, or on one before
-	value    *ua.Variant
-	status   ua.StatusCode
+	id       *ua.NodeID  // as it was found on the current connection, or on one before
+	value    *ua.Variant // as the plant sent it, with its type; nil for one that was relayed
+	now      cond.Value
+	bad      bool // the plant says so
 	known    bool
 	at       time.Time // the source's own time
 	watched  bool      // on the current subscription, or found not to be there
@@ -27,6 +28,7 @@ type node struct {
 	item     uint32    // what the subscription calls it; 0 for not on it
 	sampled  bool      // as fast as that already
 	writing  time.Time // since when a command to it is on its way; zero for none
+	changed  uint64    // the client’s turn when it changed last
 	history  []Sample
 	lastKept time.Time
 }
@@ -39,10 +41,10 @@ type Sample struct {
 
 // keep adds the value to the node's history, once a second at the most.
 func (n *node) keep(now time.Time) {
-	if now.Sub(n.lastKept) < time.Second || n.value == nil {
+	if now.Sub(n.lastKept) < time.Second {
 		return
 	}
-	f, ok := valueOf(n.value).Float64()
+	f, ok := n.now.Float64()
 	if !ok {
 		return
 	}
@@ -59,7 +61,7 @@ func (c *Client) Read(ref ask.TagRef) ask.Reading {
 	defer c.mu.Unlock()
 	n := c.nodes[ref.Node]
 	switch {
-	case c.at == nil:
+	case c.at == nil && !c.relayed:
 		return ask.Reading{Value: cond.UnknownBecause("the plant is not connected")}
 	case !c.good():
 		return ask.Reading{Value: cond.UnknownBecause("the plant does not answer")}
@@ -73,10 +75,10 @@ func (c *Client) Read(ref ask.TagRef) ask.Reading {
 
 // reading is the value as it was read last, whether the plant answers or not.
 func (n *node) reading() ask.Reading {
-	if n.status != ua.StatusOK {
+	if n.bad {
 		return ask.Reading{Value: cond.UnknownBecause("the plant says this value is bad"), At: n.at.UnixMilli()}
 	}
-	out := ask.Reading{Value: valueOf(n.value), At: n.at.UnixMilli()}
+	out := ask.Reading{Value: n.now, At: n.at.UnixMilli()}
 	if !n.writing.IsZero() {
 		out.Writing = n.writing.UnixMilli()
 	}
@@ -84,6 +86,9 @@ func (n *node) reading() ask.Reading {
 }
 
 func valueOf(v *ua.Variant) cond.Value {
+	if v == nil {
+		return cond.UnknownBecause("the plant gives no value")
+	}
 	switch x := v.Value().(type) {
 	case bool:
 		return cond.Bool(x)

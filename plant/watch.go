@@ -23,7 +23,7 @@ func (c *Client) Watch(ctx context.Context, names []string, wait time.Duration) 
 			fresh = true
 		}
 	}
-	connected := c.at != nil
+	connected := c.at != nil || c.relayed
 	c.mu.Unlock()
 	if !fresh || !connected {
 		return
@@ -112,6 +112,7 @@ func (c *Client) monitor(ctx context.Context) error {
 		c.mu.Lock()
 		n.id, n.missing, n.watched = nodeID, err != nil, err != nil
 		n.item, n.sampled = 0, n.sharp
+		c.changed(n)
 		sharp := n.sharp
 		c.mu.Unlock()
 		if err != nil {

@@ -25,7 +25,7 @@ var ErrAway = errors.New("the plant is away; nothing was sent")
 // known whether the value arrived.
 func (c *Client) Write(ctx context.Context, name string, v cond.Value) error {
 	c.mu.Lock()
-	at, good, drop := c.at, c.good(), c.drop
+	at, good, drop := c.at, c.at != nil && c.good(), c.drop
 	var like *ua.Variant
 	var nodeID *ua.NodeID
 	if n := c.nodes[name]; n != nil {
@@ -46,6 +46,9 @@ func (c *Client) Write(ctx context.Context, name string, v cond.Value) error {
 	variant, err := variantOf(v, like)
 	if err != nil {
 		return fmt.Errorf("%w: %w", ErrAway, err)
+	}
+	if !c.Leads() { // another one does by now: whatever took so long, nothing is sent any more
+		return ErrAway
 	}
 	response, err := at.client.Write(ctx, &ua.WriteRequest{NodesToWrite: []*ua.WriteValue{{
 		NodeID: nodeID, AttributeID: ua.AttributeIDValue,
@@ -73,7 +76,7 @@ const freshLimit = 300 * time.Millisecond
 // does not answer in time.
 func (c *Client) Fresh(ctx context.Context, name string) (cond.Value, error) {
 	c.mu.Lock()
-	at, good := c.at, c.good()
+	at, good := c.at, c.at != nil && c.good()
 	var nodeID *ua.NodeID
 	if n := c.nodes[name]; n != nil {
 		nodeID = n.id
@@ -102,8 +105,9 @@ func (c *Client) Fresh(ctx context.Context, name string) (cond.Value, error) {
 		return cond.UnknownBecause("the plant says this value is bad"), nil
 	}
 	n.take(read)
+	c.changed(n)
 	c.tell(name)
-	return valueOf(n.value), nil
+	return n.now, nil
 }
 
 // Writing marks a node as one that a command is on its way to, until it is called again without: all who look at it
@@ -119,6 +123,7 @@ func (c *Client) Writing(name string, is bool) {
 	if is {
 		n.writing = time.Now()
 	}
+	c.changed(n)
 	c.tell(name)
 }
 

@@ -49,6 +49,9 @@ func (s *Source) Close() {
 	s.whole.Close()
 }
 
+// Stat tells how the connections to the database are used.
+func (s *Source) Stat() *pgxpool.Stat { return s.pool.Stat() }
+
 // querier is what a pool and a transaction have in common.
 type querier interface {
 	Query(ctx context.Context, sql string, args ...any) (pgx.Rows, error)

@@ -45,13 +45,6 @@ type (
 	administrators = administer.Side
 )
 
-// How large a request may be; one that brings a picture of 2 MB or a clip of 8 MB, which are longer as text.
-const (
-	maxBody    = 1 << 20
-	maxPicture = 3 << 20
-	maxClip    = 11 << 20
-)
-
 // New prepares a server.
 func New(c base.Config) (*Server, error) {
 	b := base.New(c)
@@ -64,7 +57,7 @@ func New(c base.Config) (*Server, error) {
 		return nil, fmt.Errorf("read the addresses of trusted proxies: %w", err)
 	}
 	engine.ContextWithFallback = true // a request's end ends what is done for it
-	engine.Use(answer.LogTo(s.Log), s.headers, s.recoverPanics, readable, bounded)
+	engine.Use(answer.LogTo(s.Log), s.noted, s.headers, s.recoverPanics, readable, s.bounded)
 	engine.NoMethod(func(c *gin.Context) {
 		answer.Fail(c, &ask.Refusal{Code: "no-such-call", What: "This call does not exist in this form.", Then: "See the API document."})
 	})
@@ -81,6 +74,7 @@ func New(c base.Config) (*Server, error) {
 		answer.WriteProblem(w, http.StatusForbidden, api.Problem{Code: "cross-origin", What: "This call came from another site.", Then: answer.Ptr("Use the application itself.")})
 	}))
 	s.handler = protection.Handler(engine)
+	s.measure()
 	return s, nil
 }
 
@@ -89,19 +83,30 @@ func (s *Server) Handler() http.Handler { return s.handler }
 
 // Prepare settles what an earlier run left behind.
 func (s *Server) Prepare(ctx context.Context) error {
-	if err := s.Store.SettleCommands(ctx); err != nil {
-		return fmt.Errorf("prepare the server: %w", err)
-	}
-	if err := s.Store.ForgetOld(ctx, s.Now()); err != nil {
-		return fmt.Errorf("prepare the server: %w", err)
-	}
 	if err := s.Connected.Load(ctx); err != nil {
 		return fmt.Errorf("prepare the server: %w", err)
 	}
-	if err := s.users.SettleHolds(ctx); err != nil {
+	if s.Fleet != nil {
+		s.Fleet.OnLead(s.settle)
+		if err := s.Fleet.Join(ctx); err != nil {
+			return fmt.Errorf("prepare the server: %w", err)
+		}
+		return nil
+	}
+	leading, err := s.settle(ctx)
+	if err != nil {
 		return fmt.Errorf("prepare the server: %w", err)
 	}
+	leading()
 	return nil
+}
+
+// settle ends what an earlier run, or the server that led before, left of plants: what was sent, and then what was held.
+func (s *Server) settle(ctx context.Context) (leading func(), err error) {
+	if err := s.Store.SettleCommands(ctx); err != nil {
+		return nil, err
+	}
+	return s.users.SettleHolds(ctx)
 }
 
 // Close lets go what is held, and closes what the server connected to by itself.
@@ -120,6 +125,11 @@ const forgetEvery = time.Hour
 func (s *Server) Keep(ctx context.Context) {
 	var watching sync.WaitGroup
 	defer watching.Wait()
+	if s.Fleet != nil {
+		watching.Go(func() { s.Fleet.Keep(ctx) })
+	}
+	watching.Go(func() { s.Hear(ctx) })
+	watching.Go(func() { s.TellRecords(ctx) })
 	watching.Go(func() { s.WatchCallUps(ctx) })
 	watching.Go(func() { recorded.New(s.Base).Keep(ctx) })
 	watching.Go(func() { s.KeepUsed(ctx) })
@@ -165,30 +175,29 @@ func (s *Server) recoverPanics(c *gin.Context) {
 		}
 	}()
 	c.Request = c.Request.WithContext(store.From(c.Request.Context(), c.ClientIP()))
-	most := int64(maxBody)
+	limits := s.Limits
+	most := limits.Body
 	if strings.HasSuffix(c.FullPath(), "/pictures") {
-		most = maxPicture
+		most = limits.Picture
 	}
 	if strings.HasSuffix(c.FullPath(), "/clips") {
-		most = maxClip
+		most = limits.Clip
 	}
 	if strings.HasPrefix(c.FullPath(), "/api/imports") {
-		most = administer.MaxFile
+		most = limits.File
 	}
 	c.Request.Body = http.MaxBytesReader(c.Writer, c.Request.Body, most)
 	c.Next()
 }
 
-// answerWithin is how long anything but an event stream, a whole list or what brings a clip may take: a database that is there and
+// bounded ends what takes too long: anything but an event stream, a whole list or what brings a clip. A database that is there and
 // does not answer is told as away.
-const answerWithin = 8 * time.Second
-
-func bounded(c *gin.Context) {
+func (s *Server) bounded(c *gin.Context) {
 	if path := c.FullPath(); strings.HasSuffix(path, "/events") || strings.HasSuffix(path, "/csv") || strings.HasSuffix(path, "/clips") {
 		c.Next()
 		return
 	}
-	ctx, cancel := context.WithTimeout(c.Request.Context(), answerWithin)
+	ctx, cancel := context.WithTimeout(c.Request.Context(), s.Limits.Answer)
 	defer cancel()
 	c.Request = c.Request.WithContext(ctx)
 	c.Next()

@@ -13,6 +13,7 @@ var aged = []struct{ table, where, after string }{
 	{"guess", "at", "1 day"},
 	{"trail", "seen_at", "30 days"}, // with its places
 	{"draft", "at", "30 days"},
+	{"practice", "at", "1 day"},
 	{"attempt", "at", "90 days"},
 	{"known_browser", "seen_at", "365 days"},
 	{"walk", "at", "365 days"},

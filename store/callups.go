@@ -20,19 +20,21 @@ type Occurrence struct {
 	Seen   bool       // by whom it is asked for
 }
 
-// BeginOccurrence keeps that a call-up's condition holds from a moment on, and gives its id.
+// BeginOccurrence keeps that a call-up's condition holds from a moment on, and gives its id; that of the one that is kept
+// as open already. Errors: ErrNone where another server leads by now (Fenced).
 func (s *Store) BeginOccurrence(ctx context.Context, project string, o Occurrence) (int64, error) {
 	var id int64
-	err := s.pool.QueryRow(ctx, `insert into callup (project, callup, record, words, began) values ($1, $2, $3, $4, $5) returning id`, project, o.CallUp, o.Record, o.Words, o.Began).Scan(&id)
+	err := s.pool.QueryRow(ctx, `with put as (insert into callup (project, callup, record, words, began) select $1, $2, $3, $4, $5 where `+leads("$6")+` on conflict (project, callup, record) where ended is null do nothing returning id)
+		select id from put union all select id from callup where project = $1 and callup = $2 and record = $3 and ended is null and `+leads("$6")+` limit 1`, project, o.CallUp, o.Record, o.Words, o.Began, fence(ctx)).Scan(&id)
 	if err != nil {
-		return 0, fmt.Errorf("keep a call-up: %w", err)
+		return 0, fmt.Errorf("keep a call-up: %w", none(err))
 	}
 	return id, nil
 }
 
 // FrontOccurrence keeps when it came to the front.
 func (s *Store) FrontOccurrence(ctx context.Context, id int64, at time.Time) error {
-	if _, err := s.pool.Exec(ctx, `update callup set front = coalesce(front, $2) where id = $1`, id, at); err != nil {
+	if _, err := s.pool.Exec(ctx, `update callup set front = coalesce(front, $2) where id = $1 and `+leads("$3"), id, at, fence(ctx)); err != nil {
 		return fmt.Errorf("keep a call-up: %w", err)
 	}
 	return nil
@@ -40,7 +42,7 @@ func (s *Store) FrontOccurrence(ctx context.Context, id int64, at time.Time) err
 
 // EndOccurrence keeps when it ended.
 func (s *Store) EndOccurrence(ctx context.Context, id int64, at time.Time) error {
-	if _, err := s.pool.Exec(ctx, `update callup set ended = coalesce(ended, $2) where id = $1`, id, at); err != nil {
+	if _, err := s.pool.Exec(ctx, `update callup set ended = coalesce(ended, $2) where id = $1 and `+leads("$3"), id, at, fence(ctx)); err != nil {
 		return fmt.Errorf("keep the end of a call-up: %w", err)
 	}
 	return nil

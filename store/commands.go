@@ -98,11 +98,11 @@ func (s *Store) GiveBack(ctx context.Context, press string) error {
 }
 
 // MarkSent commits that a command is about to be sent. False means that it is not to be sent any more: it was
-// before, or it has waited too long, and is logged as expired.
+// before, or it has waited too long, and is logged as expired; or another server leads by now (Fenced).
 func (s *Store) MarkSent(ctx context.Context, press string, pos int) (bool, error) {
 	var state string
-	err := s.pool.QueryRow(ctx, `update plant_command set state = case when at > now() - interval '`+sentWithin+`' then 'sent' else 'expired' end, ended_at = case when at > now() - interval '`+sentWithin+`' then null else now() end
-		where press = $1 and pos = $2 and state = 'intended' returning state`, press, pos).Scan(&state)
+	err := s.pool.QueryRow(ctx, `update plant_command set state = case when at > now() - interval '`+sentWithin+`' and `+leads("$3")+` then 'sent' else 'expired' end, ended_at = case when at > now() - interval '`+sentWithin+`' and `+leads("$3")+` then null else now() end
+		where press = $1 and pos = $2 and state = 'intended' returning state`, press, pos, fence(ctx)).Scan(&state)
 	if errors.Is(err, pgx.ErrNoRows) {
 		return false, nil
 	}

@@ -28,6 +28,8 @@ type Store struct {
 	pool   *pgxpool.Pool
 	hasher *hasher
 	sealer cipher.AEAD // of what is secret; nil: nothing can be sealed
+
+	structure int64 // the newest migration
 }
 
 // Open prepares the pool and brings the database to the newest structure.
@@ -43,6 +45,12 @@ func Open(ctx context.Context, dsn string, cost Cost, told pgx.QueryTracer) (*St
 	}
 	return s, nil
 }
+
+// Structure is the number of the newest migration that this program knows.
+func (s *Store) Structure() int64 { return s.structure }
+
+// Stat tells how the connections to the store are used.
+func (s *Store) Stat() *pgxpool.Stat { return s.pool.Stat() }
 
 // Close ends all connections.
 func (s *Store) Close() { s.pool.Close() }
@@ -76,7 +84,7 @@ func (s *Store) migrate(ctx context.Context) error {
 	if err := goose.SetDialect("postgres"); err != nil {
 		return fmt.Errorf("prepare the migrations: %w", err)
 	}
-	if err := refuseNewer(ctx, db); err != nil {
+	if s.structure, err = refuseNewer(ctx, db); err != nil {
 		return err
 	}
 	if err := goose.UpContext(ctx, db, "migrations"); err != nil {
@@ -86,20 +94,21 @@ func (s *Store) migrate(ctx context.Context) error {
 }
 
 // refuseNewer keeps a program from a store that a newer one has changed: it would not know what it writes over.
-func refuseNewer(ctx context.Context, db *sql.DB) error {
+// It gives the newest structure that this program knows.
+func refuseNewer(ctx context.Context, db *sql.DB) (int64, error) {
 	own, err := goose.CollectMigrations("migrations", 0, goose.MaxVersion)
 	if err != nil {
-		return fmt.Errorf("prepare the migrations: %w", err)
+		return 0, fmt.Errorf("prepare the migrations: %w", err)
 	}
 	newest := own[len(own)-1].Version
 	has, err := goose.GetDBVersionContext(ctx, db)
 	if err != nil {
-		return fmt.Errorf("read the structure of the store: %w", err)
+		return 0, fmt.Errorf("read the structure of the store: %w", err)
 	}
 	if has > newest {
-		return fmt.Errorf("the store has structure %d, made by a newer program; this one knows up to %d: start the newer one, or restore the store from before", has, newest)
+		return 0, fmt.Errorf("the store has structure %d, made by a newer program; this one knows up to %d: start the newer one, or restore the store from before", has, newest)
 	}
-	return nil
+	return newest, nil
 }
 
 // inTx runs a function in a transaction and commits what it did, unless it fails.

@@ -92,7 +92,7 @@ func measure() error {
 			endpoint = lines.Text()
 		}
 	}
-	c := plant.Open(plant.Settings{Endpoint: endpoint, Namespace: sim.Namespace}, "bench", slog.New(slog.DiscardHandler))
+	c := plant.Open(plant.Settings{Endpoint: endpoint, Namespace: sim.Namespace}, "bench", slog.New(slog.DiscardHandler), nil)
 	defer c.Close()
 	for end := time.Now().Add(20 * time.Second); !c.Good(); time.Sleep(50 * time.Millisecond) {
 		if time.Now().After(end) {

@@ -23,7 +23,7 @@ func configCommand() *cobra.Command {
 			if err := fill(serve.Flags(), file); err != nil {
 				return err
 			}
-			o.issuer, o.plantsAt = file.Issuer.issuer(), plantsOf(o.plants, file.Plants)
+			o.issuer, o.plantsAt, o.limits = file.Issuer.issuer(), plantsOf(o.plants, file.Plants), file.Limits
 			if wrong := o.wrong(); len(wrong) > 0 {
 				return errors.New(args[0] + ":\n  " + strings.Join(wrong, "\n  "))
 			}

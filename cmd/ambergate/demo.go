@@ -17,22 +17,23 @@ import (
 
 func demoCommand() *cobra.Command {
 	var dir, address string
-	var plantPort int
+	var plantPort, servers int
 	c := &cobra.Command{
 		Use:   "demo",
 		Short: "Run Tarnhorn Ropeway with a private database and a simulated plant",
 		Args:  cobra.NoArgs,
 		RunE: func(cmd *cobra.Command, _ []string) error {
-			return runDemo(cmd.Context(), dir, address, plantPort)
+			return runDemo(cmd.Context(), dir, address, plantPort, servers)
 		},
 	}
 	c.Flags().StringVar(&dir, "dir", ".demo", "folder of the private cluster")
 	c.Flags().StringVar(&address, "address", "127.0.0.1:8080", "where to serve")
 	c.Flags().IntVar(&plantPort, "plant-port", 0, "port of the simulated plant on loopback (0: any free one)")
+	c.Flags().IntVar(&servers, "servers", 1, "how many servers to run over the one database, behind a small balancer")
 	return c
 }
 
-func runDemo(ctx context.Context, dir, address string, plantPort int) error {
+func runDemo(ctx context.Context, dir, address string, plantPort, servers int) error {
 	listener, err := listen(address)
 	if err != nil {
 		return err
@@ -65,7 +66,10 @@ func runDemo(ctx context.Context, dir, address string, plantPort int) error {
 		return err
 	}
 	fmt.Printf("\n  The simulated plant: %s\n  Ctrl+C stops everything; the data stays. `make demo-reset` starts afresh.\n\n", up.Sim.Endpoint())
-	return serve(ctx, listener, up.Server)
+	if servers > 1 {
+		return runServers(ctx, up, dir, listener, servers)
+	}
+	return serve(ctx, listener, up.Server, 0)
 }
 
 // printCode tells how a browser becomes the visitors' display, as long as none is.

@@ -21,7 +21,7 @@ func key(dir string) ([]byte, error) {
 	file := filepath.Join(dir, keyFile)
 	text, err := os.ReadFile(file)
 	if errors.Is(err, fs.ErrNotExist) {
-		return newKey(dir, file)
+		return newKey(dir)
 	}
 	if err != nil {
 		return nil, fmt.Errorf("read the key %s: %w", file, err)
@@ -33,7 +33,15 @@ func key(dir string) ([]byte, error) {
 	return key, nil
 }
 
-func newKey(dir, file string) ([]byte, error) {
+// keepKey lets a folder have a key that is known already, for a server that shares it with others.
+func keepKey(dir string, key []byte) error {
+	if err := os.WriteFile(filepath.Join(dir, keyFile), []byte(hex.EncodeToString(key)+"\n"), 0o600); err != nil {
+		return fmt.Errorf("keep the key: %w", err)
+	}
+	return nil
+}
+
+func newKey(dir string) ([]byte, error) {
 	key := make([]byte, store.KeySize)
 	if _, err := rand.Read(key); err != nil {
 		return nil, fmt.Errorf("make a key: %w", err)
@@ -41,8 +49,5 @@ func newKey(dir, file string) ([]byte, error) {
 	if err := os.MkdirAll(dir, 0o711); err != nil {
 		return nil, fmt.Errorf("make the folder of the program: %w", err)
 	}
-	if err := os.WriteFile(file, []byte(hex.EncodeToString(key)+"\n"), 0o600); err != nil {
-		return nil, fmt.Errorf("keep the key: %w", err)
-	}
-	return key, nil
+	return key, keepKey(dir, key)
 }

@@ -39,7 +39,7 @@ func serveCommand() *cobra.Command {
 		if err := fill(cmd.Flags(), said); err != nil {
 			return err
 		}
-		o.issuer, o.plantsAt = said.Issuer.issuer(), plantsOf(o.plants, said.Plants)
+		o.issuer, o.plantsAt, o.limits = said.Issuer.issuer(), plantsOf(o.plants, said.Plants), said.Limits
 		if wrong := o.wrong(); len(wrong) > 0 {
 			return errors.New("it cannot be started like this:\n  " + strings.Join(wrong, "\n  "))
 		}
@@ -62,8 +62,15 @@ Without --store the program keeps what is its own in a private PostgreSQL cluste
 	c.Flags().StringVar(&o.address, "address", "127.0.0.1:8080", "where to serve")
 	c.Flags().StringVar(&o.dir, "dir", "ambergate-data", "folder of the program: its key, and its private cluster where no store is named")
 	c.Flags().StringVar(&o.store, "store", "", "connection string of the program's own database")
+	c.Flags().StringVar(&o.peers, "peers", "", "where other servers over the same store reach this one, HOST:PORT; when absent on loopback alone")
 	c.Flags().StringArrayVar(&o.records, "records", nil, "NAME=CONNECTION of a record source; may be repeated")
 	c.Flags().StringArrayVar(&o.plants, "plant", nil, "NAME=ENDPOINT,NAMESPACE of a plant; may be repeated")
+	c.Flags().StringVar(&o.metrics, "metrics", "", "where to tell what is counted and timed (Prometheus), HOST:PORT; when absent nowhere")
+	c.Flags().StringVar(&o.logs, "log", "text", "how to log: text or json")
+	c.Flags().StringVar(&o.logLevel, "log-level", "info", "what to log: debug (every call), info, warn or error")
+	c.Flags().StringVar(&o.cert, "tls-cert", "", "certificate to serve over TLS with, a PEM file; read again when it changes")
+	c.Flags().StringVar(&o.certKey, "tls-key", "", "its key, a PEM file")
+	c.Flags().DurationVar(&o.drain, "drain", 0, "how long it goes on answering after it was told to end, while it says that it is not ready; 1s where there are other servers")
 	c.Flags().BoolVar(&o.secure, "behind-tls", false, "browsers reach it over TLS: cookies are sent over that alone")
 	c.Flags().StringSliceVar(&o.proxies, "trusted-proxies", nil, "addresses or networks of proxies whose word is taken for where a request comes from")
 	return c, o
@@ -72,6 +79,11 @@ Without --store the program keeps what is its own in a private PostgreSQL cluste
 // serveOptions is what a server is told when it starts.
 type serveOptions struct {
 	address, dir, store      string
+	peers, metrics           string
+	logs, logLevel           string
+	cert, certKey            string
+	drain                    time.Duration
+	limits                   base.Limits
 	records, plants, proxies []string
 	secure                   bool
 	plantsAt                 map[string]plant.Settings // by name, wherever they were said
@@ -84,8 +96,12 @@ func runServe(ctx context.Context, o serveOptions) error {
 		return err
 	}
 	defer listener.Close()
-	log := slog.New(slog.NewTextHandler(os.Stderr, nil))
+	log := logger(o.logs, o.logLevel)
 	slog.SetDefault(log)
+	listener, err = secured(ctx, listener, o, log)
+	if err != nil {
+		return err
+	}
 	server.Tune(ctx)
 	dsn := o.store
 	if dsn == "" {
@@ -112,7 +128,11 @@ func runServe(ctx context.Context, o serveOptions) error {
 	if err != nil {
 		return err
 	}
-	config := base.Config{Store: st, Certificate: shown, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Log: log, Cookies: base.Cookies{Secure: o.secure}, Proxies: o.proxies, Issuer: o.issuer}
+	together, peers, err := joined(o, st, secret, listener.Addr(), log)
+	if err != nil {
+		return err
+	}
+	config := base.Config{Store: st, Key: secret, Fleet: together, Certificate: shown, Records: map[string]*records.Source{}, Plants: map[string]*plant.Client{}, Log: log, Limits: o.limits, Cookies: base.Cookies{Secure: o.secure || o.cert != ""}, Proxies: o.proxies, Issuer: o.issuer}
 	for _, one := range o.records {
 		name, dsn, _ := strings.Cut(one, "=")
 		source, err := records.Open(ctx, dsn, nil)
@@ -124,7 +144,7 @@ func runServe(ctx context.Context, o serveOptions) error {
 	}
 	for name, at := range o.plantsAt {
 		at.Own = config.Certificate
-		client := plant.Open(at, name, log)
+		client := plant.Open(at, name, log, together.Lead())
 		defer client.Close()
 		config.Plants[name] = client
 	}
@@ -133,15 +153,39 @@ func runServe(ctx context.Context, o serveOptions) error {
 		return err
 	}
 	defer srv.Close()
+	if peers != nil {
+		stop, err := servePeers(peers, together, srv)
+		if err != nil {
+			return err
+		}
+		defer stop()
+	}
 	if err := srv.Prepare(ctx); err != nil {
 		return err
 	}
-	fmt.Printf("Amber Gate serves on http://%s\n", listener.Addr())
+	if o.metrics != "" {
+		stop, err := serveMetrics(o.metrics, srv)
+		if err != nil {
+			return err
+		}
+		defer stop()
+	}
+	scheme := "http"
+	if o.cert != "" {
+		scheme = "https"
+	}
+	fmt.Printf("Amber Gate serves on %s://%s\n", scheme, listener.Addr())
 	if err := sayFirst(ctx, st, listener.Addr()); err != nil {
 		return err
 	}
-	return serve(ctx, listener, srv)
+	if o.drain == 0 && together != nil {
+		o.drain = drainWithOthers
+	}
+	return serve(ctx, listener, srv, o.drain)
 }
+
+// drainWithOthers is long enough for balancers that ask each second which servers are ready.
+const drainWithOthers = time.Second
 
 // ownCluster starts the private cluster in the program's folder, and keeps it up.
 func ownCluster(ctx context.Context, dir string, log *slog.Logger) (dsn string, stop func(), err error) {
@@ -196,12 +240,15 @@ func listen(address string) (net.Listener, error) {
 // finishWithin is how long running requests may take to finish when the program is to stop.
 const finishWithin = 10 * time.Second
 
-// serve answers until the context ends, then lets running requests finish: a press that began is done.
-func serve(ctx context.Context, l net.Listener, of *server.Server) error {
+// serve answers until the context ends, goes on for a while in which it says that it is not ready, and then lets running
+// requests finish: a press that began is done.
+func serve(ctx context.Context, l net.Listener, of *server.Server, drain time.Duration) error {
 	srv := &http.Server{Handler: of.Handler(), ReadHeaderTimeout: 5 * time.Second, ReadTimeout: 30 * time.Second, IdleTimeout: 2 * time.Minute}
-	keeping, stop := context.WithCancel(ctx)
-	defer stop()
-	go of.Keep(keeping)
+	// What the server does by itself goes on until the last request has ended: a press that is under way still leads.
+	keeping, stop := context.WithCancel(context.WithoutCancel(ctx))
+	kept := make(chan struct{})
+	go func() { defer close(kept); of.Keep(keeping) }()
+	defer func() { stop(); <-kept }()
 	failed := make(chan error, 1)
 	go func() { failed <- srv.Serve(l) }()
 	select {
@@ -209,10 +256,18 @@ func serve(ctx context.Context, l net.Listener, of *server.Server) error {
 		return fmt.Errorf("serve: %w", err)
 	case <-ctx.Done():
 	}
+	of.Leave()
+	select {
+	case <-time.After(drain):
+	case err := <-failed:
+		return fmt.Errorf("serve: %w", err)
+	}
 	of.EndStreams() // they would never finish by themselves
 	closing, cancel := context.WithTimeout(context.Background(), finishWithin)
 	defer cancel()
-	if err := srv.Shutdown(closing); err != nil {
+	err := srv.Shutdown(closing)
+	of.EndHolds(closing) // while this server may still write
+	if err != nil {
 		return fmt.Errorf("stop serving: %w", err)
 	}
 	return nil

@@ -1,6 +1,7 @@
 package main
 
 import (
+	"crypto/tls"
 	"errors"
 	"fmt"
 	"maps"
@@ -23,9 +24,17 @@ type settings struct {
 	Address string                   `yaml:"address"`         // where to serve
 	Dir     string                   `yaml:"dir"`             // folder of the key, and of the private cluster
 	Store   string                   `yaml:"store"`           // connection string of the program's own database
+	Peers   string                   `yaml:"peers"`           // where other servers over the same store reach this one
 	Records map[string]string        `yaml:"records"`         // connection strings, by name
 	Plants  map[string]plantSettings `yaml:"plants"`          // by name
 	Issuer  issuerSettings           `yaml:"issuer"`          // by which people may sign in too
+	Metrics string                   `yaml:"metrics"`         // where to tell what is counted and timed
+	Log     string                   `yaml:"log"`             // text or json
+	Level   string                   `yaml:"log-level"`       // debug, info, warn, error
+	Cert    string                   `yaml:"tls-cert"`        // certificate to serve over TLS with, a file
+	CertKey string                   `yaml:"tls-key"`         // its key, a file
+	Drain   string                   `yaml:"drain"`           // how long it answers after it was told to end
+	Limits  base.Limits              `yaml:"limits"`          // what it takes and does at the most
 	TLS     bool                     `yaml:"behind-tls"`      // browsers reach it over TLS
 	Proxies []string                 `yaml:"trusted-proxies"` // whose word is taken for where a request comes from
 }
@@ -122,7 +131,7 @@ func variable(flag string) string {
 
 // fill lets what no flag says be said by the environment, else by the file, else by what is usual.
 func fill(flags *pflag.FlagSet, file settings) error {
-	from := map[string][]string{"address": one(file.Address), "dir": one(file.Dir), "store": one(file.Store), "trusted-proxies": file.Proxies}
+	from := map[string][]string{"address": one(file.Address), "dir": one(file.Dir), "store": one(file.Store), "peers": one(file.Peers), "metrics": one(file.Metrics), "log": one(file.Log), "log-level": one(file.Level), "tls-cert": one(file.Cert), "tls-key": one(file.CertKey), "drain": one(file.Drain), "trusted-proxies": file.Proxies}
 	if file.TLS {
 		from["behind-tls"] = []string{"true"}
 	}
@@ -162,6 +171,36 @@ func (o serveOptions) wrong() (out []string) {
 	say := func(format string, args ...any) { out = append(out, fmt.Sprintf(format, args...)) }
 	if _, _, err := net.SplitHostPort(o.address); err != nil {
 		say("address: “%s” is no HOST:PORT", o.address)
+	}
+	if o.metrics != "" {
+		if _, _, err := net.SplitHostPort(o.metrics); err != nil {
+			say("metrics: “%s” is no HOST:PORT", o.metrics)
+		}
+	}
+	if o.logs != "text" && o.logs != "json" {
+		say("log: “%s” is neither text nor json", o.logs)
+	}
+	if _, err := levelOf(o.logLevel); err != nil {
+		say("log-level: “%s” is none of debug, info, warn, error", o.logLevel)
+	}
+	if (o.cert == "") != (o.certKey == "") {
+		say("tls-cert, tls-key: name both, the certificate and its key, or neither")
+	} else if o.cert != "" {
+		if _, err := tls.LoadX509KeyPair(o.cert, o.certKey); err != nil {
+			say("tls-cert, tls-key: %v", err)
+		}
+	}
+	if o.drain < 0 {
+		say("drain: it cannot be less than nothing")
+	}
+	out = append(out, o.limits.Wrong()...)
+	if o.peers != "" {
+		if host, _, err := net.SplitHostPort(o.peers); err != nil || host == "" || net.ParseIP(host) != nil && net.ParseIP(host).IsUnspecified() {
+			say("peers: “%s” is no HOST:PORT at which other servers could reach this one", o.peers)
+		}
+		if o.store == "" {
+			say("peers: a server with a private cluster is alone; name the store that it shares")
+		}
 	}
 	if o.store != "" {
 		if err := database.Legal(o.store); err != nil {

@@ -24,6 +24,16 @@ func (a *App) Writes(screen, element, trigger string) bool {
 	return g.Writes() || g.Unsaved == "save"
 }
 
+// Commands says whether a trigger of an element may write to the plant; without one its usual one.
+func (a *App) Commands(screen, element, trigger string) bool {
+	e := a.ElementAt(screen, element)
+	if e == nil {
+		return false
+	}
+	_, g := e.GateOn(trigger)
+	return g != nil && g.Commands()
+}
+
 // Acts gives what a trigger of an element does besides moving, as text that is another when it does anything
 // else; without a trigger its usual one. It is not wired where there is no such element, or nothing is set off.
 func (a *App) Acts(screen, element, trigger string) (acts string, wired bool) {

@@ -32,6 +32,9 @@ type Changes struct{}
 // Writes says that it does.
 func (Changes) Writes() bool { return true }
 
+// Commander is an effect that may write to the plant.
+type Commander interface{ Commands() }
+
 // LooksOnly is part of effects that only change what one looks at: no record, no tag.
 type LooksOnly struct{}
 

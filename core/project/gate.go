@@ -71,6 +71,18 @@ func (g *Gate) Writes() bool {
 	return false
 }
 
+// Commands says whether any case may write to the plant.
+func (g *Gate) Commands() bool {
+	for _, c := range g.Cases {
+		for _, e := range c.Do {
+			if _, does := e.Spec.(Commander); does {
+				return true
+			}
+		}
+	}
+	return false
+}
+
 // SharedGate is a gate that several elements use, with inputs of its own: it sees only those and the user.
 type SharedGate struct {
 	Listed

@@ -40,7 +40,8 @@ type Stage struct {
 	Sim     *sim.Plant
 	Plant   *plant.Client
 	Server  *server.Server
-	Fresh   bool // the data was made just now
+	Key     []byte // of the program: it is made of the cluster’s password
+	Fresh   bool   // the data was made just now
 	closers []func()
 }
 
@@ -70,7 +71,8 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 	}
 	s.closers = append(s.closers, s.Store.Close)
 	key := sha256.Sum256([]byte(s.Cluster.Password)) // the demo has no file for it: it is thrown away with its folder
-	if err := s.Store.UseKey(key[:]); err != nil {
+	s.Key = key[:]
+	if err := s.Store.UseKey(s.Key); err != nil {
 		return nil, err
 	}
 	if s.Records, err = records.Open(ctx, s.Cluster.DSN(demo.AppRole, s.Cluster.Password, demo.Database), o.Told); err != nil {
@@ -85,7 +87,7 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 		return nil, err
 	}
 	s.Server, err = server.New(base.Config{
-		Store: s.Store, Certificate: shown, Records: map[string]*records.Source{recordsConnection: s.Records},
+		Store: s.Store, Key: s.Key, Certificate: shown, Records: map[string]*records.Source{recordsConnection: s.Records},
 		Plants: map[string]*plant.Client{plantConnection: s.Plant}, Log: o.Log,
 	})
 	if err != nil {
@@ -95,6 +97,17 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 		return nil, fmt.Errorf("make the demo: %w", err)
 	}
 	return s, s.Server.Prepare(ctx)
+}
+
+// Served is how the program is told to serve the stage’s databases and plant: by variables of the environment, since
+// everybody on the machine can read the words that a program is started with.
+func (s *Stage) Served() []string {
+	c := s.Cluster
+	return []string{
+		"AMBERGATE_STORE=" + c.DSN("ambergate", c.Password, "ambergate"),
+		"AMBERGATE_RECORDS=" + recordsConnection + "=" + c.DSN(demo.AppRole, c.Password, demo.Database),
+		"AMBERGATE_PLANT=" + plantConnection + "=" + s.Sim.Endpoint() + "," + sim.Namespace,
+	}
 }
 
 // Down stops everything, the newest first.
@@ -167,7 +180,7 @@ func (s *Stage) startPlant(o Options) error {
 		return err
 	}
 	s.closers = append(s.closers, func() { s.Sim.Close() })
-	s.Plant = plant.Open(plant.Settings{Endpoint: s.Sim.Endpoint(), Namespace: sim.Namespace}, plantConnection, o.Log)
+	s.Plant = plant.Open(plant.Settings{Endpoint: s.Sim.Endpoint(), Namespace: sim.Namespace}, plantConnection, o.Log, nil)
 	s.closers = append(s.closers, s.Plant.Close)
 	// Trends show what was before one looked: these are watched from the start.
 	var names []string

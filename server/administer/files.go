@@ -22,9 +22,6 @@ import (
 	"ambergate/store"
 )
 
-// MaxFile is how many bytes a file has at the most that an application is made of.
-const MaxFile = 32 << 20
-
 // ExportApplication sends an application as it is being built, as a file.
 func (s *Side) ExportApplication(c *gin.Context, slug string) {
 	s.export(c, slug, slug, func(id string) ([]byte, error) { return Export(c, s.Store, id) })

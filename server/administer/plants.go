@@ -98,6 +98,9 @@ func (s *Side) GetPlantCertificate(c *gin.Context) {
 // GetNodes browses a plant, or searches it. Who builds may.
 func (s *Side) GetNodes(c *gin.Context, name string, params api.GetNodesParams) {
 	call(s, c, builds, func(_ store.Account, _ answer.Nothing) (api.PlantNodes, error) {
+		if err := s.ToLeader(c, nil); err != nil {
+			return api.PlantNodes{}, err
+		}
 		return s.Nodes(c, name, answer.Value(params.Below), answer.Value(params.Words))
 	})
 }

@@ -32,7 +32,7 @@ var refusalStatus = map[string]int{
 	"bad-filter": http.StatusBadRequest, "bad-request": http.StatusBadRequest, "bad-cursor": http.StatusBadRequest, "bad-patch": http.StatusBadRequest, "not-accepted": http.StatusUnprocessableEntity, "bad-file": http.StatusUnprocessableEntity,
 	"no-plant": http.StatusUnprocessableEntity, "plant-untrusted": http.StatusUnprocessableEntity, "plant-changed": http.StatusUnprocessableEntity, "plant-trusts-not": http.StatusUnprocessableEntity, "plant-offers-not": http.StatusUnprocessableEntity, "plant-refused": http.StatusUnprocessableEntity, "no-namespace": http.StatusUnprocessableEntity,
 	"stale": http.StatusConflict, "draft-taken": http.StatusConflict, "in-use": http.StatusConflict, "too-many": http.StatusConflict, "name-taken": http.StatusConflict, "sealed": http.StatusConflict, "not-empty": http.StatusConflict, "press-reused": http.StatusConflict, "place-left": http.StatusConflict, "taken-out": http.StatusConflict, "rewired": http.StatusConflict, "pending": http.StatusConflict, "seen-otherwise": http.StatusConflict, "let-go": http.StatusConflict, "nothing": http.StatusConflict,
-	"not-ready": http.StatusConflict, "edited-meanwhile": http.StatusConflict, "changed-since": http.StatusConflict, "taken-back": http.StatusConflict, "no-release": http.StatusNotFound, "no-edit": http.StatusNotFound,
+	"not-ready": http.StatusConflict, "edited-meanwhile": http.StatusConflict, "changed-since": http.StatusConflict, "taken-back": http.StatusConflict, "no-leader": http.StatusConflict, "leader-away": http.StatusServiceUnavailable, "no-release": http.StatusNotFound, "no-edit": http.StatusNotFound,
 	"too-large": http.StatusRequestEntityTooLarge, "blocked": http.StatusTooManyRequests, "busy": http.StatusTooManyRequests, "too-much": http.StatusBadRequest, "sign-in": http.StatusUnauthorized, "signed-out": http.StatusUnauthorized,
 }
 
@@ -43,6 +43,12 @@ const logKey = "ambergate.log"
 func LogTo(log *slog.Logger) gin.HandlerFunc {
 	return func(c *gin.Context) { c.Set(logKey, log) }
 }
+
+// nameKey is where a request keeps by what it is named.
+const nameKey = "ambergate.request"
+
+// Name names a request: an answer that is a fault tells it, and the log does.
+func Name(c *gin.Context, id string) { c.Set(nameKey, id) }
 
 func logOf(c *gin.Context) *slog.Logger {
 	if log, ok := c.Value(logKey).(*slog.Logger); ok {
@@ -55,13 +61,14 @@ func logOf(c *gin.Context) *slog.Logger {
 func Fail(c *gin.Context, err error) {
 	status, problem := Describe(err)
 	if status >= 500 && !errors.Is(c.Request.Context().Err(), context.Canceled) { // nobody waits for a cancelled one
-		logOf(c).Error("a request failed", "method", c.Request.Method, "path", c.Request.URL.Path, "code", problem.Code, "error", err)
+		logOf(c).Error("a request failed", "request", c.GetString(nameKey), "method", c.Request.Method, "path", c.Request.URL.Path, "code", problem.Code, "error", err)
 	}
 	var structure *project.StructureError
 	if errors.As(err, &structure) && structure.Fault != "" {
 		logOf(c).Error("a document could not be read, which is a fault of the program", "entity", structure.Entity, "fault", structure.Fault)
 	}
 	c.Abort()
+	problem.Request = OrNil(c.GetString(nameKey))
 	if !c.Writer.Written() {
 		c.JSON(status, problem)
 	}

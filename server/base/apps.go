@@ -20,12 +20,14 @@ import (
 	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
+	"ambergate/server/metrics"
 	"ambergate/store"
 )
 
 // Apps keeps compiled projects: each release once, and the newest draft of each project.
 type Apps struct {
 	store    *store.Store
+	metrics  *metrics.Metrics
 	mu       sync.Mutex
 	bySlug   map[string]string // slug → id
 	states   map[string]state
@@ -108,7 +110,7 @@ func (d *Draft) Findings(ctx context.Context) ([]check.Finding, bool) {
 }
 
 // check begins to check a draft; the checks of the one before it are given up.
-func (d *Draft) check(old *Draft) {
+func (d *Draft) check(old *Draft, took func(time.Duration)) {
 	ctx, stop := context.WithCancel(context.Background())
 	d.stop = stop
 	var before *reach.Graph
@@ -141,6 +143,7 @@ func (d *Draft) check(old *Draft) {
 			return
 		}
 		d.took.Store(int64(time.Since(began)))
+		took(time.Since(began))
 		d.found = found
 		close(d.checked)
 	}()
@@ -183,8 +186,8 @@ func redraft(raw *store.Draft, old *Draft) (*plan.App, error) {
 	return plan.Recompile(old.App, p, slices.Sorted(maps.Keys(changed)))
 }
 
-func newApps(s *store.Store) *Apps {
-	return &Apps{store: s, bySlug: map[string]string{}, states: map[string]state{}, releases: map[string]*plan.App{}, drafts: map[string]*Draft{}, records: map[string]ownRecord{}}
+func newApps(s *store.Store, m *metrics.Metrics) *Apps {
+	return &Apps{store: s, metrics: m, bySlug: map[string]string{}, states: map[string]state{}, releases: map[string]*plan.App{}, drafts: map[string]*Draft{}, records: map[string]ownRecord{}}
 }
 
 // ID finds a project by its slug.
@@ -244,7 +247,17 @@ func NoProject(slug string) error {
 func (a *Apps) Changed(id string) {
 	a.mu.Lock()
 	delete(a.states, id)
+	clear(a.bySlug) // it may be called otherwise by now
 	a.mu.Unlock()
+}
+
+// Forget drops what is believed of all projects without asking. What was compiled stays: a release does not change.
+func (a *Apps) Forget() {
+	a.mu.Lock()
+	defer a.mu.Unlock()
+	clear(a.bySlug)
+	clear(a.states)
+	clear(a.records)
 }
 
 // Released gives the release of a project that all use, compiled.
@@ -346,7 +359,7 @@ func (a *Apps) Draft(ctx context.Context, id string) (*Draft, error) {
 	if d != nil {
 		next.before = d.soFar()
 	}
-	next.check(d)
+	next.check(d, a.metrics.Findings)
 	d = next
 	a.mu.Lock()
 	a.drafts[id] = d

@@ -11,6 +11,8 @@ import (
 	"ambergate/plant"
 	"ambergate/plant/certificate"
 	"ambergate/records"
+	"ambergate/server/fleet"
+	"ambergate/server/metrics"
 	"ambergate/store"
 )
 
@@ -26,6 +28,9 @@ type Config struct {
 	Cookies     Cookies
 	Told        pgx.QueryTracer // of every statement over connections that are added; nil: nobody
 	Issuer      *Issuer         // of OpenID Connect, by which people may sign in too; nil: none
+	Limits      Limits          // the zero value: those that are usual
+	Key         []byte          // that all servers over the store have; nil: one of this program alone
+	Fleet       *fleet.Fleet    // the servers over the store; nil: this one is alone
 	Proxies     []string        // addresses or networks of proxies whose word is taken for where a request comes from; none: nobody's
 }
 
@@ -50,10 +55,14 @@ type Base struct {
 	Sessions  *Sessions
 	Edits     *Watchers
 	Presence  *Presence
+	CalledUp  *Watchers // tabs that want to know that something was called up, or ended
 	Changes   *Changes
 	Calls     *Shares
 	Downloads *Shares
+	Streams   *Shares
+	Metrics   *metrics.Metrics
 	ending    chan struct{}
+	leaving   chan struct{}
 }
 
 // New makes what both sides stand on. Without a clock it is the system's.
@@ -61,8 +70,9 @@ func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now
 	}
-	b := &Base{Config: c, Edits: NewWatchers(), Presence: newPresence(), Changes: newChanges(), ending: make(chan struct{}), Calls: newShares(callsAtOnce), Downloads: newShares(downloadsAtOnce)}
-	b.Apps = newApps(c.Store)
+	c.Limits = c.Limits.filled()
+	b := &Base{Config: c, Edits: NewWatchers(), Presence: &Presence{NewWatchers(), c.Store, c.Fleet.Name(), c.Log}, CalledUp: NewWatchers(), Changes: newChanges(), ending: make(chan struct{}), leaving: make(chan struct{}), Calls: newShares(c.Limits.Calls), Downloads: newShares(c.Limits.Downloads), Streams: newShares(c.Limits.Streams), Metrics: metrics.New()}
+	b.Apps = newApps(c.Store, b.Metrics)
 	b.Connected = newConnections(c)
 	b.Sessions = newSessions(b)
 	return b
@@ -74,6 +84,12 @@ func Recovered(log *slog.Logger, what string) {
 		log.Error("a part of the program panicked", "part", what, "panic", r, "stack", string(debug.Stack()))
 	}
 }
+
+// Leave says that the program is about to end: no more requests are to be sent to it.
+func (b *Base) Leave() { close(b.leaving) }
+
+// Leaving is closed when it is.
+func (b *Base) Leaving() <-chan struct{} { return b.leaving }
 
 // EndStreams lets every event stream end, which none would by itself: before the server stops.
 func (b *Base) EndStreams() { close(b.ending) }

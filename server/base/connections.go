@@ -164,7 +164,7 @@ func (c *Connections) opened(ctx context.Context, k store.Connection) (addedConn
 		if err := json.Unmarshal(k.Settings, &p); err != nil {
 			return one, fmt.Errorf("read it: %w", err)
 		}
-		one.plant = plant.Open(plantOf(c.config, p, k.Secret), k.Name, c.config.Log)
+		one.plant = plant.Open(plantOf(c.config, p, k.Secret), k.Name, c.config.Log, c.config.Fleet.Lead())
 	default:
 		return one, fmt.Errorf("a connection of the kind %q is not known", k.Kind)
 	}

@@ -1,89 +1,50 @@
 package base
 
 import (
-	"cmp"
-	"maps"
-	"slices"
-	"sync"
+	"context"
+	"log/slog"
+	"time"
+
+	"ambergate/store"
 )
 
 // Present is where in the builder somebody is, in one tab.
-type Present struct {
-	Account string `json:"account"`
-	Name    string `json:"name"`
-	View    string `json:"view"`
-	Screen  string `json:"screen,omitempty"`
-	Element string `json:"element,omitempty"`
-}
+type Present = store.Present
 
-// Presence knows which builders are where, as long as their tabs listen. Safe for use by many at once.
+// Presence knows which builders are where, as long as their tabs listen, on whichever server. Safe for use by many at once.
 type Presence struct {
 	*Watchers
-	mu   sync.Mutex
-	tabs map[string]map[string]Present // project → tab
-	n    int64
-}
-
-func newPresence() *Presence {
-	return &Presence{Watchers: NewWatchers(), tabs: map[string]map[string]Present{}}
+	store  *store.Store
+	server string
+	log    *slog.Logger
 }
 
 // Come notes a tab that listens; what is given ends that.
-func (p *Presence) Come(project, tab string, who Present) (leave func()) {
-	p.change(project, func(tabs map[string]Present) bool {
-		tabs[tab] = who
-		return true
-	})
+func (p *Presence) Come(ctx context.Context, project, tab string, who Present) (leave func()) {
+	if err := p.store.Come(ctx, p.server, project, tab, who); err != nil {
+		p.log.Warn("a builder is not shown to the others", "error", err)
+	}
+	p.Tell(project, 0)
 	return func() {
-		p.change(project, func(tabs map[string]Present) bool {
-			delete(tabs, tab)
-			return true
-		})
+		leaving, cancel := context.WithTimeout(context.WithoutCancel(ctx), time.Second)
+		defer cancel()
+		if err := p.store.Leave(leaving, p.server, tab); err != nil {
+			p.log.Warn("a builder is shown to the others still", "error", err)
+		}
+		p.Tell(project, 0)
 	}
 }
 
 // Move notes where a tab is; one that does not listen is nowhere.
-func (p *Presence) Move(project, tab string, to Present) {
-	p.change(project, func(tabs map[string]Present) bool {
-		was, there := tabs[tab]
-		if !there || was.Account != to.Account || was == to {
-			return false
-		}
-		tabs[tab] = to
-		return true
-	})
-}
-
-func (p *Presence) change(project string, change func(tabs map[string]Present) bool) {
-	p.mu.Lock()
-	tabs := p.tabs[project]
-	if tabs == nil {
-		tabs = map[string]Present{}
-		p.tabs[project] = tabs
+func (p *Presence) Move(ctx context.Context, project, tab string, to Present) error {
+	if err := p.store.MovePresent(ctx, project, tab, to); err != nil {
+		return err
 	}
-	changed := change(tabs)
-	if len(tabs) == 0 {
-		delete(p.tabs, project)
-	}
-	p.n++
-	n := p.n
-	p.mu.Unlock()
-	if changed {
-		p.Tell(project, n)
-	}
+	p.Tell(project, 0)
+	return nil
 }
 
 // Others gives where the other builders of a project are, by name: each place of theirs once.
-func (p *Presence) Others(project, account string) []Present {
-	p.mu.Lock()
-	defer p.mu.Unlock()
-	seen := map[Present]bool{}
-	for _, of := range p.tabs[project] {
-		if of.Account != account {
-			seen[of] = true
-		}
-	}
-	return slices.AppendSeq([]Present{}, slices.Values(slices.SortedFunc(maps.Keys(seen), func(a, b Present) int {
-		return cmp.Or(cmp.Compare(a.Name, b.Name), cmp.Compare(a.Account, b.Account), cmp.Compare(a.View, b.View), cmp.Compare(a.Screen, b.Screen), cmp.Compare(a.Element, b.Element))
-	})))
+func (p *Presence) Others(ctx context.Context, project, account string) ([]Present, error) {
+	return p.store.OtherPresent(ctx, project, account)
 }

@@ -8,13 +8,9 @@ import (
 	"ambergate/core/ask"
 )
 
-// What one person may have under way at once: calls that are answered, and whole lists that are downloaded. What is
-// more waits a while, so that nobody takes the databases from everybody else.
-const (
-	callsAtOnce     = 3
-	downloadsAtOnce = 1
-	shareWait       = 5 * time.Second
-)
+// shareWait is how long what is more than one may have under way at once waits, so that nobody takes the databases from
+// everybody else.
+const shareWait = 5 * time.Second
 
 // Shares keeps to what each person may have under way. Safe for use by many at once.
 type Shares struct {
@@ -29,6 +25,28 @@ type share struct {
 }
 
 func newShares(most int) *Shares { return &Shares{most: most, of: map[string]*share{}} }
+
+// Now takes a place of a person's for something that lasts; a *Refusal where none is free.
+func (s *Shares) Now(person string) (leave func(), err error) {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	own := s.of[person]
+	if own == nil {
+		own = &share{places: make(chan struct{}, s.most)}
+		s.of[person] = own
+	}
+	if own.users >= s.most {
+		return nil, &ask.Refusal{Code: "busy", What: "You have as many windows open here as one may.", Then: "Close some of them; what is shown here does not change by itself until then."}
+	}
+	own.users++
+	return func() {
+		s.mu.Lock()
+		defer s.mu.Unlock()
+		if own.users--; own.users == 0 {
+			delete(s.of, person)
+		}
+	}, nil
+}
 
 // Enter takes a place of a person's, waiting a while for one; a *Refusal where there is none by then.
 func (s *Shares) Enter(ctx context.Context, person string) (leave func(), err error) {

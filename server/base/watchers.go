@@ -1,6 +1,10 @@
 package base
 
-import "sync"
+import (
+	"maps"
+	"slices"
+	"sync"
+)
 
 // Watchers are tabs that want to know of something of a project: builders' of edits, users' of what the plant calls up.
 type Watchers struct {
@@ -23,6 +27,17 @@ func (w *Watchers) Add(project string) (chan int64, func()) {
 		delete(w.tabs, ch)
 		w.mu.Unlock()
 	}
+}
+
+// Projects lists those that are watched, each once.
+func (w *Watchers) Projects() []string {
+	w.mu.Lock()
+	defer w.mu.Unlock()
+	all := map[string]bool{}
+	for _, p := range w.tabs {
+		all[p] = true
+	}
+	return slices.Collect(maps.Keys(all))
 }
 
 // Tell tells all tabs of a project the newest number.

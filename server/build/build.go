@@ -91,6 +91,9 @@ func (s *Side) Redo(c *gin.Context, slug string, params api.RedoParams) {
 
 // Edited makes an edit and tells the other builders.
 func (s *Side) Edited(b *Building, make func() (store.Applied, error)) (api.Edited, error) {
+	if err := s.edits.Enter(b.Account.ID); err != nil {
+		return api.Edited{}, err
+	}
 	done, err := make()
 	if err != nil {
 		return api.Edited{}, err

@@ -32,6 +32,9 @@ func (s *Side) ProposeEquipment(c *gin.Context, slug string) {
 		if err := s.mayTakeFrom(c, b, req.Wish.Connection); err != nil {
 			return propose.Equipment{}, err
 		}
+		if err := s.ToLeader(c, req); err != nil {
+			return propose.Equipment{}, err
+		}
 		client, err := s.Plant(req.Wish.Connection)
 		if err != nil {
 			return propose.Equipment{}, err
@@ -94,6 +97,9 @@ func (s *Side) GetPlants(c *gin.Context, slug string) {
 func (s *Side) GetPlantNodes(c *gin.Context, slug, name string, params api.GetPlantNodesParams) {
 	In(s, c, slug, func(b *Building, _ answer.Nothing) (api.PlantNodes, error) {
 		if err := s.mayTakeFrom(c, b, name); err != nil {
+			return api.PlantNodes{}, err
+		}
+		if err := s.ToLeader(c, nil); err != nil {
 			return api.PlantNodes{}, err
 		}
 		return s.Nodes(c, name, answer.Value(params.Below), answer.Value(params.Words))

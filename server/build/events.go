@@ -13,8 +13,7 @@ import (
 // ShowPresence notes where in the builder a tab is.
 func (s *Side) ShowPresence(c *gin.Context, slug string) {
 	In(s, c, slug, func(b *Building, req api.Presence) (answer.Nothing, error) {
-		s.Presence.Move(b.Project, req.Tab, base.Present{Account: b.Account.ID, Name: b.Account.Name, View: req.View, Screen: answer.Value(req.Screen), Element: answer.Value(req.Element)})
-		return answer.Nothing{}, nil
+		return answer.Nothing{}, s.Presence.Move(c, b.Project, req.Tab, base.Present{Account: b.Account.ID, Name: b.Account.Name, View: req.View, Screen: answer.Value(req.Screen), Element: answer.Value(req.Element)})
 	})
 }
 
@@ -25,12 +24,19 @@ func (s *Side) GetBuildEvents(c *gin.Context, slug string, params api.GetBuildEv
 		answer.Fail(c, err)
 		return
 	}
+	leave, err := s.Streams.Now(b.Account.ID)
+	if err != nil {
+		answer.Fail(c, err)
+		return
+	}
+	defer leave()
+	defer s.Metrics.Stream("builders")()
 	edits, stop := s.Edits.Add(b.Project)
 	defer stop()
 	moves, stopMoves := s.Presence.Add(b.Project)
 	defer stopMoves()
 	if tab := answer.Value(params.Tab); tab != "" {
-		defer s.Presence.Come(b.Project, tab, base.Present{Account: b.Account.ID, Name: b.Account.Name})()
+		defer s.Presence.Come(c, b.Project, tab, base.Present{Account: b.Account.ID, Name: b.Account.Name})()
 	}
 	out := base.NewStream(c)
 	// What was edited between what the tab has read and this stream: it compares.
@@ -56,7 +62,8 @@ func (s *Side) GetBuildEvents(c *gin.Context, slug string, params api.GetBuildEv
 				return
 			}
 		case <-moves:
-			if out.Send("here", s.Presence.Others(b.Project, b.Account.ID)) != nil {
+			others, err := s.Presence.Others(c, b.Project, b.Account.ID)
+			if err == nil && out.Send("here", others) != nil {
 				return
 			}
 		case <-heartbeat.C:

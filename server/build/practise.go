@@ -2,7 +2,8 @@ package build
 
 import (
 	"context"
-	"sync"
+	"encoding/json"
+	"fmt"
 
 	"github.com/gin-gonic/gin"
 
@@ -23,48 +24,37 @@ const maxPractised = 50
 
 // practised is one press of a journal, with the keys of the records that it added.
 type practised struct {
-	user  *ask.User
-	place place.Place
-	press press.Press
-	made  []string
+	User  *ask.User
+	Place place.Place
+	Press press.Press
+	Made  []string
 }
 
-// journals keeps, for each builder's tab, the presses practised there: each request does them
-// anew and rolls all back.
-type journals struct {
-	mu  sync.Mutex
-	all map[string]journal
-}
-
-type journal struct {
-	account string
-	presses []practised
-}
-
-func newJournals() *journals { return &journals{all: map[string]journal{}} }
-
-func (j *journals) of(id, account string) []practised {
-	j.mu.Lock()
-	defer j.mu.Unlock()
-	if found := j.all[id]; found.account == account {
-		return found.presses
+// journal gives the presses that were practised in a builder's tab: each request does them anew and rolls all back.
+func (s *Side) journal(ctx context.Context, id, account string) (presses []practised, err error) {
+	if id == "" {
+		return nil, nil
 	}
-	return nil
+	text, err := s.Store.Practice(ctx, id, account)
+	if err != nil || text == nil {
+		return nil, err
+	}
+	if err := json.Unmarshal(text, &presses); err != nil {
+		return nil, fmt.Errorf("read what was practised: %w", err)
+	}
+	return presses, nil
 }
 
-func (j *journals) add(id, account string, p practised) string {
-	j.mu.Lock()
-	defer j.mu.Unlock()
-	found := j.all[id]
-	if id == "" || found.account != account {
-		id, found = base.NewID(), journal{account: account}
+// practisedToo adds a press to those of a tab, and gives the name of its journal, which begins with the first.
+func (s *Side) practisedToo(ctx context.Context, id, account string, before []practised, this practised) (string, error) {
+	if len(before) == 0 {
+		id = base.NewID()
 	}
-	if len(j.all) > 1_000 {
-		clear(j.all)
+	text, err := json.Marshal(append(before, this))
+	if err != nil {
+		return "", fmt.Errorf("keep what was practised: %w", err)
 	}
-	found.presses = append(append([]practised{}, found.presses...), p)
-	j.all[id] = found
-	return id
+	return id, s.Store.KeepPractice(ctx, id, account, text)
 }
 
 // Practise presses without keeping anything: record changes are rolled back, tag writes only told.
@@ -79,16 +69,19 @@ func (s *Side) Practise(c *gin.Context, slug string) {
 }
 
 func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req api.PractiseRequest) (api.Practised, error) {
-	before := s.journals.of(answer.Value(req.Journal), b.Account.ID)
+	before, err := s.journal(ctx, answer.Value(req.Journal), b.Account.ID)
+	if err != nil {
+		return api.Practised{}, err
+	}
 	if len(before) >= maxPractised {
 		return api.Practised{}, &ask.Refusal{Code: "practice-full", What: "Fifty presses were practised.", Then: "Start the practice afresh."}
 	}
-	this := practised{user: user, place: req.Place, press: base.PressOf(req.Press)}
+	this := practised{User: user, Place: req.Place, Press: base.PressOf(req.Press)}
 	var out press.Outcome
-	err := s.replayed(ctx, b, before, req.Place.Screen, func(p *records.Press) (err error) {
+	err = s.replayed(ctx, b, before, req.Place.Screen, func(p *records.Press) (err error) {
 		made := len(p.Made())
 		out, err = s.practisePress(ctx, b, this, p)
-		this.made = p.Made()[made:]
+		this.Made = p.Made()[made:]
 		return err
 	})
 	if err != nil {
@@ -99,8 +92,10 @@ func (s *Side) practise(ctx context.Context, b *Building, user *ask.User, req ap
 		answer.Place = walkedTo(b.Draft.App.Project, user, req.Place, out.Move)
 	}
 	keepPractised(b.Draft.App, &answer, req.Place, out)
-	if out.Kind != press.Asked && b.Draft.App.Writes(req.Place.Screen, req.Press.Element, this.press.Trigger) {
-		answer.Journal = s.journals.add(answer.Journal, b.Account.ID, this)
+	if out.Kind != press.Asked && b.Draft.App.Writes(req.Place.Screen, req.Press.Element, this.Press.Trigger) {
+		if answer.Journal, err = s.practisedToo(ctx, answer.Journal, b.Account.ID, before, this); err != nil {
+			return api.Practised{}, err
+		}
 	}
 	var would []string
 	for _, w := range out.Writes {
@@ -136,14 +131,14 @@ func walkedTo(p *project.Project, user *ask.User, from place.Place, move string)
 func (s *Side) practisePress(ctx context.Context, b *Building, done practised, p *records.Press) (press.Outcome, error) {
 	app := b.Draft.App
 	src := use.Sources{Records: p, Tags: base.Tags{Base: s.Base, Project: app.Project}, Now: s.LocalNow(app), Others: s.Others(ctx), Bare: true, Lock: true}
-	if app.GuidesIn(done.place.Screen) {
-		src.Typed = done.press.Values
+	if app.GuidesIn(done.Place.Screen) {
+		src.Typed = done.Press.Values
 	}
-	o, err := use.Open(ctx, app, done.user, done.place, src)
+	o, err := use.Open(ctx, app, done.User, done.Place, src)
 	if err != nil {
 		return press.Outcome{}, err
 	}
-	return press.Follow(ctx, o, done.press, p)
+	return press.Follow(ctx, o, done.Press, p)
 }
 
 // replayed does the presses of a journal, then what is asked, and rolls everything back.
@@ -154,7 +149,7 @@ func (s *Side) replayed(ctx context.Context, b *Building, before []practised, sc
 	}
 	return source.Try(ctx, b.Draft.App.Project, func(p *records.Press) error {
 		for _, old := range before {
-			p.Replay(old.made)
+			p.Replay(old.Made)
 			if _, err := s.practisePress(ctx, b, old, p); err != nil {
 				return &ask.Refusal{Code: "practice-stale", What: "What was practised before does not go through any more.", Then: "Start the practice afresh."}
 			}

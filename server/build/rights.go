@@ -35,7 +35,10 @@ func (s *Side) ExplainWay(c *gin.Context, slug string) {
 			out, err = build.Why(c, app, user, req.Place, at, use.Sources{Records: from, Tags: base.Tags{Base: s.Base, Project: app.Project}, Now: s.LocalNow(app), Others: s.Others(c)})
 			return err
 		}
-		journal := s.journals.of(answer.Value(req.Journal), b.Account.ID)
+		journal, err := s.journal(c, answer.Value(req.Journal), b.Account.ID)
+		if err != nil {
+			return nil, err
+		}
 		if len(journal) == 0 {
 			err = explain(s.Reader(app))
 			return out, err

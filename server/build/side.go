@@ -72,8 +72,8 @@ func In[Req, Resp any](s *Side, c *gin.Context, slug string, run func(b *Buildin
 // Side answers what the builder's side calls.
 type Side struct {
 	*base.Base
-	journals *journals
+	edits *base.Rates // of each builder
 }
 
 // New makes the builder's side of a server.
-func New(b *base.Base) *Side { return &Side{Base: b, journals: newJournals()} }
+func New(b *base.Base) *Side { return &Side{Base: b, edits: base.NewRates(b.Limits.Edits)} }

@@ -23,6 +23,9 @@ func (s *Side) ProposeTag(c *gin.Context, slug string) {
 		if err := s.mayTakeFrom(c, b, req.Connection); err != nil {
 			return propose.PlantTag{}, err
 		}
+		if err := s.ToLeader(c, req); err != nil {
+			return propose.PlantTag{}, err
+		}
 		client, err := s.Plant(req.Connection)
 		if err != nil {
 			return propose.PlantTag{}, err

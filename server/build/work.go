@@ -29,7 +29,10 @@ func (s *Side) ShowAtWork(c *gin.Context, slug string) {
 		if err != nil {
 			return nil, err
 		}
-		journal := s.journals.of(answer.Value(req.Journal), b.Account.ID)
+		journal, err := s.journal(c, answer.Value(req.Journal), b.Account.ID)
+		if err != nil {
+			return nil, err
+		}
 		if len(journal) == 0 {
 			return s.atWork(c, b, user, req, s.Reader(b.Draft.App))
 		}
@@ -139,7 +142,11 @@ func (s *Side) bareAtWork(c *gin.Context, b *Building, work api.WorkRequest, run
 		}
 		return run(o, src)
 	}
-	if journal := s.journals.of(answer.Value(work.Journal), b.Account.ID); len(journal) > 0 {
+	journal, err := s.journal(c, answer.Value(work.Journal), b.Account.ID)
+	if err != nil {
+		return err
+	}
+	if len(journal) > 0 {
 		return s.replayed(c, b, journal, work.Screen, func(p *records.Press) error { return open(p) })
 	}
 	return open(s.Reader(b.Draft.App))

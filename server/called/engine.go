@@ -131,7 +131,7 @@ func (e *engine) load(ctx context.Context) error {
 	}
 	for key, o := range byKey {
 		if next[key] == nil {
-			if err := e.base.Store.EndOccurrence(ctx, o.ID, time.Now()); err != nil {
+			if err := e.base.Store.EndOccurrence(e.base.Fleet.Fenced(ctx), o.ID, time.Now()); err != nil {
 				return err
 			}
 			e.tell()
@@ -194,7 +194,7 @@ func (e *engine) evaluate(ctx context.Context, tags ask.Tags, now time.Time) tim
 }
 
 func (e *engine) keep(ctx context.Context, w *watched, event callup.Event, now time.Time, world *use.World) error {
-	ctx, cancel := context.WithTimeout(ctx, storeLimit)
+	ctx, cancel := context.WithTimeout(e.base.Fleet.Fenced(ctx), storeLimit)
 	defer cancel()
 	st := e.base.Store
 	switch event {

@@ -18,7 +18,6 @@ type Hub struct {
 	base *base.Base
 	log  *slog.Logger
 
-	Heard   *base.Watchers // tabs that want to know that something was called up, or ended
 	running map[string]running
 }
 
@@ -29,7 +28,7 @@ type running struct {
 
 // New makes a hub that watches nothing yet.
 func New(b *base.Base) *Hub {
-	return &Hub{base: b, log: b.Log, Heard: base.NewWatchers(), running: map[string]running{}}
+	return &Hub{base: b, log: b.Log, running: map[string]running{}}
 }
 
 // Keep watches until the context ends.
@@ -50,6 +49,10 @@ func (h *Hub) Keep(ctx context.Context) {
 // look starts engines for new releases, and ends those of older ones.
 func (h *Hub) look(ctx context.Context) {
 	defer base.Recovered(h.log, "watch call-ups")
+	if !h.base.Fleet.Leads() { // another server watches
+		h.end()
+		return
+	}
 	all, err := h.base.Store.Projects(ctx)
 	if err != nil {
 		return // the store is away: what runs goes on
@@ -73,7 +76,7 @@ func (h *Hub) start(ctx context.Context, project string, app *plan.App, release 
 	}
 	ctx, cancel := context.WithCancel(ctx)
 	over := make(chan struct{})
-	e := &engine{base: h.base, log: h.log, project: project, app: app, tell: func() { h.Heard.Tell(project, 0) }}
+	e := &engine{base: h.base, log: h.log, project: project, app: app, tell: func() { h.base.CalledUp.Tell(project, 0) }}
 	go func() {
 		defer close(over)
 		defer base.Recovered(h.log, "watch call-ups")
@@ -90,6 +93,7 @@ func (h *Hub) end() {
 	for _, r := range h.running {
 		r.stop()
 	}
+	clear(h.running)
 }
 
 // Front lists what of a project is called up now: what came to the front and has not ended, oldest first.

@@ -74,6 +74,10 @@ func (k *Keeper) Once(ctx context.Context, look bool) {
 			k.log.Warn("it is not known what trends show", "error", err)
 		}
 	}
+	if !k.base.Fleet.Leads() {
+		k.pass()
+		return
+	}
 	if err := k.save(ctx); err != nil && ctx.Err() == nil {
 		k.log.Warn("what trends show is not kept", "error", err)
 	}
@@ -183,6 +187,14 @@ func (k *Keeper) seed(ctx context.Context, client *plant.Client, key series) (un
 	}
 	client.Seed(key.node, earlier)
 	return until, nil
+}
+
+// pass leaves keeping to the server that leads, but for the last moments: those it may not have kept when this one leads.
+func (k *Keeper) pass() {
+	before := k.base.Now().Add(-3 * keptEvery).UnixMilli()
+	for _, s := range k.series {
+		s.until = max(s.until, before)
+	}
 }
 
 func (k *Keeper) save(ctx context.Context) error {

@@ -3,6 +3,7 @@ package use
 import (
 	"context"
 	"errors"
+	"time"
 
 	"ambergate/api"
 	"ambergate/core/ask"
@@ -81,6 +82,7 @@ func (v *Visit) send(ctx context.Context, req api.PressRequest, at *store.Standi
 }
 
 func (v *Visit) sendOne(ctx context.Context, req api.PressRequest, at *store.Standing, pos int, w press.TagWrite) error {
+	var state, reason string
 	st, press := v.server.Store, req.Press
 	client := v.tags().Plant(w.Ref.Source)
 	if client == nil {
@@ -94,7 +96,7 @@ func (v *Visit) sendOne(ctx context.Context, req api.PressRequest, at *store.Sta
 	if why := changedSince(ctx, client, w); why != "" {
 		return st.EndCommand(ctx, press, pos, "refused", why)
 	}
-	send, err := st.MarkSent(ctx, press, pos)
+	send, err := st.MarkSent(v.server.Fleet.Fenced(ctx), press, pos)
 	if err != nil || !send {
 		return err
 	}
@@ -106,10 +108,12 @@ func (v *Visit) sendOne(ctx context.Context, req api.PressRequest, at *store.Sta
 		}
 		return st.EndCommand(ctx, press, pos, state, reason)
 	}
+	began := time.Now()
 	err = client.Write(ctx, w.Ref.Node, w.Value)
+	defer func() { v.server.Metrics.Command(v.plantOf(w.Ref), state, time.Since(began)) }()
 	fault.At(fault.CommandWritten)
 	var refused *plant.Refused
-	state, reason := "unknown", ""
+	state, reason = "unknown", ""
 	switch {
 	case err == nil:
 		state = "done"

@@ -4,6 +4,7 @@ import (
 	"context"
 	"encoding/json"
 	"errors"
+	"fmt"
 	"maps"
 	"strconv"
 	"strings"
@@ -19,14 +20,11 @@ import (
 	"ambergate/server/base"
 )
 
-// mostPlaces is how many places one stream is of at most: open tabs of one browser.
-const mostPlaces = 24
-
 // GetEvents sends the elements of places whose live values change, to all tabs of a browser over one stream. Only
 // resolved elements are sent, never raw values; a slow reader gets the newest of each, not a backlog.
 func (s *Side) GetEvents(c *gin.Context, slug string, params api.GetEventsParams) {
-	if len(params.At) > mostPlaces {
-		answer.Fail(c, &ask.Refusal{Code: "too-much", What: "One stream is of at most 24 places.", Then: "Close some of the tabs."})
+	if len(params.At) > s.Limits.Places {
+		answer.Fail(c, &ask.Refusal{Code: "too-much", What: fmt.Sprintf("One stream is of at most %d places.", s.Limits.Places), Then: "Close some of the tabs."})
 		return
 	}
 	var feeds []*liveFeed
@@ -43,6 +41,15 @@ func (s *Side) GetEvents(c *gin.Context, slug string, params api.GetEventsParams
 			refused = append(refused, refusedAt(at, err))
 		}
 	}
+	if len(feeds) > 0 {
+		leave, err := s.Streams.Now(feeds[0].visit.account.ID)
+		if err != nil {
+			answer.Fail(c, err)
+			return
+		}
+		defer leave()
+	}
+	defer s.Metrics.Stream("users")()
 	out := base.NewStream(c)
 	for _, r := range refused {
 		if out.Send("refused", r) != nil {
@@ -148,7 +155,7 @@ func (f *liveFeed) serve(ctx context.Context, s *Side, out base.Stream) bool {
 	defer leave()
 	var callUps <-chan int64
 	if f.visit.mayBeCalled() {
-		heard, unheard := s.CallUps.Heard.Add(f.visit.project)
+		heard, unheard := s.CalledUp.Add(f.visit.project)
 		defer unheard()
 		callUps = heard
 		if !f.tellCallUps(ctx, out) {

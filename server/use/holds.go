@@ -202,6 +202,10 @@ func (h *hold) write(node string, v cond.Value) error {
 func (hs *holds) release(h *hold, why string) {
 	state := "done"
 	for {
+		if !h.plant.Leads() { // the server that leads now makes it false
+			hs.over(h, "another server leads now")
+			return
+		}
 		err := h.write(h.node, cond.Bool(false))
 		var refused *plant.Refused
 		if err == nil {
@@ -244,12 +248,14 @@ func (s *Side) EndHolds(ctx context.Context) {
 	}
 }
 
-// SettleHolds makes false what an earlier run of the program left held, each as soon as its plant is there.
-func (s *Side) SettleHolds(ctx context.Context) error {
+// SettleHolds finds what an earlier run of the program, or the server that led before, left held; what is given makes
+// each false as soon as its plant is there.
+func (s *Side) SettleHolds(ctx context.Context) (begin func(), err error) {
 	left, err := s.Store.Holds(ctx)
-	if err != nil {
-		return err
-	}
+	return func() { s.release(left) }, err
+}
+
+func (s *Side) release(left []store.Hold) {
 	for _, l := range left {
 		client, err := s.Plant(l.Plant)
 		if err != nil {
@@ -260,7 +266,6 @@ func (s *Side) SettleHolds(ctx context.Context) error {
 			s.holds.release(&hold{press: l.Press, label: l.Node, connection: l.Plant, node: l.Node, account: l.Account, plant: client}, "the program had ended")
 		})
 	}
-	return nil
 }
 
 // hold begins to hold what a press decided. The log is as for any command; the tag is kept as held before it is true.
@@ -355,6 +360,9 @@ func (v *Visit) stillThere(at *store.Standing) string {
 // Hold goes on holding a button, or says that it is over.
 func (s *Side) Hold(c *gin.Context, slug, press string) {
 	inUse(s, c, slug, func(v *Visit, _ answer.Nothing) (answer.Nothing, error) {
+		if err := s.ToLeader(c, nil); err != nil {
+			return answer.Nothing{}, err
+		}
 		if why := s.holds.renew(press, v.account.ID); why != "" {
 			return answer.Nothing{}, &ask.Refusal{Code: "let-go", What: "It is not held any more: " + why + ".", Then: "Let go, and press again."}
 		}
@@ -365,6 +373,9 @@ func (s *Side) Hold(c *gin.Context, slug, press string) {
 // LetGo ends holding a button; one that has not begun yet will not begin.
 func (s *Side) LetGo(c *gin.Context, slug, press string) {
 	inUse(s, c, slug, func(v *Visit, _ answer.Nothing) (answer.Nothing, error) {
+		if err := s.ToLeader(c, nil); err != nil {
+			return answer.Nothing{}, err
+		}
 		s.holds.letGo(press, v.account.ID)
 		return answer.Nothing{}, nil
 	})

@@ -34,14 +34,32 @@ func (s *Side) Press(c *gin.Context, slug string) {
 		if len(req.Press) < 8 || len(req.Press) > 64 {
 			return nil, &ask.Refusal{Code: "bad-request", What: "A press needs an id of 8 to 64 characters."}
 		}
-		return v.press(c, req)
+		out, err := v.press(c, req, func() error { return s.ToLeader(c, req) })
+		s.notePress(out, err)
+		return out, err
 	})
+}
+
+// notePress counts what a press came to.
+func (s *Side) notePress(out *api.PressResult, err error) {
+	switch {
+	case errors.Is(err, answer.ErrAnswered): // the server that did it counts it
+	case err != nil:
+		_, problem := answer.Describe(err)
+		s.Metrics.Press(problem.Code)
+	default:
+		s.Metrics.Press(out.Kind)
+		if out.Shown != nil && out.Kind == "moved" {
+			s.Metrics.Went()
+		}
+	}
 }
 
 // errAsk rolls back a press that turned out to need an answer first.
 var errAsk = errors.New("the press asks first")
 
-func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResult, error) {
+// press does a press; toLeader passes it on where only the server that talks to plants can do it.
+func (v *Visit) press(ctx context.Context, req api.PressRequest, toLeader func() error) (*api.PressResult, error) {
 	at, err := v.at(ctx, req.Trail, req.N)
 	if err != nil {
 		return nil, err
@@ -58,6 +76,11 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest) (*api.PressResu
 	}
 	if err != nil {
 		return nil, err
+	}
+	if v.App.Commands(found.Screen, req.Element, answer.Value(req.Trigger)) {
+		if err := toLeader(); err != nil {
+			return nil, err
+		}
 	}
 	if v.App.GuidesIn(found.Screen) {
 		v.typed = answer.Value(req.Values)

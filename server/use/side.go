@@ -18,5 +18,5 @@ type Side struct {
 
 // New makes the users' side of a server.
 func New(b *base.Base) *Side {
-	return &Side{Base: b, asks: newAskKey(), holds: newHolds(b.Log, b.Store), groups: newGroups(), CallUps: called.New(b)}
+	return &Side{Base: b, asks: newAskKey(b.Key), holds: newHolds(b.Log, b.Store), groups: newGroups(), CallUps: called.New(b)}
 }

@@ -23,6 +23,9 @@ type Write struct {
 	Options map[string]*Option `json:"options,omitempty"`
 }
 
+// Commands marks it as one that writes to the plant.
+func (*Write) Commands() {}
+
 // Validate asks for what it needs.
 func (spec *Write) Validate() error {
 	switch {

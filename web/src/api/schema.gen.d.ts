@@ -19,6 +19,40 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/healthz": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether the program lives */
+        get: operations["getHealth"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/readyz": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Whether requests are to be sent here */
+        get: operations["getReady"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sign-in": {
         parameters: {
             query?: never;
@@ -2457,6 +2491,8 @@ export interface components {
             code: string;
             what: string;
             then?: string;
+            /** @description By what the log of the server names this call. */
+            request?: string;
             fields?: {
                 [key: string]: string;
             };
@@ -3856,6 +3892,28 @@ export interface components {
                 [key: string]: boolean;
             };
         };
+        /** @description That the program lives. */
+        Health: {
+            alive: boolean;
+        };
+        /** @description What a server needs to answer, and whether it has it. */
+        Probe: {
+            ready: boolean;
+            /** @description The program's own database answers. */
+            store: boolean;
+            /**
+             * Format: int64
+             * @description The number of the newest migration that this program knows.
+             */
+            structure: number;
+            /** @description This server talks to the plants and watches call-ups, for all. */
+            leads: boolean;
+            /** @description The program ends; it answers what it has begun. */
+            ending: boolean;
+            plants: number;
+            /** @description Of how many the values are good. */
+            plantsGood: number;
+        };
         /** @description What came of a write to the plant. */
         CommandOutcome: {
             label: string;
@@ -4659,6 +4717,55 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    getHealth: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description it does */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Health"];
+                };
+            };
+        };
+    };
+    getReady: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description they are */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Probe"];
+                };
+            };
+            /** @description they are not */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Probe"];
                 };
             };
         };

@@ -1,0 +1,59 @@
+package base
+
+import "time"
+
+// Limits bound what the program takes and does. A zero stands for what is usual.
+type Limits struct {
+	Body      int64         `yaml:"body"`      // bytes of a request
+	Picture   int64         `yaml:"picture"`   // bytes of one that brings a picture, which is longer as text
+	Clip      int64         `yaml:"clip"`      // bytes of one that brings a clip
+	File      int64         `yaml:"file"`      // bytes of one that brings an application
+	Answer    time.Duration `yaml:"answer"`    // until an answer is due
+	Calls     int           `yaml:"calls"`     // that one person has under way at once
+	Downloads int           `yaml:"downloads"` // of whole lists, likewise
+	Rows      int           `yaml:"rows"`      // of a list that is downloaded whole
+	Streams   int           `yaml:"streams"`   // of events that one person has open
+	Places    int           `yaml:"places"`    // that one stream is of
+	Edits     int           `yaml:"edits"`     // that one builder makes in a minute
+}
+
+// Usual are the limits where nothing else is said.
+var Usual = Limits{
+	Body: 1 << 20, Picture: 3 << 20, Clip: 11 << 20, File: 32 << 20, Answer: 8 * time.Second,
+	Calls: 3, Downloads: 1, Rows: 1_000_000, Streams: 40, Places: 24, Edits: 3000,
+}
+
+// Wrong says which limits cannot be, a line each.
+func (l Limits) Wrong() (out []string) {
+	for _, one := range []struct {
+		name  string
+		value int64
+	}{{"body", l.Body}, {"picture", l.Picture}, {"clip", l.Clip}, {"file", l.File}, {"answer", int64(l.Answer)}, {"calls", int64(l.Calls)}, {"downloads", int64(l.Downloads)}, {"rows", int64(l.Rows)}, {"streams", int64(l.Streams)}, {"places", int64(l.Places)}, {"edits", int64(l.Edits)}} {
+		if one.value < 0 {
+			out = append(out, "limits: "+one.name+" cannot be less than nothing")
+		}
+	}
+	return out
+}
+
+func (l Limits) filled() Limits {
+	or(&l.Body, Usual.Body)
+	or(&l.Picture, Usual.Picture)
+	or(&l.Clip, Usual.Clip)
+	or(&l.File, Usual.File)
+	or(&l.Answer, Usual.Answer)
+	or(&l.Calls, Usual.Calls)
+	or(&l.Downloads, Usual.Downloads)
+	or(&l.Rows, Usual.Rows)
+	or(&l.Streams, Usual.Streams)
+	or(&l.Places, Usual.Places)
+	or(&l.Edits, Usual.Edits)
+	return l
+}
+
+func or[T comparable](value *T, usual T) {
+	var zero T
+	if *value == zero {
+		*value = usual
+	}
+}
