@@ -9,4 +9,5 @@
 //   - words.go: what happened while connecting, in words
 //   - listen.go, follow.go: who is told of changes; who gets each of them
 //   - write.go: writes, each sent once at most
+//   - lead.go: values from another program, which talks to the plant for all
 package plant

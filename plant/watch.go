@@ -145,6 +145,7 @@ func (c *Client) put(ctx context.Context, sub *opcua.Subscription, items []*ua.M
 	for i, result := range response.Results {
 		asked[i].watched, asked[i].missing = true, result.StatusCode == ua.StatusBadNodeIDUnknown
 		asked[i].item = result.MonitoredItemID
+		c.changed(asked[i])
 	}
 	return nil
 }

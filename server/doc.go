@@ -5,5 +5,6 @@
 //   - account.go: signing in and out, one's own account
 //   - client.go: the client's files
 //   - pictures.go: pictures of projects
+//   - probes.go, noted.go: whether it lives and is ready; requests named, counted and logged
 //   - tune.go: how often garbage is collected
 package server

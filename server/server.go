@@ -154,6 +154,9 @@ func (s *Server) WatchCallUps(ctx context.Context) { s.users.CallUps.Keep(ctx) }
 
 func (s *Server) forgetOld(ctx context.Context) {
 	defer base.Recovered(s.Log, "forget what is old")
+	if !s.Fleet.Leads() { // one server does it for all
+		return
+	}
 	if err := s.Store.ForgetOld(ctx, s.Now()); err != nil && ctx.Err() == nil {
 		s.Log.Warn("what is old could not be forgotten", "error", err)
 	}

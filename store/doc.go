@@ -16,5 +16,7 @@
 //   - samples.go: what trends show, of the last hour
 //   - used.go: how often ways are pressed
 //   - commands.go, holds.go, callups.go: writes to the plant; what is held; what was called up
+//   - servers.go: the servers over the store, and which of them leads; hints.go: what they tell each other
+//   - presence.go, practice.go: builders who are there, and what they practised
 //   - walks.go: builders who walked as somebody
 package store

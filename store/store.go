@@ -39,7 +39,7 @@ func Open(ctx context.Context, dsn string, cost Cost, told pgx.QueryTracer) (*St
 		return nil, err
 	}
 	s := &Store{pool: pool, hasher: newHasher(cost)}
-	if err := s.migrate(ctx); err != nil {
+	if err := s.migrate(ctx, dsn); err != nil {
 		pool.Close()
 		return nil, err
 	}
@@ -61,23 +61,25 @@ func (s *Store) Ping(ctx context.Context) error { return s.pool.Ping(ctx) }
 // migrating is the number of the advisory lock under which one program at a time brings the database up to date.
 const migrating = 7_281_903
 
-func (s *Store) migrate(ctx context.Context) error {
-	conn, err := s.pool.Acquire(ctx)
+func (s *Store) migrate(ctx context.Context, dsn string) error {
+	// A large store takes its time: nothing that is limited for what people wait for is limited here.
+	pool, err := database.Open(ctx, dsn, database.Limits{Connections: 2, Statement: "0", Lock: "60s"}, nil, nil)
+	if err != nil {
+		return err
+	}
+	defer pool.Close()
+	conn, err := pool.Acquire(ctx)
 	if err != nil {
 		return fmt.Errorf("prepare the migrations: %w", err)
 	}
 	defer conn.Release()
-	if _, err := conn.Exec(ctx, `set lock_timeout = '60s'`); err != nil {
-		return fmt.Errorf("prepare the migrations: %w", err)
-	}
 	if _, err := conn.Exec(ctx, `select pg_advisory_lock($1)`, migrating); err != nil {
 		return fmt.Errorf("wait for another program that brings the store up to date: %w", err)
 	}
 	defer func() {
 		_, _ = conn.Exec(ctx, `select pg_advisory_unlock($1)`, migrating) // it ends with the connection at the latest
-		_, _ = conn.Exec(ctx, `reset lock_timeout`)
 	}()
-	db := stdlib.OpenDBFromPool(s.pool)
+	db := stdlib.OpenDBFromPool(pool)
 	defer db.Close()
 	goose.SetBaseFS(migrations)
 	goose.SetLogger(goose.NopLogger())

@@ -14,6 +14,9 @@
 //   - log.go: who did what
 //   - ids.go: new ids
 //   - cookies.go: the cookies
-//   - shares.go: how much one person may have under way
+//   - limits.go: what the program takes and does at the most
+//   - shares.go, rates.go: how much one person may have under way, and do in a minute
+//   - hints.go: what other servers change
+//   - pass.go: what the server that leads does for this one
 //   - changes.go: how many presses changed records
 package base

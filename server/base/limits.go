@@ -20,7 +20,7 @@ type Limits struct {
 // Usual are the limits where nothing else is said.
 var Usual = Limits{
 	Body: 1 << 20, Picture: 3 << 20, Clip: 11 << 20, File: 32 << 20, Answer: 8 * time.Second,
-	Calls: 3, Downloads: 1, Rows: 1_000_000, Streams: 40, Places: 24, Edits: 3000,
+	Calls: 3, Downloads: 1, Rows: 1_000_000, Streams: 250, Places: 24, Edits: 3000,
 }
 
 // Wrong says which limits cannot be, a line each.
