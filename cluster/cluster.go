@@ -171,7 +171,7 @@ func (c *Cluster) launch(ctx context.Context, bin, data string) error {
 	// Not bound to ctx: Stop ends it in order.
 	c.process = c.command(context.Background(), filepath.Join(bin, "postgres"), "-D", data,
 		"-c", "listen_addresses=127.0.0.1", "-c", "port="+strconv.Itoa(c.Port), "-c", "unix_socket_directories=",
-		"-c", "max_connections=60", "-c", "timezone=UTC")
+		"-c", "max_connections=120", "-c", "timezone=UTC")
 	c.process.Stdout, c.process.Stderr = log, log
 	if err := c.process.Start(); err != nil {
 		return fmt.Errorf("start PostgreSQL: %w", err)

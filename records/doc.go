@@ -7,6 +7,7 @@
 //   - press.go, rehearsal.go: what a press changes, and its claim; changes that are given up
 //   - age.go: what is forgotten by age
 //   - only_read.go: whether anything can be changed at all
+//   - replica.go: reading from a streaming replica that is recent enough
 //   - hanging.go: what hangs on a record
 //   - value.go: values as the driver writes them
 //   - errors.go, codes.go: what the database refuses, in words

@@ -16,6 +16,7 @@ type Source struct {
 	pool    *pgxpool.Pool
 	whole   *pgxpool.Pool // for whole lists, so that they take nothing from what people wait for
 	claimed claimed
+	replica *replica // nil for none
 }
 
 // usual is for what people wait for.
@@ -45,6 +46,9 @@ func Open(ctx context.Context, dsn string, told pgx.QueryTracer) (*Source, error
 
 // Close ends all connections.
 func (s *Source) Close() {
+	if s.replica != nil {
+		s.replica.close()
+	}
 	s.pool.Close()
 	s.whole.Close()
 }

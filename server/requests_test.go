@@ -4,6 +4,7 @@ import (
 	"bytes"
 	"net/http"
 	"net/http/httptest"
+	"net/url"
 	"strings"
 	"testing"
 
@@ -108,4 +109,13 @@ func TestCookiesAreAsConfigured(t *testing.T) {
 			t.Errorf("behind TLS %v: the old session %d, the new one %d", secure, old, new)
 		}
 	}
+}
+
+func mustURL(t *testing.T, text string) *url.URL {
+	t.Helper()
+	u, err := url.Parse(text)
+	if err != nil {
+		t.Fatal(err)
+	}
+	return u
 }

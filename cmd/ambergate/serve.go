@@ -64,6 +64,7 @@ Without --store the program keeps what is its own in a private PostgreSQL cluste
 	c.Flags().StringVar(&o.store, "store", "", "connection string of the program's own database")
 	c.Flags().StringVar(&o.peers, "peers", "", "where other servers over the same store reach this one, HOST:PORT; when absent on loopback alone")
 	c.Flags().StringArrayVar(&o.records, "records", nil, "NAME=CONNECTION of a record source; may be repeated")
+	c.Flags().StringArrayVar(&o.replicas, "replica", nil, "NAME=CONNECTION of a streaming replica of a record source, for reading; may be repeated")
 	c.Flags().StringArrayVar(&o.plants, "plant", nil, "NAME=ENDPOINT,NAMESPACE of a plant; may be repeated")
 	c.Flags().StringVar(&o.metrics, "metrics", "", "where to tell what is counted and timed (Prometheus), HOST:PORT; when absent nowhere")
 	c.Flags().StringVar(&o.logs, "log", "text", "how to log: text or json")
@@ -80,6 +81,7 @@ Without --store the program keeps what is its own in a private PostgreSQL cluste
 type serveOptions struct {
 	address, dir, store      string
 	peers, metrics           string
+	replicas                 []string
 	logs, logLevel           string
 	cert, certKey            string
 	drain                    time.Duration
@@ -141,6 +143,12 @@ func runServe(ctx context.Context, o serveOptions) error {
 		}
 		defer source.Close()
 		config.Records[name] = source
+	}
+	for _, one := range o.replicas {
+		name, dsn, _ := strings.Cut(one, "=")
+		if err := config.Records[name].AddReplica(ctx, dsn, nil); err != nil {
+			return err
+		}
 	}
 	for name, at := range o.plantsAt {
 		at.Own = config.Certificate

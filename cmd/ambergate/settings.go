@@ -26,6 +26,7 @@ type settings struct {
 	Store   string                   `yaml:"store"`           // connection string of the program's own database
 	Peers   string                   `yaml:"peers"`           // where other servers over the same store reach this one
 	Records map[string]string        `yaml:"records"`         // connection strings, by name
+	Replica map[string]string        `yaml:"replicas"`        // connection strings of replicas for reading, by name
 	Plants  map[string]plantSettings `yaml:"plants"`          // by name
 	Issuer  issuerSettings           `yaml:"issuer"`          // by which people may sign in too
 	Metrics string                   `yaml:"metrics"`         // where to tell what is counted and timed
@@ -138,6 +139,9 @@ func fill(flags *pflag.FlagSet, file settings) error {
 	for name, dsn := range file.Records {
 		from["records"] = append(from["records"], name+"="+dsn)
 	}
+	for name, dsn := range file.Replica {
+		from["replica"] = append(from["replica"], name+"="+dsn)
+	}
 	var wrong []error
 	flags.VisitAll(func(f *pflag.Flag) {
 		if f.Changed || f.Name == "config" || f.Name == "help" {
@@ -212,6 +216,15 @@ func (o serveOptions) wrong() (out []string) {
 			say("records: write NAME=CONNECTION")
 		} else if err := database.Legal(dsn); err != nil {
 			say("records: the connection of “%s” is no connection string of PostgreSQL", name)
+		}
+	}
+	for _, r := range o.replicas {
+		name, dsn, ok := strings.Cut(r, "=")
+		known := slices.ContainsFunc(o.records, func(other string) bool { return strings.HasPrefix(other, name+"=") })
+		if !ok || !known {
+			say("replica: “%s” is none of the records", name)
+		} else if err := database.Legal(dsn); err != nil {
+			say("replica: the connection of the replica of “%s” is no connection string of PostgreSQL", name)
 		}
 	}
 	for _, name := range slices.Sorted(maps.Keys(o.plantsAt)) {

@@ -24,6 +24,30 @@ func (a *App) Writes(screen, element, trigger string) bool {
 	return g.Writes() || g.Unsaved == "save"
 }
 
+// OnlyShows says whether a screen shows records and changes none: nothing on it writes, and nothing is typed on it. What it
+// shows may be a moment old.
+func (a *App) OnlyShows(screen string) bool {
+	s := a.Project.Screens[screen]
+	if s == nil || s.Type == "form" {
+		return false
+	}
+	for id := range s.Elements {
+		e := a.ElementAt(screen, id)
+		if e == nil {
+			return false
+		}
+		if l := e.Listing(); l != nil && l.InPlace {
+			return false
+		}
+		for _, g := range e.Spec.Gates() {
+			if g != nil && g.Writes() {
+				return false
+			}
+		}
+	}
+	return true
+}
+
 // Commands says whether a trigger of an element may write to the plant; without one its usual one.
 func (a *App) Commands(screen, element, trigger string) bool {
 	e := a.ElementAt(screen, element)

@@ -61,6 +61,7 @@ type Base struct {
 	Downloads *Shares
 	Streams   *Shares
 	Metrics   *metrics.Metrics
+	Replicas  bool // some database has one
 	ending    chan struct{}
 	leaving   chan struct{}
 }
@@ -72,6 +73,9 @@ func New(c Config) *Base {
 	}
 	c.Limits = c.Limits.filled()
 	b := &Base{Config: c, Edits: NewWatchers(), Presence: &Presence{NewWatchers(), c.Store, c.Fleet.Name(), c.Log}, CalledUp: NewWatchers(), Changes: newChanges(), ending: make(chan struct{}), leaving: make(chan struct{}), Calls: newShares(c.Limits.Calls), Downloads: newShares(c.Limits.Downloads), Streams: newShares(c.Limits.Streams), Metrics: metrics.New()}
+	for _, r := range c.Records {
+		b.Replicas = b.Replicas || r.Replicated()
+	}
 	b.Apps = newApps(c.Store, b.Metrics)
 	b.Connected = newConnections(c)
 	b.Sessions = newSessions(b)

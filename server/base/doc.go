@@ -13,7 +13,7 @@
 //   - presence.go: which builders are where
 //   - log.go: who did what
 //   - ids.go: new ids
-//   - cookies.go: the cookies
+//   - cookies.go, seen.go: the cookies; how far a database was when somebody changed something in it
 //   - limits.go: what the program takes and does at the most
 //   - shares.go, rates.go: how much one person may have under way, and do in a minute
 //   - hints.go: what other servers change

@@ -12,40 +12,61 @@ import (
 	"ambergate/core/project"
 	"ambergate/plant"
 	"ambergate/records"
+	"ambergate/server/answer"
 )
 
 // Reader reads the tables of a project from whichever connection each belongs to.
 func (s *Base) Reader(app *plan.App) ask.Records { return router{server: s, project: app.Project} }
 
+// ReaderSince reads them from replicas too, where those are as far as somebody has seen.
+func (s *Base) ReaderSince(app *plan.App, seen Seen) ask.Records {
+	return router{server: s, project: app.Project, since: seen}
+}
+
 type router struct {
 	server  *Base
 	project *project.Project
+	since   Seen // nil: no replica is read
 }
 
-func (r router) of(t *project.Table) (*records.Reader, error) {
-	db, err := r.source(t)
+// read lets something be read from a table's own database: from its replica where that is far enough, and from the
+// database itself where the replica fails.
+func read[Out any](r router, t *project.Table, do func(*records.Reader) (Out, error)) (Out, error) {
+	db, name, err := r.named(t)
 	if err != nil {
-		return nil, err
+		var none Out
+		return none, err
 	}
-	return db.Reader(r.project), nil
+	if r.since != nil {
+		if reader, replica := db.ReaderSince(r.project, r.since[name]); replica {
+			out, err := do(reader)
+			if err == nil || answer.IsRefusal(err) {
+				return out, err
+			}
+			db.Doubted()
+		}
+	}
+	return do(db.Reader(r.project))
 }
 
 func (r router) source(t *project.Table) (*records.Source, error) {
+	db, _, err := r.named(t)
+	return db, err
+}
+
+// named gives the database of a table, and what its connection is called.
+func (r router) named(t *project.Table) (*records.Source, string, error) {
 	if src := r.project.Sources[t.Source]; src != nil {
 		if db := r.server.Connected.Now().Records[src.Connection]; db != nil {
-			return db, nil
+			return db, src.Connection, nil
 		}
 	}
-	return nil, &ask.Refusal{Code: "no-source", What: "The database of " + t.Label + " is not configured on this server.", Then: "Tell the person who runs it."}
+	return nil, "", &ask.Refusal{Code: "no-source", What: "The database of " + t.Label + " is not configured on this server.", Then: "Tell the person who runs it."}
 }
 
 // Fetch reads from the table's own database.
 func (r router) Fetch(ctx context.Context, q ask.Query) (ask.Page, error) {
-	reader, err := r.of(q.Table)
-	if err != nil {
-		return ask.Page{}, err
-	}
-	return reader.Fetch(ctx, q)
+	return read(r, q.Table, func(from *records.Reader) (ask.Page, error) { return from.Fetch(ctx, q) })
 }
 
 // Together asks each database its own questions in one go.
@@ -69,8 +90,22 @@ func (r router) Together(ctx context.Context, qs []ask.Question) []ask.Answer {
 		for k, i := range of[db] {
 			own[k] = qs[i]
 		}
-		for k, a := range db.Reader(r.project).Together(ctx, own) {
-			answers[of[db][k]] = a
+		// All questions of a database are of tables of one connection: what each says of a replica is the same.
+		got, err := read(r, own[0].Of(), func(from *records.Reader) ([]ask.Answer, error) {
+			got := from.Together(ctx, own)
+			for _, a := range got {
+				if a.Err != nil && !answer.IsRefusal(a.Err) {
+					return got, a.Err
+				}
+			}
+			return got, nil
+		})
+		for k := range own {
+			if k < len(got) {
+				answers[of[db][k]] = got[k]
+			} else {
+				answers[of[db][k]].Err = err
+			}
 		}
 	}
 	return answers
@@ -88,20 +123,12 @@ func (r router) OnlyRead(t *project.Table) bool {
 
 // Count counts in the table's own database.
 func (r router) Count(ctx context.Context, q ask.Query) (ask.Count, error) {
-	reader, err := r.of(q.Table)
-	if err != nil {
-		return ask.Count{}, err
-	}
-	return reader.Count(ctx, q)
+	return read(r, q.Table, func(from *records.Reader) (ask.Count, error) { return from.Count(ctx, q) })
 }
 
 // Group counts in the table's own database.
 func (r router) Group(ctx context.Context, q ask.GroupQuery) ([]ask.Group, error) {
-	reader, err := r.of(q.Table)
-	if err != nil {
-		return nil, err
-	}
-	return reader.Group(ctx, q)
+	return read(r, q.Table, func(from *records.Reader) ([]ask.Group, error) { return from.Group(ctx, q) })
 }
 
 // Database gives the database behind a connection. The error is a refusal in words.

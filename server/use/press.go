@@ -36,6 +36,9 @@ func (s *Side) Press(c *gin.Context, slug string) {
 		}
 		out, err := v.press(c, req, func() error { return s.ToLeader(c, req) })
 		s.notePress(out, err)
+		if v.changed {
+			s.Cookies.Remember(c, v.seen)
+		}
 		return out, err
 	})
 }
@@ -221,12 +224,30 @@ func (v *Visit) pressWriting(ctx context.Context, req api.PressRequest, place pl
 	}
 	if !again {
 		v.server.Changes.Done(v.project)
+		v.wrote(ctx, source)
 		return done, false, nil
 	}
 	if err := json.Unmarshal(text, &out); err != nil {
 		return press.Outcome{}, false, fmt.Errorf("read the stored outcome: %w", err)
 	}
 	return out, again, nil
+}
+
+// wrote notes how far a database has written that was just changed, where a replica of it may be behind.
+func (v *Visit) wrote(ctx context.Context, source *records.Source) {
+	if !source.Replicated() {
+		return
+	}
+	at, err := source.Position(ctx)
+	if err != nil {
+		v.server.Log.Warn("it is not known how far a database has written; what was changed may show a moment later", "error", err)
+		return
+	}
+	for name, db := range v.server.Connected.Now().Records {
+		if db == source {
+			v.seen[name], v.changed = at, true
+		}
+	}
 }
 
 // doneBefore gives what a press came to that was done already, whatever became of the screen since.

@@ -27,6 +27,8 @@ type Visit struct {
 	user    *ask.User
 	others  func(slug string) *plan.App
 	vars    map[string]string // what the tab keeps in variables of the project
+	seen    base.Seen         // how far databases had written when the browser changed something in them
+	changed bool              // that has become more
 	typed   map[string]string // what was typed and not saved, on a screen with a guided task
 	found   *foundPlace       // the place that is asked about, where it was looked for already
 	target  *use.Opening      // where a press leads, where it was opened already
@@ -61,7 +63,7 @@ func (s *Side) Visit(c *gin.Context, slug, trail string, n int) (*Visit, error) 
 	if err != nil {
 		return nil, err
 	}
-	v := &Visit{server: s, token: s.Cookies.Read(c, base.SessionCookie), project: id, App: app, release: release, account: account, user: user, others: s.Others(c)}
+	v := &Visit{server: s, token: s.Cookies.Read(c, base.SessionCookie), seen: s.Cookies.SeenBy(c), project: id, App: app, release: release, account: account, user: user, others: s.Others(c)}
 	if looked {
 		v.found = &foundPlace{trail: trail, n: n, at: who.Standing}
 	}
@@ -100,6 +102,9 @@ func (v *Visit) tags() base.Tags { return base.Tags{Base: v.server.Base, Project
 // open judges and fetches a place, with first values of what is live on it.
 func (v *Visit) open(ctx context.Context, place place.Place) (*use.Opening, error) {
 	src := v.sources()
+	if v.server.Replicas && v.App.OnlyShows(place.Screen) {
+		src.Records = v.server.ReaderSince(v.App, v.seen)
+	}
 	if v.App.ListsTasks(place.Screen) {
 		begun, err := v.server.Store.BegunBy(ctx, v.account.ID, v.project, v.App.TasksOf(place.Screen))
 		if err != nil {
