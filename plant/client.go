@@ -84,6 +84,10 @@ func (c *Client) Closed() bool {
 func (c *Client) run(ctx context.Context) {
 	defer close(c.done)
 	for ctx.Err() == nil {
+		var turn <-chan struct{} // never, where this program is alone
+		if c.lead != nil {
+			turn = c.lead.Turn()
+		}
 		turned, err := c.untilTurn(ctx)
 		if err != nil && ctx.Err() == nil {
 			c.failed(err)
@@ -97,6 +101,7 @@ func (c *Client) run(ctx context.Context) {
 		}
 		select {
 		case <-ctx.Done():
+		case <-turn:
 		case <-time.After(reconnectWait):
 		}
 	}

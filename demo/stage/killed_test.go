@@ -34,6 +34,7 @@ type program struct {
 	t       *testing.T
 	binary  string
 	address string
+	over    string // the store; "": that of the stage
 	mu      sync.Mutex
 	run     *exec.Cmd
 	ended   chan struct{}
@@ -61,7 +62,11 @@ func (p *program) start(armed string) {
 	p.mu.Lock()
 	defer p.mu.Unlock()
 	c := up.Cluster
-	p.run = exec.Command(p.binary, "serve", "--dir", filepath.Dir(p.binary), "--address", p.address, "--store", c.DSN("ambergate", c.Password, "ambergate"),
+	over := p.over
+	if over == "" {
+		over = c.DSN("ambergate", c.Password, "ambergate")
+	}
+	p.run = exec.Command(p.binary, "serve", "--dir", filepath.Dir(p.binary), "--address", p.address, "--store", over,
 		"--records", "tarnhorn="+c.DSN(demo.AppRole, c.Password, demo.Database), "--plant", "ropeway="+up.Sim.Endpoint()+",urn:ambergate:ropeway")
 	p.run.Env = append(os.Environ(), fault.Variable+"="+armed)
 	if err := p.run.Start(); err != nil {
@@ -295,7 +300,7 @@ func TestKilledAtEachPointOfACommand(t *testing.T) {
 		before := up.Sim.Taken(node)
 		press := api.PressRequest{Press: "plant-" + point, Trail: shown.Trail, N: shown.N, Release: shown.Release, Element: "e_creep"}
 		err := b.call("POST", usePath+"/press", press, nil)
-		for deadline := time.Now().Add(90 * time.Second); err != nil && strings.Contains(err.Error(), "not read yet") && time.Now().Before(deadline); time.Sleep(100 * time.Millisecond) {
+		for deadline := time.Now().Add(90 * time.Second); err != nil && (strings.Contains(err.Error(), "not read yet") || strings.Contains(err.Error(), "not connected")) && time.Now().Before(deadline); time.Sleep(100 * time.Millisecond) {
 			err = b.call("POST", usePath+"/press", press, nil) // the plant's first word had not come
 		}
 		if err == nil || !p.died() {
