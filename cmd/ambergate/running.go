@@ -8,6 +8,7 @@ import (
 	"log/slog"
 	"net"
 	"net/http"
+	"net/http/pprof"
 	"os"
 	"sync/atomic"
 	"time"
@@ -44,6 +45,9 @@ func serveMetrics(address string, of *server.Server) (stop func(), err error) {
 	mux.Handle("GET /metrics", of.Metrics.Handler())
 	mux.Handle("GET /healthz", of.Handler())
 	mux.Handle("GET /readyz", of.Handler())
+	// Where the time goes, and the memory (go tool pprof); this address is not everybody’s.
+	mux.HandleFunc("GET /debug/pprof/", pprof.Index)
+	mux.HandleFunc("GET /debug/pprof/profile", pprof.Profile)
 	srv := &http.Server{Handler: mux, ReadHeaderTimeout: 5 * time.Second}
 	go func() {
 		if err := srv.Serve(l); !errors.Is(err, http.ErrServerClosed) {

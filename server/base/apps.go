@@ -28,6 +28,7 @@ import (
 type Apps struct {
 	store    *store.Store
 	metrics  *metrics.Metrics
+	believed func() time.Duration
 	mu       sync.Mutex
 	bySlug   map[string]string // slug → id
 	states   map[string]state
@@ -186,8 +187,8 @@ func redraft(raw *store.Draft, old *Draft) (*plan.App, error) {
 	return plan.Recompile(old.App, p, slices.Sorted(maps.Keys(changed)))
 }
 
-func newApps(s *store.Store, m *metrics.Metrics) *Apps {
-	return &Apps{store: s, metrics: m, bySlug: map[string]string{}, states: map[string]state{}, releases: map[string]*plan.App{}, drafts: map[string]*Draft{}, records: map[string]ownRecord{}}
+func newApps(s *store.Store, m *metrics.Metrics, believed func() time.Duration) *Apps {
+	return &Apps{store: s, metrics: m, believed: believed, bySlug: map[string]string{}, states: map[string]state{}, releases: map[string]*plan.App{}, drafts: map[string]*Draft{}, records: map[string]ownRecord{}}
 }
 
 // ID finds a project by its slug.
@@ -213,7 +214,7 @@ func (a *Apps) ID(ctx context.Context, slug string) (string, error) {
 	return "", NoProject(slug)
 }
 
-// state gives a project's sequence number and newest release, at most a second old.
+// state gives a project's sequence number and newest release, as they were heard of last.
 func (a *Apps) state(ctx context.Context, id string) (state, error) {
 	now := time.Now()
 	a.mu.Lock()
@@ -229,9 +230,9 @@ func (a *Apps) state(ctx context.Context, id string) (state, error) {
 	return a.note(id, read), nil
 }
 
-// note believes for a second what was just read of a project's state.
+// note believes for a while what was just read of a project's state.
 func (a *Apps) note(id string, read store.State) state {
-	st := state{State: read, until: time.Now().Add(time.Second)}
+	st := state{State: read, until: time.Now().Add(a.believed())}
 	a.mu.Lock()
 	defer a.mu.Unlock()
 	a.states[id] = st

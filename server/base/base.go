@@ -3,6 +3,7 @@ package base
 import (
 	"log/slog"
 	"runtime/debug"
+	"sync/atomic"
 	"time"
 
 	"github.com/jackc/pgx/v5"
@@ -62,6 +63,7 @@ type Base struct {
 	Streams   *Shares
 	Metrics   *metrics.Metrics
 	Replicas  bool // some database has one
+	hears     atomic.Bool // what others change
 	ending    chan struct{}
 	leaving   chan struct{}
 }
@@ -76,7 +78,7 @@ func New(c Config) *Base {
 	for _, r := range c.Records {
 		b.Replicas = b.Replicas || r.Replicated()
 	}
-	b.Apps = newApps(c.Store, b.Metrics)
+	b.Apps = newApps(c.Store, b.Metrics, b.believed)
 	b.Connected = newConnections(c)
 	b.Sessions = newSessions(b)
 	return b

@@ -20,7 +20,8 @@ const (
 // whenever it may have missed something: when it begins to hear, and when it does not hear any more.
 func (b *Base) Hear(ctx context.Context) {
 	for ctx.Err() == nil {
-		err := b.Store.Listen(ctx, func() { b.missed(ctx) }, func(h store.Hint) { b.on(ctx, h) })
+		err := b.Store.Listen(ctx, func() { b.hears.Store(true); b.missed(ctx) }, func(h store.Hint) { b.on(ctx, h) })
+		b.hears.Store(false)
 		if ctx.Err() != nil {
 			return
 		}

@@ -16,8 +16,20 @@ import (
 	"ambergate/store"
 )
 
-// keptFor is how long a session is believed without asking: a sign-out ends everywhere within it.
-const keptFor = time.Second
+// How long a session, and which release is used, is believed without asking: where this server hears what changes (Hear),
+// and where it does not. A sign-out ends everywhere at once by the first, and within a second by the second.
+const (
+	heardFor   = 20 * time.Second
+	unheardFor = time.Second
+)
+
+// believed is how long what others may change is believed now.
+func (s *Base) believed() time.Duration {
+	if s.hears.Load() {
+		return heardFor
+	}
+	return unheardFor
+}
 
 // Sessions knows who asks, from the cookie.
 type Sessions struct {
@@ -61,7 +73,7 @@ func (s *Sessions) ByToken(ctx context.Context, token, projectID string) (store.
 	if err != nil {
 		return store.Account{}, err
 	}
-	s.keep(key, keptAccount{account: a, until: now.Add(keptFor)})
+	s.keep(key, keptAccount{account: a, until: now.Add(s.server.believed())})
 	return a, nil
 }
 
@@ -88,7 +100,7 @@ func (s *Sessions) Visit(c *gin.Context, slug, trail string, n int) (v store.Vis
 		return store.Visitor{}, false, err
 	}
 	if v.Project != "" {
-		s.keep(key, keptAccount{account: v.Account, project: v.Project, until: now.Add(keptFor)})
+		s.keep(key, keptAccount{account: v.Account, project: v.Project, until: now.Add(s.server.believed())})
 		s.server.Apps.note(v.Project, v.State)
 	}
 	return v, trail != "", nil

@@ -1,0 +1,510 @@
+// Command people measures one server, as a program of its own, under people who think: 2,000 of them (PEOPLE), each with
+// an event stream open, one in ten of a live screen, each pressing something every five seconds: a row, back, what is typed kept, a
+// record saved, a chart. It prints a table of how long they wait, and what the server uses. With MINUTES=30 it goes on for
+// so long while streams are opened anew, and prints each minute what is in use, which has to stay.
+package main
+
+import (
+	"bufio"
+	"bytes"
+	"context"
+	"encoding/json"
+	"fmt"
+	"io"
+	"math/rand/v2"
+	"net"
+	"net/http"
+	"net/http/cookiejar"
+	"net/url"
+	"os"
+	"os/exec"
+	"path/filepath"
+	"slices"
+	"strconv"
+	"strings"
+	"sync"
+	"sync/atomic"
+	"time"
+
+	"github.com/jackc/pgx/v5"
+
+	"ambergate/bench/alone"
+	"ambergate/demo"
+	"ambergate/demo/stage"
+	"ambergate/server/base"
+	"ambergate/store"
+)
+
+const think = 5 * time.Second
+
+func main() { alone.Run(run) }
+
+func number(name string, usual int) int {
+	if n, err := strconv.Atoi(os.Getenv(name)); err == nil {
+		return n
+	}
+	return usual
+}
+
+func run(ctx context.Context, up *stage.Stage) error {
+	people, minutes := number("PEOPLE", 2000), number("MINUTES", 1)
+	p, err := start(up)
+	if err != nil {
+		return err
+	}
+	defer p.stop()
+	idle, err := p.uses()
+	if err != nil {
+		return err
+	}
+	fmt.Printf("with nobody:            %s\n", idle)
+	began := time.Now()
+	all, err := comeIn(ctx, up, p, people)
+	if err != nil {
+		return err
+	}
+	fmt.Printf("%d people signed in, in %.0f s\n", people, time.Since(began).Seconds())
+	ctx, leave := context.WithCancel(ctx)
+	defer leave()
+	var done sync.WaitGroup
+	for _, one := range all {
+		done.Go(func() { one.listen(ctx) })
+		done.Go(func() { one.work(ctx) })
+	}
+	time.Sleep(7 * think) // all have begun
+	forget(all)
+	cpu, _ := p.cpu()
+	began = time.Now()
+	if path := os.Getenv("CPU_PROFILE"); path != "" {
+		go p.profile(path)
+	}
+	for minute := range minutes {
+		time.Sleep(time.Minute)
+		now, err := p.uses()
+		if err != nil {
+			return err
+		}
+		fmt.Printf("minute %2d:              %s\n", minute+1, now)
+	}
+	took := time.Since(began)
+	after, _ := p.cpu()
+	table(all, took, people)
+	fmt.Printf("\nthe server used %.0f %% of a core; PostgreSQL and the people are on the same machine\n", 100*(after-cpu).Seconds()/took.Seconds())
+	leave()
+	done.Wait()
+	time.Sleep(5 * time.Second)
+	gone, err := p.uses()
+	fmt.Printf("when all have gone:     %s\n", gone)
+	return err
+}
+
+// program is the server, as a process.
+type program struct {
+	cmd              *exec.Cmd
+	address, metrics string
+	dir              string
+}
+
+func start(up *stage.Stage) (*program, error) {
+	dir, err := os.MkdirTemp("", "ambergate-people")
+	if err != nil {
+		return nil, fmt.Errorf("make a folder: %w", err)
+	}
+	p := &program{dir: dir}
+	for _, at := range []*string{&p.address, &p.metrics} {
+		l, err := net.Listen("tcp", "127.0.0.1:0")
+		if err != nil {
+			return nil, fmt.Errorf("find a free address: %w", err)
+		}
+		*at = l.Addr().String()
+		_ = l.Close()
+	}
+	binary := filepath.Join(dir, "ambergate")
+	if out, err := exec.Command("go", "build", "-o", binary, "ambergate/cmd/ambergate").CombinedOutput(); err != nil {
+		return nil, fmt.Errorf("build the program: %w\n%s", err, out)
+	}
+	p.cmd = exec.Command(binary, "serve", "--dir", dir, "--address", p.address, "--metrics", p.metrics)
+	p.cmd.Env = append(os.Environ(), up.Served()...)
+	if err := p.cmd.Start(); err != nil {
+		return nil, fmt.Errorf("start the program: %w", err)
+	}
+	for range 500 {
+		if resp, err := http.Get("http://" + p.metrics + "/readyz"); err == nil {
+			_ = resp.Body.Close()
+			if resp.StatusCode == http.StatusOK {
+				return p, nil
+			}
+		}
+		time.Sleep(20 * time.Millisecond)
+	}
+	return nil, fmt.Errorf("the program is not ready")
+}
+
+func (p *program) stop() {
+	_ = p.cmd.Process.Kill()
+	_ = p.cmd.Wait()
+	_ = os.RemoveAll(p.dir)
+}
+
+// uses tells what the program uses, by its own metrics.
+func (p *program) uses() (string, error) {
+	resp, err := http.Get("http://" + p.metrics + "/metrics")
+	if err != nil {
+		return "", fmt.Errorf("read the metrics: %w", err)
+	}
+	defer resp.Body.Close()
+	text, err := io.ReadAll(resp.Body)
+	if err != nil {
+		return "", fmt.Errorf("read the metrics: %w", err)
+	}
+	value := func(name string) float64 {
+		for line := range strings.Lines(string(text)) {
+			if rest, ok := strings.CutPrefix(line, name+" "); ok {
+				n, _ := strconv.ParseFloat(strings.TrimSpace(rest), 64)
+				return n
+			}
+		}
+		return 0
+	}
+	return fmt.Sprintf("%4.0f MB resident, %4.0f MB of heap, %6.0f goroutines, %5.0f files, %3.0f connections, %5.0f streams",
+		value("process_resident_memory_bytes")/(1<<20), value("go_memstats_heap_alloc_bytes")/(1<<20), value("go_goroutines"), value("process_open_fds"),
+		value(`ambergate_connections_open{database="store"}`)+value(`ambergate_connections_open{database="tarnhorn"}`), value(`ambergate_streams{of="users"}`)), nil
+}
+
+// profile writes where the program computes for twenty seconds.
+func (p *program) profile(path string) {
+	resp, err := http.Get("http://" + p.metrics + "/debug/pprof/profile?seconds=20")
+	if err != nil {
+		fmt.Fprintln(os.Stderr, "bench: no profile:", err)
+		return
+	}
+	defer resp.Body.Close()
+	f, err := os.Create(path)
+	if err == nil {
+		_, err = io.Copy(f, resp.Body)
+		_ = f.Close()
+	}
+	if err != nil {
+		fmt.Fprintln(os.Stderr, "bench: no profile:", err)
+	}
+}
+
+// cpu tells how long the program has computed (Linux, proc(5), in hundredths of a second).
+func (p *program) cpu() (time.Duration, error) {
+	text, err := os.ReadFile(fmt.Sprintf("/proc/%d/stat", p.cmd.Process.Pid))
+	if err != nil {
+		return 0, fmt.Errorf("read what the program has computed: %w", err)
+	}
+	fields := strings.Fields(string(text[bytes.LastIndexByte(text, ')')+1:]))
+	user, _ := strconv.Atoi(fields[11])
+	system, _ := strconv.Atoi(fields[12])
+	return time.Duration(user+system) * 10 * time.Millisecond, nil
+}
+
+// comeIn makes people, and lets them sign in and open their two tabs, a few at a time.
+func comeIn(ctx context.Context, up *stage.Stage, p *program, n int) ([]*person, error) {
+	all := make([]*person, n)
+	meant, err := onCabins(ctx, up)
+	if err != nil {
+		return nil, err
+	}
+	transport := &http.Transport{MaxIdleConnsPerHost: 4 * n, MaxIdleConns: 4 * n}
+	var next atomic.Int64
+	var failed atomic.Value
+	var coming sync.WaitGroup
+	for range 8 {
+		coming.Go(func() {
+			for failed.Load() == nil {
+				i := int(next.Add(1)) - 1
+				if i >= n {
+					return
+				}
+				one, err := newPerson(ctx, up, p, transport, i)
+				if err != nil {
+					failed.Store(err)
+					return
+				}
+				one.meant = meant
+				all[i] = one
+			}
+		})
+	}
+	coming.Wait()
+	if err, _ := failed.Load().(error); err != nil {
+		return nil, err
+	}
+	return all, nil
+}
+
+type shown struct {
+	Trail   string `json:"trail"`
+	N       int    `json:"n"`
+	Release int    `json:"release"`
+	View    struct {
+		Elements []struct {
+			ID   string `json:"id"`
+			List *struct {
+				Rows []struct {
+					Key string `json:"key"`
+				} `json:"rows"`
+			} `json:"list"`
+		} `json:"elements"`
+	} `json:"view"`
+}
+
+// row gives the key of a row that is shown, of those that are meant; "" for none.
+func (s shown) row(i int, meant map[string]bool) string {
+	var keys []string
+	for _, e := range s.View.Elements {
+		if e.List != nil {
+			for _, r := range e.List.Rows {
+				if meant[r.Key] {
+					keys = append(keys, r.Key)
+				}
+			}
+		}
+	}
+	if len(keys) == 0 {
+		return ""
+	}
+	return keys[i%len(keys)]
+}
+
+// onCabins gives the defects that are on a cabin.
+func onCabins(ctx context.Context, up *stage.Stage) (map[string]bool, error) {
+	conn, err := pgx.Connect(ctx, up.Cluster.AdminDSN(demo.Database))
+	if err != nil {
+		return nil, fmt.Errorf("connect to the records: %w", err)
+	}
+	defer conn.Close(ctx)
+	rows, err := conn.Query(ctx, `select id::text from tarnhorn.defects where cabin_id is not null`)
+	if err != nil {
+		return nil, fmt.Errorf("look for defects on cabins: %w", err)
+	}
+	keys, err := pgx.CollectRows(rows, pgx.RowTo[string])
+	out := map[string]bool{}
+	for _, key := range keys {
+		out[key] = true
+	}
+	return out, err
+}
+
+// person is somebody with two tabs: one at work, one on a drive room.
+type person struct {
+	base      string
+	client    *http.Client
+	i         int
+	tab, live shown
+	pressed   int
+	meant     map[string]bool // records that are pressed
+	mu        sync.Mutex
+	took      map[string][]float64 // ms, by what was done
+	failed    map[string]int
+}
+
+func newPerson(ctx context.Context, up *stage.Stage, p *program, transport *http.Transport, i int) (*person, error) {
+	login := fmt.Sprintf("people%d", i)
+	if err := up.Store.CreateAccount(ctx, store.Account{ID: "a_" + login, Login: login, Name: "Worker"}, login); err != nil {
+		return nil, err
+	}
+	for _, role := range []string{"r_tech", "r_oper"} {
+		if err := up.Store.GiveRole(ctx, "a_"+login, demo.ProjectID, role); err != nil {
+			return nil, err
+		}
+	}
+	jar, err := cookiejar.New(nil)
+	if err != nil {
+		return nil, fmt.Errorf("make a jar: %w", err)
+	}
+	// Signing in costs a fifth of a second of computing, as it is to: the session begins in the store instead.
+	in, err := up.Store.SignIn(ctx, store.Entering{Login: login, Password: login, Origin: "192.0.2.1", Now: time.Now()})
+	if err != nil {
+		return nil, err
+	}
+	where, err := url.Parse("http://" + p.address)
+	if err != nil {
+		return nil, fmt.Errorf("read an address: %w", err)
+	}
+	jar.SetCookies(where, []*http.Cookie{{Name: base.SessionCookie, Value: in.Token, Path: "/"}})
+	one := &person{base: "http://" + p.address, client: &http.Client{Jar: jar, Transport: transport}, i: i, took: map[string][]float64{}, failed: map[string]int{}}
+	watched := "/inspections" // by which they are called up
+	if i%10 == 0 {
+		watched = fmt.Sprintf("/drive-room?lift=%d", 1+i%3) // where something changes ten times a second
+	}
+	if err := one.post("/api/use/tarnhorn/open", map[string]any{"address": watched}, &one.live); err != nil {
+		return nil, err
+	}
+	return one, one.post("/api/use/tarnhorn/open", map[string]any{"address": "/defects?~sort=code"}, &one.tab)
+}
+
+func (one *person) post(path string, body, into any) error {
+	text, err := json.Marshal(body)
+	if err != nil {
+		return fmt.Errorf("write %s: %w", path, err)
+	}
+	resp, err := one.client.Post(one.base+path, "application/json", bytes.NewReader(text))
+	if err != nil {
+		return fmt.Errorf("call %s: %w", path, err)
+	}
+	defer resp.Body.Close()
+	answer, err := io.ReadAll(resp.Body)
+	if err != nil || resp.StatusCode >= 300 {
+		return fmt.Errorf("call %s: %d %.300s %w", path, resp.StatusCode, answer, err)
+	}
+	if into == nil {
+		return nil
+	}
+	return json.Unmarshal(answer, into)
+}
+
+// listen keeps a stream open, and opens it anew every few minutes.
+func (one *person) listen(ctx context.Context) {
+	for ctx.Err() == nil {
+		for_, end := context.WithTimeout(ctx, time.Minute+time.Duration(rand.IntN(240))*time.Second)
+		one.hear(for_)
+		end()
+	}
+}
+
+func (one *person) hear(ctx context.Context) {
+	req, err := http.NewRequestWithContext(ctx, "GET", fmt.Sprintf("%s/api/use/tarnhorn/events?at=%s.%d.0", one.base, one.live.Trail, one.live.N), nil)
+	if err != nil {
+		return
+	}
+	resp, err := one.client.Do(req)
+	if err != nil {
+		select {
+		case <-ctx.Done():
+		case <-time.After(time.Second):
+		}
+		return
+	}
+	defer resp.Body.Close()
+	lines := bufio.NewScanner(resp.Body)
+	lines.Buffer(nil, 1<<20)
+	for lines.Scan() {
+	}
+}
+
+// work does something every five seconds.
+func (one *person) work(ctx context.Context) {
+	select {
+	case <-ctx.Done():
+	case <-time.After(time.Duration(rand.Int64N(int64(6 * think)))): // nobody does the same at the same time
+	}
+	for ctx.Err() == nil {
+		what, err := one.act()
+		if err != nil && ctx.Err() == nil {
+			one.mu.Lock()
+			if one.failed[what]++; one.failed[what] == 1 && told.Add(1) <= 5 {
+				fmt.Fprintln(os.Stderr, "bench:", what, err)
+			}
+			one.mu.Unlock()
+		}
+		select {
+		case <-ctx.Done():
+		case <-time.After(think*8/10 + time.Duration(rand.Int64N(int64(think*4/10)))):
+		}
+	}
+}
+
+// told is how many failures were printed.
+var told atomic.Int64
+
+const usePath = "/api/use/tarnhorn"
+
+// anew lets the next answer be read over the last one.
+func (one *person) anew() *shown {
+	one.tab.View.Elements = nil
+	return &one.tab
+}
+
+// act does the next thing: a row, what is typed there kept, back; now and then a chart, or a record saved.
+func (one *person) act() (string, error) {
+	n := one.pressed
+	one.pressed++
+	press := func(element string, more map[string]any) error {
+		req := map[string]any{"press": fmt.Sprintf("people-%d-%d-%d", one.i, n, time.Now().UnixNano()), "trail": one.tab.Trail, "n": one.tab.N, "release": one.tab.Release, "element": element}
+		for k, v := range more {
+			req[k] = v
+		}
+		var out struct{ Shown *shown }
+		one.tab.View.Elements = nil
+		err := one.post(usePath+"/press", req, &out)
+		if err == nil && out.Shown != nil {
+			one.tab = *out.Shown
+		}
+		return err
+	}
+	timed := func(what string, do func() error) (string, error) {
+		began := time.Now()
+		err := do()
+		one.mu.Lock()
+		one.took[what] = append(one.took[what], float64(time.Since(began).Microseconds())/1000)
+		one.mu.Unlock()
+		return what, err
+	}
+	switch n % 6 {
+	case 0:
+		return timed("press: a row of a list", func() error { return press("e_list", map[string]any{"row": one.tab.row(one.i, one.meant)}) })
+	case 1:
+		return timed("press: on to a cabin", func() error { return press("e_cabin", nil) })
+	case 2, 4:
+		return timed("back", func() error {
+			return one.post(usePath+"/go", map[string]any{"trail": one.tab.Trail, "n": one.tab.N, "to": "back"}, one.anew())
+		})
+	case 3:
+		return timed("view: read again", func() error {
+			return one.post(usePath+"/open", map[string]any{"trail": one.tab.Trail, "n": one.tab.N}, one.anew())
+		})
+	default:
+		return timed("view: charts", func() error {
+			var chart shown
+			err := one.post(usePath+"/open", map[string]any{"address": "/defects-by-component"}, &chart)
+			return err
+		})
+	}
+}
+
+func forget(all []*person) {
+	for _, one := range all {
+		one.mu.Lock()
+		one.took = map[string][]float64{}
+		one.mu.Unlock()
+	}
+}
+
+func table(all []*person, took time.Duration, people int) {
+	by := map[string][]float64{}
+	failed := map[string]int{}
+	var every []float64
+	for _, one := range all {
+		one.mu.Lock()
+		for what, ms := range one.took {
+			by[what] = append(by[what], ms...)
+			every = append(every, ms...)
+		}
+		for what, n := range one.failed {
+			failed[what] += n
+		}
+		one.mu.Unlock()
+	}
+	by["all"] = every
+	fmt.Printf("\n%-28s %10s %9s %9s %9s %9s %8s\n", fmt.Sprintf("%d people, %.0f min", people, took.Minutes()), "a second", "p50 ms", "p90 ms", "p99 ms", "most ms", "failed")
+	names := []string{}
+	for what := range by {
+		names = append(names, what)
+	}
+	slices.Sort(names)
+	for _, what := range names {
+		ms := by[what]
+		slices.Sort(ms)
+		at := func(share float64) float64 {
+			if len(ms) == 0 {
+				return 0
+			}
+			return ms[min(len(ms)-1, int(share*float64(len(ms))))]
+		}
+		fmt.Printf("%-28s %10.1f %9.1f %9.1f %9.1f %9.1f %8d\n", what, float64(len(ms))/took.Seconds(), at(0.5), at(0.9), at(0.99), at(1), failed[what])
+	}
+}
