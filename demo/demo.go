@@ -137,7 +137,7 @@ func Load(ctx context.Context, dsn, password string, today time.Time) error {
 		fmt.Sprintf(`alter role %s password '%s'`, AppRole, password),
 		fmt.Sprintf(`grant usage on schema tarnhorn, stores, ambergate to %s`, AppRole),
 		fmt.Sprintf(`grant select, insert, update, delete on all tables in schema tarnhorn, stores to %s`, AppRole),
-		fmt.Sprintf(`grant select, insert, update on all tables in schema ambergate to %s`, AppRole),
+		fmt.Sprintf(`grant select, insert, update, delete on all tables in schema ambergate to %s`, AppRole),
 		`analyze`,
 	} {
 		if _, err := tx.Exec(ctx, sql); err != nil {

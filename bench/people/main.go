@@ -12,16 +12,12 @@ import (
 	"fmt"
 	"io"
 	"math/rand/v2"
-	"net"
 	"net/http"
 	"net/http/cookiejar"
 	"net/url"
 	"os"
-	"os/exec"
-	"path/filepath"
 	"slices"
 	"strconv"
-	"strings"
 	"sync"
 	"sync/atomic"
 	"time"
@@ -48,12 +44,12 @@ func number(name string, usual int) int {
 
 func run(ctx context.Context, up *stage.Stage) error {
 	people, minutes := number("PEOPLE", 2000), number("MINUTES", 1)
-	p, err := start(up)
+	p, err := alone.Start(up)
 	if err != nil {
 		return err
 	}
-	defer p.stop()
-	idle, err := p.uses()
+	defer p.Stop()
+	idle, err := p.Uses()
 	if err != nil {
 		return err
 	}
@@ -73,136 +69,33 @@ func run(ctx context.Context, up *stage.Stage) error {
 	}
 	time.Sleep(7 * think) // all have begun
 	forget(all)
-	cpu, _ := p.cpu()
+	cpu, _ := p.CPU()
 	began = time.Now()
 	if path := os.Getenv("CPU_PROFILE"); path != "" {
-		go p.profile(path)
+		go p.Profile(path)
 	}
 	for minute := range minutes {
 		time.Sleep(time.Minute)
-		now, err := p.uses()
+		now, err := p.Uses()
 		if err != nil {
 			return err
 		}
 		fmt.Printf("minute %2d:              %s\n", minute+1, now)
 	}
 	took := time.Since(began)
-	after, _ := p.cpu()
+	after, _ := p.CPU()
 	table(all, took, people)
 	fmt.Printf("\nthe server used %.0f %% of a core; PostgreSQL and the people are on the same machine\n", 100*(after-cpu).Seconds()/took.Seconds())
 	leave()
 	done.Wait()
 	time.Sleep(5 * time.Second)
-	gone, err := p.uses()
+	gone, err := p.Uses()
 	fmt.Printf("when all have gone:     %s\n", gone)
 	return err
 }
 
-// program is the server, as a process.
-type program struct {
-	cmd              *exec.Cmd
-	address, metrics string
-	dir              string
-}
-
-func start(up *stage.Stage) (*program, error) {
-	dir, err := os.MkdirTemp("", "ambergate-people")
-	if err != nil {
-		return nil, fmt.Errorf("make a folder: %w", err)
-	}
-	p := &program{dir: dir}
-	for _, at := range []*string{&p.address, &p.metrics} {
-		l, err := net.Listen("tcp", "127.0.0.1:0")
-		if err != nil {
-			return nil, fmt.Errorf("find a free address: %w", err)
-		}
-		*at = l.Addr().String()
-		_ = l.Close()
-	}
-	binary := filepath.Join(dir, "ambergate")
-	if out, err := exec.Command("go", "build", "-o", binary, "ambergate/cmd/ambergate").CombinedOutput(); err != nil {
-		return nil, fmt.Errorf("build the program: %w\n%s", err, out)
-	}
-	p.cmd = exec.Command(binary, "serve", "--dir", dir, "--address", p.address, "--metrics", p.metrics)
-	p.cmd.Env = append(os.Environ(), up.Served()...)
-	if err := p.cmd.Start(); err != nil {
-		return nil, fmt.Errorf("start the program: %w", err)
-	}
-	for range 500 {
-		if resp, err := http.Get("http://" + p.metrics + "/readyz"); err == nil {
-			_ = resp.Body.Close()
-			if resp.StatusCode == http.StatusOK {
-				return p, nil
-			}
-		}
-		time.Sleep(20 * time.Millisecond)
-	}
-	return nil, fmt.Errorf("the program is not ready")
-}
-
-func (p *program) stop() {
-	_ = p.cmd.Process.Kill()
-	_ = p.cmd.Wait()
-	_ = os.RemoveAll(p.dir)
-}
-
-// uses tells what the program uses, by its own metrics.
-func (p *program) uses() (string, error) {
-	resp, err := http.Get("http://" + p.metrics + "/metrics")
-	if err != nil {
-		return "", fmt.Errorf("read the metrics: %w", err)
-	}
-	defer resp.Body.Close()
-	text, err := io.ReadAll(resp.Body)
-	if err != nil {
-		return "", fmt.Errorf("read the metrics: %w", err)
-	}
-	value := func(name string) float64 {
-		for line := range strings.Lines(string(text)) {
-			if rest, ok := strings.CutPrefix(line, name+" "); ok {
-				n, _ := strconv.ParseFloat(strings.TrimSpace(rest), 64)
-				return n
-			}
-		}
-		return 0
-	}
-	return fmt.Sprintf("%4.0f MB resident, %4.0f MB of heap, %6.0f goroutines, %5.0f files, %3.0f connections, %5.0f streams",
-		value("process_resident_memory_bytes")/(1<<20), value("go_memstats_heap_alloc_bytes")/(1<<20), value("go_goroutines"), value("process_open_fds"),
-		value(`ambergate_connections_open{database="store"}`)+value(`ambergate_connections_open{database="tarnhorn"}`), value(`ambergate_streams{of="users"}`)), nil
-}
-
-// profile writes where the program computes for twenty seconds.
-func (p *program) profile(path string) {
-	resp, err := http.Get("http://" + p.metrics + "/debug/pprof/profile?seconds=20")
-	if err != nil {
-		fmt.Fprintln(os.Stderr, "bench: no profile:", err)
-		return
-	}
-	defer resp.Body.Close()
-	f, err := os.Create(path)
-	if err == nil {
-		_, err = io.Copy(f, resp.Body)
-		_ = f.Close()
-	}
-	if err != nil {
-		fmt.Fprintln(os.Stderr, "bench: no profile:", err)
-	}
-}
-
-// cpu tells how long the program has computed (Linux, proc(5), in hundredths of a second).
-func (p *program) cpu() (time.Duration, error) {
-	text, err := os.ReadFile(fmt.Sprintf("/proc/%d/stat", p.cmd.Process.Pid))
-	if err != nil {
-		return 0, fmt.Errorf("read what the program has computed: %w", err)
-	}
-	fields := strings.Fields(string(text[bytes.LastIndexByte(text, ')')+1:]))
-	user, _ := strconv.Atoi(fields[11])
-	system, _ := strconv.Atoi(fields[12])
-	return time.Duration(user+system) * 10 * time.Millisecond, nil
-}
-
 // comeIn makes people, and lets them sign in and open their two tabs, a few at a time.
-func comeIn(ctx context.Context, up *stage.Stage, p *program, n int) ([]*person, error) {
+func comeIn(ctx context.Context, up *stage.Stage, p *alone.Program, n int) ([]*person, error) {
 	all := make([]*person, n)
 	meant, err := onCabins(ctx, up)
 	if err != nil {
@@ -302,7 +195,7 @@ type person struct {
 	failed    map[string]int
 }
 
-func newPerson(ctx context.Context, up *stage.Stage, p *program, transport *http.Transport, i int) (*person, error) {
+func newPerson(ctx context.Context, up *stage.Stage, p *alone.Program, transport *http.Transport, i int) (*person, error) {
 	login := fmt.Sprintf("people%d", i)
 	if err := up.Store.CreateAccount(ctx, store.Account{ID: "a_" + login, Login: login, Name: "Worker"}, login); err != nil {
 		return nil, err
@@ -321,12 +214,12 @@ func newPerson(ctx context.Context, up *stage.Stage, p *program, transport *http
 	if err != nil {
 		return nil, err
 	}
-	where, err := url.Parse("http://" + p.address)
+	where, err := url.Parse("http://" + p.Address)
 	if err != nil {
 		return nil, fmt.Errorf("read an address: %w", err)
 	}
 	jar.SetCookies(where, []*http.Cookie{{Name: base.SessionCookie, Value: in.Token, Path: "/"}})
-	one := &person{base: "http://" + p.address, client: &http.Client{Jar: jar, Transport: transport}, i: i, took: map[string][]float64{}, failed: map[string]int{}}
+	one := &person{base: "http://" + p.Address, client: &http.Client{Jar: jar, Transport: transport}, i: i, took: map[string][]float64{}, failed: map[string]int{}}
 	watched := "/inspections" // by which they are called up
 	if i%10 == 0 {
 		watched = fmt.Sprintf("/drive-room?lift=%d", 1+i%3) // where something changes ten times a second
