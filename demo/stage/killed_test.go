@@ -85,6 +85,20 @@ func (p *program) start(armed string) {
 	p.t.Error("the program does not answer")
 }
 
+// ready waits until it says that it is.
+func (p *program) ready() {
+	for range 3000 {
+		if resp, err := http.Get("http://" + p.address + "/readyz"); err == nil {
+			_ = resp.Body.Close()
+			if resp.StatusCode == http.StatusOK {
+				return
+			}
+		}
+		time.Sleep(10 * time.Millisecond)
+	}
+	p.t.Error("the program is not ready")
+}
+
 // kill kills it, if it lives, and waits for its end.
 func (p *program) kill() {
 	p.mu.Lock()
