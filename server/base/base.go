@@ -62,7 +62,7 @@ type Base struct {
 	Downloads *Shares
 	Streams   *Shares
 	Metrics   *metrics.Metrics
-	Replicas  bool // some database has one
+	Replicas  bool        // some database has one
 	hears     atomic.Bool // what others change
 	ending    chan struct{}
 	leaving   chan struct{}

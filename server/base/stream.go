@@ -3,6 +3,7 @@ package base
 import (
 	"encoding/json"
 	"fmt"
+	"math/rand/v2"
 	"net/http"
 	"sync"
 	"time"
@@ -20,6 +21,12 @@ const (
 	OpenEvery      = time.Minute
 )
 
+// After how long a browser opens a stream anew that was lost.
+const (
+	comeBackFrom   = 200 * time.Millisecond
+	comeBackWithin = 600 * time.Millisecond
+)
+
 // Stream writes server-sent events; several may write to one.
 type Stream struct {
 	c  *gin.Context
@@ -32,6 +39,9 @@ func NewStream(c *gin.Context) Stream {
 	h.Set("Content-Type", "text/event-stream")
 	h.Set("X-Accel-Buffering", "no")
 	c.Writer.WriteHeader(http.StatusOK)
+	// A browser whose server has gone comes back at another one soon, and not all of them at once.
+	again := comeBackFrom + rand.N(comeBackWithin)
+	_, _ = fmt.Fprintf(c.Writer, "retry: %d\n\n", again.Milliseconds()) // who has gone already is noticed by the next word
 	c.Writer.Flush()
 	return Stream{c, &sync.Mutex{}}
 }
