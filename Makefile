@@ -53,19 +53,14 @@ generate:
 	go generate ./schema
 	npm --prefix web run --silent types
 
+# What is printed is kept in bench/last.log, from which the table of the budgets at its end is made.
 bench: build
-	go test -run '^$$' -bench . -benchmem ./bench/...
-	go run ./bench/http
-	go run ./bench/rows
-	go run ./bench/steps
-	go run ./bench/worst
-	go run ./bench/structure
-	go run ./bench/deep
-	go run ./bench/streams
-	go run ./bench/tags
-	go run ./bench/large/measure
-	go run ./bench/wholemap
-	cd e2e && node ../bench/browser/measure.mjs
+	@set -o pipefail; { \
+	  go test -run '^$$' -bench . -benchmem ./bench/... && \
+	  for one in http people rows steps worst structure deep streams tags large/measure wholemap year; do echo; echo "== $$one"; go run ./bench/$$one || exit 1; done && \
+	  echo && echo "== browser" && (cd e2e && node ../bench/browser/measure.mjs); \
+	} 2>&1 | tee bench/last.log
+	@go run ./bench/budgets bench/last.log
 
 pictures: build
 	npm --prefix e2e run --silent pictures
