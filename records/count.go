@@ -1,6 +1,7 @@
 package records
 
 import (
+	"cmp"
 	"context"
 	"fmt"
 	"strings"
@@ -8,7 +9,7 @@ import (
 	"ambergate/core/ask"
 )
 
-// countBound is how far a list is counted exactly.
+// countBound is how far a list is counted exactly where the query does not say.
 const countBound = 10_000
 
 // Count counts what a query finds, exactly up to a bound. With a cursor it counts what lies
@@ -40,11 +41,12 @@ func (r *Reader) preparedCount(q ask.Query) (asked, error) {
 	if err != nil {
 		return asked{}, err
 	}
+	bound := cmp.Or(q.Bound, countBound)
 	var parts []string
 	for _, p := range stretches {
-		parts = append(parts, fmt.Sprintf("select 1 from %s%s limit %d", strings.Join(f.from, " "), whereClause(append(p.where, where...)), countBound+1))
+		parts = append(parts, fmt.Sprintf("select 1 from %s%s limit %d", strings.Join(f.from, " "), whereClause(append(p.where, where...)), bound+1))
 	}
-	sql := fmt.Sprintf("select count(*) from (select 1 from ((%s)) s limit %d) x", strings.Join(parts, ") union all ("), countBound+1)
+	sql := fmt.Sprintf("select count(*) from (select 1 from ((%s)) s limit %d) x", strings.Join(parts, ") union all ("), bound+1)
 	var n int64
 	return asked{
 		sql: sql, args: f.args, doing: "count " + q.Table.Label, loose: true,
@@ -53,7 +55,7 @@ func (r *Reader) preparedCount(q ask.Query) (asked, error) {
 			return nil
 		},
 		done: func() ask.Answer {
-			return ask.Answer{Count: ask.Count{N: int(min(n, countBound)), More: n > countBound}}
+			return ask.Answer{Count: ask.Count{N: int(min(n, int64(bound))), More: n > int64(bound)}}
 		},
 	}, nil
 }

@@ -15,7 +15,7 @@ import (
 	"ambergate/demo"
 	"ambergate/schema"
 	"ambergate/server/administer"
-	"ambergate/server/base"
+	"ambergate/server/bounds"
 	"ambergate/store"
 )
 
@@ -130,7 +130,7 @@ func TestAFileIsLookedAtAndImportedOverHTTP(t *testing.T) {
 			t.Errorf("%s: %+v", what, problem)
 		}
 	}
-	p.refused("POST", "/api/imports", `{"format":1,"entities":{"project":{"kind":"project","title":"`+strings.Repeat("x", int(base.Usual.File))+`"}}}`, http.StatusRequestEntityTooLarge, "too-large")
+	p.refused("POST", "/api/imports", `{"format":1,"entities":{"project":{"kind":"project","title":"`+strings.Repeat("x", int(bounds.Usual.File))+`"}}}`, http.StatusRequestEntityTooLarge, "too-large")
 	if after, err := up.Store.Projects(t.Context()); err != nil || len(after) != len(before) {
 		t.Errorf("something is left of what was refused: %d, %d", len(before), len(after))
 	}

@@ -13,6 +13,7 @@ import (
 	"ambergate/api"
 	front "ambergate/server"
 	"ambergate/server/base"
+	"ambergate/server/bounds"
 )
 
 func TestItIsReadyUntilItLeaves(t *testing.T) {
@@ -96,7 +97,7 @@ func TestRequestsAreNamed(t *testing.T) {
 // Each limit, reached on purpose: a clear no, and what is within it goes on.
 func TestLimitsAreSaidWhereTheyAre(t *testing.T) {
 	h := handlerWith(t, func(c *base.Config) {
-		c.Limits = base.Limits{Body: 2000, Streams: 2, Places: 3, Edits: 8, Answer: 5 * time.Second}
+		c.Limits = bounds.Limits{Body: 2000, Streams: 2, Places: 3, Edits: 8, Answer: 5 * time.Second}
 	})
 	srv := httptest.NewServer(h)
 	defer srv.Close()
@@ -166,7 +167,7 @@ func TestLimitsAreSaidWhereTheyAre(t *testing.T) {
 		return status == http.StatusOK
 	})
 	_ = open[1].Body.Close()
-	if wrong := (base.Limits{Edits: -1, Answer: -time.Second}).Wrong(); len(wrong) != 2 {
+	if wrong := (bounds.Limits{Edits: -1, Answer: -time.Second}).Wrong(); len(wrong) != 2 {
 		t.Errorf("%v", wrong)
 	}
 }

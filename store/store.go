@@ -7,6 +7,7 @@ import (
 	"embed"
 	"errors"
 	"fmt"
+	"time"
 
 	_ "ambergate/core/kinds"
 	"ambergate/database"
@@ -73,7 +74,7 @@ func (s *Store) migrate(ctx context.Context, dsn string) error {
 		return fmt.Errorf("prepare the migrations: %w", err)
 	}
 	defer conn.Release()
-	if _, err := conn.Exec(ctx, `select pg_advisory_lock($1)`, migrating); err != nil {
+	if err := taken(ctx, conn); err != nil {
 		return fmt.Errorf("wait for another program that brings the store up to date: %w", err)
 	}
 	defer func() {
@@ -93,6 +94,25 @@ func (s *Store) migrate(ctx context.Context, dsn string) error {
 		return fmt.Errorf("bring the store to its newest structure: %w", err)
 	}
 	return nil
+}
+
+// takenEvery is how often it is asked for the lock.
+const takenEvery = 50 * time.Millisecond
+
+// taken waits for the lock of migrations, by asking again and again: a statement that waits for it would be waited for by
+// indexes that are made concurrently.
+func taken(ctx context.Context, conn *pgxpool.Conn) error {
+	for {
+		var got bool
+		if err := conn.QueryRow(ctx, `select pg_try_advisory_lock($1)`, migrating).Scan(&got); err != nil || got {
+			return err
+		}
+		select {
+		case <-ctx.Done():
+			return ctx.Err()
+		case <-time.After(takenEvery):
+		}
+	}
 }
 
 // refuseNewer keeps a program from a store that a newer one has changed: it would not know what it writes over.

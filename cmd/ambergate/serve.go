@@ -21,6 +21,7 @@ import (
 	"ambergate/records"
 	"ambergate/server"
 	"ambergate/server/base"
+	"ambergate/server/bounds"
 	"ambergate/store"
 )
 
@@ -85,7 +86,7 @@ type serveOptions struct {
 	logs, logLevel           string
 	cert, certKey            string
 	drain                    time.Duration
-	limits                   base.Limits
+	limits                   bounds.Limits
 	records, plants, proxies []string
 	secure                   bool
 	plantsAt                 map[string]plant.Settings // by name, wherever they were said

@@ -17,6 +17,7 @@ import (
 	"ambergate/database"
 	"ambergate/plant"
 	"ambergate/server/base"
+	"ambergate/server/bounds"
 )
 
 // settings is the configuration as a file (YAML) says it. What flags or the environment say goes before it.
@@ -35,7 +36,7 @@ type settings struct {
 	Cert    string                   `yaml:"tls-cert"`        // certificate to serve over TLS with, a file
 	CertKey string                   `yaml:"tls-key"`         // its key, a file
 	Drain   string                   `yaml:"drain"`           // how long it answers after it was told to end
-	Limits  base.Limits              `yaml:"limits"`          // what it takes and does at the most
+	Limits  bounds.Limits            `yaml:"limits"`          // what it takes and does at the most
 	TLS     bool                     `yaml:"behind-tls"`      // browsers reach it over TLS
 	Proxies []string                 `yaml:"trusted-proxies"` // whose word is taken for where a request comes from
 }

@@ -11,6 +11,8 @@ import (
 type Streamer interface {
 	// Each calls a function with each record of a query, in order, until it fails.
 	Each(ctx context.Context, q Query, each func(*Row) error) error
+	// Count counts what a query finds, up to its bound.
+	Count(ctx context.Context, q Query) (Count, error)
 }
 
 // Sort is one part of the order of a screen's list.
@@ -55,6 +57,7 @@ type Query struct {
 	Match []Match  // all must hold
 	Order []Sort   // the key is added as the last
 	Limit int
+	Bound int    // how far it is counted exactly; 0: as is usual
 	After string // cursor that reading goes on from; "" for the start, or with Back for the end
 	Back  bool   // the records before the cursor, those nearest to it; still given in the list's order
 	// Except leaves out the record of a key.

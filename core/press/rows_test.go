@@ -180,7 +180,7 @@ func TestAListIsExportedAsItIsSeen(t *testing.T) {
 	s := stand.New(t, "")
 	s.Data.Rows["t_defects"]["1"]["f_code"] = cond.String("=1+1")
 	var lines []string
-	err := element.Export(t.Context(), s.MustOpen(t, s.Mira, "defects?~sort=code"), s.Data, "e_list", func(cells []string) error {
+	err := element.Export(t.Context(), s.MustOpen(t, s.Mira, "defects?~sort=code"), s.Data, "e_list", 1000, func(cells []string) error {
 		lines = append(lines, strings.Join(cells, ";"))
 		return nil
 	})
@@ -188,11 +188,16 @@ func TestAListIsExportedAsItIsSeen(t *testing.T) {
 		t.Errorf("%q, %v", lines, err)
 	}
 	full := errors.New("the disk is full")
-	if err := element.Export(t.Context(), s.MustOpen(t, s.Mira, "defects"), s.Data, "e_list", func([]string) error { return full }); !errors.Is(err, full) {
+	if err := element.Export(t.Context(), s.MustOpen(t, s.Mira, "defects"), s.Data, "e_list", 1000, func([]string) error { return full }); !errors.Is(err, full) {
 		t.Errorf("an error while writing: %v", err)
 	}
+	begun := false
+	err = element.Export(t.Context(), s.MustOpen(t, s.Mira, "defects"), s.Data, "e_list", 2, func([]string) error { begun = true; return nil })
+	if stand.Code(err) != "too-long" || begun {
+		t.Errorf("three rows where two may be: %v, begun %v", err, begun)
+	}
 	nobody := &ask.User{ID: "v", Name: "V", Roles: map[string]bool{"r_vis": true}}
-	if err := element.Export(t.Context(), s.MustOpen(t, nobody, "defects"), s.Data, "e_list", func([]string) error { return nil }); stand.Code(err) != "no-element" {
+	if err := element.Export(t.Context(), s.MustOpen(t, nobody, "defects"), s.Data, "e_list", 1000, func([]string) error { return nil }); stand.Code(err) != "no-element" {
 		t.Errorf("without the right: %v", err)
 	}
 }

@@ -58,6 +58,6 @@ var breaks = []oneBreak{
 	// What is asked and brought.
 	{"null stands nowhere in a document", "core/project/legal.go", `case 'n':`, `case 0:`, "./core/project ./core/check", "."},
 	{"an address asks for no more than anybody needs", "core/place/limits.go", `len(strings.Fields(p.Find)) > MaxWords`, `false`, "./core/place", "."},
-	{"a person has a share", "server/base/shares.go", `own = &share{places: make(chan struct{}, s.most)}`, `own = &share{places: make(chan struct{}, 1000)}`, "./server/base", "."},
+	{"a person has a share", "server/bounds/shares.go", `own = &share{places: make(chan struct{}, s.most)}`, `own = &share{places: make(chan struct{}, 1000)}`, "./server/bounds", "."},
 	{"drawings only show", "server/build/svg.go", `case strings.HasPrefix(name, "on"):`, `case false:`, "./server/build", "."},
 }

@@ -33,7 +33,7 @@ var refusalStatus = map[string]int{
 	"no-plant": http.StatusUnprocessableEntity, "plant-untrusted": http.StatusUnprocessableEntity, "plant-changed": http.StatusUnprocessableEntity, "plant-trusts-not": http.StatusUnprocessableEntity, "plant-offers-not": http.StatusUnprocessableEntity, "plant-refused": http.StatusUnprocessableEntity, "no-namespace": http.StatusUnprocessableEntity,
 	"stale": http.StatusConflict, "draft-taken": http.StatusConflict, "in-use": http.StatusConflict, "too-many": http.StatusConflict, "name-taken": http.StatusConflict, "sealed": http.StatusConflict, "not-empty": http.StatusConflict, "press-reused": http.StatusConflict, "place-left": http.StatusConflict, "taken-out": http.StatusConflict, "rewired": http.StatusConflict, "pending": http.StatusConflict, "seen-otherwise": http.StatusConflict, "let-go": http.StatusConflict, "nothing": http.StatusConflict,
 	"not-ready": http.StatusConflict, "edited-meanwhile": http.StatusConflict, "changed-since": http.StatusConflict, "taken-back": http.StatusConflict, "no-leader": http.StatusConflict, "leader-away": http.StatusServiceUnavailable, "no-release": http.StatusNotFound, "no-edit": http.StatusNotFound,
-	"too-large": http.StatusRequestEntityTooLarge, "blocked": http.StatusTooManyRequests, "busy": http.StatusTooManyRequests, "too-much": http.StatusBadRequest, "sign-in": http.StatusUnauthorized, "signed-out": http.StatusUnauthorized,
+	"too-large": http.StatusRequestEntityTooLarge, "too-long": http.StatusUnprocessableEntity, "blocked": http.StatusTooManyRequests, "busy": http.StatusTooManyRequests, "too-much": http.StatusBadRequest, "sign-in": http.StatusUnauthorized, "signed-out": http.StatusUnauthorized,
 }
 
 // logKey is where a request keeps who logs for it.
@@ -69,6 +69,9 @@ func Fail(c *gin.Context, err error) {
 	}
 	c.Abort()
 	problem.Request = OrNil(c.GetString(nameKey))
+	if problem.Code == "internal" && problem.Request != nil {
+		problem.Then = Ptr("Try again. It was logged as " + *problem.Request + ".")
+	}
 	if !c.Writer.Written() {
 		c.JSON(status, problem)
 	}

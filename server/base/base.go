@@ -12,6 +12,7 @@ import (
 	"ambergate/plant"
 	"ambergate/plant/certificate"
 	"ambergate/records"
+	"ambergate/server/bounds"
 	"ambergate/server/fleet"
 	"ambergate/server/metrics"
 	"ambergate/store"
@@ -29,7 +30,7 @@ type Config struct {
 	Cookies     Cookies
 	Told        pgx.QueryTracer // of every statement over connections that are added; nil: nobody
 	Issuer      *Issuer         // of OpenID Connect, by which people may sign in too; nil: none
-	Limits      Limits          // the zero value: those that are usual
+	Limits      bounds.Limits   // the zero value: those that are usual
 	Key         []byte          // that all servers over the store have; nil: one of this program alone
 	Fleet       *fleet.Fleet    // the servers over the store; nil: this one is alone
 	Proxies     []string        // addresses or networks of proxies whose word is taken for where a request comes from; none: nobody's
@@ -58,9 +59,9 @@ type Base struct {
 	Presence  *Presence
 	CalledUp  *Watchers // tabs that want to know that something was called up, or ended
 	Changes   *Changes
-	Calls     *Shares
-	Downloads *Shares
-	Streams   *Shares
+	Calls     *bounds.Shares
+	Downloads *bounds.Shares
+	Streams   *bounds.Shares
 	Metrics   *metrics.Metrics
 	Replicas  bool        // some database has one
 	hears     atomic.Bool // what others change
@@ -73,8 +74,8 @@ func New(c Config) *Base {
 	if c.Now == nil {
 		c.Now = time.Now
 	}
-	c.Limits = c.Limits.filled()
-	b := &Base{Config: c, Edits: NewWatchers(), Presence: &Presence{NewWatchers(), c.Store, c.Fleet.Name(), c.Log}, CalledUp: NewWatchers(), Changes: newChanges(), ending: make(chan struct{}), leaving: make(chan struct{}), Calls: newShares(c.Limits.Calls), Downloads: newShares(c.Limits.Downloads), Streams: newShares(c.Limits.Streams), Metrics: metrics.New()}
+	c.Limits = c.Limits.Filled()
+	b := &Base{Config: c, Edits: NewWatchers(), Presence: &Presence{NewWatchers(), c.Store, c.Fleet.Name(), c.Log}, CalledUp: NewWatchers(), Changes: newChanges(), ending: make(chan struct{}), leaving: make(chan struct{}), Calls: bounds.NewShares(c.Limits.Calls), Downloads: bounds.NewShares(c.Limits.Downloads), Streams: bounds.NewShares(c.Limits.Streams), Metrics: metrics.New()}
 	for _, r := range c.Records {
 		b.Replicas = b.Replicas || r.Replicated()
 	}

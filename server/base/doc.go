@@ -1,7 +1,7 @@
 // Package base is what both sides of the server stand on.
 //
 //   - base.go: what it works with
-//   - apps.go, others.go: compiled projects and their drafts; other projects
+//   - apps.go, drafts.go, others.go: compiled projects and their drafts; other projects
 //   - earlier.go: a draft as it was some edits ago
 //   - sessions.go: who asks
 //   - connections.go: what applications are connected to, of the configuration and added in the program
@@ -14,8 +14,6 @@
 //   - log.go: who did what
 //   - ids.go: new ids
 //   - cookies.go, seen.go: the cookies; how far a database was when somebody changed something in it
-//   - limits.go: what the program takes and does at the most
-//   - shares.go, rates.go: how much one person may have under way, and do in a minute
 //   - hints.go: what other servers change
 //   - pass.go: what the server that leads does for this one
 //   - changes.go: how many presses changed records

@@ -7,6 +7,7 @@ import (
 	_ "ambergate/core/kinds"
 	"ambergate/server/answer"
 	"ambergate/server/base"
+	"ambergate/server/bounds"
 	"ambergate/store"
 )
 
@@ -72,8 +73,8 @@ func In[Req, Resp any](s *Side, c *gin.Context, slug string, run func(b *Buildin
 // Side answers what the builder's side calls.
 type Side struct {
 	*base.Base
-	edits *base.Rates // of each builder
+	edits *bounds.Rates // of each builder
 }
 
 // New makes the builder's side of a server.
-func New(b *base.Base) *Side { return &Side{Base: b, edits: base.NewRates(b.Limits.Edits)} }
+func New(b *base.Base) *Side { return &Side{Base: b, edits: bounds.NewRates(b.Limits.Edits)} }

@@ -23,9 +23,6 @@ import (
 // csvFlush is after how many rows what was written is sent.
 const csvFlush = 500
 
-// errTooMany ends a list that is longer than any that is sent whole: nobody is to take a part for it.
-var errTooMany = errors.New("the list is longer than what is sent whole (limits: rows)")
-
 // GetCsv sends a whole list as the user sees it, from one state of the database. Once it has begun
 // an error breaks the connection, so that nobody takes a part for the whole.
 func (s *Side) GetCsv(c *gin.Context, slug string, params api.GetCsvParams) {
@@ -63,7 +60,7 @@ func (v *Visit) writeCSV(c *gin.Context, o *use.Opening, from *records.Reader, i
 	w := csv.NewWriter(c.Writer)
 	w.UseCRLF = true
 	n := 0
-	err := element.Export(c, o, from, id, func(cells []string) error {
+	err := element.Export(c, o, from, id, v.server.Limits.Rows, func(cells []string) error {
 		if !*begun {
 			*begun = true
 			untilRead(c)
@@ -74,10 +71,7 @@ func (v *Visit) writeCSV(c *gin.Context, o *use.Opening, from *records.Reader, i
 		if err := w.Write(cells); err != nil {
 			return err
 		}
-		if n++; n > v.server.Limits.Rows {
-			return errTooMany
-		}
-		if n%csvFlush == 0 {
+		if n++; n%csvFlush == 0 {
 			w.Flush()
 			untilRead(c)
 		}

@@ -3,7 +3,7 @@
 //   - side.go, visit.go: one request of a user, up to the place on the trail
 //   - open.go, along.go, layers.go: opening a place, going along the trail, what lies over a place
 //   - display.go: unattended displays, and rounds of screens
-//   - used.go: how often ways are pressed
+//   - used.go: how often ways are pressed, and what came of it
 //   - press.go, target.go: a press, from its claim to the place that it leads to
 //   - callups.go: screens that the plant calls up
 //   - holds.go: buttons that act as long as they are held

@@ -43,21 +43,6 @@ func (s *Side) Press(c *gin.Context, slug string) {
 	})
 }
 
-// notePress counts what a press came to.
-func (s *Side) notePress(out *api.PressResult, err error) {
-	switch {
-	case errors.Is(err, answer.ErrAnswered): // the server that did it counts it
-	case err != nil:
-		_, problem := answer.Describe(err)
-		s.Metrics.Press(problem.Code)
-	default:
-		s.Metrics.Press(out.Kind)
-		if out.Shown != nil && out.Kind == "moved" {
-			s.Metrics.Went()
-		}
-	}
-}
-
 // errAsk rolls back a press that turned out to need an answer first.
 var errAsk = errors.New("the press asks first")
 

@@ -2,9 +2,12 @@ package use
 
 import (
 	"context"
+	"errors"
 	"sync"
 	"time"
 
+	"ambergate/api"
+	"ambergate/server/answer"
 	"ambergate/server/base"
 	"ambergate/store"
 )
@@ -78,4 +81,19 @@ func (v *Visit) countPress(screen, element, trigger string) {
 		trigger, _ = e.GateOn("")
 	}
 	v.server.used.add(v.project, screen, element, trigger)
+}
+
+// notePress counts what a press came to.
+func (s *Side) notePress(out *api.PressResult, err error) {
+	switch {
+	case errors.Is(err, answer.ErrAnswered): // the server that did it counts it
+	case err != nil:
+		_, problem := answer.Describe(err)
+		s.Metrics.Press(problem.Code)
+	default:
+		s.Metrics.Press(out.Kind)
+		if out.Shown != nil && out.Kind == "moved" {
+			s.Metrics.Went()
+		}
+	}
 }

@@ -2,6 +2,7 @@ package element
 
 import (
 	"context"
+	"fmt"
 	"strings"
 
 	"ambergate/core/ask"
@@ -11,8 +12,8 @@ import (
 )
 
 // Export writes a list as the user sees it, whole: its headings, then row by row. Texts that a
-// spreadsheet would take for a formula are made harmless.
-func Export(ctx context.Context, o *use.Opening, from ask.Streamer, element string, write func([]string) error) error {
+// spreadsheet would take for a formula are made harmless. A list of more rows than most is refused before anything is written.
+func Export(ctx context.Context, o *use.Opening, from ask.Streamer, element string, most int, write func([]string) error) error {
 	e := o.ListAt(element)
 	if e == nil || !o.Rights.On(e.Listing().Table).View {
 		return ask.Refuse("no-element", "This list is not on the screen any more.", "Load the screen again.")
@@ -25,7 +26,14 @@ func Export(ctx context.Context, o *use.Opening, from ask.Streamer, element stri
 	if err != nil {
 		return err
 	}
-	q.Limit = 0
+	q.Limit, q.Bound = 0, most
+	all, err := from.Count(ctx, q)
+	if err != nil {
+		return err
+	}
+	if all.More || all.N > most {
+		return ask.Refuse("too-long", fmt.Sprintf("This list has more than %d rows; so many are not sent whole.", most), "Narrow it, and take it in parts.")
+	}
 	var heads []string
 	var columns []*project.ListColumn
 	for _, c := range project.Ordered(spec.Columns) {

@@ -1,4 +1,4 @@
-package base
+package bounds
 
 import (
 	"context"
@@ -24,17 +24,24 @@ type share struct {
 	users  int // that have a place or wait for one
 }
 
-func newShares(most int) *Shares { return &Shares{most: most, of: map[string]*share{}} }
+// NewShares gives each so many at once.
+func NewShares(most int) *Shares { return &Shares{most: most, of: map[string]*share{}} }
 
-// Now takes a place of a person's for something that lasts; a *Refusal where none is free.
-func (s *Shares) Now(person string) (leave func(), err error) {
-	s.mu.Lock()
-	defer s.mu.Unlock()
+// own gives the share of a person; the lock is held.
+func (s *Shares) own(person string) *share {
 	own := s.of[person]
 	if own == nil {
 		own = &share{places: make(chan struct{}, s.most)}
 		s.of[person] = own
 	}
+	return own
+}
+
+// Now takes a place of a person's for something that lasts; a *Refusal where none is free.
+func (s *Shares) Now(person string) (leave func(), err error) {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	own := s.own(person)
 	if own.users >= s.most {
 		return nil, &ask.Refusal{Code: "busy", What: "You have as many windows open here as one may.", Then: "Close some of them; what is shown here does not change by itself until then."}
 	}
@@ -51,11 +58,7 @@ func (s *Shares) Now(person string) (leave func(), err error) {
 // Enter takes a place of a person's, waiting a while for one; a *Refusal where there is none by then.
 func (s *Shares) Enter(ctx context.Context, person string) (leave func(), err error) {
 	s.mu.Lock()
-	own := s.of[person]
-	if own == nil {
-		own = &share{places: make(chan struct{}, s.most)}
-		s.of[person] = own
-	}
+	own := s.own(person)
 	own.users++
 	s.mu.Unlock()
 	gone := func() {

@@ -1,4 +1,4 @@
-package base
+package bounds
 
 import (
 	"context"
@@ -12,7 +12,7 @@ import (
 )
 
 func TestNobodyHasMoreUnderWayThanTheirShare(t *testing.T) {
-	s := newShares(3)
+	s := NewShares(3)
 	var now, most atomic.Int64
 	var wait sync.WaitGroup
 	for range 40 {
@@ -42,7 +42,7 @@ func TestNobodyHasMoreUnderWayThanTheirShare(t *testing.T) {
 }
 
 func TestWhoWaitsInVainIsToldSoAndOthersAreNot(t *testing.T) {
-	s := newShares(1)
+	s := NewShares(1)
 	leave, err := s.Enter(t.Context(), "greedy")
 	if err != nil {
 		t.Fatal(err)

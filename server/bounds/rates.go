@@ -1,4 +1,4 @@
-package base
+package bounds
 
 import (
 	"sync"

@@ -1,4 +1,4 @@
-package base
+package bounds
 
 import "time"
 
@@ -36,7 +36,8 @@ func (l Limits) Wrong() (out []string) {
 	return out
 }
 
-func (l Limits) filled() Limits {
+// Filled gives them with what is usual in the place of zeros.
+func (l Limits) Filled() Limits {
 	or(&l.Body, Usual.Body)
 	or(&l.Picture, Usual.Picture)
 	or(&l.Clip, Usual.Clip)
