@@ -21,9 +21,8 @@ func TestTrendsGoOnOverARestart(t *testing.T) {
 		}
 	}
 	k := recorded.New(up.Server.Base)
-	k.Once(t.Context(), true)
 	until(t, "it is kept", func() bool {
-		k.Once(t.Context(), false)
+		k.Once(t.Context(), true) // a busy database may not have answered the time before
 		kept, err := up.Store.SamplesOf(t.Context(), "ropeway", node, now)
 		return err == nil && len(kept.At) > 0 && kept.At[0] >= now.UnixMilli()
 	})
