@@ -136,7 +136,7 @@ func TestStartingAgainKeepsEverything(t *testing.T) {
 	}
 	before := number(t, `select count(*) from tarnhorn.defects`)
 	is, err := up.Store.ProjectState(context.Background(), demo.ProjectID)
-	if err != nil || is.Seq < 0 || is.Released != 1 {
+	if err != nil || is.Seq < 0 || is.Released < 1 { // other tests release it again
 		t.Errorf("the project is at %d, release %d (%v)", is.Seq, is.Released, err)
 	}
 	if number(t, `select count(*) from tarnhorn.defects`) != before {

@@ -40,7 +40,12 @@ func (b *Base) ToLeader(c *gin.Context, body any) error {
 		return noLeader(lost)
 	}
 	// It may have been done: what is asked again with the same id is done once.
-	return &ask.Refusal{Cause: lost, Code: "leader-away", What: "The server that talks to the plant does not answer.", Then: "This goes on by itself when another one does."}
+	return LeaderAway(lost)
+}
+
+// LeaderAway is the answer to what may have been done by a server that does not answer: it is asked again.
+func LeaderAway(why error) error {
+	return &ask.Refusal{Cause: why, Code: "leader-away", What: "The server that talks to the plant does not answer.", Then: "This goes on by itself when another one does."}
 }
 
 func noLeader(why error) error {

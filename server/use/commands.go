@@ -81,6 +81,23 @@ func (v *Visit) send(ctx context.Context, req api.PressRequest, at *store.Standi
 	return out, nil
 }
 
+// sentBefore tells the no of a press that cannot be passed on, unless something of it was sent by a server that is gone:
+// then it is asked for again, until one tells what came of it.
+func (v *Visit) sentBefore(ctx context.Context, press string, no error) error {
+	var refused *ask.Refusal
+	if !errors.As(no, &refused) || refused.Code != "no-leader" {
+		return no
+	}
+	logged, err := v.server.Store.Commands(ctx, press)
+	if err != nil {
+		return err
+	}
+	if len(logged) > 0 {
+		return base.LeaderAway(no)
+	}
+	return no
+}
+
 func (v *Visit) sendOne(ctx context.Context, req api.PressRequest, at *store.Standing, pos int, w press.TagWrite) error {
 	var state, reason string
 	st, press := v.server.Store, req.Press
