@@ -202,6 +202,11 @@ func (s *Server) bounded(c *gin.Context) {
 	}
 	ctx, cancel := context.WithTimeout(c.Request.Context(), s.Limits.Answer)
 	defer cancel()
+	if s.Fleet != nil { // cut off from the store: asked again, another server answers
+		if heard := s.Fleet.Heard(); heard.Err() == nil {
+			defer context.AfterFunc(heard, cancel)()
+		}
+	}
 	c.Request = c.Request.WithContext(ctx)
 	c.Next()
 }

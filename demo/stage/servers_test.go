@@ -479,7 +479,7 @@ func TestThreeServersEachEndedInTurn(t *testing.T) {
 	if testing.Short() {
 		t.Skip("takes long")
 	}
-	rounds, cutFor := 1, 8*time.Second
+	rounds, cutFor := 1, 12*time.Second
 	if os.Getenv(serversVariable) != "" {
 		rounds, cutFor = 4, 30*time.Second
 	}

@@ -19,6 +19,7 @@ const (
 	beatWithin  = time.Second
 	believed    = store.Lead - 300*time.Millisecond
 	forgetEvery = 20 // beats
+	lostAfter   = 2  // words without an answer
 )
 
 // Fleet is this server among those over the same store. A nil one is alone, and leads always.
@@ -37,7 +38,10 @@ type Fleet struct {
 	direct  bool
 	leader  string // where the leading server is reached
 	turn    chan struct{}
-	settled int64 // the number that it has settled for
+	settled int64           // the number that it has settled for
+	missed  int             // words that the store did not answer, one after the other
+	heard   context.Context // ends when the store is lost from sight
+	lose    context.CancelFunc
 }
 
 // Options says what a server is among the others.
@@ -54,6 +58,7 @@ type Options struct {
 func New(o Options) *Fleet {
 	f := &Fleet{store: o.Store, log: o.Log, beat: store.Beat{Name: o.Name, Address: o.Address, Version: o.Version, Fresh: true}, key: identity(o.Key), turn: make(chan struct{})}
 	f.client = f.peerClient()
+	f.heard, f.lose = context.WithCancel(context.Background())
 	return f
 }
 
@@ -118,6 +123,14 @@ func (f *Fleet) Direct() bool {
 	return f.direct
 }
 
+// Heard gives a context that ends when the store is lost from sight: what waits for it would wait for nothing, while other
+// servers may see it. It is another one when the store is back.
+func (f *Fleet) Heard() context.Context {
+	f.mu.Lock()
+	defer f.mu.Unlock()
+	return f.heard
+}
+
 // Turn gives a channel that is closed when it may be another one that leads.
 func (f *Fleet) Turn() <-chan struct{} {
 	f.mu.Lock()
@@ -176,6 +189,9 @@ func (f *Fleet) say(ctx context.Context) error {
 	f.mu.Lock()
 	begins := led.Number != 0 && led.Number != f.settled
 	changed := led.Number != f.number || (led.Number == 0 && (f.direct || f.leader != led.Address))
+	if f.missed = 0; f.heard.Err() != nil {
+		f.heard, f.lose = context.WithCancel(context.Background())
+	}
 	f.number, f.until = led.Number, began.Add(believed)
 	f.direct = led.Number != 0
 	f.leader = led.Address
@@ -205,6 +221,9 @@ func (f *Fleet) say(ctx context.Context) error {
 // unheard notes that the store does not answer.
 func (f *Fleet) unheard(err error) {
 	f.mu.Lock()
+	if f.missed++; f.missed >= lostAfter {
+		f.lose()
+	}
 	led := f.number != 0 && !time.Now().Before(f.until)
 	if led {
 		f.number = 0
