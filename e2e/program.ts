@@ -18,7 +18,9 @@ export interface Program {
  * Each worker has a program of its own, with fresh demo data, for all the spec files that it runs: tests
  * of one file run one after the other, those of another see nothing of them.
  */
-export const test = base.extend<object, { program: Program }>({
+export const test = base.extend<object, { program: Program; alone: boolean }>({
+  // A file that leaves much behind has a program that no other file sees: `test.use({ alone: true })`.
+  alone: [false, { scope: 'worker', option: true }],
   program: [
     // biome-ignore lint/correctness/noEmptyPattern: how fixtures say that they need no other
     async ({}, use, { parallelIndex, workerIndex }) => {
