@@ -1,7 +1,7 @@
 // Package alone runs a measurement over a demo of its own, which is thrown away after it.
 //
 //   - alone.go: the frame of every such command
-//   - program.go: the program as a process beside it
+//   - program.go, post.go: the program as a process beside it, and calls to it
 package alone
 
 import (

@@ -6,11 +6,8 @@ package main
 
 import (
 	"bufio"
-	"bytes"
 	"context"
-	"encoding/json"
 	"fmt"
-	"io"
 	"math/rand/v2"
 	"net/http"
 	"net/http/cookiejar"
@@ -231,23 +228,7 @@ func newPerson(ctx context.Context, up *stage.Stage, p *alone.Program, transport
 }
 
 func (one *person) post(path string, body, into any) error {
-	text, err := json.Marshal(body)
-	if err != nil {
-		return fmt.Errorf("write %s: %w", path, err)
-	}
-	resp, err := one.client.Post(one.base+path, "application/json", bytes.NewReader(text))
-	if err != nil {
-		return fmt.Errorf("call %s: %w", path, err)
-	}
-	defer resp.Body.Close()
-	answer, err := io.ReadAll(resp.Body)
-	if err != nil || resp.StatusCode >= 300 {
-		return fmt.Errorf("call %s: %d %.300s %w", path, resp.StatusCode, answer, err)
-	}
-	if into == nil {
-		return nil
-	}
-	return json.Unmarshal(answer, into)
+	return alone.Post(one.client, one.base+path, body, into)
 }
 
 // listen keeps a stream open, and opens it anew every few minutes.

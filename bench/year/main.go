@@ -5,11 +5,8 @@
 package main
 
 import (
-	"bytes"
 	"context"
-	"encoding/json"
 	"fmt"
-	"io"
 	"net/http"
 	"net/http/cookiejar"
 	"net/url"
@@ -195,20 +192,7 @@ func one(p *alone.Program, token string, i int, presses bool) (took []float64, e
 	jar.SetCookies(at, []*http.Cookie{{Name: base.SessionCookie, Value: token, Path: "/"}})
 	client := &http.Client{Jar: jar}
 	post := func(path string, body, into any) error {
-		text, err := json.Marshal(body)
-		if err != nil {
-			return fmt.Errorf("write %s: %w", path, err)
-		}
-		resp, err := client.Post(at.String()+"/api/use/tarnhorn/"+path, "application/json", bytes.NewReader(text))
-		if err != nil {
-			return fmt.Errorf("call %s: %w", path, err)
-		}
-		defer resp.Body.Close()
-		answer, err := io.ReadAll(resp.Body)
-		if err != nil || resp.StatusCode >= 300 {
-			return fmt.Errorf("call %s: %d %.300s", path, resp.StatusCode, answer)
-		}
-		return json.Unmarshal(answer, into)
+		return alone.Post(client, at.String()+"/api/use/tarnhorn/"+path, body, into)
 	}
 	var tab shown
 	if err := post("open", map[string]any{"address": "/defect?defect=107"}, &tab); err != nil {
