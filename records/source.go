@@ -19,8 +19,9 @@ type Source struct {
 	replica *replica // nil for none
 }
 
-// usual is for what people wait for.
-var usual = database.Limits{Connections: 8, Statement: "5s", Lock: "500ms", Idle: "10s"}
+// usual is for what people wait for. A server that was cut off within a press keeps nobody else from its record for longer
+// than it may do nothing there.
+var usual = database.Limits{Connections: 8, Statement: "5s", Lock: "500ms", Idle: "4s"}
 
 // forWhole is for lists that are read to their end.
 var forWhole = database.Limits{Connections: 3, Statement: "10min", Lock: "500ms", Idle: "1min"}

@@ -73,7 +73,7 @@ var ErrLastAdministrator = errors.New("nobody else administers the application")
 // such person, ErrLastAdministrator.
 func (s *Store) SetRights(ctx context.Context, by, account, projectID string, r Rights) error {
 	return s.inTx(ctx, "set the rights", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for update`, projectID); err != nil {
+		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for no key update`, projectID); err != nil {
 			return err
 		}
 		var name string

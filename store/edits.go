@@ -82,7 +82,7 @@ const takenBack = 50
 func (s *Store) takeBack(ctx context.Context, e Edit, which string, isUndo bool) (Applied, error) {
 	var done Applied
 	err := s.inTx(ctx, "take back the edit", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for update`, e.Project); err != nil {
+		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for no key update`, e.Project); err != nil {
 			return err
 		}
 		var found bool
@@ -161,7 +161,7 @@ func sentBefore(ctx context.Context, tx pgx.Tx, e Edit) (done Applied, found boo
 func apply(ctx context.Context, tx pgx.Tx, e Edit, undoes int64) (Applied, error) {
 	fault.At(fault.EditBegun)
 	var seq int64
-	if err := tx.QueryRow(ctx, `select seq from project where id = $1 for update`, e.Project).Scan(&seq); err != nil {
+	if err := tx.QueryRow(ctx, `select seq from project where id = $1 for no key update`, e.Project).Scan(&seq); err != nil {
 		return Applied{}, none(err)
 	}
 	if done, found, err := sentBefore(ctx, tx, e); found || err != nil {

@@ -54,7 +54,7 @@ func (s *Store) Edits(ctx context.Context, q HistoryQuery) ([]Made, error) {
 func (s *Store) TakeBack(ctx context.Context, e Edit, seq int64) (Applied, error) {
 	var done Applied
 	err := s.inTx(ctx, "take back the edit", func(tx pgx.Tx) error {
-		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for update`, e.Project); err != nil {
+		if _, err := tx.Exec(ctx, `select 1 from project where id = $1 for no key update`, e.Project); err != nil {
 			return err
 		}
 		var found bool

@@ -83,7 +83,7 @@ func (s *Store) PutIntoUse(ctx context.Context, r NewRelease) (int, error) {
 	var number int
 	err := s.inTx(ctx, "release the project", func(tx pgx.Tx) error {
 		var seq int64
-		if err := tx.QueryRow(ctx, `select seq from project where id = $1 for update`, r.Project).Scan(&seq); err != nil {
+		if err := tx.QueryRow(ctx, `select seq from project where id = $1 for no key update`, r.Project).Scan(&seq); err != nil {
 			return none(err)
 		}
 		err := tx.QueryRow(ctx, `select number from release where project = $1 and by = $2 and request = nullif($3, '')`, r.Project, r.By, r.Request).Scan(&number)
@@ -132,7 +132,7 @@ func (s *Store) PutIntoUse(ctx context.Context, r NewRelease) (int, error) {
 func (s *Store) EndTrial(ctx context.Context, project, by string, number int, forAll bool) error {
 	return s.inTx(ctx, "end using a release first", func(tx pgx.Tx) error {
 		var is int
-		if err := tx.QueryRow(ctx, `select trial from project where id = $1 and trial = $2 for update`, project, number).Scan(&is); err != nil {
+		if err := tx.QueryRow(ctx, `select trial from project where id = $1 and trial = $2 for no key update`, project, number).Scan(&is); err != nil {
 			return none(err)
 		}
 		detail := strconv.Itoa(number) + " taken back"

@@ -33,9 +33,13 @@ type Store struct {
 	structure int64 // the newest migration
 }
 
+// idleWithin is how long a transaction may do nothing: one whose server was cut off, or stands still, keeps others from
+// what it has locked for no longer.
+const idleWithin = "3s"
+
 // Open prepares the pool and brings the database to the newest structure.
 func Open(ctx context.Context, dsn string, cost Cost, told pgx.QueryTracer) (*Store, error) {
-	pool, err := database.Open(ctx, dsn, database.Limits{Connections: 8, Statement: "5s", Lock: "2s"}, nil, told)
+	pool, err := database.Open(ctx, dsn, database.Limits{Connections: 8, Statement: "5s", Lock: "2s", Idle: idleWithin}, nil, told)
 	if err != nil {
 		return nil, err
 	}
