@@ -20,8 +20,8 @@ func TestTheLastEditOfABuilder(t *testing.T) {
 	if n := last("a_arno"); n != 0 {
 		t.Errorf("nothing was edited, and %d operations take it back", n)
 	}
-	for by, to := range map[string]string{"a_arno": "One", "a_nora": "Two"} {
-		if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: by, Patch: edited(t, rename(to))}); err != nil {
+	for _, e := range [][2]string{{"a_arno", "One"}, {"a_nora", "Two"}} { // the later one can be taken back
+		if _, err := up.Store.Edit(ctx, store.Edit{Project: id, By: e[0], Patch: edited(t, rename(e[1]))}); err != nil {
 			t.Fatal(err)
 		}
 	}
