@@ -61,24 +61,34 @@ func readStanding(trail string, n int, text json.RawMessage) (*Standing, error) 
 	if len(text) == 0 {
 		return nil, ErrNone
 	}
-	var read struct {
-		At           int
-		Vars, Before json.RawMessage
-		Press        *string
-		Places       []struct {
-			N               int
-			Title, Made     string
-			Place, Overlays json.RawMessage
-			Fresh           bool
-			Release         int
-		}
-	}
-	if err := json.Unmarshal(text, &read); err != nil {
+	var found near
+	if err := json.Unmarshal(text, &found); err != nil {
 		return nil, fmt.Errorf("read the place: %w", err)
 	}
-	out := &Standing{Spot: Spot{Trail: trail, N: n}, At: read.At}
+	return found.standing(trail, n)
+}
+
+// near is where a trail stands, what its tab keeps, and a place of it with its neighbours.
+type near struct {
+	At           int
+	Vars, Before json.RawMessage
+	Press        *string
+	Places       []nearPlace
+}
+
+type nearPlace struct {
+	N               int
+	Title, Made     string
+	Place, Overlays json.RawMessage // of the place itself
+	Fresh           bool
+	Release         int
+}
+
+// standing makes a standing of them; ErrNone where the place is not among them.
+func (f *near) standing(trail string, n int) (*Standing, error) {
+	out := &Standing{Spot: Spot{Trail: trail, N: n}, At: f.At}
 	found := false
-	for _, p := range read.Places {
+	for _, p := range f.Places {
 		switch {
 		case p.N < n:
 			out.Back = p.Title
@@ -87,7 +97,7 @@ func readStanding(trail string, n int, text json.RawMessage) (*Standing, error) 
 		default:
 			found = true
 			out.Title, out.Made, out.Fresh, out.Release = p.Title, p.Made, p.Fresh, p.Release
-			if err := errors.Join(out.Spot.read(p.Place, p.Overlays), out.tabVars.read(read.Vars, read.Before, read.Press)); err != nil {
+			if err := errors.Join(out.Spot.read(p.Place, p.Overlays), out.tabVars.read(f.Vars, f.Before, f.Press)); err != nil {
 				return nil, err
 			}
 		}
