@@ -162,12 +162,18 @@ func (c *Client) session(ctx context.Context) error {
 	c.mu.Lock()
 	c.at = &session{client: client, namespaces: all, usual: uint16(max(0, usual)), paths: map[string]*ua.NodeID{}}
 	c.sub, c.drop, c.away = sub, drop, nil
-	for _, n := range c.nodes {
-		n.watched, n.id, n.missing = false, nil, false
-	}
+	c.forget()
 	c.mu.Unlock()
 	c.log.Info("the plant is connected", "endpoint", c.settings.Endpoint)
 	return c.serve(ctx, client, notifications)
+}
+
+// forget takes no value of before for one of now: until it is read over this connection it is not known. The lock is held.
+func (c *Client) forget() {
+	for _, n := range c.nodes {
+		n.watched, n.id, n.missing, n.known = false, nil, false, false
+		c.changed(n)
+	}
 }
 
 func (c *Client) serve(ctx context.Context, client *opcua.Client, notifications <-chan *opcua.PublishNotificationData) error {

@@ -88,6 +88,9 @@ const gathering = 30 * time.Millisecond
 
 // relay hears of the values from the program that leads, until that is lost or ctx ends.
 func (c *Client) relay(ctx context.Context) error {
+	c.mu.Lock()
+	c.forget()
+	c.mu.Unlock()
 	for ctx.Err() == nil {
 		c.mu.Lock()
 		names := make([]string, 0, len(c.nodes))
@@ -144,8 +147,8 @@ func (c *Client) receive(b Batch) {
 		if told.Writing != 0 {
 			n.writing = time.UnixMilli(told.Writing)
 		}
-		if told.At != 0 {
-			n.known, n.at, n.now = true, time.UnixMilli(told.At), told.value()
+		if n.known = told.At != 0; n.known {
+			n.at, n.now = time.UnixMilli(told.At), told.value()
 			n.keep(time.Now())
 		}
 		c.changed(n)

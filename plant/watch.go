@@ -137,12 +137,19 @@ const mostAtOnce = 500
 
 func (c *Client) put(ctx context.Context, sub *opcua.Subscription, items []*ua.MonitoredItemCreateRequest, asked []*node) error {
 	response, err := sub.Monitor(ctx, ua.TimestampsToReturnBoth, items...)
-	if err != nil {
-		return fmt.Errorf("watch %d values: %w", len(items), err)
-	}
 	c.mu.Lock()
 	defer c.mu.Unlock()
+	if err != nil {
+		for _, n := range asked { // what it was is not what it is
+			n.known = false
+			c.changed(n)
+		}
+		return fmt.Errorf("watch %d values: %w", len(items), err)
+	}
 	for i, result := range response.Results {
+		if result.StatusCode != ua.StatusOK { // nothing of it will come over this connection
+			asked[i].known = false
+		}
 		asked[i].watched, asked[i].missing = true, result.StatusCode == ua.StatusBadNodeIDUnknown
 		asked[i].item = result.MonitoredItemID
 		c.changed(asked[i])
