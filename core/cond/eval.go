@@ -50,6 +50,9 @@ func (n *Node) Eval(w World) Value {
 	case OpIn:
 		return n.membership(w)
 	case OpList:
+		if n.Const.kind == List {
+			return n.Const
+		}
 		items := make([]Value, len(n.Args))
 		for i, a := range n.Args {
 			items[i] = a.Eval(w)
@@ -80,6 +83,18 @@ func (n *Node) Eval(w World) Value {
 		return Bool(n.ordered(a, b))
 	}
 	return arithmetic(n.Op, a, b)
+}
+
+// Settle works a list of constants out once, while it is compiled.
+func (n *Node) Settle() {
+	items := make([]Value, len(n.Args))
+	for i, a := range n.Args {
+		if a.Op != OpConst {
+			return
+		}
+		items[i] = a.Const
+	}
+	n.Const = Items(items...)
 }
 
 // junction decides "and" and "or": a part that settles it wins over unknown ones.

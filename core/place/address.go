@@ -27,6 +27,29 @@ func (p Place) Address(of *project.Project) string {
 	if p.Mode != "" && p.Mode != "view" {
 		add("~mode", p.Mode)
 	}
+	if len(p.Set)+len(p.Filters)+len(p.Sort) > 0 { // most have none, and a screen has dozens of addresses
+		p.addArranged(of, s, add)
+	}
+	if p.Find != "" {
+		add("~find", p.Find)
+	}
+	if len(p.Tabs) > 0 {
+		for _, block := range slices.Sorted(maps.Keys(p.Tabs)) {
+			add("~tab."+block, p.Tabs[block])
+		}
+	}
+	if p.Spot != "" {
+		add("~spot", p.Spot)
+	}
+	address := "/" + s.Slug
+	if len(parts) > 0 {
+		address += "?" + strings.Join(parts, "&")
+	}
+	return address
+}
+
+// addArranged adds what is filled in, and how lists are arranged.
+func (p Place) addArranged(of *project.Project, s *project.Screen, add func(name, value string)) {
 	for _, field := range slices.Sorted(maps.Keys(p.Set)) {
 		add("~set."+aliasPath(of, s.RecordTable(), field), p.Set[field])
 	}
@@ -41,20 +64,6 @@ func (p Place) Address(of *project.Project) string {
 		}
 		add("~sort", sign+aliasPath(of, table, o.Path))
 	}
-	if p.Find != "" {
-		add("~find", p.Find)
-	}
-	for _, block := range slices.Sorted(maps.Keys(p.Tabs)) {
-		add("~tab."+block, p.Tabs[block])
-	}
-	if p.Spot != "" {
-		add("~spot", p.Spot)
-	}
-	address := "/" + s.Slug
-	if len(parts) > 0 {
-		address += "?" + strings.Join(parts, "&")
-	}
-	return address
 }
 
 // Parse reads what Address writes, and what people type. Errors are *Refusal.

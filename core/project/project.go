@@ -1,6 +1,7 @@
 package project
 
 import (
+	"cmp"
 	"encoding/json"
 	"errors"
 	"fmt"
@@ -8,7 +9,6 @@ import (
 	"regexp"
 	"runtime"
 	"slices"
-	"sort"
 	"strings"
 	"sync"
 	"time"
@@ -292,20 +292,22 @@ type Positioned interface{ Position() float64 }
 
 // Ordered gives the values of a map by id in the order of their positions; equal ones by id.
 func Ordered[T Positioned](m map[string]T) []T {
+	out := make([]T, 0, len(m))
+	if len(m) < 2 { // as most are, on the way of a view
+		for _, item := range m {
+			out = append(out, item)
+		}
+		return out
+	}
 	ids := make([]string, 0, len(m))
 	for id := range m {
 		ids = append(ids, id)
 	}
-	sort.Slice(ids, func(i, j int) bool {
-		a, b := m[ids[i]].Position(), m[ids[j]].Position()
-		if a != b {
-			return a < b
-		}
-		return ids[i] < ids[j]
+	slices.SortFunc(ids, func(a, b string) int {
+		return cmp.Or(cmp.Compare(m[a].Position(), m[b].Position()), cmp.Compare(a, b))
 	})
-	out := make([]T, len(ids))
-	for i, id := range ids {
-		out[i] = m[id]
+	for _, id := range ids {
+		out = append(out, m[id])
 	}
 	return out
 }

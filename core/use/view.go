@@ -75,8 +75,26 @@ func (ev ElementView) MarshalJSON() ([]byte, error) {
 	return out.Bytes(), err
 }
 
+// Cut stands in a view in the stead of its elements: encoders that surround them would read all that was written of them
+// once more. On the wire it is the name of a member that no other object has.
+const Cut = `{"\u0000":0}`
+
+// cut is the element that is written so.
+var cut = ElementView{Kind: Cut}
+
+// Without takes the elements out of a view, and lets Cut stand there.
+func (v *View) Without() ElementViews {
+	out := v.Elements
+	v.Elements = ElementViews{cut}
+	return out
+}
+
 // write writes it by an encoder into the encoder's own buffer.
 func (ev *ElementView) write(out *bytes.Buffer, encoder *json.Encoder) error {
+	if ev.Kind == Cut {
+		out.WriteString(Cut)
+		return nil
+	}
 	type head ElementView
 	if err := encoder.Encode((*head)(ev)); err != nil {
 		return err
@@ -102,18 +120,24 @@ type ElementViews []ElementView
 func (views ElementViews) MarshalJSON() ([]byte, error) {
 	var out bytes.Buffer
 	out.Grow(256 * len(views))
-	encoder := json.NewEncoder(&out)
 	out.WriteByte('[')
+	err := views.Write(&out)
+	out.WriteByte(']')
+	return out.Bytes(), err
+}
+
+// Write writes them one after the other, with commas between, to stand where Cut stands.
+func (views ElementViews) Write(out *bytes.Buffer) error {
+	encoder := json.NewEncoder(out)
 	for i := range views {
 		if i > 0 {
 			out.WriteByte(',')
 		}
-		if err := views[i].write(&out, encoder); err != nil {
-			return nil, err
+		if err := views[i].write(out, encoder); err != nil {
+			return err
 		}
 	}
-	out.WriteByte(']')
-	return out.Bytes(), nil
+	return nil
 }
 
 // UnmarshalJSON reads what MarshalJSON wrote.
@@ -153,9 +177,12 @@ func (o *Opening) View() *View {
 	}
 	v.Steps, v.Tells = o.stepView(), s.Position && o.Steps != nil
 	for _, e := range o.Plan.Elements {
-		if ev, ok := o.Draw(e); ok {
-			v.Elements = append(v.Elements, ev)
-		} else if _, typed := e.Spec.(edited); typed && e.Tab != "" && o.At.Mode != "view" {
+		v.Elements = append(v.Elements, ElementView{})
+		if o.drawInto(&v.Elements[len(v.Elements)-1], e) {
+			continue
+		}
+		v.Elements = v.Elements[:len(v.Elements)-1]
+		if _, typed := e.Spec.(edited); typed && e.Tab != "" && o.At.Mode != "view" {
 			ev := ElementView{ID: e.ID, Kind: e.Kind}
 			plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
 			v.Aside = append(v.Aside, ev)
@@ -199,27 +226,25 @@ func (o *Opening) wayViews() []WayView {
 
 // Draw draws one element; false when users do not get to see it.
 func (o *Opening) Draw(e *plan.Element) (ElementView, bool) {
-	ev := ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: StateShown}
-	if o.aside(e) {
-		return ev, false // for builders too
-	}
-	if by, reason := o.unshown(e); by != "" {
-		return o.ghost(e, ev, by, reason)
-	}
-	plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
-	if ev.State == StateHidden && !o.ghosts {
-		return ev, false
-	}
-	return ev, true
+	var ev ElementView
+	drawn := o.drawInto(&ev, e)
+	return ev, drawn
 }
 
-func (o *Opening) ghost(e *plan.Element, ev ElementView, by, reason string) (ElementView, bool) {
-	if !o.ghosts {
-		return ev, false
+func (o *Opening) drawInto(ev *ElementView, e *plan.Element) bool {
+	*ev = ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: StateShown}
+	if o.aside(e) {
+		return false // for builders too
 	}
-	plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
-	ev.State, ev.By, ev.Reason = "hidden", by, reason
-	return ev, true
+	by, reason := o.unshown(e)
+	if by != "" && !o.ghosts {
+		return false
+	}
+	plan.KindOf[ElementKind](e.Spec).View(o, e, ev)
+	if by != "" {
+		ev.State, ev.By, ev.Reason = StateHidden, by, reason
+	}
+	return ev.State != StateHidden || o.ghosts
 }
 
 // chips tells what arrived with the place and narrows it: nothing narrows a screen unseen.
@@ -240,9 +265,8 @@ func (o *Opening) chips() []Chip {
 		}
 		out = append(out, Chip{Input: in.ID, Label: in.Label, Words: words, Clear: !in.Required})
 	}
-	table := s.ListTable()
 	for _, f := range o.At.Filters {
-		c, _ := o.App.Project.FieldAt(table, f.Path)
+		c, _ := o.App.Project.FieldAt(s.ListTable(), f.Path)
 		if c == nil {
 			continue
 		}

@@ -4,4 +4,5 @@
 //   - problem.go: errors in words, with their codes
 //   - optional.go: what may be left out
 //   - body.go: the body of a request
+//   - views.go: screens, whose elements are written once
 package answer

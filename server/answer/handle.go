@@ -35,5 +35,9 @@ func With[Resp any](c *gin.Context, run func() (Resp, error)) {
 		c.Status(http.StatusNoContent)
 		return
 	}
+	if shown := shownIn(resp); shown != nil {
+		writeShown(c, resp, shown)
+		return
+	}
 	c.JSON(http.StatusOK, resp)
 }

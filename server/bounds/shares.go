@@ -68,11 +68,17 @@ func (s *Shares) Enter(ctx context.Context, person string) (leave func(), err er
 			delete(s.of, person)
 		}
 	}
+	leave = func() { <-own.places; gone() }
+	select {
+	case own.places <- struct{}{}:
+		return leave, nil
+	default:
+	}
 	timer := time.NewTimer(shareWait)
 	defer timer.Stop()
 	select {
 	case own.places <- struct{}{}:
-		return func() { <-own.places; gone() }, nil
+		return leave, nil
 	case <-ctx.Done():
 		gone()
 		return nil, ctx.Err()

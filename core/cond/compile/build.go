@@ -56,6 +56,7 @@ func (b *builder) shape(e ast.Expr) *cond.Node {
 		for _, item := range e.AsList().Elements() {
 			n.Args = append(n.Args, b.build(item))
 		}
+		n.Settle()
 		return n
 	case ast.CallKind:
 		return b.call(e)

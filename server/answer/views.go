@@ -1,0 +1,77 @@
+package answer
+
+import (
+	"bytes"
+	"encoding/json"
+	"fmt"
+	"net/http"
+
+	"github.com/gin-gonic/gin"
+
+	"ambergate/api"
+	"ambergate/core/use"
+)
+
+// shownIn gives the screen that an answer shows; nil for none.
+func shownIn(resp any) *api.Shown {
+	switch r := resp.(type) {
+	case *api.Shown:
+		return r
+	case api.PressResult:
+		return r.Shown
+	case *api.PressResult:
+		return r.Shown
+	}
+	return nil
+}
+
+// viewsIn gives the views of a shown screen, in the order in which they are written.
+func viewsIn(shown *api.Shown) []*use.View {
+	var out []*use.View
+	for i := range Value(shown.Overlays) {
+		out = append(out, &(*shown.Overlays)[i].View)
+	}
+	return append(out, &shown.View)
+}
+
+// writeShown answers with what shows a screen. Its elements are most of it: they are written once, into their place, and
+// not read again by the encoder of what stands around them.
+func writeShown(c *gin.Context, resp any, shown *api.Shown) {
+	text, err := encodeShown(resp, viewsIn(shown))
+	if err != nil {
+		Fail(c, err)
+		return
+	}
+	c.Data(http.StatusOK, "application/json; charset=utf-8", text)
+}
+
+func encodeShown(resp any, views []*use.View) ([]byte, error) {
+	elements := make([]use.ElementViews, len(views))
+	size := 1024
+	for i, v := range views {
+		elements[i] = v.Without()
+		size += 300 * len(elements[i])
+	}
+	around, err := json.Marshal(resp)
+	for i, v := range views {
+		v.Elements = elements[i]
+	}
+	if err != nil {
+		return nil, fmt.Errorf("write a screen: %w", err)
+	}
+	var out bytes.Buffer
+	out.Grow(size)
+	for i := range views {
+		before, after, found := bytes.Cut(around, []byte(use.Cut))
+		if !found {
+			return nil, fmt.Errorf("write a screen: its elements have no place")
+		}
+		out.Write(before)
+		if err := elements[i].Write(&out); err != nil {
+			return nil, fmt.Errorf("write the elements of a screen: %w", err)
+		}
+		around = after
+	}
+	out.Write(around)
+	return out.Bytes(), nil
+}
