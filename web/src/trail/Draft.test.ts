@@ -180,3 +180,60 @@ test('what the server has, or what was saved or forgotten, is not kept by the ta
   d.restart(form({ f_a: 'z' }));
   expect(quick.kept.size).toBe(0);
 });
+
+/** A draft whose keeping takes until it is let go on, one after the other. */
+function slow(view: View) {
+  const arrived: string[] = [];
+  const waiting: (() => void)[] = [];
+  const d = new Draft(view, undefined, async (body) => {
+    await new Promise<void>((go) => waiting.push(go));
+    arrived.push(JSON.stringify(body.values));
+    return { id: Object.keys(body.values).length > 0 ? 'd1' : undefined };
+  });
+  const goOn = async () => {
+    waiting.shift()?.();
+    await vi.advanceTimersByTimeAsync(1000);
+  };
+  return { draft: d, arrived, goOn };
+}
+
+test('what is given up is given up after what was on its way; nothing of it is kept again', async () => {
+  const { draft: d, arrived, goOn } = slow(form({ f_a: '' }));
+  d.type('f_a', 'half a name');
+  await vi.advanceTimersByTimeAsync(600);
+  d.type('f_a', 'half a name, and more');
+  const given = d.forget();
+  await goOn();
+  await goOn();
+  await given;
+  void d.flush();
+  await goOn();
+  expect(arrived).toEqual(['{"f_a":"half a name"}', '{}']);
+});
+
+test('what was saved while it was on its way to be kept is not there as typed afterwards', async () => {
+  const view = form({ f_a: '' });
+  const { draft: d, arrived, goOn } = slow(view);
+  d.type('f_a', 'new');
+  await vi.advanceTimersByTimeAsync(600);
+  d.settle();
+  d.restart(form({ f_a: 'new' }, 'v2'));
+  await goOn();
+  await goOn();
+  expect(arrived).toEqual(['{"f_a":"new"}', '{}']);
+  expect(d.kept).toBeUndefined();
+});
+
+test('what is typed while the words before are on their way comes after them', async () => {
+  const { draft: d, arrived, goOn } = slow(form({ f_a: '' }));
+  d.type('f_a', 'one');
+  void d.flush();
+  d.type('f_a', 'one two');
+  void d.flush();
+  await vi.advanceTimersByTimeAsync(600);
+  expect(arrived).toEqual([]);
+  await goOn();
+  await goOn();
+  await goOn();
+  expect(arrived).toEqual(['{"f_a":"one"}', '{"f_a":"one two"}']);
+});

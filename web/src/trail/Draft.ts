@@ -28,7 +28,8 @@ export class Draft extends Told<DraftState> {
   private sent: string;
   private begun: { version?: string; values: Record<string, string> };
   private timer: ReturnType<typeof setTimeout> | undefined;
-  private keeping: Promise<unknown> = Promise.resolve(); // what is on its way to be kept
+  private under: Promise<unknown> | undefined; // what is on its way to be kept
+  private over = false; // what is typed is settled: none of it is kept any more
   /** What was typed here before and not saved, as the server or, newer, this tab has it. */
   readonly found: KeptDraft | undefined;
 
@@ -85,12 +86,32 @@ export class Draft extends Told<DraftState> {
     this.change(found?.values ?? {});
   };
 
-  /** What is typed was saved or is forgotten: nothing of it is to be kept any more. */
+  /** What is typed was saved: nothing of it is to be kept any more. */
   readonly settle = () => {
+    this.stop();
+    // What is on its way may come after what has settled it.
+    if (this.under) void this.under.then(() => (this.over || !this.dirty ? this.drop() : undefined)).catch(() => {});
+  };
+
+  /** What is typed is given up: nothing of it is kept, neither what is on its way. */
+  readonly forget = async () => {
+    this.stop();
+    await this.under?.catch(() => {});
+    await this.drop();
+  };
+
+  private stop() {
+    clearTimeout(this.timer);
+    this.over = true;
     this.sent = JSON.stringify({});
     this.id = undefined;
     this.unsent?.drop();
-  };
+  }
+
+  private async drop() {
+    this.id = undefined;
+    await this.keep(nothing, false);
+  }
 
   /** Goes on with a draft that another tab kept. */
   readonly adopt = (found: { id: string; values: Record<string, string> } | undefined) => {
@@ -103,27 +124,40 @@ export class Draft extends Told<DraftState> {
   /** Has what is typed kept now. */
   readonly flush = async (last = false): Promise<unknown> => {
     clearTimeout(this.timer);
+    // One after the other, so that what was typed last is what is kept.
+    if (this.under && !last) return this.under.catch(() => {}).then(() => this.flush());
     const form = this.form();
     const text = JSON.stringify(form.values);
-    if (!this.keeps || text === this.sent) return this.keeping;
+    if (this.over || !this.keeps || text === this.sent) return;
     this.sent = text;
-    const kept = this.keep({ id: this.id, ...form }, last);
-    this.keeping = kept.catch(() => undefined);
+    const under = this.send(form, text, last);
+    this.under = under;
     try {
-      this.id = (await kept).id;
+      await under;
+    } finally {
+      if (this.under === under) this.under = undefined;
+    }
+  };
+
+  private async send(form: Form, text: string, last: boolean) {
+    try {
+      const { id } = await this.keep({ id: this.id, ...form }, last);
+      if (this.over) return;
+      this.id = id;
       if (JSON.stringify(this.state.values) === text) this.unsent?.drop();
       this.put({ taken: false });
     } catch (e) {
-      this.sent = ''; // tried again with the next change
+      if (!this.over) this.sent = ''; // tried again with the next change
       if (!(e instanceof Refused)) throw e;
       if (e.problem.code === 'draft-taken') this.put({ taken: true });
     }
-  };
+  }
 
   /** The form is left: what was typed just now is kept by who leaves it, or not at all. */
   readonly end = () => clearTimeout(this.timer);
 
   private change(values: Record<string, string>) {
+    this.over = false;
     this.put({ values });
     if (this.keeps) {
       const { base, version } = this.form();
@@ -133,6 +167,8 @@ export class Draft extends Told<DraftState> {
     this.timer = setTimeout(() => void this.flush(), pause);
   }
 }
+
+const nothing: DraftBody = { values: {}, base: {} };
 
 /** What the fields of a form are when something is begun to be typed on it. */
 function begin(view: View, found?: KeptDraft) {

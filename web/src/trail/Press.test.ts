@@ -37,7 +37,7 @@ function press(answers: (PressResult | Refused)[], more: Partial<PressHands> = {
     reload: async () => {
       log.push('reload');
     },
-    does: (act) => log.push(`does ${act.what}`),
+    does: async (act) => void log.push(`does ${act.what}`),
     openTab: say('tab'),
     leave: (to, aside) => log.push(`leave ${to} ${aside}`),
     out: async () => {
@@ -122,6 +122,18 @@ test('what it comes to is done by the browser, in order', async () => {
   ]);
   await p.press({ id: 'e_1' });
   expect(log).toEqual(['send', 'result', 'tab /x', 'does print', 'leave https://a.example true']);
+});
+
+test('a list that is refused as a file is told in words; the rest goes on', async () => {
+  const { press: p, log } = press([{ kind: 'stayed', does: [{ what: 'export', list: 'e_list' }, { what: 'print' }] }], {
+    does: async (act) => {
+      if (act.what === 'export') throw new Refused({ code: 'too-much', what: 'It is too long for a file.' }, 400);
+      log.push(`does ${act.what}`);
+    },
+  });
+  await p.press({ id: 'e_1' });
+  expect(p.state.said).toEqual({ words: 'It is too long for a file.', bad: true });
+  expect(log).toEqual(['send', 'result', 'does print']);
 });
 
 test('errors beside fields, a no in words, a session that ended, a screen that is not what it was', async () => {

@@ -42,7 +42,7 @@ export interface PressHands {
   show: (next: Shown) => void;
   fail: (e: unknown) => void;
   reload: () => Promise<void>;
-  does: (act: Act) => void; // what only the browser can do
+  does: (act: Act) => Promise<void>; // what only the browser can do
   openTab: (address: string, from: { trail: string; n: number }) => void;
   leave: (address: string, aside: boolean) => void; // for what is outside of the project
   out: () => Promise<void>; // the session has ended
@@ -151,7 +151,8 @@ export class Press extends Told<PressState> {
   private async follow(request: PressRequest, result: PressResult) {
     this.hands.onResult(result, request);
     if (result.address) this.hands.openTab(result.address, request);
-    for (const act of result.does ?? []) this.hands.does(act);
+    // A file is here before the page is left: its no is told, and going away would end it.
+    for (const act of result.does ?? []) await this.hands.does(act).catch(this.tell);
     if (result.out) return this.hands.out();
     if (result.leave) this.hands.leave(result.leave, result.as === 'tab');
     if (result.shown) this.hands.show(result.shown);

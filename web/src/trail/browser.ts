@@ -24,12 +24,12 @@ export function tabHistory(navigate: Navigate): TabHistory {
 }
 
 /** What only the browser can do for a press. */
-export function browserHands(project: string, csv: (list: string) => string, drawer: DrawerHand) {
+export function browserHands(project: string, file: FileHand, drawer: DrawerHand) {
   return {
-    does: (act: Act) => {
+    does: async (act: Act) => {
       if (act.what === 'print') window.print();
       if (act.what === 'drawer' && act.rail) drawer(act.rail, act.how ?? 'open');
-      if (act.what === 'export' && act.list) window.location.assign(csv(act.list));
+      if (act.what === 'export' && act.list) await file(act.list);
     },
     openTab: (address: string, from: { trail: string; n: number }) => {
       const whole = `/use/${project}${address}`;
@@ -47,5 +47,8 @@ export function browserHands(project: string, csv: (list: string) => string, dra
     },
   };
 }
+
+/** Saves a whole list as a file; a no is a Refused. */
+type FileHand = (list: string) => Promise<void>;
 
 type DrawerHand = (rail: string, how: string) => void;

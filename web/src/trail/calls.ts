@@ -1,4 +1,6 @@
 import { api, ask, type ListChoice, type Look, type PressRequest, type Shown } from '../api/client';
+import { askFile } from '../api/file';
+import { saveFile } from '../ui/saveFile';
 import type { Arrangement } from './asking';
 import type { DraftBody } from './Draft';
 import type { TrailCalls } from './Trail';
@@ -79,6 +81,10 @@ export function calls(project: string, at: At) {
         }),
       ),
     csv: (element: string) => `/api/use/${project}/csv?${query({ element })}`,
+    saveList: async (element: string) => {
+      const { name, content } = await askFile(`/api/use/${project}/csv?${query({ element })}`);
+      saveFile(name, content);
+    },
     picture: (field: string, digest: string) => `/api/use/${project}/image?${query({ field, digest })}`,
   };
 }

@@ -55,7 +55,7 @@ export function UsedScreen(props: UsedScreenProps) {
   const { draft, values, taken } = useDraft(view, props.draft, call, at, () => void trail.reload());
   const looks = useLooks(call, view, (changed) => trail.change((s) => replaced(s, depth, changed)));
   const drawers = useDrawers();
-  const browser = useMemo(() => browserHands(project, call.csv, drawers.put), [project, call, drawers.put]);
+  const browser = useMemo(() => browserHands(project, call.saveList, drawers.put), [project, call, drawers.put]);
 
   const onResult = (result: PressResult, request: PressRequest) => {
     props.recorder.onPressed(request, view.place, result);
@@ -89,7 +89,7 @@ export function UsedScreen(props: UsedScreenProps) {
   useEffect(() => trail.ask(`screen ${depth}`, asks), [trail, depth, asks]);
   useEffect(() => trail.keeps(draft.flush), [trail, draft]);
   useComeBack({ ...props, press, type: draft.type, onTitle: (f, t) => setTitles((old) => ({ ...old, [f]: t })) });
-  useKeptUnsaved({ unsaved, depth, shown, draft, call });
+  useKeptUnsaved({ unsaved, depth, shown, draft });
   useSpot(view.place.spot, `${shown.trail}.${shown.n}.${depth}`);
   useWays({
     view,

@@ -1,7 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { useBlocker } from 'react-router';
 import type { Shown } from '../api/client';
-import type { Calls } from '../trail/calls';
 import type { Draft } from '../trail/Draft';
 import { keptByTab, pointerHere, pointerOf } from '../trail/pointer';
 import { depthOf } from '../trail/shown';
@@ -98,20 +97,15 @@ interface KeptProps {
   depth: number;
   shown: Shown;
   draft: Draft;
-  call: Calls;
 }
 
 /** Lets it be asked about what is typed on one screen, as long as something is. */
-export function useKeptUnsaved({ unsaved, depth, shown, draft, call }: KeptProps) {
+export function useKeptUnsaved({ unsaved, depth, shown, draft }: KeptProps) {
   const { dirty } = draft;
   // biome-ignore lint/correctness/useExhaustiveDependencies: whatever is shown next, unsaved work here is to be asked about
   useEffect(() => {
     const keep = () => draft.flush();
-    const forget = async () => {
-      await call.keepDraft({ values: {}, base: {} });
-      draft.settle();
-    };
-    unsaved.register(depth, dirty ? { keep, forget } : undefined);
+    unsaved.register(depth, dirty ? { keep, forget: draft.forget } : undefined);
     return () => unsaved.register(depth, undefined);
-  }, [dirty, depth, shown, call]);
+  }, [dirty, depth, shown, draft]);
 }

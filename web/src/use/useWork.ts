@@ -36,6 +36,7 @@ export function useWork({
       keepView: async (list, choice) => void (await call.keepView(screen, list, choice)),
       dropView: async (list, name) => void (await call.dropView(screen, list, name)),
       csv: files ? call.csv : undefined,
+      saveList: (list) => call.saveList(list).catch(press.tell),
       picture: call.picture,
       addParent: onAddParent,
       holding: (element) => ({
