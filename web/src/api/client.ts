@@ -150,7 +150,7 @@ export class Refused extends Error {
   }
 }
 
-const noAnswer: Problem = {
+export const noAnswer: Problem = {
   code: 'no-answer',
   what: 'The server does not answer.',
   // biome-ignore lint/suspicious/noThenProperty: the field of the documented error form

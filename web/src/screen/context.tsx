@@ -35,6 +35,7 @@ export interface WorkHands {
   keepView: (list: string, view: ListChoice) => Promise<void>;
   dropView: (list: string, name: string) => Promise<void>;
   csv?: (list: string) => string; // none where lists are not saved as files
+  saveList: (list: string) => Promise<void>; // as such a file
   picture: (field: string, digest: string) => string;
   addParent: (field: string) => void;
   /** What acts as long as a button is held. */

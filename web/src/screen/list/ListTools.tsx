@@ -19,7 +19,14 @@ export function ListTools({ element, list }: { element: ElementView; list: ListV
       {work && <SavedViews element={element} list={list} />}
       {work?.csv && (
         <Action asChild tone="quiet">
-          <a href={work.csv(element.id)} download>
+          <a
+            href={work.csv(element.id)}
+            download
+            onClick={(e) => {
+              e.preventDefault(); // so that a no is told here, and is not saved in its stead
+              void work.saveList(element.id);
+            }}
+          >
             as CSV file
           </a>
         </Action>

@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReachTable } from '../../../api/client';
 import { Action, Line, Select } from '../../../ui/controls';
+import { saveText } from '../../../ui/saveFile';
 import { useWhole } from '../context';
-import { saveText } from '../saveText';
 import { csvOf, type Shown } from './cells';
 
 const filters: [Shown['only'], string][] = [
