@@ -33,6 +33,12 @@ func key(dir string) ([]byte, error) {
 	return key, nil
 }
 
+// keyOpen says whether others on this machine may read the key, as after a copy that did not keep its rights.
+func keyOpen(dir string) bool {
+	about, err := os.Stat(filepath.Join(dir, keyFile))
+	return err == nil && about.Mode().Perm()&0o077 != 0
+}
+
 // keepKey lets a folder have a key that is known already, for a server that shares it with others.
 func keepKey(dir string, key []byte) error {
 	if err := os.WriteFile(filepath.Join(dir, keyFile), []byte(hex.EncodeToString(key)+"\n"), 0o600); err != nil {

@@ -124,6 +124,9 @@ func runServe(ctx context.Context, o serveOptions) error {
 	if err != nil {
 		return err
 	}
+	if keyOpen(o.dir) {
+		log.Warn("others on this machine can read the key: let only who runs the program read it (chmod 600)", "file", filepath.Join(o.dir, keyFile))
+	}
 	if err := st.UseKey(secret); err != nil {
 		return err
 	}
