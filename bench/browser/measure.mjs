@@ -100,13 +100,17 @@ async function wideForm(page) {
   const button = (words, mode, row) => ({ kind: 'button', pos: row, words, cell: { row, col: 1, w: 3 }, gate: { cases: { c_1: { pos: 1, move: { kind: 'screen', target: 's_wide', mode, bind: { i_c: { rule: 'value', value: '87' } } } } } } });
   const patch = [
     { op: 'add', path: '/s_wide', value: screen },
-    { op: 'add', path: '/s_day/elements/e_wide', value: button('Wide', 'view', 10) },
-    { op: 'add', path: '/s_day/elements/e_broad', value: button('Broad', 'edit', 11) },
+    { op: 'add', path: '/s_day/elements/e_wide', value: button('Wide', 'view', 40) },
+    { op: 'add', path: '/s_day/elements/e_broad', value: button('Broad', 'edit', 41) },
   ];
-  for (const [path, body] of [['edits', { patch }], ['releases', undefined]]) {
-    const answer = await page.request.post(`${base}/api/build/tarnhorn/${path}`, { data: body, headers: { origin: base } });
-    if (!answer.ok()) throw new Error(`${path}: ${answer.status()} ${await answer.text()}`);
-  }
+  await call(page, 'edits', { patch });
+  const { stops } = await (await page.request.get(`${base}/api/build/tarnhorn/readiness`)).json();
+  await call(page, 'releases', { accepted: stops.map(({ key }) => ({ key, because: 'it is measured' })) });
+}
+
+async function call(page, path, data) {
+  const answer = await page.request.post(`${base}/api/build/tarnhorn/${path}`, { data, headers: { origin: base } });
+  if (!answer.ok()) throw new Error(`${path}: ${answer.status()} ${await answer.text()}`);
 }
 
 /** A screen of a hundred elements. */
@@ -117,8 +121,7 @@ async function hundred(page) {
     elements[`e_h${i}`] = i % 2 ? { kind: 'button', pos: i, words: `Field ${i + 1}`, cell, gate: { cases: { c_1: { pos: 1, move: { kind: 'home' } } } } } : { kind: 'text', pos: i, words: `Text ${i + 1}`, cell };
   }
   const patch = [{ op: 'add', path: '/s_hundred', value: { kind: 'screen', type: 'menu', title: 'A hundred', slug: 'hundred', elements } }];
-  const answer = await page.request.post(`${base}/api/build/tarnhorn/edits`, { data: { patch }, headers: { origin: base } });
-  if (!answer.ok()) throw new Error(`the hundred: ${answer.status()} ${await answer.text()}`);
+  await call(page, 'edits', { patch });
 }
 
 /** ms between frames while an element is dragged across all others, and from each drop until the edit is acknowledged. */

@@ -3,9 +3,7 @@
 package main
 
 import (
-	"bytes"
 	"context"
-	"encoding/json"
 	"fmt"
 	"io"
 	"net/http"
@@ -20,6 +18,7 @@ import (
 	"github.com/gin-gonic/gin"
 	"github.com/jackc/pgx/v5/pgxpool"
 
+	"ambergate/bench/alone"
 	"ambergate/demo"
 	"ambergate/demo/stage"
 	"ambergate/server"
@@ -211,10 +210,10 @@ func fifty(base string) error {
 	if err != nil {
 		return err
 	}
-	if err := post(c, base+"/api/build/tarnhorn/edits", map[string]any{"patch": []any{map[string]any{"op": "add", "path": "/s_fifty", "value": screen}}}, nil); err != nil {
+	if err := alone.Post(c, base+"/api/build/tarnhorn/edits", map[string]any{"patch": []any{map[string]any{"op": "add", "path": "/s_fifty", "value": screen}}}, nil); err != nil {
 		return err
 	}
-	return post(c, base+"/api/build/tarnhorn/releases", map[string]any{}, nil)
+	return alone.Release(c, base, "tarnhorn")
 }
 
 type place struct {
@@ -229,30 +228,7 @@ func signedIn(base, login string) (*http.Client, error) {
 		return nil, err
 	}
 	c := &http.Client{Jar: jar}
-	return c, post(c, base+"/api/sign-in", map[string]string{"login": login, "password": login}, nil)
-}
-
-func post(c *http.Client, url string, body, into any) error {
-	text, err := json.Marshal(body)
-	if err != nil {
-		return err
-	}
-	resp, err := c.Post(url, "application/json", bytes.NewReader(text))
-	if err != nil {
-		return err
-	}
-	defer resp.Body.Close()
-	answer, err := io.ReadAll(resp.Body)
-	if err != nil {
-		return err
-	}
-	if resp.StatusCode >= 300 {
-		return fmt.Errorf("%s: %d %s", url, resp.StatusCode, answer)
-	}
-	if into == nil {
-		return nil
-	}
-	return json.Unmarshal(answer, into)
+	return c, alone.Post(c, base+"/api/sign-in", map[string]string{"login": login, "password": login}, nil)
 }
 
 // viewer opens the same place again and again: session, trail, record with its parents, buttons.
@@ -260,13 +236,13 @@ func viewer(base, address string, i int) func() error {
 	c, err := signedIn(base, worker(i))
 	var at place
 	if err == nil {
-		err = post(c, base+"/api/use/tarnhorn/open", map[string]string{"address": address}, &at)
+		err = alone.Post(c, base+"/api/use/tarnhorn/open", map[string]string{"address": address}, &at)
 	}
 	return func() error {
 		if err != nil {
 			return err
 		}
-		return post(c, base+"/api/use/tarnhorn/open", map[string]any{"trail": at.Trail, "n": at.N}, nil)
+		return alone.Post(c, base+"/api/use/tarnhorn/open", map[string]any{"trail": at.Trail, "n": at.N}, nil)
 	}
 }
 
@@ -275,7 +251,7 @@ func presser(base, address, element string, i int) func() error {
 	c, err := signedIn(base, worker(i))
 	var at place
 	if err == nil {
-		err = post(c, base+"/api/use/tarnhorn/open", map[string]string{"address": address}, &at)
+		err = alone.Post(c, base+"/api/use/tarnhorn/open", map[string]string{"address": address}, &at)
 	}
 	n := 0
 	return func() error {
@@ -283,6 +259,6 @@ func presser(base, address, element string, i int) func() error {
 			return err
 		}
 		n++
-		return post(c, base+"/api/use/tarnhorn/press", map[string]any{"press": fmt.Sprintf("bench-%d-%d-%d", i, n, time.Now().UnixNano()), "trail": at.Trail, "n": at.N, "release": at.Release, "element": element}, nil)
+		return alone.Post(c, base+"/api/use/tarnhorn/press", map[string]any{"press": fmt.Sprintf("bench-%d-%d-%d", i, n, time.Now().UnixNano()), "trail": at.Trail, "n": at.N, "release": at.Release, "element": element}, nil)
 	}
 }

@@ -6,9 +6,7 @@ package main
 
 import (
 	"bufio"
-	"bytes"
 	"context"
-	"encoding/json"
 	"fmt"
 	"io"
 	"net/http"
@@ -22,6 +20,7 @@ import (
 	"sync"
 	"time"
 
+	"ambergate/bench/alone"
 	"ambergate/demo"
 	"ambergate/demo/stage"
 	"ambergate/server"
@@ -69,7 +68,7 @@ func run() error {
 	if err := builder.post("/api/build/tarnhorn/edits", map[string]any{"patch": patch}, nil); err != nil {
 		return err
 	}
-	if err := builder.post("/api/build/tarnhorn/releases", map[string]any{}, nil); err != nil {
+	if err := alone.Release(builder.client, program.URL, "tarnhorn"); err != nil {
 		return err
 	}
 	before := measured()
@@ -223,23 +222,7 @@ func signIn(base, login string) (*browser, error) {
 }
 
 func (b *browser) post(path string, body, into any) error {
-	text, err := json.Marshal(body)
-	if err != nil {
-		return fmt.Errorf("write %s: %w", path, err)
-	}
-	resp, err := b.client.Post(b.base+path, "application/json", bytes.NewReader(text))
-	if err != nil {
-		return fmt.Errorf("call %s: %w", path, err)
-	}
-	defer resp.Body.Close()
-	answer, err := io.ReadAll(resp.Body)
-	if err != nil || resp.StatusCode >= 300 {
-		return fmt.Errorf("call %s: %d %s %w", path, resp.StatusCode, answer, err)
-	}
-	if into == nil {
-		return nil
-	}
-	return json.Unmarshal(answer, into)
+	return alone.Post(b.client, b.base+path, body, into)
 }
 
 type use struct{ goroutines, mb int }

@@ -137,6 +137,9 @@ func measure() error {
 	runtime.ReadMemStats(&memory)
 	fmt.Printf("%-44s %10s %14s %10s %8s\n", fmt.Sprintf("%d values, each changing once a second", tags), "of a core", "heard", "newest", "memory")
 	fmt.Printf("%-44s %9.0f%% %14s %10s %5d MB\n", fmt.Sprintf("%d screens of %d, and one that follows all", screens, shown), 100*float64(used()-cpu)/float64(took), fmt.Sprintf("%d/%d", heard, tags*seconds), fmt.Sprintf("%d/%d", newest, tags), memory.HeapAlloc>>20)
+	if newest < tags {
+		return fmt.Errorf("of %d values the newest is not known", tags-newest)
+	}
 	return nil
 }
 
