@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { build, heading, putButton, stage, undoAll, use, putIntoUse } from './people';
+import { answered, build, heading, putButton, stage, undoAll, use, putIntoUse } from './people';
 
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
 
@@ -65,7 +65,7 @@ test('a builder wires a button with a role and a condition, releases it, a shift
   await expect(undo).toBeDisabled();
   await page.getByRole('banner').getByRole('button', { name: 'Redo' }).click();
   await expect(page.locator('[data-stage]').getByText('Its defects')).toBeVisible();
-  await undo.click();
+  await answered(page, /undo$/, () => undo.click()); // what comes next begins without it
 });
 
 test('a gate to a screen that does not exist makes it, with a way back', async ({ page }) => {

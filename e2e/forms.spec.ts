@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { answered, heading, use } from './people';
+import { answered, heading, signOut, use } from './people';
 
 test('stepping along the list come from, with position and neighbours; greyed at the end', async ({ page }) => {
   await use(page, 'mira', '/parts?~sort=-code');
@@ -16,7 +16,7 @@ test('stepping along the list come from, with position and neighbours; greyed at
   await page.goBack();
   await expect(place).toContainText('3 of 15 in Parts');
 
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
   await use(page, 'jon', '/stops');
   await page.getByRole('row').nth(1).getByRole('link').click();
   const previous = page.getByRole('button', { name: 'Previous', exact: true });
@@ -101,7 +101,7 @@ test('bounds, moments, Enter and Ctrl+S, Escape; the first wrong field has the f
   await page.getByLabel('Report').press('Escape');
   await expect(page.getByRole('link', { name: 'Edit' })).toBeVisible();
 
-  await page.getByRole('button', { name: 'Sign out' }).click();
+  await signOut(page);
   await use(page, 'sela', '/part?part=1&~mode=edit');
   await page.getByLabel('Code *').fill('107');
   await page.getByLabel('In stock *').fill('-1');

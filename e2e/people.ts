@@ -9,6 +9,12 @@ export async function signIn(page: Page, login: string) {
   expect(answer.status()).toBe(200);
 }
 
+/** Signs out as one does; until that was answered, its answer would end the next session too. */
+export async function signOut(page: Page) {
+  await page.getByRole('button', { name: 'Sign out' }).click();
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+}
+
 /** Signs in and opens the demo's start screen. */
 export async function use(page: Page, login: string, address = '') {
   await signIn(page, login);

@@ -1,10 +1,15 @@
 import { defineConfig } from '@playwright/test';
 
+// One window of the browser for all tests of a worker, emptied before each: with a new one each time, every test loads and
+// compiles the program anew, which takes a quarter of all computing.
+process.env.PW_TEST_REUSE_CONTEXT = '1';
+
 /** On the built program with the demo data: see program.ts. */
 export default defineConfig({
   testDir: '.',
   outputDir: 'results',
-  workers: 1,
+  // Each has a program of its own; while one waits for its browser, the other goes on.
+  workers: 2,
   // Waiting is what a loaded machine needs; what does not come at all still fails.
   timeout: 180_000,
   retries: process.env.CI ? 1 : 0,

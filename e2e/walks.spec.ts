@@ -88,6 +88,8 @@ test('a walk is put otherwise by clicking: a step put in, another person, the cl
   await form.getByLabel('What happens').selectOption({ label: 'opens a screen by its address' });
   await form.getByLabel('Which screen').selectOption({ label: 'Defects' });
   await form.getByRole('button', { name: 'Keep the step' }).click();
+  // Until it is there, the next one begins where the walk stood before.
+  await expect(steps.getByRole('button', { name: /opens “?Defects/ })).toBeVisible();
   await page.getByRole('button', { name: '+ a step' }).click();
   await form.getByLabel('What happens').selectOption({ label: 'looks at the list otherwise' });
   await expect(form.getByLabel('Which screen')).toHaveValue('s_defects');

@@ -26,6 +26,8 @@ test('who gets into the drive room, how, and who must not; an expectation is bro
   await page.getByLabel('Which screens').selectOption('all screens');
   // It is expected that no button leads visitors to the stops; then a wire is pulled there on the map.
   await page.getByRole('gridcell', { name: /^Visitor, Stops/ }).click();
+  // Until its own side is there, what is chosen belongs to the cell before.
+  await expect(side(page).getByRole('heading', { name: 'Stops' })).toBeVisible();
   await page.getByLabel('What is expected').selectOption('is led there by no button');
   await answered(page, /edits$/, () => page.getByRole('button', { name: 'Expect it' }).click());
   await expect(page.getByRole('gridcell', { name: /^Visitor, Stops: .*; as expected$/ })).toBeVisible();
