@@ -26,6 +26,9 @@ export default defineConfig({
       executablePath: '/usr/bin/chromium',
       args: [
         '--no-sandbox',
+        // Pages live for seconds: compiling for speed costs more than it gives, as does smoothing letters for three colours.
+        '--js-flags=--no-maglev --no-opt',
+        '--disable-lcd-text',
         '--disable-gpu',
         '--in-process-gpu',
         '--disable-software-rasterizer',
