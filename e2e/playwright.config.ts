@@ -21,6 +21,7 @@ export default defineConfig({
     contextOptions: { reducedMotion: 'reduce' },
     // Recording takes a quarter of the time: only what failed once is recorded.
     trace: 'on-first-retry',
+    screenshot: 'only-on-failure',
     actionTimeout: 20_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',

@@ -18,7 +18,7 @@ export interface Program {
  * Each worker has a program of its own, with fresh demo data, for all the spec files that it runs: tests
  * of one file run one after the other, those of another see nothing of them.
  */
-export const test = base.extend<object, { program: Program; alone: boolean }>({
+export const test = base.extend<{ leaves: undefined }, { program: Program; alone: boolean }>({
   // A file that leaves much behind has a program that no other file sees: `test.use({ alone: true })`.
   alone: [false, { scope: 'worker', option: true }],
   program: [
@@ -43,6 +43,14 @@ export const test = base.extend<object, { program: Program; alone: boolean }>({
     { scope: 'worker', timeout: 180_000 },
   ],
   baseURL: async ({ program }, use) => use(program.url),
+  // Other people's windows go with their test: they would go on, and be drawn, beside all that come after it.
+  leaves: [
+    async ({ browser, context }, use) => {
+      await use(undefined);
+      for (const other of browser.contexts()) if (other !== context) await other.close();
+    },
+    { auto: true },
+  ],
 });
 
 const lastWords = (file: string) => readFileSync(file, 'utf8').split('\n').slice(-60).join('\n');
