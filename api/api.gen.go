@@ -953,6 +953,9 @@ type Op = patch.Op
 type OpenRequest struct {
 	Address *string `json:"address,omitempty"`
 
+	// Again The place that the pointer names is only read again: where the trail stands by then stays.
+	Again *bool `json:"again,omitempty"`
+
 	// From A place of a trail; at a depth the dialogs over it, 0 the screen itself.
 	From  *Pointer `json:"from,omitempty"`
 	N     *int     `json:"n,omitempty"`

@@ -137,6 +137,30 @@ func TestAPressFromAPlaceThatWasLeftDoesNotWrite(t *testing.T) {
 	}
 }
 
+func TestWhatIsOnlyReadAgainLeavesTheTrailWhereItStands(t *testing.T) {
+	p := as(t, "sela")
+	left := p.open("/cabin?cabin=41")
+	var here api.Shown
+	p.must("POST", "/api/use/tarnhorn/go", map[string]any{"trail": left.Trail, "n": left.N, "to": "home"}, &here)
+	at := func() int {
+		trail, err := up.Store.TrailOf(t.Context(), here.Trail, "a_sela", "p_tarnhorn")
+		if err != nil {
+			t.Fatal(err)
+		}
+		return trail.At
+	}
+	var late api.Shown
+	pointer := map[string]any{"trail": left.Trail, "n": left.N, "again": true}
+	p.must("POST", "/api/use/tarnhorn/open", pointer, &late)
+	if late.N != left.N || at() != here.N {
+		t.Errorf("place %d was read again, and the trail stands at %d, not %d", late.N, at(), here.N)
+	}
+	delete(pointer, "again")
+	if p.must("POST", "/api/use/tarnhorn/open", pointer, &late); at() != left.N {
+		t.Errorf("place %d was opened, and the trail stands at %d", left.N, at())
+	}
+}
+
 func TestStaleVersionBecomesAQuestion(t *testing.T) {
 	mira, sela := as(t, "mira"), as(t, "sela")
 	hers := mira.open("/defect?defect=93&~mode=edit")

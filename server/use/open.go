@@ -92,7 +92,7 @@ func (v *Visit) openPlace(ctx context.Context, req api.OpenRequest) (*api.Shown,
 			if err := v.findTyped(ctx, at); err != nil {
 				return nil, err
 			}
-			if at.At != at.N {
+			if at.At != at.N && !answer.Value(req.Again) {
 				if err := st.Stand(ctx, at.Trail, at.N); err != nil {
 					return nil, err
 				}

@@ -3925,6 +3925,8 @@ export interface components {
             from?: components["schemas"]["Pointer"];
             trail?: string;
             n?: number;
+            /** @description The place that the pointer names is only read again: where the trail stands by then stays. */
+            again?: boolean;
             address?: string;
         };
         /** @description A place of a trail, resolved. */

@@ -37,6 +37,9 @@ function press(answers: (PressResult | Refused)[], more: Partial<PressHands> = {
     reload: async () => {
       log.push('reload');
     },
+    refresh: async () => {
+      log.push('refresh');
+    },
     does: async (act) => void log.push(`does ${act.what}`),
     openTab: say('tab'),
     leave: (to, aside) => log.push(`leave ${to} ${aside}`),
@@ -178,7 +181,7 @@ test('what is done on leaving is sent for the place that was left, and what is s
   const { press: p, sent, log } = press([]);
   await p.left({ trail: 'old', n: 1, depth: 0 }, 'w_1', 2);
   expect(sent).toEqual([{ press: 'id1', trail: 'old', n: 1, depth: 0, release: 2, element: 'w_1', trigger: 'left' }]);
-  expect(log).toEqual(['reload']);
+  expect(log).toEqual(['refresh']);
 });
 
 test('below a dialog that is not drawn yet nobody presses, and the dialog can be pressed', async () => {

@@ -41,7 +41,8 @@ export interface PressHands {
   insist: <T>(call: () => Promise<T>) => Promise<T>;
   show: (next: Shown) => void;
   fail: (e: unknown) => void;
-  reload: () => Promise<void>;
+  reload: () => Promise<void>; // stands on it again
+  refresh: () => Promise<void>; // only reads it again
   does: (act: Act) => Promise<void>; // what only the browser can do
   openTab: (address: string, from: { trail: string; n: number }) => void;
   leave: (address: string, aside: boolean) => void; // for what is outside of the project
@@ -116,7 +117,7 @@ export class Press extends Told<PressState> {
    * may tell of it, and is read again. */
   readonly left = async (from: Left, way: string, release: number) => {
     const taken = await this.hands.postLast({ press: this.newId(), ...from, release, element: way, trigger: 'left' });
-    if (taken) await this.hands.reload();
+    if (taken) await this.hands.refresh();
   };
 
   private send(request: PressRequest, ofRow: boolean): Promise<Pressed> {

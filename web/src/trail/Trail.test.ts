@@ -222,6 +222,18 @@ test('a no stays until it is recovered from, or something else is shown', async 
   expect(trail.state.shown?.n).toBe(1);
 });
 
+test('what is only read again says so, and comes too late where a press has led on', async () => {
+  const { history } = tab();
+  const { calls, asked } = server([shown(1), shown(1)]);
+  const trail = new Trail('p', calls, history, now);
+  await trail.arrive(entry('/use/p/p1'));
+  const read = trail.refresh();
+  trail.show(shown(2)); // where the press leads
+  await read;
+  expect(asked.at(-1)).toBe('open {"trail":"t","n":1,"again":true}');
+  expect(trail.state.shown?.n).toBe(2);
+});
+
 test('who goes home while a press is under way goes home, wherever the press leads', async () => {
   const { history } = tab();
   const { calls } = server([shown(1), shown(3)]);

@@ -14,7 +14,7 @@ interface TrailState {
 
 /** What a trail asks the server. */
 export interface TrailCalls {
-  open: (body: { trail?: string; n?: number; address?: string; from?: Pointer }) => Promise<Shown>;
+  open: (body: { trail?: string; n?: number; again?: boolean; address?: string; from?: Pointer }) => Promise<Shown>;
   fork: (body: { trail: string; n: number }) => Promise<Shown>;
   go: (body: { trail: string; n: number; to: string }) => Promise<Shown>;
 }
@@ -172,17 +172,22 @@ export class Trail extends Told<TrailState> {
     }
   }
 
-  /** Reads again what is shown; nothing changes if one has gone on by then. */
-  readonly reload = async () => {
+  /** Stands on what is shown, read again; nothing changes if one has gone on by then. */
+  readonly reload = () => this.reopen({});
+
+  /** Reads again what is shown: that comes late where a press leads on meanwhile, and does not lead back. */
+  readonly refresh = () => this.reopen({ again: true });
+
+  private async reopen(how: { again?: boolean }) {
     const at = this.state.shown;
     try {
-      const next = await this.insist(() => this.calls.open(at ? { trail: at.trail, n: at.n } : {}));
+      const next = await this.insist(() => this.calls.open(at ? { trail: at.trail, n: at.n, ...how } : {}));
       const now = this.state.shown;
       if (now?.trail === at?.trail && now?.n === at?.n && !this.leaves(at)) this.show(next);
     } catch (e) {
       this.fail(e);
     }
-  };
+  }
 
   /** Whether the browser's own back or forward has left a place, and what is there is still asked for. */
   private leaves(at: Shown | undefined) {

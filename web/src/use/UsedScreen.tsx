@@ -52,7 +52,7 @@ export function UsedScreen(props: UsedScreenProps) {
   const call = useMemo(() => calls(project, at), [project, at]);
   const [titles, setTitles] = useState<Record<string, Title>>({});
   const [adding, setAdding] = useState<string>();
-  const { draft, values, taken } = useDraft(view, props.draft, call, at, () => void trail.reload());
+  const { draft, values, taken } = useDraft(view, props.draft, call, at, () => void trail.refresh());
   const looks = useLooks(call, view, (changed) => trail.change((s) => replaced(s, depth, changed)));
   const drawers = useDrawers();
   const browser = useMemo(() => browserHands(project, call.saveList, drawers.put), [project, call, drawers.put]);
@@ -84,6 +84,7 @@ export function UsedScreen(props: UsedScreenProps) {
     show: trail.show,
     fail: trail.fail,
     reload: trail.reload,
+    refresh: trail.refresh,
   });
   const asks = asked !== undefined;
   useEffect(() => trail.ask(`screen ${depth}`, asks), [trail, depth, asks]);

@@ -25,7 +25,7 @@ export function useLive(project: string, trail: Trail, shown: Shown | undefined,
         trail.change((s) => mapped(s, (e) => stale(e, reason)));
       },
       onBack: () => setLost(false),
-      reload: () => void trail.reload(),
+      reload: () => void trail.refresh(),
       onCallUp: called.onCallUp,
       onCallUps: called.onCallUps,
     }).start();
