@@ -33,8 +33,9 @@ build: setup
 check: setup
 	@scripts/check
 
+# The longest of them take minutes: on a busy machine more than the ten that are usual.
 go-test: setup
-	go test ./...
+	go test -timeout 40m ./...
 
 unit-test: setup
 	@npm --prefix web run --silent test

@@ -108,6 +108,11 @@ func TestAReleaseWhilePeopleWork(t *testing.T) {
 	arno := as(t, "arno")
 	stop := make(chan struct{})
 	var wait sync.WaitGroup
+	ended := sync.OnceFunc(func() {
+		close(stop)
+		wait.Wait()
+	})
+	defer ended() // they work in no other test
 	for range 4 {
 		wait.Add(1)
 		go func() {
@@ -121,6 +126,9 @@ func TestAReleaseWhilePeopleWork(t *testing.T) {
 				}
 				shown := p.open("/cabin?cabin=87")
 				status, result, problem := p.press(shown, fmt.Sprintf("work-%d-%d", rand.Int(), i), "e_defects", map[string]any{"row": "107"})
+				if status == http.StatusServiceUnavailable {
+					continue // too busy to answer in time
+				}
 				if status != http.StatusOK || result.Shown.View.Heading != "Defect D-2107" {
 					t.Errorf("%d %+v", status, problem)
 				}
@@ -132,8 +140,7 @@ func TestAReleaseWhilePeopleWork(t *testing.T) {
 		arno.must("POST", "/api/build/tarnhorn/edits", map[string]any{"patch": []any{map[string]any{"op": "replace", "path": "/s_cabins/heading", "value": heading}}}, nil)
 		arno.must("POST", "/api/build/tarnhorn/releases", map[string]any{}, nil)
 	}
-	close(stop)
-	wait.Wait()
+	ended()
 	for range 5 {
 		arno.must("POST", "/api/build/tarnhorn/undo", nil, nil)
 	}
