@@ -17,7 +17,7 @@ func (q *asking) leads(ctx context.Context, g *plan.Gate, v use.Verdict) error {
 	to, as := v.To, v.As
 	if to == nil {
 		// Closed: where it would lead if it were not.
-		chosen, _ := use.ChooseCase(g, q.world)
+		chosen := use.ChooseCase(&use.Verdict{}, g, q.world)
 		if chosen == nil && len(g.Cases) > 0 {
 			chosen = g.Cases[0]
 		}

@@ -124,6 +124,19 @@ func (a *App) TasksOf(screen string) []string {
 	return out
 }
 
+// Writes says whether any case changes records or the plant, as project.Gate.Writes does, without its maps: it is asked
+// for each button that is drawn.
+func (g *Gate) Writes() bool {
+	for _, c := range g.Cases {
+		for _, e := range c.Effects {
+			if e.Spec.Writes() {
+				return true
+			}
+		}
+	}
+	return false
+}
+
 // Acts says whether it does more than move.
 func (g *Gate) Acts() bool {
 	return g.Unsaved == "save" || slices.ContainsFunc(g.Cases, func(c *Case) bool { return len(c.Effects) > 0 })

@@ -69,8 +69,10 @@ func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
 		w = &of
 	}
 	w = o.Given(g, w, at)
-	if v, closed := o.JudgeRoles(g.Roles); closed {
-		return v
+	if g.Roles != nil {
+		if v, closed := o.JudgeRoles(g.Roles); closed {
+			return v
+		}
 	}
 	if g.Broken {
 		return Verdict{State: StateGreyed, By: "broken", Reason: "This button’s condition cannot be read."}
@@ -79,25 +81,25 @@ func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
 		// Asked first, judged when that is known.
 		return Verdict{State: StateOpen, Later: true, Pick: w.asks, Chosen: g.Cases[0]}
 	}
-	var part *cond.Part
-	if g.Condition != nil {
-		v, closed := judgeWhile(g, w, o.explains)
-		if closed {
-			return v
-		}
-		part = v.Part
+	var v Verdict
+	if g.Condition != nil && judgeWhile(&v, g, w, o.explains) {
+		return v
 	}
-	chosen, v := ChooseCase(g, w)
+	chosen := ChooseCase(&v, g, w)
 	if chosen == nil {
 		return v
 	}
-	if v, closed := o.judgeChanges(chosen, at); closed {
-		return v
+	if len(chosen.Effects) > 0 {
+		if v, closed := o.judgeChanges(chosen, at); closed {
+			return v
+		}
 	}
-	if closed, is := o.shutToReturn(chosen, at); is {
-		return closed
+	if chosen.Back != nil {
+		if closed, is := o.shutToReturn(chosen, at); is {
+			return closed
+		}
 	}
-	v = Verdict{State: StateOpen, Part: part, Chosen: chosen}
+	v.State, v.Chosen = StateOpen, chosen
 	if m := chosen.Move; m != nil {
 		if o.At.Mode == "add" && plan.Saves(chosen) && !plan.IsStep(m) {
 			v.Later = true
@@ -209,49 +211,52 @@ func (o *Opening) JudgeRoles(roles map[string]bool) (Verdict, bool) {
 	return Verdict{State: StateHidden, By: "roles", Reason: reason}, true
 }
 
-// judgeWhile decides the condition; it is explained only for who asks why.
-func judgeWhile(g *plan.Gate, w *World, explains bool) (Verdict, bool) {
+// judgeWhile decides the condition, and says whether it closes the gate; it is explained only for who asks why. Verdicts
+// are large, and one is reached for each button that is drawn: it is written where it is wanted.
+func judgeWhile(into *Verdict, g *plan.Gate, w *World, explains bool) bool {
 	value := g.Condition.Root.Eval(w)
-	var part *cond.Part
 	if explains {
 		p := g.Condition.Root.Explain(w)
-		part = &p
+		into.Part = &p
 	}
 	switch {
 	case !value.Known():
 		// Not knowing is told as such, even where a plain no would hide.
-		return Verdict{State: StateGreyed, By: "unknown", Reason: "Value not available: " + value.Why() + ".", Part: part}, true
+		into.State, into.By, into.Reason = StateGreyed, "unknown", "Value not available: "+value.Why()+"."
 	case value.True():
-		return Verdict{Part: part}, false
+		return false
 	case g.Grey != nil:
-		return Verdict{State: StateGreyed, By: "while", Reason: g.Grey.Say(w, w.Say), Part: part}, true
+		into.State, into.By, into.Reason = StateGreyed, "while", g.Grey.Say(w, w.Say)
+	default:
+		into.State, into.By = StateHidden, "while"
+		if explains {
+			into.Reason = "It shows only while " + g.Condition.Root.Phrase() + "."
+		}
 	}
-	v := Verdict{State: StateHidden, By: "while", Part: part}
-	if explains {
-		v.Reason = "It shows only while " + g.Condition.Root.Phrase() + "."
-	}
-	return v, true
+	return true
 }
 
-// ChooseCase gives the first case whose condition holds; nil, with why, where there is none or it
+// ChooseCase gives the first case whose condition holds; nil, with why in the verdict, where there is none or it
 // cannot be told.
-func ChooseCase(g *plan.Gate, w *World) (*plan.Case, Verdict) {
+func ChooseCase(into *Verdict, g *plan.Gate, w *World) *plan.Case {
 	for _, c := range g.Cases {
 		if c.Condition == nil {
-			return c, Verdict{}
+			return c
 		}
 		v := c.Condition.Root.Eval(w)
 		if !v.Known() {
-			return nil, Verdict{State: StateGreyed, By: "unknown", Reason: "Value not available: " + v.Why() + "."}
+			*into = Verdict{State: StateGreyed, By: "unknown", Reason: "Value not available: " + v.Why() + "."}
+			return nil
 		}
 		if v.True() {
-			return c, Verdict{}
+			return c
 		}
 	}
+	*into = Verdict{State: StateGreyed, By: "case", Reason: "None of its cases holds now."}
 	if len(g.Cases) == 0 {
-		return nil, Verdict{State: StateGreyed, By: "case", Reason: "Nothing is wired to it yet."}
+		into.Reason = "Nothing is wired to it yet."
 	}
-	return nil, Verdict{State: StateGreyed, By: "case", Reason: "None of its cases holds now."}
+	return nil
 }
 
 // PlainLink gives the place a gate leads to when nothing else happens on a press: then it is also a link.

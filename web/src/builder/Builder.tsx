@@ -19,7 +19,7 @@ import { NewScreen } from './screens/NewScreen';
 import { ScreensPanel } from './screens/ScreensPanel';
 import { ScreenView } from './stage/ScreenView';
 import { useCommands } from './useCommands';
-import { type DraftHands, useEdit } from './useDraft';
+import type { DraftHands } from './useDraft';
 import { useKeys } from './useKeys';
 import { usePresence } from './usePresence';
 import { useScreenAtWork } from './useScreenAtWork';
@@ -72,7 +72,7 @@ export function Builder({ project, hands, draft }: BuilderProps) {
   const [listed, setListed] = useState(false);
   const [making, setMaking] = useState(false);
   const [keys, setKeys] = useState(false);
-  const edit = useEdit(hands);
+  const { edit } = hands;
   const back = useCallback(() => navigate(-1), [navigate]);
   useKeys({
     onFind: () => setFinding(true),

@@ -1,6 +1,7 @@
 import { createContext, useContext, useEffect } from 'react';
-import type { AtWork, Draft, Op, WayOut } from '../api/client';
+import type { AtWork, Draft, WayOut } from '../api/client';
 import type { Document } from '../document/document.gen';
+import type { DraftHands } from './useDraft';
 
 /** What every part of the Screen view works with. */
 export interface BuildHands {
@@ -20,7 +21,7 @@ export interface BuildHands {
   choose: (element: string | undefined, trigger?: string) => void;
   pointed: string | undefined;
   point: (element: string | undefined) => void;
-  edit: (patch: Op[]) => Promise<unknown>;
+  edit: DraftHands['edit'];
   open: (screen: string, element?: string) => void;
   openPicker: string | undefined; // part of the sentence whose picker is open
   setPicker: (part: string | undefined) => void;

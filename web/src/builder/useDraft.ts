@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, ask, type Draft, type NewRelease, type Op, Refused } from '../api/client';
+import type { Document } from '../document/document.gen';
 import { insistently } from '../trail/insist';
 import { wordsOfProblem } from '../trail/Press';
 import { hereKey, type Present, tab } from './presence';
@@ -19,7 +20,9 @@ export function useDraft(project: string) {
   const [problem, setProblem] = useState<string>();
   const fresh = useCallback(async () => {
     await queries.invalidateQueries({ queryKey: ['draft', project] });
-    await queries.invalidateQueries({ queryKey: ['work', project] });
+    // Drawn with the newest edit, the screen at work is asked for already: that one is waited for, none is asked for twice.
+    await new Promise((drawn) => setTimeout(drawn));
+    await queries.invalidateQueries({ queryKey: ['work', project] }, { cancelRefetch: false });
   }, [queries, project]);
   const settle = {
     onSuccess: () => setProblem(undefined),
@@ -57,10 +60,29 @@ export function useDraft(project: string) {
       once((params) => ask(api.POST('/api/build/{project}/releases', { params, body }))),
     ...settle,
   });
-  useOthers(project, draft.data, fresh);
+  const busy = edit.isPending || undo.isPending || redo.isPending || takeBack.isPending;
+  useOthers(project, draft.data, busy, fresh);
+  const { mutateAsync } = edit;
+  const last = useRef<Promise<unknown>>(Promise.resolve());
+  /** Makes an edit, or one of the document as it is once all that were made before are in it. */
+  const make = useCallback(
+    (patch: Op[] | ((d: Document) => Op[])): Promise<unknown> => {
+      const before = last.current;
+      const made = async () => {
+        if (typeof patch === 'function') await before;
+        const entities = queries.getQueryData<Draft>(['draft', project])?.entities ?? {};
+        const ops = typeof patch === 'function' ? patch(entities) : patch;
+        if (ops.length > 0) await mutateAsync(ops).catch(() => undefined);
+      };
+      const done = made();
+      last.current = Promise.all([before, done]);
+      return done;
+    },
+    [mutateAsync, queries, project],
+  );
   return {
     draft,
-    edit,
+    edit: make,
     undo,
     redo,
     takeBack,
@@ -68,7 +90,7 @@ export function useDraft(project: string) {
     problem,
     setProblem,
     fresh,
-    busy: edit.isPending || undo.isPending || redo.isPending,
+    busy,
   };
 }
 
@@ -95,17 +117,7 @@ async function newest(project: string, had: Draft | undefined): Promise<Draft> {
 
 export type DraftHands = ReturnType<typeof useDraft>;
 
-/** Makes an edit; one that is refused is told in the bar, and an empty one is none. */
-export function useEdit(hands: DraftHands) {
-  const { mutateAsync } = hands.edit;
-  return useCallback(
-    (patch: Op[]): Promise<unknown> =>
-      patch.length > 0 ? mutateAsync(patch).catch(() => undefined) : Promise.resolve(),
-    [mutateAsync],
-  );
-}
-
-function useOthers(project: string, draft: Draft | undefined, fresh: () => Promise<void>) {
+function useOthers(project: string, draft: Draft | undefined, busy: boolean, fresh: () => Promise<void>) {
   const queries = useQueryClient();
   // One stream for as long as the project is open: an edit while it is opened anew would not be told. It begins with
   // how many edits there are, so that none is missed between the first reading and it.
@@ -126,6 +138,7 @@ function useOthers(project: string, draft: Draft | undefined, fresh: () => Promi
   }, [project, queries]);
   const seq = draft?.seq;
   useEffect(() => {
-    if (seq !== undefined && told > seq) void fresh();
-  }, [told, seq, fresh]);
+    // One’s own edit is told as well: what it came to is read when it is answered.
+    if (!busy && seq !== undefined && told > seq) void fresh();
+  }, [told, seq, busy, fresh]);
 }

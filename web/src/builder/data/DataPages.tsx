@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, ask, type Draft, Refused } from '../../api/client';
 import { tablesOf } from '../../document/tables';
 import { Message, Waiting, WayOn } from '../../ui/Message';
-import { type DraftHands, useEdit } from '../useDraft';
+import type { DraftHands } from '../useDraft';
 import { ApplicationPage } from './ApplicationPage';
 import { ConditionsPage } from './ConditionsPage';
 import { CallUpsPage } from './callups/CallUpsPage';
@@ -38,7 +38,7 @@ export function DataPages({ project, as, draft, hands, item, onItem, onScreen }:
     queryFn: () => ask(api.GET('/api/build/{project}/rights', { params: { path: { project } } })),
     placeholderData: (old) => old,
   });
-  const edit = useEdit(hands);
+  const { edit } = hands;
   const differ = useDifferences(project);
   if (rights.error instanceof Refused) {
     return (

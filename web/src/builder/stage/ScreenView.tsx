@@ -13,7 +13,7 @@ import { Wires } from '../margins/Wires';
 import { ClaimLine } from '../recording/ClaimLine';
 import type { Recorder } from '../recording/useRecorder';
 import { SentencePanel } from '../sentence/SentencePanel';
-import { type DraftHands, useEdit } from '../useDraft';
+import type { DraftHands } from '../useDraft';
 import type { useWalk } from '../useWalk';
 import { toMend } from '../whole/findings';
 import { Arranging } from './Arranging';
@@ -54,7 +54,7 @@ export function ScreenView({ project, hands, draft, work, walk, recorder, onBack
   const numbers = useMemo(() => numbersOf(plates), [plates]);
   const place = work.view?.place;
   const open = useCallback((to: string, at?: string) => onPlace({ screen: to, mode: 'view' }, at), [onPlace]);
-  const edit = useEdit(hands);
+  const { edit } = hands;
   const drawers = useDrawers();
   const onMove = useCallback(
     (p: Practised) => {

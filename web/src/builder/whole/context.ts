@@ -1,5 +1,5 @@
 import { createContext, useContext } from 'react';
-import type { Draft, Op } from '../../api/client';
+import type { Draft } from '../../api/client';
 import type { DraftHands } from '../useDraft';
 
 /** What the views of the whole are given: the application, who walks it, and ways to its places. */
@@ -9,7 +9,7 @@ export interface Whole {
   as: string; // whom one walks as
   walked: string; // the roles of who is walked as, as reach names them; "" for nobody
   hands: DraftHands;
-  edit: (patch: Op[]) => Promise<unknown>;
+  edit: DraftHands['edit'];
   openScreen: (screen: string, element?: string) => void;
   openData: (page: string) => void;
   openReach: (screen: string, who?: string) => void;

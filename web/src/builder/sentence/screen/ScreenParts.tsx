@@ -19,7 +19,10 @@ export function ScreenParts({ screen: doc }: { screen: ScreenDoc }) {
   const others = screensOf(entities).filter((s) => s.id !== doc.id);
   const copy = async () => {
     const id = newId('s');
-    await edit([{ op: 'add', path: `/${id}`, value: copyOf(entities, doc, id) }]);
+    await edit((d) => {
+      const newest = screensOf(d).find((s) => s.id === doc.id);
+      return newest ? [{ op: 'add', path: `/${id}`, value: copyOf(d, newest, id) }] : [];
+    });
     open(id);
   };
   const slug = (typed: string) => {
