@@ -11,6 +11,9 @@ import (
 	"ambergate/core/project"
 )
 
+// usualRows is how many rows a page of a list has, where its builder says nothing else.
+const usualRows = 50
+
 // ListQuery gives what the list asks for at this place, page by page.
 func (o *Opening) ListQuery(e *plan.Element, after string) (ask.Query, []string, error) {
 	spec := e.Listing()
@@ -30,8 +33,9 @@ func (o *Opening) ListQuery(e *plan.Element, after string) (ask.Query, []string,
 	}
 	paths, hidden := o.Visible(spec.Table, e.RowPaths.Sorted())
 	limit := spec.Rows
-	if limit == 0 {
-		limit = 50
+	// A main list grows while one looks at it: by few rows at a time, it would ask again and again until there is enough.
+	if limit == 0 || isMain && after != "" {
+		limit = max(limit, usualRows)
 	}
 	q := ask.Query{Table: t, Paths: paths, Match: match, Order: o.listOrder(spec, isMain), Limit: limit, After: after, Rights: o.Rights}
 	if isMain {

@@ -70,3 +70,17 @@ func TestTheFootCountsAllRows(t *testing.T) {
 		}
 	}
 }
+
+// A list of few rows at first grows by many: it is not asked for again and again.
+func TestWhatFollowsOnAShortPageIsALongOne(t *testing.T) {
+	s := stand.New(t, `[{"op":"add","path":"/s_list/elements/e_list/rows","value":1}]`)
+	o := s.At(t, s.Place(t, "defects"))
+	first := stand.Element(t, o.View(), "e_list").View.(*element.ListView)
+	more, err := element.More(t.Context(), o, s.Sources(), "e_list", first.Next, false)
+	if err != nil {
+		t.Fatal(err)
+	}
+	if len(first.Rows) != 1 || len(more.Rows) != 2 || more.Next != "" {
+		t.Errorf("first %d rows, then %d, and %q to go on from", len(first.Rows), len(more.Rows), more.Next)
+	}
+}
