@@ -19,8 +19,7 @@ export interface BuildHands {
   way: WayOut | undefined; // of the chosen element: the one that was chosen, else its first
   ways: WayOut[]; // all of the chosen element
   choose: (element: string | undefined, trigger?: string) => void;
-  pointed: string | undefined;
-  point: (element: string | undefined) => void;
+  point: (element: string | undefined) => void; // it is pointed at
   edit: DraftHands['edit'];
   open: (screen: string, element?: string) => void;
   openPicker: string | undefined; // part of the sentence whose picker is open

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useState } from 'react';
+import { memo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { WayIn } from '../../api/client';
 import { Plate } from '../../ui/Plate';
@@ -8,7 +8,7 @@ import { MarginHead } from './MarginHead';
 import { many, useFind } from './useFind';
 
 /** How people get here: plates by area, with what each brings. Areas with many fold. */
-export function WaysInMargin({ ways }: { ways: WayIn[] }) {
+export const WaysInMargin = memo(function WaysInMargin({ ways }: { ways: WayIn[] }) {
   const { field, fits, found } = useFind(ways.length, 'Find a way in');
   const shown = ways.filter((w) => fits(`${w.title} ${w.words} ${w.area ?? ''} ${w.brings ?? ''}`));
   const areas = [...new Set(shown.map((w) => w.area ?? ''))];
@@ -35,7 +35,7 @@ export function WaysInMargin({ ways }: { ways: WayIn[] }) {
       })}
     </Box>
   );
-}
+});
 
 /** The ways of one area, drawn when it is unfolded. */
 function Folded({ words, first, ways }: { words: string; first: boolean; ways: WayIn[] }) {

@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { Finding } from '../../api/client';
 import { FindingNote } from './FindingNote';
 import { MarginHead } from './MarginHead';
@@ -7,7 +8,13 @@ import type { OutPlate } from './plates';
 import { useFind } from './useFind';
 
 /** Where one can go: plates by target, findings first. A wire can be pulled onto a plate, or to empty ground. */
-export function WaysOutMargin({ plates, screenFindings }: { plates: OutPlate[]; screenFindings: Finding[] }) {
+export const WaysOutMargin = memo(function WaysOutMargin({
+  plates,
+  screenFindings,
+}: {
+  plates: OutPlate[];
+  screenFindings: Finding[];
+}) {
   const { field, fits, found } = useFind(plates.length, 'Find a way out');
   const ways = plates.reduce((n, p) => n + p.ways.length, 0);
   const shown = plates.filter((p) => fits(`${p.title} ${p.ways.map((w) => `${w.words} ${w.brings ?? ''}`).join(' ')}`));
@@ -39,4 +46,4 @@ export function WaysOutMargin({ plates, screenFindings }: { plates: OutPlate[]; 
       </Flex>
     </Box>
   );
-}
+});

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import type { WayOut } from '../../api/client';
 import { wordsOf } from '../../screen/kinds/all';
 import { useBuild, useCover } from '../context';
@@ -21,7 +21,7 @@ const tabs = ['Way', 'Look', 'As text', 'Why'] as const;
 type Tab = (typeof tabs)[number];
 
 /** The bottom of the Screen view: the chosen way as a sentence, and what it means right now. */
-export function SentencePanel() {
+export const SentencePanel = memo(function SentencePanel() {
   const { way, chosen, several, openPicker, work } = useBuild();
   const [tab, setTab] = useState<Tab>('Way');
   useEffect(() => {
@@ -72,7 +72,7 @@ export function SentencePanel() {
       )}
     </Flex>
   );
-}
+});
 
 /** What is told needs more or less room: nothing of it is to be cut off. */
 function heightOf(tab: Tab, long: boolean | undefined, chosen: boolean) {

@@ -74,21 +74,12 @@ export function ScreenView({ project, hands, draft, work, walk, recorder, onBack
   useEffect(() => {
     if (recording && place) onSeen(place);
   }, [recording, place, onSeen]);
-  const build: BuildHands = {
-    project,
-    draft,
-    entities,
-    screen,
-    work,
-    as,
-    journal: practised.journal,
-    pointed,
-    point,
-    edit,
-    open,
-    cover,
-    ...chosen,
-  };
+  const { journal } = practised;
+  // The same as long as nothing of it changes: what is pointed at, and whether an edit is under way, concerns few.
+  const build: BuildHands = useMemo(
+    () => ({ project, draft, entities, screen, work, as, journal, point, edit, open, cover, ...chosen }),
+    [project, draft, entities, screen, work, as, journal, edit, open, cover, chosen],
+  );
   const pulled = usePulledWire(build);
   const onArrange = ({ filters, sort, find, tabs, clear }: Arrangement) => {
     if (!place) return;
@@ -96,7 +87,10 @@ export function ScreenView({ project, hands, draft, work, walk, recorder, onBack
     recorder.onLooked(to);
     onPlace(to);
   };
-  const here = (element: string | undefined) => element && work.ways.some((w) => w.element === element);
+  const ofScreen = useMemo(
+    () => findings.filter((f) => !f.element || !work.ways.some((w) => w.element === f.element)),
+    [findings, work.ways],
+  );
   return (
     <BuildProvider value={build}>
       <Flex
@@ -127,6 +121,7 @@ export function ScreenView({ project, hands, draft, work, walk, recorder, onBack
           <Stage
             as={as}
             work={work}
+            pointed={pointed}
             numbers={numbers}
             practice={practice}
             values={values}
@@ -136,7 +131,7 @@ export function ScreenView({ project, hands, draft, work, walk, recorder, onBack
             onArrange={onArrange}
           />
         </Box>
-        <WaysOutMargin plates={plates} screenFindings={findings.filter((f) => !here(f.element))} />
+        <WaysOutMargin plates={plates} screenFindings={ofScreen} />
         <Arranging />
         {pulled && <PulledWire pulled={pulled} />}
         <Wires body={body} plates={plates} chosen={chosen.chosen} pointed={pointed} />

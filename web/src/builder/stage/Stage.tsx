@@ -20,6 +20,7 @@ import { usePutPicture } from './usePutPicture';
 interface StageProps {
   as: string;
   work: AtWork;
+  pointed: string | undefined; // element
   numbers: Record<string, number>;
   practice: Practice;
   values: Record<string, string>;
@@ -30,8 +31,8 @@ interface StageProps {
 }
 
 /** The screen itself, live: the same components, records and tags as in use. */
-export function Stage({ as, work, numbers, practice, values, onType, onArrange, width, drawers }: StageProps) {
-  const { project, chosen, several, choose, chooseAlso, pointed, point, setPicker, journal } = useBuild();
+export function Stage({ as, work, pointed, numbers, practice, values, onType, onArrange, width, drawers }: StageProps) {
+  const { project, chosen, several, choose, chooseAlso, point, setPicker, journal } = useBuild();
   const pick = useSteady((id: string, also: boolean) => (also ? chooseAlso(id) : choose(id)));
   const putting = usePutPicture();
   const box = useRef<HTMLDivElement>(null);

@@ -35,5 +35,8 @@ export function useChosen(all: WayOut[], first: string | undefined) {
   }, []);
   const ways = useMemo(() => all.filter((w) => w.element === chosen), [all, chosen]);
   const way = ways.find((w) => w.trigger === trigger) ?? ways[0];
-  return { chosen, several, way, ways, choose, chooseAlso, chooseAll, openPicker, setPicker };
+  return useMemo(
+    () => ({ chosen, several, way, ways, choose, chooseAlso, chooseAll, openPicker, setPicker }),
+    [chosen, several, way, ways, choose, chooseAlso, chooseAll, openPicker],
+  );
 }

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { api, ask, type MapWire, type WireWay } from '../../../api/client';
 import { Action } from '../../../ui/controls';
 import { type BuildHands, BuildProvider } from '../../context';
@@ -59,7 +59,6 @@ function Editable({
   as: string;
 }) {
   const { project, draft, edit, openScreen } = useWhole();
-  const [, setPointed] = useState<string>();
   const chosen = useChosen(work.ways, way.element);
   const build: BuildHands = useMemo(
     () => ({
@@ -70,8 +69,7 @@ function Editable({
       work,
       as,
       journal: undefined,
-      pointed: undefined,
-      point: setPointed,
+      point: nothing,
       edit,
       open: openScreen,
       cover: nothing,
