@@ -4,6 +4,27 @@ import { defineConfig } from '@playwright/test';
 // compiles the program anew, which takes a quarter of all computing.
 process.env.PW_TEST_REUSE_CONTEXT = '1';
 
+// What the browser is not to do by itself. The last such list counts: what Playwright leaves off, and the pages behind the
+// line for addresses, which each window loads for nobody.
+const off = [
+  'AvoidUnnecessaryBeforeUnloadCheckSync',
+  'DestroyProfileOnBrowserClose',
+  'HttpsUpgrades',
+  'HttpsFirstBalancedModeAutoEnable',
+  'LensOverlay',
+  'MediaRouter',
+  'PaintHolding',
+  'ThirdPartyStoragePartitioning',
+  'AvoidCorsURLLoaderRestartOnRedirect',
+  'OptimizationHints',
+  'NetworkTimeServiceQuerying',
+  'AimEnabled',
+  'PreconnectToSearch',
+  'WebUIOmniboxPopup',
+  'WebUIOmniboxAimPopup',
+  'WebUIOmniboxFullPopup',
+];
+
 /** On the built program with the demo data: see program.ts. */
 export default defineConfig({
   testDir: '.',
@@ -30,6 +51,7 @@ export default defineConfig({
         // Pages live for seconds: compiling for speed costs more than it gives, as does smoothing letters for three colours.
         '--js-flags=--no-maglev --no-opt',
         '--disable-lcd-text',
+        `--disable-features=${off.join(',')}`,
         '--disable-gpu',
         '--in-process-gpu',
         '--disable-software-rasterizer',
