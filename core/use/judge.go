@@ -81,13 +81,13 @@ func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
 		// Asked first, judged when that is known.
 		return Verdict{State: StateOpen, Later: true, Pick: w.asks, Chosen: g.Cases[0]}
 	}
-	var v Verdict
-	if g.Condition != nil && judgeWhile(&v, g, w, o.explains) {
-		return v
+	var shut Verdict
+	if g.Condition != nil && judgeWhile(&shut, g, w, o.explains) {
+		return shut
 	}
-	chosen := ChooseCase(&v, g, w)
+	chosen := ChooseCase(&shut, g, w)
 	if chosen == nil {
-		return v
+		return shut
 	}
 	if len(chosen.Effects) > 0 {
 		if v, closed := o.judgeChanges(chosen, at); closed {
@@ -99,7 +99,7 @@ func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
 			return closed
 		}
 	}
-	v.State, v.Chosen = StateOpen, chosen
+	v := Verdict{State: StateOpen, Part: shut.Part, Chosen: chosen}
 	if m := chosen.Move; m != nil {
 		if o.At.Mode == "add" && plan.Saves(chosen) && !plan.IsStep(m) {
 			v.Later = true
