@@ -182,6 +182,7 @@ func (c *Client) serve(ctx context.Context, client *opcua.Client, notifications 
 	defer stop()
 	go c.watchdog(watching, client, watchdog)
 	go c.keepWatching(watching)
+	go c.keepReading(watching, client)
 	for {
 		select {
 		case <-ctx.Done():
@@ -270,8 +271,12 @@ func (c *Client) lost() {
 func (c *Client) take(data *ua.DataChangeNotification) {
 	c.mu.Lock()
 	defer c.mu.Unlock()
-	// Of several nodes, what happened first counts first.
-	items := slices.Clone(data.MonitoredItems)
+	c.taken(slices.Clone(data.MonitoredItems))
+}
+
+// taken keeps what was told or read of several nodes. The lock is held.
+func (c *Client) taken(items []*ua.MonitoredItemNotification) {
+	// What happened first counts first.
 	slices.SortStableFunc(items, func(a, b *ua.MonitoredItemNotification) int { return sourceTime(a).Compare(sourceTime(b)) })
 	changed := map[string]bool{}
 	for _, item := range items {
@@ -306,7 +311,8 @@ func (n *node) take(read *ua.DataValue) {
 	if n.at.IsZero() {
 		n.at = read.ServerTimestamp
 	}
-	n.keep(time.Now())
+	n.heard = time.Now()
+	n.keep(n.heard)
 }
 
 // tell signals all who listen to one of the nodes; the lock is held.

@@ -5,6 +5,7 @@
 //   - nodes.go: how nodes are named and found
 //   - browse.go: what there is: browsed and searched
 //   - watch.go: what is watched
+//   - quiet.go: what nothing is heard of, read
 //   - values.go: values as they were read, their quality, their history
 //   - words.go: what happened while connecting, in words
 //   - listen.go, follow.go: who is told of changes; who gets each of them

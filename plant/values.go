@@ -22,6 +22,7 @@ type node struct {
 	bad      bool // the plant says so
 	known    bool
 	at       time.Time // the source's own time
+	heard    time.Time // when it was told or read last
 	watched  bool      // on the current subscription, or found not to be there
 	missing  bool      // the plant has no such node
 	sharp    bool      // somebody follows each of its values: it is sampled as fast as the plant can
