@@ -76,7 +76,7 @@ func (c *Client) readQuiet(ctx context.Context, client *opcua.Client, nodes []*n
 		}
 	}
 	if len(other) > 0 {
-		c.log.Warn("changes of values were not told by the plant, and are read", "values", len(other))
+		c.log.Warn("changes of values were not told by the plant, and are read", "values", len(other), "first", c.byHandle[other[0].ClientHandle].name)
 		c.taken(other)
 	}
 	return nil
