@@ -107,6 +107,18 @@ describe('the first place of a page', () => {
   });
 });
 
+test('what comes live is no answer; each answer is told, as one may be older than what came live before it', async () => {
+  const { history } = tab();
+  const { calls } = server([shown(1)]);
+  const trail = new Trail('p', calls, history, now);
+  await trail.arrive(entry('/use/p/p1'));
+  trail.change((s) => ({ ...s, user: 'live' }));
+  expect(trail.state.answers).toBe(1);
+  trail.show(shown(1));
+  trail.replace(0, []);
+  expect(trail.state.answers).toBe(3);
+});
+
 describe('what is shown is pointed to by the history', () => {
   const at = async (first: Shown, entries: unknown[] = [null]) => {
     const t = tab({ entries });

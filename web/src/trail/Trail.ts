@@ -1,6 +1,6 @@
-import { Refused, type Shown } from '../api/client';
+import { type ElementView, Refused, type Shown } from '../api/client';
 import { noteFork, type Pointer, pointerOf } from './pointer';
-import { depthOf } from './shown';
+import { depthOf, replaced } from './shown';
 import { Told } from './Told';
 
 /** Where along the trail one can go. */
@@ -8,6 +8,11 @@ export type Along = 'back' | 'forward' | 'home' | 'up' | 'close' | 'round' | 'ro
 
 interface TrailState {
   shown?: Shown;
+  /**
+   * How many answers went into what is shown. One may be older than what came live while it was on its way, which the
+   * server does not send again: live values are listened to anew after each.
+   */
+  answers: number;
   refused?: Refused;
   away?: Refused; // nobody answers; what is shown stays
 }
@@ -59,7 +64,7 @@ export class Trail extends Told<TrailState> {
     private readonly history: TabHistory,
     private readonly wait: (ms: number) => Promise<void> = (ms) => new Promise((done) => setTimeout(done, ms)),
   ) {
-    super({});
+    super({ answers: 0 });
   }
 
   private get name() {
@@ -87,7 +92,7 @@ export class Trail extends Told<TrailState> {
   /** Shows what the server answered and lets the tab's history point to it. */
   readonly show = (next: Shown) => {
     const before = this.state.shown;
-    this.put({ shown: next, refused: undefined });
+    this.put({ shown: next, answers: this.state.answers + 1, refused: undefined });
     this.history.keep(this.name, next.trail);
     void this.history.claim(next.trail);
     this.point(before, next);
@@ -114,10 +119,16 @@ export class Trail extends Told<TrailState> {
     }
   }
 
-  /** Changes what is shown where it stands: live values, rows that depend on a chosen one. */
+  /** Changes what is shown where it stands, by what came live. */
   readonly change = (how: (shown: Shown) => Shown) => {
     const { shown } = this.state;
     if (shown) this.put({ shown: how(shown) });
+  };
+
+  /** Puts elements that the server answered with in the stead of those that are shown: what depends on a chosen row. */
+  readonly replace = (depth: number, changed: ElementView[]) => {
+    const { shown, answers } = this.state;
+    if (shown) this.put({ shown: replaced(shown, depth, changed), answers: answers + 1 });
   };
 
   readonly fail = (e: unknown) => {

@@ -38,9 +38,9 @@ export function UsePage() {
 }
 
 function Project({ project }: { project: string }) {
-  const { trail, shown, refused, away } = useTrail(project);
+  const { trail, shown, answers, refused, away } = useTrail(project);
   const called = useCallUps(project, trail);
-  const lost = useLive(project, trail, shown, called);
+  const lost = useLive(project, trail, shown, answers, called);
   if (refused) return <Refusal trail={trail} refused={refused} project={project} />;
   if (!shown) return away ? <Message problem={away.problem} /> : <Waiting what="Opening …" />;
   return <Page shown={shown} away={away} lost={lost} trail={trail} project={project} called={called} />;

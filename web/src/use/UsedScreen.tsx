@@ -6,7 +6,7 @@ import { useDrawers } from '../screen/rails/useDrawers';
 import type { Arrangement, Pressed } from '../trail/asking';
 import { browserHands } from '../trail/browser';
 import { calls } from '../trail/calls';
-import { depthOf, layerOf, replaced } from '../trail/shown';
+import { depthOf, layerOf } from '../trail/shown';
 import type { Trail } from '../trail/Trail';
 import { later } from '../ui/later';
 import { useSteady } from '../ui/useSteady';
@@ -53,7 +53,7 @@ export function UsedScreen(props: UsedScreenProps) {
   const [titles, setTitles] = useState<Record<string, Title>>({});
   const [adding, setAdding] = useState<string>();
   const { draft, values, taken } = useDraft(view, props.draft, call, at, () => void trail.refresh());
-  const looks = useLooks(call, view, (changed) => trail.change((s) => replaced(s, depth, changed)));
+  const looks = useLooks(call, view, (changed) => trail.replace(depth, changed));
   const drawers = useDrawers();
   const browser = useMemo(() => browserHands(project, call.saveList, drawers.put), [project, call, drawers.put]);
 

@@ -10,11 +10,15 @@ const reason = 'the server does not answer';
 
 type Called = Pick<LiveHands, 'onCallUp' | 'onCallUps'>;
 
-/** Puts live values into the shown screen as they come; says whether nothing comes in any more. */
-export function useLive(project: string, trail: Trail, shown: Shown | undefined, called: Called) {
+/**
+ * Puts live values into the shown screen as they come, anew after each answer that it was made of; says whether nothing
+ * comes in any more.
+ */
+export function useLive(project: string, trail: Trail, shown: Shown | undefined, answers: number, called: Called) {
   const { live = false, trail: id = '', n = 0 } = shown ?? {};
   const [lost, setLost] = useState(false);
   const depth = shown ? depthOf(shown) : 0;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: an answer may have put older values over what came live
   useEffect(() => {
     if (!live) return;
     const here = (s: Shown, of: number) => s.trail === id && s.n === of;
@@ -29,6 +33,6 @@ export function useLive(project: string, trail: Trail, shown: Shown | undefined,
       onCallUp: called.onCallUp,
       onCallUps: called.onCallUps,
     }).start();
-  }, [live, id, n, depth, project, trail, called.onCallUp, called.onCallUps]);
+  }, [live, id, n, depth, answers, project, trail, called.onCallUp, called.onCallUps]);
   return lost;
 }
