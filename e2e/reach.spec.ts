@@ -42,7 +42,18 @@ test('no serious barrier in a long list at work, rows in place, dialogs and draw
   await expect(page.getByRole('alertdialog')).toBeVisible();
   await sound(page);
   await page.keyboard.press('Escape');
+  // A menu whose items are still asked for, too.
+  let arrive = () => {};
+  const asked = new Promise<void>((go) => (arrive = go));
+  await page.route('**/places?*', async (route) => {
+    await asked;
+    await route.continue();
+  });
   await page.getByRole('button', { name: 'Places you have been at' }).click();
+  await expect(page.getByRole('menuitem', { name: 'Looking …' })).toBeVisible();
+  await sound(page);
+  arrive();
+  await expect(page.getByRole('menuitem', { name: 'here' })).toBeVisible();
   await sound(page);
 });
 

@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import type { CallUpListed } from '../api/client';
 import { written } from '../ui/language';
+import { MenuWords } from '../ui/MenuWords';
 import { see, unseen, useListed } from './callUps';
 
 /** What the plant called up: how much of it holds now, and where each leads. */
@@ -40,11 +41,7 @@ export function CallUpList({ project, language }: { project: string; language: s
       <Portal>
         <Menu.Positioner>
           <Menu.Content minW="320px" maxH="70vh" overflowY="auto">
-            {all.length === 0 && (
-              <Box p="8px 12px" color="muted">
-                Nothing was called up yet.
-              </Box>
-            )}
+            {all.length === 0 && <MenuWords>Nothing was called up yet.</MenuWords>}
             {all.map((o) => (
               <Menu.Item key={o.occurrence} value={String(o.occurrence)} fontSize="text">
                 <Box flex="1">

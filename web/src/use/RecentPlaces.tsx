@@ -2,6 +2,7 @@ import { Box, Menu, Portal } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { api, ask, type Shown } from '../api/client';
+import { MenuWords } from '../ui/MenuWords';
 
 interface RecentProps {
   shown: Shown;
@@ -40,7 +41,8 @@ export function RecentPlaces({ shown, project, onGo }: RecentProps) {
       <Portal>
         <Menu.Positioner>
           <Menu.Content minW="280px">
-            {places.isPending && <Box p="8px 12px">Looking …</Box>}
+            {places.isPending && <MenuWords>Looking …</MenuWords>}
+            {places.isError && <MenuWords>They cannot be read now: try again in a moment.</MenuWords>}
             {newest.map((p) => (
               <Menu.Item key={p.n} value={String(p.n)} disabled={p.here} fontSize="text">
                 <Box flex="1">
