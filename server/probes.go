@@ -54,6 +54,8 @@ func (s *Server) measure() {
 		}
 		return 0
 	}
+	m.Live("screens_found", "Screens that were kept as they were drawn, and not drawn again.", nil, func() float64 { found, _ := s.Drawn.Kept(); return float64(found) })
+	m.Live("screens_kept_bytes", "Memory of the screens that are kept as they were drawn.", nil, func() float64 { _, size := s.Drawn.Kept(); return float64(size) })
 	m.Live("leads", "1 where this server talks to the plants and watches call-ups, for all.", nil, func() float64 { return yes(s.Fleet.Leads()) })
 	for name, p := range s.Config.Plants {
 		m.Live("plant_good", "1 while the values of a plant are good.", map[string]string{"plant": name}, func() float64 { return yes(p.Good()) })

@@ -3,6 +3,7 @@
 //
 //   - records.go: the ports to records, a query, what it comes to
 //   - round.go: several questions at once
+//   - noted.go: records of which is known whether they answered the same again
 //   - only_read.go: records that cannot be changed here
 //   - rules.go: which records a user may see, as the port takes it
 //   - tags.go: the port to the plant's tags

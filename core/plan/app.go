@@ -20,6 +20,7 @@ type App struct {
 	Problems []Problem // expressions that cannot be compiled
 	Titles   map[string]*cond.Template
 	Rules    map[string]rowRule // by grant
+	Ruled    []string           // the tables that have any, in order
 	Tallies  map[string]rowRule // by table and figure
 	Uses     map[string][]Use   // of shared conditions
 	Language *local.Language    // in which numbers and dates are written for users

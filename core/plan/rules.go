@@ -20,6 +20,7 @@ type rowRule struct {
 // compileRules compiles row rules, and the conditions of figures.
 func (a *App) compileRules() {
 	a.Rules, a.Tallies, a.RuleUser = map[string]rowRule{}, map[string]rowRule{}, Paths{}
+	ruled := map[string]bool{}
 	for _, id := range slices.Sorted(maps.Keys(a.Project.Grants)) {
 		g := a.Project.Grants[id]
 		words := "row rule of " + a.RoleName(g.Role) + " on " + a.TableLabel(g.Table)
@@ -27,7 +28,11 @@ func (a *App) compileRules() {
 		r.Rows = a.rule(&r, id, g.Table, words, g.Rows)
 		r.Changes = a.rule(&r, id, g.Table, words, g.Changes)
 		a.Rules[id] = r
+		if g.Rows != "" || g.Changes != "" {
+			ruled[g.Table] = true
+		}
 	}
+	a.Ruled = slices.Sorted(maps.Keys(ruled))
 	for _, id := range slices.Sorted(maps.Keys(a.Project.Tables)) {
 		for _, tally := range project.Ordered(a.Project.Tables[id].Tallies) {
 			var r rowRule

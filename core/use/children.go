@@ -90,7 +90,7 @@ func (o *Opening) askNearest(round *ask.Round, q ask.Query, path, key string) {
 	if f == nil || !o.MaySee(q.Table.ID, path) {
 		return
 	}
-	now := cond.DateOf(o.World.Moment)
+	now := cond.DateOf(o.World.Now())
 	if f.Type == "moment" {
 		now = cond.MomentOf(o.World.Moment)
 	}

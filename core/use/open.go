@@ -21,6 +21,7 @@ type Sources struct {
 	Records ask.Records
 	Tags    ask.Tags // nil: no plant
 	Now     time.Time
+	OnTime  func()                      // told when what is shown hangs on the moment, and not on the day alone; nil: nobody asks
 	Ghosts  bool                        // for builders: hidden elements stay in the view, marked
 	Bare    bool                        // for a press: only the screen's own records are fetched, no lists and charts
 	Pressed string                      // for a press: the element, whose gates alone will be judged; "" for all
@@ -143,7 +144,7 @@ func Enter(ctx context.Context, a *plan.App, user *ask.User, place place.Place, 
 	}
 	o := &Opening{
 		App: a, Plan: plan, At: place, ghosts: src.Ghosts, explains: src.Ghosts || src.Bare,
-		World:  &World{App: a, User: user, Moment: src.Now, Inputs: inputs, InputRows: map[string]*ask.Row{}, tags: src.Tags, Vars: Vars(a, place, src.Vars)},
+		World:  &World{App: a, User: user, Moment: src.Now, onTime: src.OnTime, Inputs: inputs, InputRows: map[string]*ask.Row{}, tags: src.Tags, Vars: Vars(a, place, src.Vars)},
 		Pages:  map[string]stretch{},
 		Counts: map[string]ask.Count{},
 		Groups: map[string][]ask.Group{},

@@ -83,7 +83,7 @@ func (o *Opening) listing() (ask.Query, string) {
 	if element == nil || err != nil {
 		return whole, t.Label // the list has changed since: all records then
 	}
-	l := &Opening{App: o.App, Plan: shown, At: place, Rights: o.Rights, World: &World{App: o.App, User: o.World.User, Moment: o.World.Moment, Inputs: inputs, InputRows: map[string]*ask.Row{}}}
+	l := &Opening{App: o.App, Plan: shown, At: place, Rights: o.Rights, World: &World{App: o.App, User: o.World.User, Moment: o.World.Moment, onTime: o.World.onTime, Inputs: inputs, InputRows: map[string]*ask.Row{}}}
 	if key := inputs[shown.Screen.Record]; !key.IsNull() && key.Known() {
 		l.World.Record = &ask.Row{Table: shown.Screen.RecordTable(), Key: key.KeyOf(), Values: map[string]cond.Value{}}
 	}

@@ -3,6 +3,7 @@ package use
 import (
 	"bytes"
 	"encoding/json"
+	"errors"
 
 	"ambergate/core/place"
 	"ambergate/core/plan"
@@ -26,11 +27,13 @@ type View struct {
 	Context  []Chip        `json:"context,omitempty"` // what arrived and narrows the screen
 	Aside    []ElementView `json:"-"`                 // fields that stand in another tab or step, and can be typed there
 	Elements ElementViews  `json:"elements"`
-	Steps    *StepView     `json:"steps,omitempty"`
-	Rails    []RailView    `json:"rails,omitempty"`
-	Ways     []WayView     `json:"ways,omitempty"`  // what sets off no element
-	Vars     []VarInfo     `json:"vars,omitempty"`  // for builders: what variables hold
-	Tells    bool          `json:"tells,omitempty"` // its position in the list come from can be asked for
+	// Written is all of it as it stands on the wire, where it was written before; Elements are left out then.
+	Written []byte     `json:"-"`
+	Steps   *StepView  `json:"steps,omitempty"`
+	Rails   []RailView `json:"rails,omitempty"`
+	Ways    []WayView  `json:"ways,omitempty"`  // what sets off no element
+	Vars    []VarInfo  `json:"vars,omitempty"`  // for builders: what variables hold
+	Tells   bool       `json:"tells,omitempty"` // its position in the list come from can be asked for
 	// Appearance is light or dark where the project says how screens of this kind look; "" as the user likes.
 	Appearance string                     `json:"appearance,omitempty"`
 	Palette    map[string]*project.Colour `json:"palette,omitempty"` // of the project
@@ -79,14 +82,40 @@ func (ev ElementView) MarshalJSON() ([]byte, error) {
 // once more. On the wire it is the name of a member that no other object has.
 const Cut = `{"\u0000":0}`
 
-// cut is the element that is written so.
-var cut = ElementView{Kind: Cut}
+// Place is a view that holds the place of another one in what surrounds it, and PlaceOf is what stands there on the wire.
+var (
+	Place   = View{Elements: ElementViews{{Kind: Cut}}}
+	PlaceOf = func() []byte {
+		text, err := json.Marshal(&Place)
+		if err != nil {
+			panic("an empty view does not encode: " + err.Error())
+		}
+		return text
+	}()
+)
 
-// Without takes the elements out of a view, and lets Cut stand there.
-func (v *View) Without() ElementViews {
-	out := v.Elements
-	v.Elements = ElementViews{cut}
-	return out
+// Write writes a view as it stands on the wire. Its elements are most of it: they are written once, into their place, and
+// not read again by the encoder of what stands around them.
+func (v *View) Write(out *bytes.Buffer) error {
+	if v.Written != nil {
+		out.Write(v.Written)
+		return nil
+	}
+	bare := *v
+	bare.Elements = Place.Elements
+	around, err := json.Marshal(&bare)
+	if err != nil {
+		return err
+	}
+	before, after, found := bytes.Cut(around, []byte(Cut))
+	if !found {
+		return errors.New("its elements have no place")
+	}
+	out.Grow(len(around) + 300*len(v.Elements))
+	out.Write(before)
+	err = v.Elements.Write(out)
+	out.Write(after)
+	return err
 }
 
 // write writes it by an encoder into the encoder's own buffer.

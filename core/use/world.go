@@ -52,6 +52,7 @@ type World struct {
 	Vars      map[string]cond.Value // what the tab and the place keep
 	varRows   map[string]*ask.Row
 	tags      ask.Tags
+	onTime    func()
 	Added     map[string]string // table → key of the record that this press added to it
 	asks      *Pick             // inside a shared gate: the record it is given is asked for first
 	given     bool              // inside a shared gate: its inputs are what it is given, not the screen's
@@ -61,7 +62,12 @@ type World struct {
 func (w *World) HasRole(role string) bool { return w.User.Roles[role] }
 
 // Now is the moment of the request.
-func (w *World) Now() time.Time { return w.Moment }
+func (w *World) Now() time.Time {
+	if w.onTime != nil {
+		w.onTime()
+	}
+	return w.Moment
+}
 
 // Value gives a path's value from what was fetched.
 func (w *World) Value(p *cond.Path) cond.Value {

@@ -34,8 +34,7 @@ func viewsIn(shown *api.Shown) []*use.View {
 	return append(out, &shown.View)
 }
 
-// writeShown answers with what shows a screen. Its elements are most of it: they are written once, into their place, and
-// not read again by the encoder of what stands around them.
+// writeShown answers with what shows a screen, which is written once, into its place.
 func writeShown(c *gin.Context, resp any, shown *api.Shown) {
 	text, err := encodeShown(resp, viewsIn(shown))
 	if err != nil {
@@ -46,29 +45,27 @@ func writeShown(c *gin.Context, resp any, shown *api.Shown) {
 }
 
 func encodeShown(resp any, views []*use.View) ([]byte, error) {
-	elements := make([]use.ElementViews, len(views))
-	size := 1024
+	whole := make([]use.View, len(views))
 	for i, v := range views {
-		elements[i] = v.Without()
-		size += 300 * len(elements[i])
+		whole[i], *v = *v, use.Place
 	}
 	around, err := json.Marshal(resp)
 	for i, v := range views {
-		v.Elements = elements[i]
+		*v = whole[i]
 	}
 	if err != nil {
 		return nil, fmt.Errorf("write a screen: %w", err)
 	}
 	var out bytes.Buffer
-	out.Grow(size)
-	for i := range views {
-		before, after, found := bytes.Cut(around, []byte(use.Cut))
+	for _, v := range views {
+		before, after, found := bytes.Cut(around, use.PlaceOf)
 		if !found {
-			return nil, fmt.Errorf("write a screen: its elements have no place")
+			return nil, fmt.Errorf("write a screen: it has no place")
 		}
+		out.Grow(len(around) + len(v.Written) + 1)
 		out.Write(before)
-		if err := elements[i].Write(&out); err != nil {
-			return nil, fmt.Errorf("write the elements of a screen: %w", err)
+		if err := v.Write(&out); err != nil {
+			return nil, fmt.Errorf("write a screen: %w", err)
 		}
 		around = after
 	}

@@ -119,7 +119,7 @@ func (gs *groups) keyOf(v *Visit, o *use.Opening) string {
 	if o.Plan.AsksUser || o.At.Mode != "view" || len(v.typed) > 0 {
 		who = v.token + v.user.ID
 	}
-	for table := range v.App.Project.Tables {
+	for _, table := range v.App.Ruled {
 		o.Rights.On(table) // what is asked of a table later on counts too
 	}
 	text, err := json.Marshal(struct {

@@ -28,7 +28,10 @@ func (v *Visit) show(ctx context.Context, at *store.Standing) (*api.Shown, error
 
 // showOpened does so where the place itself was opened just now.
 func (v *Visit) showOpened(ctx context.Context, at *store.Standing, o *use.Opening) (*api.Shown, error) {
-	view := o.View()
+	view, err := v.view(o)
+	if err != nil {
+		return nil, err
+	}
 	shown := v.shown(at, o, view)
 	if err := v.showOverlays(ctx, at, shown); err != nil {
 		return nil, err
@@ -54,7 +57,11 @@ func (v *Visit) showOverlays(ctx context.Context, at *store.Standing, shown *api
 		if err != nil {
 			return err
 		}
-		out = append(out, api.OverlayView{View: *o.View(), As: over.As, Into: answer.OrNil(over.Into)})
+		view, err := v.view(o)
+		if err != nil {
+			return err
+		}
+		out = append(out, api.OverlayView{View: *view, As: over.As, Into: answer.OrNil(over.Into)})
 		shown.Live = answer.Ptr(answer.Value(shown.Live) || o.Live())
 	}
 	if len(out) > 0 {
@@ -152,7 +159,10 @@ func (v *Visit) place(address string) (place.Place, error) {
 
 // append puts a place that was opened just now behind another on the trail, and shows it.
 func (v *Visit) append(ctx context.Context, from *store.Standing, o *use.Opening, press, made string) (*api.Shown, error) {
-	view := o.View()
+	view, err := v.view(o)
+	if err != nil {
+		return nil, err
+	}
 	n, err := v.server.Store.Append(ctx, from.Trail, from.N, store.Spot{Place: o.Place(), Title: view.Heading, Made: made, Release: v.release}, press)
 	if err != nil {
 		return nil, err

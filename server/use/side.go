@@ -4,6 +4,7 @@ import (
 	_ "ambergate/core/kinds"
 	"ambergate/server/base"
 	"ambergate/server/called"
+	"ambergate/server/drawn"
 )
 
 // Side answers what the users' side calls.
@@ -14,9 +15,10 @@ type Side struct {
 	groups  *groups
 	CallUps *called.Hub // what the plant calls up
 	used    used
+	Drawn   *drawn.Screens
 }
 
 // New makes the users' side of a server.
 func New(b *base.Base) *Side {
-	return &Side{Base: b, asks: newAskKey(b.Key), holds: newHolds(b.Log, b.Store), groups: newGroups(), CallUps: called.New(b)}
+	return &Side{Base: b, asks: newAskKey(b.Key), holds: newHolds(b.Log, b.Store), groups: newGroups(), CallUps: called.New(b), Drawn: drawn.New(b.Log)}
 }

@@ -27,7 +27,7 @@ func (v *Visit) openTarget(ctx context.Context, req api.PressRequest, out press.
 	if err := v.arrive(ctx, req.Trail, req.N, out.To); err != nil {
 		return err
 	}
-	o, err := use.Open(ctx, v.App, v.user, *out.To, src)
+	o, err := v.openNoted(ctx, *out.To, src)
 	v.target = o
 	return err
 }

@@ -2,6 +2,7 @@ package use
 
 import (
 	"context"
+	"time"
 
 	"github.com/gin-gonic/gin"
 
@@ -13,6 +14,7 @@ import (
 	"ambergate/core/use"
 	"ambergate/server/answer"
 	"ambergate/server/base"
+	"ambergate/server/drawn"
 	"ambergate/store"
 )
 
@@ -32,6 +34,7 @@ type Visit struct {
 	typed   map[string]string // what was typed and not saved, on a screen with a guided task
 	found   *foundPlace       // the place that is asked about, where it was looked for already
 	target  *use.Opening      // where a press leads, where it was opened already
+	noted   map[*use.Opening]*ask.Noted
 }
 
 // foundPlace is what was found at a place of a trail; nil for nothing.
@@ -105,7 +108,8 @@ func (v *Visit) open(ctx context.Context, place place.Place) (*use.Opening, erro
 	if v.server.Replicas && v.App.OnlyShows(place.Screen) {
 		src.Records = v.server.ReaderSince(v.App, v.seen)
 	}
-	if v.App.ListsTasks(place.Screen) {
+	tasks := v.App.ListsTasks(place.Screen)
+	if tasks {
 		begun, err := v.server.Store.BegunBy(ctx, v.account.ID, v.project, v.App.TasksOf(place.Screen))
 		if err != nil {
 			return nil, err
@@ -114,15 +118,70 @@ func (v *Visit) open(ctx context.Context, place place.Place) (*use.Opening, erro
 			src.Begun = append(src.Begun, use.Begun{At: b.Place, When: b.At})
 		}
 	}
-	o, err := use.Open(ctx, v.App, v.user, place, src)
+	o, err := v.openNoted(ctx, place, src)
 	if err != nil {
 		// A guard over live values may have failed only because nobody watched them yet.
 		return nil, err
+	}
+	if tasks {
+		v.noted[o].Beyond()
 	}
 	if o.Live() {
 		v.tags().Watch(ctx, o.TagRefs())
 	}
 	return o, nil
+}
+
+// openNoted opens a place, and notes what that is made of.
+func (v *Visit) openNoted(ctx context.Context, place place.Place, src use.Sources) (*use.Opening, error) {
+	noted := ask.Note(src.Records)
+	src.Records, src.Tags, src.OnTime = noted, noted.Tags(src.Tags), noted.Beyond
+	src.Others = func(slug string) *plan.App {
+		noted.Beyond()
+		return v.others(slug)
+	}
+	o, err := use.Open(ctx, v.App, v.user, place, src)
+	if err != nil {
+		return nil, err
+	}
+	if v.noted == nil {
+		v.noted = map[*use.Opening]*ask.Noted{}
+	}
+	v.noted[o] = noted
+	return o, nil
+}
+
+// view draws an opened place; where all that it is made of is as it was, it is as it was drawn then.
+func (v *Visit) view(o *use.Opening) (*use.View, error) {
+	noted := v.noted[o]
+	if noted == nil || o.Live() || o.At.Mode != "view" {
+		return o.View(), nil
+	}
+	sum, all := noted.Sum()
+	if !all {
+		return o.View(), nil
+	}
+	of := drawn.Of{Place: v.server.groups.keyOf(v, o) + v.day() + v.readOnly(), Sum: sum}
+	return v.server.Drawn.View(of, func() (*use.View, bool) {
+		view := o.View()
+		after, all := noted.Sum()
+		return view, all && after == sum
+	})
+}
+
+// day is the day by the clocks of the project.
+func (v *Visit) day() string { return v.server.LocalNow(v.App).Format(time.DateOnly) }
+
+// readOnly names the sources of the project that cannot be changed here.
+func (v *Visit) readOnly() string {
+	out := ""
+	connected := v.server.Connected.Now().Records
+	for id, src := range v.App.Project.Sources {
+		if db := connected[src.Connection]; db != nil && db.OnlyRead() {
+			out += id + " "
+		}
+	}
+	return out
 }
 
 // home is the place a user starts from.

@@ -28,7 +28,12 @@ func run(m *testing.M, up **stage.Stage) int {
 	}
 	defer end()
 	*up = s
+	s.Server.Drawn.Doubt(2)
 	code := m.Run()
+	if s.Server.Drawn.Wrong() {
+		fmt.Fprintln(os.Stderr, "a screen that was kept as it was drawn differs from how it is drawn")
+		code = 1
+	}
 	found, err := leaks(context.Background(), s, log)
 	if err != nil {
 		fmt.Fprintln(os.Stderr, "look for secrets in plain words:", err)
