@@ -4,6 +4,7 @@ package main
 
 import (
 	"bufio"
+	"bytes"
 	"context"
 	"fmt"
 	"log/slog"
@@ -71,9 +72,11 @@ func be() error {
 
 func name(i int) string { return "bench.v" + strconv.Itoa(i) }
 
-func measure() error {
+func measure() (err error) {
 	child := exec.Command(os.Args[0])
 	child.Env = append(os.Environ(), asPlant+"=1")
+	var said bytes.Buffer // told where anything goes wrong: it may have ended by itself
+	child.Stderr = &said
 	in, err := child.StdinPipe()
 	if err != nil {
 		return fmt.Errorf("start the plant: %w", err)
@@ -85,7 +88,13 @@ func measure() error {
 	if err := child.Start(); err != nil {
 		return fmt.Errorf("start the plant: %w", err)
 	}
-	defer func() { in.Close(); _ = child.Wait() }() // what it ends with tells nothing
+	defer func() {
+		in.Close()
+		ended := child.Wait()
+		if err != nil {
+			err = fmt.Errorf("%w; the plant ended with %v, and said:\n%s", err, ended, said.String())
+		}
+	}()
 	endpoint := ""
 	for lines := bufio.NewScanner(out); endpoint == "" && lines.Scan(); {
 		if strings.HasPrefix(lines.Text(), "opc.tcp:") {
