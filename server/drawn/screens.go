@@ -5,16 +5,19 @@ import (
 	"fmt"
 	"log/slog"
 	"sync"
+	"weak"
 
 	"github.com/hashicorp/golang-lru/v2/simplelru"
 
+	"ambergate/core/plan"
 	"ambergate/core/use"
 )
 
 // Of is what a screen was drawn of.
 type Of struct {
-	Place string // all that is known before anything is read: release, place, roles
-	Sum   uint64 // what was read, as ask.Noted counts it
+	App   weak.Pointer[plan.App] // as it was compiled: a release of the same number may be another, once restored
+	Place string                 // what else is known before anything is read: place, roles
+	Sum   uint64                 // what was read, as ask.Noted counts it
 }
 
 // most is how many bytes of screens are kept, mostOf how many of one.

@@ -115,9 +115,9 @@ func (gs *groups) begin(ctx context.Context, key string, o *use.Opening, plants 
 // keyOf names what counts for how a place looks. Where anything of the user themselves does, or something is typed,
 // they look at it alone.
 func (gs *groups) keyOf(v *Visit, o *use.Opening) string {
-	who := ""
+	var who []string
 	if o.Plan.AsksUser || o.At.Mode != "view" || len(v.typed) > 0 {
-		who = v.token + v.user.ID
+		who = []string{v.token, v.user.ID, v.user.Name, v.user.Login, v.user.Record}
 	}
 	for _, table := range v.App.Ruled {
 		o.Rights.On(table) // what is asked of a table later on counts too
@@ -125,7 +125,7 @@ func (gs *groups) keyOf(v *Visit, o *use.Opening) string {
 	text, err := json.Marshal(struct {
 		Project string
 		Release int
-		Who     string
+		Who     []string
 		Roles   []string
 		Rows    string
 		Display *ask.Display

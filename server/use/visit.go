@@ -3,6 +3,7 @@ package use
 import (
 	"context"
 	"time"
+	"weak"
 
 	"github.com/gin-gonic/gin"
 
@@ -161,7 +162,7 @@ func (v *Visit) view(o *use.Opening) (*use.View, error) {
 	if !all {
 		return o.View(), nil
 	}
-	of := drawn.Of{Place: v.server.groups.keyOf(v, o) + v.day() + v.readOnly(), Sum: sum}
+	of := drawn.Of{App: weak.Make(v.App), Place: v.server.groups.keyOf(v, o) + v.day() + v.readOnly(), Sum: sum}
 	return v.server.Drawn.View(of, func() (*use.View, bool) {
 		view := o.View()
 		after, all := noted.Sum()
