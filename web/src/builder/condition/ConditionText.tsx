@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useId, useRef, useState } from 'react';
+import { flushSync } from 'react-dom';
 import type { ConditionRead, Offer } from '../../api/client';
 import { Action } from '../../ui/controls';
 import { Calling } from './Calling';
@@ -28,16 +29,17 @@ export function ConditionText({ spot, text, problem, onText }: TextProps) {
   const offers = cursor === undefined ? [] : (found?.offers ?? []).slice(0, shownOffers);
   const chars = Array.from(text);
   const put = (from: number, to: number, what: string) => {
-    onText([...chars.slice(0, from), what, ...chars.slice(to)].join(''));
     const at = from + Array.from(what).length;
-    setCursor(/[.("]$/.test(what) ? at : undefined);
-    requestAnimationFrame(() => {
-      const place = Array.from(field.current?.value ?? '')
-        .slice(0, at)
-        .join('').length;
-      field.current?.focus();
-      field.current?.setSelectionRange(place, place);
+    flushSync(() => {
+      onText([...chars.slice(0, from), what, ...chars.slice(to)].join(''));
+      setCursor(/[.("]$/.test(what) ? at : undefined);
     });
+    // At once: by the next drawing somebody may have typed on.
+    const place = Array.from(field.current?.value ?? '')
+      .slice(0, at)
+      .join('').length;
+    field.current?.focus();
+    field.current?.setSelectionRange(place, place);
   };
   const take = (o: Offer | undefined) => o && found && put(found.from, found.to, o.text);
   const look = () => {
