@@ -2,8 +2,6 @@ package ask
 
 import (
 	"context"
-	"hash/maphash"
-	"math"
 	"sync/atomic"
 
 	"ambergate/core/cond"
@@ -14,25 +12,18 @@ import (
 // again, it shows the same. One request uses it, for one place.
 type Noted struct {
 	Records
-	sum     uint64
-	beyond  atomic.Bool
-	entries maphash.Hash
+	sum    cond.Sum
+	beyond atomic.Bool
 }
-
-var noteSeed = maphash.MakeSeed()
 
 // Note gives records that note what they answer.
-func Note(records Records) *Noted {
-	n := &Noted{Records: records}
-	n.entries.SetSeed(noteSeed)
-	return n
-}
+func Note(records Records) *Noted { return &Noted{Records: records} }
 
 // Beyond notes that something else than records was asked, which no number tells of: the time, a plant, another project.
 func (n *Noted) Beyond() { n.beyond.Store(true) }
 
 // Sum gives the number of all that was answered so far; false where something else was asked too, or not answered.
-func (n *Noted) Sum() (sum uint64, all bool) { return n.sum, !n.beyond.Load() }
+func (n *Noted) Sum() (sum uint64, all bool) { return uint64(n.sum), !n.beyond.Load() }
 
 // Together asks several questions at once.
 func (n *Noted) Together(ctx context.Context, qs []Question) []Answer {
@@ -95,76 +86,64 @@ func (n *Noted) note(a *Answer) {
 		n.Beyond()
 		return
 	}
-	var h maphash.Hash
-	h.SetSeed(noteSeed)
-	cond.SumCount(&h, len(a.Page.Rows))
+	s := &n.sum
+	s.Add(uint64(len(a.Page.Rows)))
 	for _, row := range a.Page.Rows {
-		n.row(&h, row)
+		noteRow(s, row)
 	}
-	cond.SumText(&h, a.Page.Next)
-	cond.SumCount(&h, a.Count.N)
-	flag(&h, a.Count.More)
-	cond.SumCount(&h, len(a.Groups))
+	s.Text(a.Page.Next)
+	s.Add(uint64(a.Count.N))
+	s.Is(a.Count.More)
+	s.Add(uint64(len(a.Groups)))
 	for i := range a.Groups {
-		n.group(&h, &a.Groups[i])
+		noteGroup(s, &a.Groups[i])
 	}
-	cond.SumCount(&h, int(n.sum))
-	n.sum = h.Sum64()
 }
 
-func (n *Noted) row(h *maphash.Hash, row *Row) {
-	flag(h, row != nil)
+func noteRow(s *cond.Sum, row *Row) {
+	s.Is(row != nil)
 	if row == nil {
 		return
 	}
-	for _, text := range []string{row.Table, row.Key, row.Version, row.Cursor} {
-		cond.SumText(h, text)
-	}
+	s.Text(row.Table)
+	s.Text(row.Key)
+	s.Text(row.Version)
+	s.Text(row.Cursor)
 	all := uint64(0)
 	for path, v := range row.Values {
-		n.entries.Reset()
-		cond.SumText(&n.entries, path)
-		v.Sum(&n.entries)
-		all += n.entries.Sum64()
+		var one cond.Sum
+		one.Text(path)
+		one.Value(v)
+		all += uint64(one)
 	}
-	cond.SumCount(h, len(row.Values))
-	cond.SumCount(h, int(all))
+	s.Add(uint64(len(row.Values)))
+	s.Add(all)
 	all = 0
 	for name, may := range row.May {
-		n.entries.Reset()
-		cond.SumText(&n.entries, name)
-		flag(&n.entries, may)
-		all += n.entries.Sum64()
+		var one cond.Sum
+		one.Text(name)
+		one.Is(may)
+		all += uint64(one)
 	}
-	cond.SumCount(h, len(row.May))
-	cond.SumCount(h, int(all))
+	s.Add(uint64(len(row.May)))
+	s.Add(all)
 }
 
-func (n *Noted) group(h *maphash.Hash, g *Group) {
-	g.Value.Sum(h)
-	n.row(h, g.Row)
-	number(h, g.N)
-	cond.SumCount(h, len(g.More))
+func noteGroup(s *cond.Sum, g *Group) {
+	s.Value(g.Value)
+	noteRow(s, g.Row)
+	s.Number(g.N)
+	s.Add(uint64(len(g.More)))
 	for _, more := range g.More {
-		number(h, more)
+		s.Number(more)
 	}
-	cond.SumCount(h, len(g.Parts))
+	s.Add(uint64(len(g.Parts)))
 	for i := range g.Parts {
 		part := &g.Parts[i]
-		cond.SumText(h, part.Value)
-		flag(h, part.Unseen)
-		n.row(h, part.Row)
-		number(h, part.N)
+		s.Text(part.Value)
+		s.Is(part.Unseen)
+		noteRow(s, part.Row)
+		s.Number(part.N)
 	}
-	cond.SumCount(h, g.Rest)
+	s.Add(uint64(g.Rest))
 }
-
-func flag(h *maphash.Hash, is bool) {
-	if is {
-		h.WriteByte(1)
-	} else {
-		h.WriteByte(0)
-	}
-}
-
-func number(h *maphash.Hash, x float64) { cond.SumCount(h, int(math.Float64bits(x))) }
