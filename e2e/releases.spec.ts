@@ -69,6 +69,7 @@ test('a new builder records a story, breaks it, finds out why, mends it; release
   await expect(wiring.getByRole('insertion')).toContainText('open Parts');
   await side.getByRole('button', { name: 'Show' }).first().click();
   await page.getByRole('navigation', { name: 'Walks' }).getByRole('button', { name: /From the board to the cabin/ }).click();
+  await expect(page.getByRole('heading', { level: 2, name: 'From the board to the cabin' })).toBeVisible(); // until then, “Go it” is that of another
   await page.getByRole('button', { name: 'Go it' }).click();
   await expect(page.getByRole('complementary', { name: 'What came of it' }).getByText('stands on “Cabin” with “087”')).toBeVisible({ timeout: 30_000 });
 

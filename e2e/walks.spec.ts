@@ -41,6 +41,7 @@ test('a walk is recorded, gone, broken by an edit; where it differs and why is t
   await page.getByRole('option', { name: /^Parts/ }).first().click();
   await page.getByRole('banner').getByRole('button', { name: 'Walks' }).click();
   await page.getByRole('navigation', { name: 'Walks' }).getByRole('button', { name: /Mira finds the cabin/ }).click();
+  await expect(page.getByRole('heading', { level: 2, name: /Mira finds the cabin/ })).toBeVisible();
   await page.getByRole('button', { name: 'Go it' }).click();
   await expect(side.getByText('Step 8 differs')).toBeVisible({ timeout: 30_000 });
   await expect(side.getByText('stands on “Cabin” with “087”')).toBeVisible();
