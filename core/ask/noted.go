@@ -80,7 +80,7 @@ func (t notedTags) Read(ref TagRef) Reading {
 	return t.Tags.Read(ref)
 }
 
-// note adds an answer to those before. What stands in maps has no order: its entries are added up.
+// note adds an answer to those before.
 func (n *Noted) note(a *Answer) {
 	if a.Err != nil {
 		n.Beyond()
@@ -109,23 +109,20 @@ func noteRow(s *cond.Sum, row *Row) {
 	s.Text(row.Key)
 	s.Text(row.Version)
 	s.Text(row.Cursor)
-	all := uint64(0)
-	for path, v := range row.Values {
-		var one cond.Sum
-		one.Text(path)
-		one.Value(v)
-		all += uint64(one)
-	}
-	s.Add(uint64(len(row.Values)))
-	s.Add(all)
-	all = 0
-	for name, may := range row.May {
-		var one cond.Sum
+	noteMap(s, row.Values, (*cond.Sum).Value)
+	noteMap(s, row.May, (*cond.Sum).Is)
+}
+
+// noteMap adds what stands under names: in no order, so the numbers of all are added up.
+func noteMap[V any](s *cond.Sum, of map[string]V, add func(*cond.Sum, V)) {
+	all, one := uint64(0), cond.Sum(0)
+	for name, v := range of {
+		one = 0
 		one.Text(name)
-		one.Is(may)
+		add(&one, v)
 		all += uint64(one)
 	}
-	s.Add(uint64(len(row.May)))
+	s.Add(uint64(len(of)))
 	s.Add(all)
 }
 
