@@ -48,6 +48,8 @@ type somebody struct {
 type ruledProject struct {
 	app    *plan.App
 	rows   map[string][]*ask.Row // every record of every table, with all that rules read
+	byKey  map[string]map[string]*ask.Row
+	rules  sync.Map // by table and text: *cond.Node
 	people []somebody
 }
 
@@ -90,7 +92,7 @@ func makeRuled(ctx context.Context, bodies patch.Bodies) (*ruledProject, error) 
 	if err != nil {
 		return nil, err
 	}
-	r := &ruledProject{rows: map[string][]*ask.Row{}}
+	r := &ruledProject{rows: map[string][]*ask.Row{}, byKey: map[string]map[string]*ask.Row{}}
 	if r.app, err = plan.Compile(p); err != nil {
 		return nil, err
 	}
@@ -145,7 +147,10 @@ func (r *ruledProject) read(ctx context.Context) error {
 		if err != nil {
 			return err
 		}
-		r.rows[id] = page.Rows
+		r.rows[id], r.byKey[id] = page.Rows, map[string]*ask.Row{}
+		for _, row := range page.Rows {
+			r.byKey[id][row.Key] = row
+		}
 	}
 	return nil
 }
@@ -212,11 +217,7 @@ func (r *ruledProject) allows(t testing.TB, who somebody, table, verb string, ro
 			if text == "" {
 				continue
 			}
-			e, problem := r.app.Compiler.Condition(r.app.Project.RowScope(table), text)
-			if problem != nil {
-				t.Fatal(problem.Message)
-			}
-			v := e.Root.Eval(asked{row, own, who})
+			v := r.rule(t, table, text).Eval(asked{row, own, who})
 			if !v.Known() {
 				t.Fatalf("%s: %s", text, v.Why())
 			}
@@ -227,6 +228,20 @@ func (r *ruledProject) allows(t testing.TB, who somebody, table, verb string, ro
 		}
 	}
 	return false
+}
+
+// rule gives a rule on a table’s records as a tree: they are asked of tens of thousands.
+func (r *ruledProject) rule(t testing.TB, table, text string) *cond.Node {
+	t.Helper()
+	if kept, ok := r.rules.Load(table + text); ok {
+		return kept.(*cond.Node)
+	}
+	e, problem := r.app.Compiler.Condition(r.app.Project.RowScope(table), text)
+	if problem != nil {
+		t.Fatal(problem.Message)
+	}
+	r.rules.Store(table+text, e.Root)
+	return e.Root
 }
 
 // seen gives the keys of the records that somebody may view.
@@ -254,11 +269,4 @@ func (r *ruledProject) sample(seen map[string]bool, table string) []string {
 	return append(append(yes, no...), "999999", "x", "1~2")
 }
 
-func (r *ruledProject) row(table, key string) *ask.Row {
-	for _, row := range r.rows[table] {
-		if row.Key == key {
-			return row
-		}
-	}
-	return nil
-}
+func (r *ruledProject) row(table, key string) *ask.Row { return r.byKey[table][key] }

@@ -10,6 +10,7 @@ import (
 	"net"
 	"net/http"
 	"net/http/cookiejar"
+	"net/url"
 	"os"
 	"os/exec"
 	"path/filepath"
@@ -24,6 +25,8 @@ import (
 	"ambergate/api"
 	"ambergate/demo"
 	"ambergate/fault"
+	"ambergate/server/base"
+	"ambergate/store"
 )
 
 // killsVariable says how many kills at random points are tried; without it a few dozen.
@@ -33,6 +36,7 @@ const killsVariable = "AMBERGATE_KILLS"
 type program struct {
 	t       *testing.T
 	binary  string
+	home    string // its folder
 	address string
 	over    string // the store; "": that of the stage
 	mu      sync.Mutex
@@ -40,18 +44,27 @@ type program struct {
 	ended   chan struct{}
 }
 
-// built builds the program once and gives it a free port.
+// builtOnce builds the program, beside the stage’s cluster, whose folder is thrown away.
+var builtOnce = sync.OnceValues(func() (binary string, err error) {
+	binary = filepath.Join(up.Dir, "ambergate")
+	if out, err := exec.Command("go", "build", "-ldflags=-w", "-o", binary, "ambergate/cmd/ambergate").CombinedOutput(); err != nil {
+		return "", fmt.Errorf("build the program: %w\n%s", err, out)
+	}
+	return binary, nil
+})
+
+// built gives the program a folder and a free port.
 func built(t *testing.T) *program {
 	t.Helper()
-	p := &program{t: t, binary: filepath.Join(t.TempDir(), "ambergate")}
-	if out, err := exec.Command("go", "build", "-o", p.binary, "ambergate/cmd/ambergate").CombinedOutput(); err != nil {
-		t.Fatalf("build the program: %v\n%s", err, out)
+	binary, err := builtOnce()
+	if err != nil {
+		t.Fatal(err)
 	}
 	l, err := net.Listen("tcp", "127.0.0.1:0")
 	if err != nil {
 		t.Fatal(err)
 	}
-	p.address = l.Addr().String()
+	p := &program{t: t, binary: binary, home: t.TempDir(), address: l.Addr().String()}
 	_ = l.Close()
 	t.Cleanup(p.kill)
 	return p
@@ -66,7 +79,7 @@ func (p *program) start(armed string) {
 	if over == "" {
 		over = c.DSN("ambergate", c.Password, "ambergate")
 	}
-	p.run = exec.Command(p.binary, "serve", "--dir", filepath.Dir(p.binary), "--address", p.address, "--store", over,
+	p.run = exec.Command(p.binary, "serve", "--dir", p.home, "--address", p.address, "--store", over,
 		"--records", "tarnhorn="+c.DSN(demo.AppRole, c.Password, demo.Database), "--plant", "ropeway="+up.Sim.Endpoint()+",urn:ambergate:ropeway")
 	p.run.Env = append(os.Environ(), fault.Variable+"="+armed)
 	if err := p.run.Start(); err != nil {
@@ -126,16 +139,18 @@ type browser struct {
 	once   string // the id of what a builder sends; "" for none
 }
 
+// browser signs somebody in at the store itself: the program would take half a second of computing for each.
 func (p *program) browser(login string) *browser {
 	jar, err := cookiejar.New(nil)
 	if err != nil {
 		p.t.Fatal(err)
 	}
-	b := &browser{p: p, client: http.Client{Jar: jar, Timeout: 10 * time.Second}}
-	if err := b.call("POST", "/api/sign-in", api.SignIn{Login: login, Password: login}, nil); err != nil {
+	entered, err := up.Store.SignIn(p.t.Context(), store.Entering{Login: login, Password: login, Now: time.Now()})
+	if err != nil {
 		p.t.Fatal(err)
 	}
-	return b
+	jar.SetCookies(&url.URL{Scheme: "http", Host: p.address}, []*http.Cookie{{Name: base.SessionCookie, Value: entered.Token}})
+	return &browser{p: p, client: http.Client{Jar: jar, Timeout: 10 * time.Second}}
 }
 
 // call makes one call. errNo is a no from the program; any other error means that nobody answered.
@@ -180,13 +195,12 @@ const usePath = "/api/use/tarnhorn"
 // counted asks the store or the ropeway's database for one number.
 func counted(t *testing.T, database, sql string, args ...any) int {
 	t.Helper()
-	conn, err := connect(database)
+	pool, err := up.Admin(database)
 	if err != nil {
 		t.Fatal(err)
 	}
-	defer conn.Close(context.Background())
 	var n int
-	if err := conn.QueryRow(context.Background(), sql, args...).Scan(&n); err != nil {
+	if err := pool.QueryRow(context.Background(), sql, args...).Scan(&n); err != nil {
 		t.Fatalf("%s: %v", sql, err)
 	}
 	return n

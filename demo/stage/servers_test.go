@@ -118,7 +118,7 @@ func threeServers(t *testing.T) *theThree {
 			if err != nil {
 				t.Fatal(err)
 			}
-			p = &program{t: t, binary: first.binary, address: l.Addr().String()}
+			p = &program{t: t, binary: first.binary, home: first.home, address: l.Addr().String()}
 			_ = l.Close()
 			t.Cleanup(p.kill)
 		}
@@ -144,7 +144,7 @@ func threeServers(t *testing.T) *theThree {
 // begin starts a server, or starts it again.
 func (three *theThree) begin(i int) {
 	t, p := three.t, three.servers[i]
-	home := filepath.Join(filepath.Dir(p.binary), strconv.Itoa(i))
+	home := filepath.Join(p.home, strconv.Itoa(i))
 	if err := errors.Join(os.MkdirAll(home, 0o711), os.WriteFile(filepath.Join(home, "ambergate.key"), []byte(hex.EncodeToString(up.Key)), 0o600)); err != nil {
 		t.Fatal(err)
 	}
@@ -166,13 +166,12 @@ func (three *theThree) begin(i int) {
 
 // leader gives which of them leads by the store; -1 for none.
 func (three *theThree) leader() int {
-	conn, err := connect("ambergate")
+	pool, err := up.Admin("ambergate")
 	if err != nil {
 		return -1
 	}
-	defer conn.Close(context.Background())
 	var name string
-	if conn.QueryRow(context.Background(), `select server from lead where of = 'plants' and until > now()`).Scan(&name) != nil {
+	if pool.QueryRow(context.Background(), `select server from lead where of = 'plants' and until > now()`).Scan(&name) != nil {
 		return -1
 	}
 	for i, p := range three.servers {
@@ -200,8 +199,11 @@ func (three *theThree) another(than int) time.Duration {
 type work struct {
 	t    *testing.T
 	on   *program
+	ease time.Duration // how many times longer than in the long test everybody waits before they do the next thing
 	stop atomic.Bool
 	all  sync.WaitGroup
+
+	draft sync.Mutex // held by who does not want it edited meanwhile
 
 	presses, again, edits, releases, commands, sent, holds, called atomic.Int64
 	longest                                                        atomic.Int64 // a stream was away for, ns
@@ -217,7 +219,7 @@ func (w *work) goes(what string, run func(b *browser, round int) error, login st
 				w.t.Errorf("%s: %v", what, err)
 				return
 			}
-			time.Sleep(pause)
+			time.Sleep(pause * w.ease)
 		}
 	})
 }
@@ -264,6 +266,8 @@ func (w *work) closes(key string) func(b *browser, round int) error {
 
 // editing changes the title of a screen, and looks that each edit is there once.
 func (w *work) editing(b *browser, round int) error {
+	w.draft.Lock()
+	defer w.draft.Unlock()
 	b.once = fmt.Sprintf("three-edit-%d", round)
 	title := fmt.Sprintf("Parts in store %d", round)
 	if err := w.asked(func() error {
@@ -281,8 +285,18 @@ func (w *work) editing(b *browser, round int) error {
 	return nil
 }
 
-// releasing puts the draft into use, whatever stands in the way, once.
+// releasing puts the draft into use, whatever stands in the way, once. Where it was edited meanwhile, it is tried again.
 func (w *work) releasing(b *browser, round int) error {
+	before := w.releases.Load()
+	if err := w.release(b, fmt.Sprintf("three-release-%d-raced", round)); err != nil || w.releases.Load() > before {
+		return err
+	}
+	w.draft.Lock()
+	defer w.draft.Unlock()
+	return w.release(b, fmt.Sprintf("three-release-%d", round))
+}
+
+func (w *work) release(b *browser, id string) error {
 	var ready api.Readiness
 	if err := w.asked(func() error { return b.call("GET", "/api/build/tarnhorn/readiness", nil, &ready) }); err != nil {
 		return err
@@ -291,7 +305,7 @@ func (w *work) releasing(b *browser, round int) error {
 	for _, stop := range ready.Stops {
 		accepted = append(accepted, map[string]string{"key": stop.Key, "because": "the test goes on"})
 	}
-	b.once = fmt.Sprintf("three-release-%d", round)
+	b.once = id
 	err := w.asked(func() error {
 		return b.call("POST", "/api/build/tarnhorn/releases", map[string]any{"note": b.once, "accepted": accepted}, nil)
 	})
@@ -304,7 +318,7 @@ func (w *work) releasing(b *browser, round int) error {
 	}
 	w.releases.Add(1)
 	if n := counted(w.t, "ambergate", `select count(*) from release where request = $1`, b.once); n != 1 {
-		return fmt.Errorf("release %d is there %d times", round, n)
+		return fmt.Errorf("release %s is there %d times", id, n)
 	}
 	return nil
 }
@@ -479,9 +493,9 @@ func TestThreeServersEachEndedInTurn(t *testing.T) {
 	if testing.Short() {
 		t.Skip("takes long")
 	}
-	rounds, cutFor := 1, 12*time.Second
+	rounds, cutFor, ease := 1, 12*time.Second, time.Duration(4)
 	if os.Getenv(serversVariable) != "" {
-		rounds, cutFor = 4, 30*time.Second
+		rounds, cutFor, ease = 4, 30*time.Second, 1
 	}
 	countChanges(t)
 	for _, lift := range []string{"UT", "LT", "HS"} {
@@ -489,7 +503,7 @@ func TestThreeServersEachEndedInTurn(t *testing.T) {
 	}
 	up.Sim.Put("HS.drive.stop", true) // only a line that stands is inched
 	three := threeServers(t)
-	w := &work{t: t, on: three.through}
+	w := &work{t: t, on: three.through, ease: ease}
 	w.goes("a press", w.closes("81"), "sela", 30*time.Millisecond)
 	w.goes("a press", w.closes("82"), "mira", 30*time.Millisecond)
 	w.goes("an edit", w.editing, "arno", 100*time.Millisecond)
@@ -545,7 +559,7 @@ func TestThreeServersEachEndedInTurn(t *testing.T) {
 	}
 	t.Logf("%d presses, %d sent again, %d edits, %d releases, %d commands answered of which %d reached the plant, %d holds, %d gusts called up, %d streams begun anew",
 		w.presses.Load(), w.again.Load(), w.edits.Load(), w.releases.Load(), w.commands.Load(), w.sent.Load(), w.holds.Load(), w.called.Load(), w.streams.Load())
-	for what, n := range map[string]int64{"presses": w.presses.Load(), "edits": w.edits.Load(), "commands": w.sent.Load(), "holds": w.holds.Load(), "gusts": w.called.Load(), "streams": w.streams.Load()} {
+	for what, n := range map[string]int64{"presses": w.presses.Load(), "edits": w.edits.Load(), "releases": w.releases.Load(), "commands": w.sent.Load(), "holds": w.holds.Load(), "gusts": w.called.Load(), "streams": w.streams.Load()} {
 		if n == 0 {
 			t.Errorf("there were no %s: nothing was tried", what)
 		}

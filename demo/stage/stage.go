@@ -8,9 +8,11 @@ import (
 	"fmt"
 	"log/slog"
 	"net"
+	"sync"
 	"time"
 
 	"github.com/jackc/pgx/v5"
+	"github.com/jackc/pgx/v5/pgxpool"
 
 	"ambergate/cluster"
 	"ambergate/demo"
@@ -34,14 +36,17 @@ type Options struct {
 
 // Stage is the demo, up.
 type Stage struct {
+	Dir     string // folder of the cluster
 	Cluster *cluster.Cluster
 	Store   *store.Store
 	Records *records.Source
 	Sim     *sim.Plant
 	Plant   *plant.Client
 	Server  *server.Server
-	Key     []byte // of the program: it is made of the cluster’s password
-	Fresh   bool   // the data was made just now
+	Key     []byte     // of the program: it is made of the cluster’s password
+	Fresh   bool       // the data was made just now
+	mu      sync.Mutex // of the following
+	admin   map[string]*pgxpool.Pool
 	closers []func()
 }
 
@@ -53,7 +58,7 @@ const (
 
 // Up puts the demo up. What it has started by the time of an error is stopped again.
 func Up(ctx context.Context, o Options) (up *Stage, err error) {
-	s := &Stage{}
+	s := &Stage{Dir: o.Dir, admin: map[string]*pgxpool.Pool{}}
 	defer func() {
 		if err != nil {
 			s.Down()
@@ -194,17 +199,32 @@ func (s *Stage) startPlant(o Options) error {
 // Lifts are the codes of the ropeway's lifts, as the plant names them.
 var Lifts = []string{"UT", "LT", "HS"}
 
-// Exec runs a statement in the ropeway's database as its administrator: for tests that change
+// Exec runs statements in the ropeway's database as its administrator: for tests that change
 // records behind the program's back, as other programs do.
 func (s *Stage) Exec(sql string) error {
-	ctx := context.Background()
-	conn, err := pgx.Connect(ctx, s.Cluster.AdminDSN(demo.Database))
+	pool, err := s.Admin(demo.Database)
 	if err != nil {
-		return fmt.Errorf("connect to the ropeway's database: %w", err)
+		return err
 	}
-	defer conn.Close(ctx)
-	if _, err := conn.Exec(ctx, sql); err != nil {
+	if _, err := pool.Exec(context.Background(), sql, pgx.QueryExecModeSimpleProtocol); err != nil {
 		return fmt.Errorf("run a statement: %w", err)
 	}
 	return nil
+}
+
+// Admin gives connections to a database as the cluster’s administrator, which are kept: to connect takes longer than
+// most of what tests ask. They end with the stage.
+func (s *Stage) Admin(database string) (*pgxpool.Pool, error) {
+	s.mu.Lock()
+	defer s.mu.Unlock()
+	if pool := s.admin[database]; pool != nil {
+		return pool, nil
+	}
+	pool, err := pgxpool.New(context.Background(), s.Cluster.AdminDSN(database))
+	if err != nil {
+		return nil, fmt.Errorf("connect to %s: %w", database, err)
+	}
+	s.admin[database] = pool
+	s.closers = append(s.closers, pool.Close)
+	return pool, nil
 }

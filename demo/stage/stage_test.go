@@ -4,8 +4,6 @@ import (
 	"context"
 	"testing"
 
-	"github.com/jackc/pgx/v5"
-
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
 	"ambergate/core/plan"
@@ -20,17 +18,7 @@ func TestMain(m *testing.M) { stagetest.Main(m, &up) }
 
 func number(t *testing.T, sql string) int {
 	t.Helper()
-	ctx := context.Background()
-	conn, err := pgx.Connect(ctx, up.Cluster.AdminDSN(demo.Database))
-	if err != nil {
-		t.Fatal(err)
-	}
-	defer conn.Close(ctx)
-	var n int
-	if err := conn.QueryRow(ctx, sql).Scan(&n); err != nil {
-		t.Fatalf("%s: %v", sql, err)
-	}
-	return n
+	return counted(t, demo.Database, sql)
 }
 
 // What the demo promises: all tables, full enough, with empty parents and gaps on purpose.

@@ -3,6 +3,7 @@ package stage_test
 import (
 	"context"
 	"encoding/json"
+	"fmt"
 	"strings"
 	"testing"
 	"time"
@@ -119,10 +120,14 @@ func TestEveryWayThatIsOpenLeadsSomewhere(t *testing.T) {
 		t.Skip("takes long")
 	}
 	r := open(t)
-	followed := 0
+	followed, opened := 0, map[string]error{}
 	for _, u := range []*ask.User{user("Mira", "r_tech", "1"), user("Sela", "r_lead", "3"), user("Jon", "r_oper", "2"), user("Priya", "r_office", "4")} {
 		for id, s := range r.app.Project.Screens {
-			for _, key := range []string{"1", "2", "3", "40", "87"} {
+			keys := []string{""}
+			if s.Record != "" {
+				keys = []string{"1", "2", "3", "40", "87"}
+			}
+			for _, key := range keys {
 				p := place.Place{Screen: id, Inputs: map[string]string{}}
 				if s.Record != "" {
 					p.Inputs[s.Record] = key
@@ -138,7 +143,13 @@ func TestEveryWayThatIsOpenLeadsSomewhere(t *testing.T) {
 					}
 					followed++
 					to := *w.Verdict.To
-					if _, err := use.Open(context.Background(), r.app, u, to, src); err != nil {
+					whose := fmt.Sprintf("%s %+v", u.Name, to)
+					err, was := opened[whose]
+					if !was {
+						_, err = use.Open(context.Background(), r.app, u, to, src)
+						opened[whose] = err
+					}
+					if err != nil {
 						t.Errorf("%s on %s %s presses %q and gets: %v", u.Name, s.Title, key, w.Words, err)
 					}
 				}
