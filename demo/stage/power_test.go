@@ -47,18 +47,13 @@ func TestALossOfPowerTakesNothingThatWasAcknowledged(t *testing.T) {
 				}
 				key, id := fmt.Sprint(40+i*3+round%3), fmt.Sprintf("power-%d-%d", i, round)
 				assign(t, key)
-				shown, err := b.openDefect(key)
-				if err != nil {
-					t.Errorf("record %s: %v", key, err)
-					return
-				}
+				// While its folder is copied, PostgreSQL says nothing: that can take longer than anybody is let wait.
+				var shown api.Shown
+				insist(t, func() (err error) { shown, err = b.openDefect(key); return err })
 				mu.Lock()
 				begun[id] = key
 				mu.Unlock()
-				if err := b.call("POST", usePath+"/press", change(shown, id), &api.PressResult{}); err != nil {
-					t.Error(err)
-					return
-				}
+				insist(t, func() error { return b.call("POST", usePath+"/press", change(shown, id), &api.PressResult{}) })
 				mu.Lock()
 				told[id] = key
 				mu.Unlock()
