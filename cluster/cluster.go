@@ -68,6 +68,9 @@ func (c *Cluster) AdminDSN(database string) string {
 	return c.DSN("postgres", c.Password, database)
 }
 
+// PID is the server process.
+func (c *Cluster) PID() int { return c.process.Process.Pid }
+
 // Ended is closed when the server process has ended, for whatever reason.
 func (c *Cluster) Ended() <-chan struct{} { return c.ended }
 

@@ -1,7 +1,6 @@
 package server_test
 
 import (
-	"ambergate/core/check"
 	"fmt"
 	"net/http"
 	"strings"
@@ -9,7 +8,9 @@ import (
 	"time"
 
 	"ambergate/api"
+	"ambergate/core/check"
 	"ambergate/core/kinds/element"
+	"ambergate/server/answer"
 )
 
 func work(t *testing.T, p *person, body map[string]any) api.AtWork {
@@ -60,12 +61,26 @@ func toMend(d api.Draft) (out []check.Finding) {
 	return out
 }
 
+// drafted reads a draft when it has been checked: a busy machine shows for a moment what was found before.
+func drafted(p *person, path string) (d api.Draft) {
+	p.t.Helper()
+	for deadline := time.Now().Add(30 * time.Second); ; time.Sleep(20 * time.Millisecond) {
+		d = api.Draft{}
+		p.must("GET", path, nil, &d)
+		if !answer.Value(d.Checking) {
+			return d
+		}
+		if time.Now().After(deadline) {
+			p.t.Fatal("the draft is not checked in half a minute")
+		}
+	}
+}
+
 func TestEditsFindingsAndUndo(t *testing.T) {
 	p := as(t, "arno")
 	path := "/api/build/tarnhorn"
 	p.must("POST", path+"/edits", map[string]any{"patch": []any{map[string]any{"op": "add", "path": "/s_cabin/elements/e_idle", "value": map[string]any{"kind": "button", "pos": 9, "cell": map[string]int{"row": 4, "col": 9, "w": 2}, "words": "Idle"}}}}, nil)
-	var draft api.Draft
-	p.must("GET", path, nil, &draft)
+	draft := drafted(p, path)
 	if found := toMend(draft); len(found) != 1 || found[0].Check != "no-way-behind" || found[0].Element != "e_idle" {
 		t.Errorf("findings %+v", found)
 	}
@@ -78,8 +93,7 @@ func TestEditsFindingsAndUndo(t *testing.T) {
 		t.Error("the button without a way has no plate")
 	}
 	p.must("POST", path+"/undo", nil, nil)
-	draft = api.Draft{}
-	p.must("GET", path, nil, &draft)
+	draft = drafted(p, path)
 	if found := toMend(draft); len(found) != 0 {
 		t.Errorf("after undo: %+v", found)
 	}
@@ -208,8 +222,7 @@ func TestAColumnGoneFromTheDatabase(t *testing.T) {
 	rename("minimum", "least")
 	defer rename("least", "minimum")
 	p := as(t, "arno")
-	var draft api.Draft
-	p.must("GET", builds, nil, &draft)
+	draft := drafted(p, builds)
 	if len(draft.Findings) == 0 || draft.Findings[0].Check != "gone-from-database" || draft.Findings[0].Words != "The column “minimum” of parts, shown as “Minimum”, is gone from the database." {
 		t.Errorf("%+v", draft.Findings)
 	}

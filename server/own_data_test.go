@@ -140,8 +140,7 @@ func TestAnApplicationIsMadeOverAConnection(t *testing.T) {
 	if p.must("POST", "/api/applications", wish, &second); second.Slug != made.Slug+"-2" {
 		t.Errorf("%+v", second)
 	}
-	var draft api.Draft
-	p.must("GET", "/api/build/"+made.Slug, nil, &draft)
+	draft := drafted(p, "/api/build/"+made.Slug)
 	if slices.ContainsFunc(draft.Findings, func(f check.Finding) bool { return f.Severity != check.Note }) || draft.Changes != 1 || !draft.Undo {
 		t.Errorf("%d findings, %d changes: %+v", len(draft.Findings), draft.Changes, draft.Findings)
 	}

@@ -56,6 +56,7 @@ func (s *Server) measure() {
 	}
 	m.Live("screens_found", "Screens that were kept as they were drawn, and not drawn again.", nil, func() float64 { found, _ := s.Drawn.Kept(); return float64(found) })
 	m.Live("screens_kept_bytes", "Memory of the screens that are kept as they were drawn.", nil, func() float64 { _, size := s.Drawn.Kept(); return float64(size) })
+	m.Live("places_believed", "Places of trails that were known, and not asked for.", nil, func() float64 { return float64(s.Store.Believed()) })
 	m.Live("leads", "1 where this server talks to the plants and watches call-ups, for all.", nil, func() float64 { return yes(s.Fleet.Leads()) })
 	for name, p := range s.Config.Plants {
 		m.Live("plant_good", "1 while the values of a plant are good.", map[string]string{"plant": name}, func() float64 { return yes(p.Good()) })

@@ -91,6 +91,7 @@ func (s *Server) Prepare(ctx context.Context) error {
 		if err := s.Fleet.Join(ctx); err != nil {
 			return fmt.Errorf("prepare the server: %w", err)
 		}
+		s.Fleet.BeKnown(ctx)
 		return nil
 	}
 	leading, err := s.settle(ctx)

@@ -65,8 +65,11 @@ func TestAScreenTakesFewTripsToItsDatabase(t *testing.T) {
 	} {
 		p := as(t, tc.login)
 		p.open(tc.address) // what is compiled once is there
-		told := stagetest.Statements.During(func() { p.open(tc.address) })
-		trips := stagetest.Statements.Trips()
+		told, trips := []string{}, tc.most+1
+		for tries := 0; tries < 2 && trips > tc.most; tries++ { // what is believed for longer may just have ended
+			told = stagetest.Statements.During(func() { p.open(tc.address) })
+			trips = stagetest.Statements.Trips()
+		}
 		t.Logf("%s: %d statements in %d trips", tc.address, len(told), trips)
 		if trips > tc.most {
 			t.Errorf("%s takes %d trips, at most %d:\n%s", tc.address, trips, tc.most, strings.Join(told, "\n"))

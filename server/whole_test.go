@@ -9,7 +9,6 @@ import (
 	"testing"
 	"time"
 
-	"ambergate/api"
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
 	"ambergate/core/whole"
@@ -73,8 +72,7 @@ func TestWhatAnEditChangesOfReachIsTold(t *testing.T) {
 			t.Errorf("against the %s: %+v of %d", against, c, table.Changed)
 		}
 	}
-	var draft api.Draft
-	p.must("GET", built, nil, &draft)
+	draft := drafted(p, built)
 	if !slices.ContainsFunc(draft.Findings, func(f check.Finding) bool { return f.Check == "shut-start" && f.Screen == "s_day" }) {
 		t.Errorf("who starts where they may not be gets nowhere, and no finding says so: %+v", toMend(draft))
 	}
@@ -85,8 +83,7 @@ func TestExpectationsAndAcceptancesAreEdits(t *testing.T) {
 	p.must("POST", built+"/edits", edits(
 		map[string]any{"op": "add", "path": "/x_office", "value": map[string]any{"kind": "expectation", "pos": 9, "screen": "s_parts", "roles": map[string]bool{"r_office": true}, "what": "never"}},
 	), nil)
-	var draft api.Draft
-	p.must("GET", built, nil, &draft)
+	draft := drafted(p, built)
 	i := slices.IndexFunc(draft.Findings, func(f check.Finding) bool { return f.Entity == "x_office" })
 	if i < 0 || draft.Findings[i].Severity != check.Broken || !strings.Contains(draft.Findings[i].Words, "Office gets there in 1 press") || len(draft.Findings[i].Mends) == 0 {
 		t.Fatalf("%+v", draft.Findings)
@@ -94,8 +91,7 @@ func TestExpectationsAndAcceptancesAreEdits(t *testing.T) {
 	f := draft.Findings[i]
 	p.must("POST", built+"/edits", edits(map[string]any{"op": "add", "path": "/ac_office", "value": map[string]any{
 		"kind": "acceptance", "pos": 9, "check": f.Check, "screen": f.Screen, "entity": f.Entity, "words": f.Words, "evidence": f.Evidence, "because": "for now", "by": "Arno Vey", "at": "2026-11-29T10:00:00Z"}}), nil)
-	draft = api.Draft{}
-	p.must("GET", built, nil, &draft)
+	draft = drafted(p, built)
 	i = slices.IndexFunc(draft.Findings, func(f check.Finding) bool { return f.Entity == "x_office" })
 	if i < 0 || draft.Findings[i].Accepted == nil || draft.Findings[i].Accepted.Because != "for now" || len(toMend(draft)) != 0 {
 		t.Errorf("%+v", draft.Findings[i])

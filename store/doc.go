@@ -12,6 +12,7 @@
 //   - age.go: what is forgotten by age
 //   - audit.go: who did what to rights, releases and accounts
 //   - visit.go: who asks, where, and at which place, at once
+//   - near: places of trails that are kept while this is the only server
 //   - trails.go, variables.go, list_views.go, form_drafts.go: what a user left
 //   - samples.go: what trends show, of the last hour
 //   - used.go: how often ways are pressed

@@ -27,6 +27,7 @@ type Led struct {
 	Number  int64  // of this server, where it leads; else 0
 	Server  string // that led before this word
 	Address string // where that is reached; "" where nobody leads
+	Others  int    // servers that were heard of lately
 }
 
 // Beats notes that a server lives, lets it lead where nobody does, and says who leads. A server that has the name of the
@@ -36,8 +37,10 @@ func (s *Store) Beats(ctx context.Context, b Beat) (Led, error) {
 	err := s.pool.QueryRow(ctx, `with me as (insert into server (name, address, version) values ($1, $2, $3) on conflict (name) do update set address = excluded.address, version = excluded.version, seen = now(), began = case when $4 then now() else server.began end),
 		taken as (update lead set server = $1, number = number + case when server = $1 and until > now() and not $4 then 0 else 1 end, until = now() + interval '`+leadFor+`'
 			where of = 'plants' and (server = $1 or until < now()) returning number)
-		select coalesce((select number from taken), 0), l.server, case when l.until >= now() then coalesce(s.address, '') else '' end from lead l left join server s on s.name = l.server where l.of = 'plants'`,
-		b.Name, b.Address, b.Version, b.Fresh).Scan(&out.Number, &out.Server, &out.Address)
+		select coalesce((select number from taken), 0), l.server, case when l.until >= now() then coalesce(s.address, '') else '' end,
+			(select count(*) from server o where o.name <> $1 and o.seen > now() - interval '`+goneAfter+`')
+		from lead l left join server s on s.name = l.server where l.of = 'plants'`,
+		b.Name, b.Address, b.Version, b.Fresh).Scan(&out.Number, &out.Server, &out.Address, &out.Others)
 	if err != nil {
 		return out, fmt.Errorf("say that this server lives: %w", err)
 	}

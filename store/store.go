@@ -7,10 +7,12 @@ import (
 	"embed"
 	"errors"
 	"fmt"
+	"sync/atomic"
 	"time"
 
 	_ "ambergate/core/kinds"
 	"ambergate/database"
+	"ambergate/store/near"
 
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgxpool"
@@ -26,11 +28,21 @@ var ErrNone = errors.New("not there")
 
 // Store is the program's own database. Safe for use by many at once.
 type Store struct {
-	pool   *pgxpool.Pool
-	hasher *hasher
-	sealer cipher.AEAD // of what is secret; nil: nothing can be sealed
+	pool            *pgxpool.Pool
+	hasher          *hasher
+	sealer          cipher.AEAD  // of what is secret; nil: nothing can be sealed
+	near            *near.Kept   // places of trails; nil: they are read each time
+	believed, every atomic.Int64 // how many of them were; of how many one is compared with how it is
+	wrong           atomic.Value // string: how it was not
 
 	structure int64 // the newest migration
+}
+
+// KeepPlaces lets places of trails be kept while this is the only server that writes them: alone says since when that is so
+// without a break.
+func (s *Store) KeepPlaces(alone func() (since time.Time, is bool)) {
+	s.near = near.New(alone)
+	s.every.CompareAndSwap(0, doubtEvery)
 }
 
 // idleWithin is how long a transaction may do nothing: one whose server was cut off, or stands still, keeps others from

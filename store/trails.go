@@ -4,12 +4,15 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"log/slog"
+	"reflect"
 	"time"
 
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/core/place"
 	"ambergate/fault"
+	"ambergate/store/near"
 )
 
 // maxPlaces is how many places a trail keeps; the oldest are forgotten first.
@@ -67,7 +70,18 @@ func (s *Store) TrailOf(ctx context.Context, id, account, projectID string) (Tra
 func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, press string) (int, error) {
 	fault.At(fault.TrailAppending)
 	var n int
-	err := s.pool.QueryRow(ctx, appendPlace, trail, after+1, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title, press, maxPlaces, spot.Made, spot.Release).Scan(&n)
+	var put bool
+	place, overlays := mustJSON(spot.Place), overlaysJSON(spot.Overlays)
+	err := s.near.Write(trail, func() error {
+		return s.pool.QueryRow(ctx, appendPlace, trail, after+1, place, overlays, spot.Title, press, maxPlaces, spot.Made, spot.Release).Scan(&n, &put)
+	}, func(was map[int]near.Near) map[int]near.Near {
+		if !put {
+			return nil
+		}
+		next := near.Place{N: n, Title: spot.Title, Made: spot.Made, Place: place, Release: spot.Release}
+		next.Overlays, _ = overlays.(json.RawMessage)
+		return near.Appended(was, next)
+	})
 	if err != nil {
 		return 0, fmt.Errorf("add to the trail: %w", err)
 	}
@@ -84,49 +98,127 @@ const appendPlace = `with
 		on conflict (trail, n) do update set place = excluded.place, overlays = excluded.overlays, title = excluded.title, press = excluded.press, made = excluded.made, release = excluded.release, made_at = now()
 		returning n),
 	moved as (update trail set at = $2, seen_at = now() where id = $1 and not exists (select from known))
-	select coalesce((select n from known), (select n from put))`
+	select coalesce((select n from known), (select n from put)), exists (select from put)`
 
 // Change puts another place, other overlays or another title in the stead of one on a trail.
 func (s *Store) Change(ctx context.Context, spot Spot) error {
-	_, err := s.pool.Exec(ctx, `update place set place = $3, overlays = $4, title = $5, release = $6, made_at = now() where trail = $1 and n = $2`, spot.Trail, spot.N, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title, spot.Release)
+	err := s.writeTrail(ctx, spot.Trail, `update place set place = $3, overlays = $4, title = $5, release = $6, made_at = now() where trail = $1 and n = $2`, spot.N, mustJSON(spot.Place), overlaysJSON(spot.Overlays), spot.Title, spot.Release)
 	if err != nil {
 		return fmt.Errorf("change the place: %w", err)
 	}
 	return nil
 }
 
+// writeTrail changes something of a trail, whose id is the first argument: what is kept of it is read anew.
+func (s *Store) writeTrail(ctx context.Context, trail, sql string, args ...any) error {
+	return s.near.Write(trail, func() error {
+		_, err := s.pool.Exec(ctx, sql, append([]any{trail}, args...)...)
+		return err
+	}, nil)
+}
+
 // Stand notes where on its trail a tab stands.
 func (s *Store) Stand(ctx context.Context, trail string, n int) error {
-	if _, err := s.pool.Exec(ctx, `update trail set at = $2, seen_at = now() where id = $1 and at <> $2`, trail, n); err != nil {
+	err := s.near.Write(trail, func() error {
+		_, err := s.pool.Exec(ctx, `update trail set at = $2, seen_at = now() where id = $1 and at <> $2`, trail, n)
+		return err
+	}, func(was map[int]near.Near) map[int]near.Near { return near.Stood(was, n) })
+	if err != nil {
 		return fmt.Errorf("move along the trail: %w", err)
 	}
 	return nil
 }
 
 // Load reads a place of a trail of one person in one project with the titles of its neighbours, and
-// where the trail stands, in one query; ErrNone if there is no such place for this person.
+// where the trail stands, in one query, or in none where it is kept; ErrNone if there is no such place for this person.
 func (s *Store) Load(ctx context.Context, trail string, n int, account, projectID string) (*Standing, error) {
-	var found near
+	of := near.Owner{Account: account, Project: projectID}
+	if found, ok := s.near.Find(trail, n, of); ok {
+		s.doubt(ctx, trail, n, of, found)
+		return standing(trail, n, found)
+	}
+	keep := s.near.Read(trail)
+	found, err := s.readNear(ctx, trail, n, of)
+	if err != nil {
+		return nil, err
+	}
+	at, err := standing(trail, n, found)
+	if err == nil {
+		keep(n, of, found)
+	}
+	return at, err
+}
+
+func (s *Store) readNear(ctx context.Context, trail string, n int, of near.Owner) (near.Near, error) {
+	found := near.Near{Read: time.Now()}
 	// As rows, where Visit has to have it as one value beside others: it is asked for all the time, and putting JSON together
 	// takes the database longer than finding it.
-	rows, err := s.pool.Query(ctx, `select t.at, t.vars, t.vars_before, t.vars_press, pl.n, pl.title, case when pl.n = $2 then pl.place end, case when pl.n = $2 then pl.overlays end, pl.made, pl.release, pl.made_at > now() - interval '2 seconds'
+	rows, err := s.pool.Query(ctx, `select t.at, t.vars, t.vars_before, t.vars_press, pl.n, pl.title, case when pl.n = $2 then pl.place end, case when pl.n = $2 then pl.overlays end, pl.made, pl.release, extract(epoch from now() - pl.made_at)::float8
 		from trail t join place pl on pl.trail = t.id and pl.n between $2::int - 1 and $2::int + 1
-		where t.id = $1 and t.account = $3 and t.project = $4`, trail, n, account, projectID)
+		where t.id = $1 and t.account = $3 and t.project = $4`, trail, n, of.Account, of.Project)
 	if err != nil {
-		return nil, fmt.Errorf("find the place: %w", err)
+		return found, fmt.Errorf("find the place: %w", err)
 	}
 	defer rows.Close()
 	for rows.Next() {
-		var p nearPlace
-		if err := rows.Scan(&found.At, &found.Vars, &found.Before, &found.Press, &p.N, &p.Title, &p.Place, &p.Overlays, &p.Made, &p.Release, &p.Fresh); err != nil {
-			return nil, fmt.Errorf("read the place: %w", err)
+		var p near.Place
+		if err := rows.Scan(&found.At, &found.Vars, &found.Before, &found.Press, &p.N, &p.Title, &p.Place, &p.Overlays, &p.Made, &p.Release, &p.Age); err != nil {
+			return found, fmt.Errorf("read the place: %w", err)
 		}
 		found.Places = append(found.Places, p)
 	}
 	if err := rows.Err(); err != nil {
-		return nil, fmt.Errorf("find the place: %w", err)
+		return found, fmt.Errorf("find the place: %w", err)
 	}
-	return found.standing(trail, n)
+	return found, nil
+}
+
+// doubtEvery is how many places are believed until one is compared with how it is.
+const doubtEvery = 500
+
+// Doubt sets that number.
+func (s *Store) Doubt(every int) { s.every.Store(int64(every)) }
+
+// Believed is how many places were believed without asking for them.
+func (s *Store) Believed() int64 { return s.believed.Load() }
+
+// Wrong says how a place that was believed differed from how it is; "" for not at all.
+func (s *Store) Wrong() string {
+	wrong, _ := s.wrong.Load().(string)
+	return wrong
+}
+
+// doubt compares a place that is believed with how it is, now and then. One that was written meanwhile says nothing. After
+// the first that differs nothing is believed any more.
+func (s *Store) doubt(ctx context.Context, trail string, n int, of near.Owner, found near.Near) {
+	if s.believed.Add(1)%s.every.Load() != 0 {
+		return
+	}
+	is, err := s.readNear(ctx, trail, n, of)
+	believed, wrong := standing(trail, n, found)
+	right, none := standing(trail, n, is)
+	if err != nil || wrong == nil && none == nil && believed.like(right) {
+		return
+	}
+	if again, still := s.near.Find(trail, n, of); still && reflect.DeepEqual(again, found) {
+		s.near.End()
+		s.wrong.Store(fmt.Sprintf("place %d of %s is %+v, and %+v was believed", n, trail, right, believed))
+		slog.ErrorContext(ctx, "a place that was believed differs from how it is; none is believed any more", "screen", right.screen(), "believed", believed.screen())
+	}
+}
+
+func (s *Standing) screen() string {
+	if s == nil {
+		return ""
+	}
+	return s.Place.Screen
+}
+
+// like says whether two standings are the same, but for how long ago they were made.
+func (s *Standing) like(other *Standing) bool {
+	a, b := *s, *other
+	a.Fresh, b.Fresh = false, false
+	return reflect.DeepEqual(a, b)
 }
 
 // Standing is a place of a trail with its neighbours.
@@ -159,11 +251,11 @@ func overlaysJSON(o []place.Overlay) any {
 
 // KeepLook notes how the lists of a place were left; of the screen itself at depth 0, else of a dialog over it.
 func (s *Store) KeepLook(ctx context.Context, trail string, n, depth int, look map[string]place.Look) error {
-	sql, args := `update place set place = jsonb_set(place, '{look}', $3) where trail = $1 and n = $2`, []any{trail, n, mustJSON(look)}
+	sql, args := `update place set place = jsonb_set(place, '{look}', $3) where trail = $1 and n = $2`, []any{n, mustJSON(look)}
 	if depth > 0 {
 		sql, args = `update place set overlays = jsonb_set(overlays, array[$4::text, 'place', 'look'], $3) where trail = $1 and n = $2 and jsonb_array_length(overlays) > $4::int`, append(args, depth-1)
 	}
-	if _, err := s.pool.Exec(ctx, sql, args...); err != nil {
+	if err := s.writeTrail(ctx, trail, sql, args...); err != nil {
 		return fmt.Errorf("keep how lists were left: %w", err)
 	}
 	return nil

@@ -37,7 +37,7 @@ func (t *tabVars) read(vars, before json.RawMessage, press *string) error {
 // SetVars gives a tab other values of its project's variables, by a press. The same press again
 // sets the same, and leaves what was before it.
 func (s *Store) SetVars(ctx context.Context, trail, press string, vars map[string]string, before Kept) error {
-	_, err := s.pool.Exec(ctx, `update trail set vars = $2, vars_before = case when vars_press = $3 then vars_before else $4::jsonb end, vars_press = $3 where id = $1`, trail, mustJSON(vars), press, mustJSON(before))
+	err := s.writeTrail(ctx, trail, `update trail set vars = $2, vars_before = case when vars_press = $3 then vars_before else $4::jsonb end, vars_press = $3 where id = $1`, mustJSON(vars), press, mustJSON(before))
 	if err != nil {
 		return fmt.Errorf("set the variables of the tab: %w", err)
 	}

@@ -6,6 +6,8 @@ import (
 	"errors"
 	"fmt"
 	"time"
+
+	"ambergate/store/near"
 )
 
 // Visitor is what is known of a request of a user: who asks, in which project, at which place.
@@ -21,14 +23,15 @@ type Visitor struct {
 func (s *Store) Visit(ctx context.Context, token, slug, trail string, n int, now time.Time) (Visitor, error) {
 	var v Visitor
 	var roles []string
-	var standing json.RawMessage
+	var place json.RawMessage
 	var seen time.Time
 	var trial *int
 	var some *Some
+	began, keep := time.Now(), s.near.Read(trail)
 	err := s.pool.QueryRow(ctx, `select s.seen_at, a.id, a.login, a.name, a.walks, `+rightsIn("p.id")+`, coalesce(p.id, ''), coalesce(p.seq, 0), coalesce(p.released, 0), p.trial, p.trial_for,
 		array(select r.role from account_role r where r.account = a.id and r.project = p.id), case when $3 <> '' then (`+standingOf("$3", "$4", "a.id", "p.id")+`) end, `+deviceOf+`
 		from session s join account a on a.id = s.account left join project p on p.slug = $2 where s.token_hash = $1 and s.ends_at > $5 and s.seen_at > $6`,
-		tokenHash(token), slug, trail, n, now, now.Add(-sessionIdle)).Scan(&seen, &v.ID, &v.Login, &v.Name, &v.Walks, &v.Builds, &v.Administers, &v.Project, &v.Seq, &v.Released, &trial, &some, &roles, &standing, &v.Device)
+		tokenHash(token), slug, trail, n, now, now.Add(-sessionIdle)).Scan(&seen, &v.ID, &v.Login, &v.Name, &v.Walks, &v.Builds, &v.Administers, &v.Project, &v.Seq, &v.Released, &trial, &some, &roles, &place, &v.Device)
 	if err != nil {
 		return Visitor{}, fmt.Errorf("find the session: %w", none(err))
 	}
@@ -40,7 +43,15 @@ func (s *Store) Visit(ctx context.Context, token, slug, trail string, n int, now
 	for _, r := range roles {
 		v.Roles[r] = true
 	}
-	v.Standing, err = readStanding(trail, n, standing)
+	if len(place) == 0 {
+		return v, nil
+	}
+	found := near.Near{Read: began}
+	if err := json.Unmarshal(place, &found); err != nil {
+		return Visitor{}, fmt.Errorf("read the place: %w", err)
+	}
+	keep(n, near.Owner{Account: v.ID, Project: v.Project}, found)
+	v.Standing, err = standing(trail, n, found)
 	if errors.Is(err, ErrNone) {
 		err = nil
 	}
@@ -51,41 +62,16 @@ func (s *Store) Visit(ctx context.Context, token, slug, trail string, n int, now
 // neighbours, and where the trail stands, as JSON; null when there is no such trail or place near it.
 func standingOf(trail, n, account, projectID string) string {
 	return `select json_build_object('at', t.at, 'vars', t.vars, 'before', t.vars_before, 'press', t.vars_press, 'places', json_agg(json_build_object('n', pl.n, 'title', pl.title,
-		'place', case when pl.n = ` + n + ` then pl.place end, 'overlays', case when pl.n = ` + n + ` then pl.overlays end, 'made', pl.made, 'release', pl.release, 'fresh', pl.made_at > now() - interval '2 seconds')))
+		'place', case when pl.n = ` + n + ` then pl.place end, 'overlays', case when pl.n = ` + n + ` then pl.overlays end, 'made', pl.made, 'release', pl.release, 'age', extract(epoch from now() - pl.made_at))))
 		from trail t join place pl on pl.trail = t.id and pl.n between ` + n + `::int - 1 and ` + n + `::int + 1
 		where t.id = ` + trail + ` and t.account = ` + account + ` and t.project = ` + projectID + ` group by t.id`
 }
 
-// readStanding reads what standingOf gives; ErrNone for no such place.
-func readStanding(trail string, n int, text json.RawMessage) (*Standing, error) {
-	if len(text) == 0 {
-		return nil, ErrNone
-	}
-	var found near
-	if err := json.Unmarshal(text, &found); err != nil {
-		return nil, fmt.Errorf("read the place: %w", err)
-	}
-	return found.standing(trail, n)
-}
+// freshFor is how long a place is one that was made, or changed, just now, in seconds.
+const freshFor = 2
 
-// near is where a trail stands, what its tab keeps, and a place of it with its neighbours.
-type near struct {
-	At           int
-	Vars, Before json.RawMessage
-	Press        *string
-	Places       []nearPlace
-}
-
-type nearPlace struct {
-	N               int
-	Title, Made     string
-	Place, Overlays json.RawMessage // of the place itself
-	Fresh           bool
-	Release         int
-}
-
-// standing makes a standing of them; ErrNone where the place is not among them.
-func (f *near) standing(trail string, n int) (*Standing, error) {
+// standing makes a standing of a place and its neighbours; ErrNone where the place is not among them.
+func standing(trail string, n int, f near.Near) (*Standing, error) {
 	out := &Standing{Spot: Spot{Trail: trail, N: n}, At: f.At}
 	found := false
 	for _, p := range f.Places {
@@ -96,7 +82,8 @@ func (f *near) standing(trail string, n int) (*Standing, error) {
 			out.Forward = p.Title
 		default:
 			found = true
-			out.Title, out.Made, out.Fresh, out.Release = p.Title, p.Made, p.Fresh, p.Release
+			out.Title, out.Made, out.Release = p.Title, p.Made, p.Release
+			out.Fresh = p.Age+time.Since(f.Read).Seconds() < freshFor
 			if err := errors.Join(out.Spot.read(p.Place, p.Overlays), out.tabVars.read(f.Vars, f.Before, f.Press)); err != nil {
 				return nil, err
 			}

@@ -76,6 +76,7 @@ func New(c Config) *Base {
 	}
 	c.Limits = c.Limits.Filled()
 	b := &Base{Config: c, Edits: NewWatchers(), Presence: &Presence{NewWatchers(), c.Store, c.Fleet.Name(), c.Log}, CalledUp: NewWatchers(), Changes: newChanges(), ending: make(chan struct{}), leaving: make(chan struct{}), Calls: bounds.NewShares(c.Limits.Calls), Downloads: bounds.NewShares(c.Limits.Downloads), Streams: bounds.NewShares(c.Limits.Streams), Metrics: metrics.New()}
+	c.Store.KeepPlaces(c.Fleet.Alone)
 	for _, r := range c.Records {
 		b.Replicas = b.Replicas || r.Replicated()
 	}

@@ -22,6 +22,10 @@ const (
 	lostAfter   = 2  // words without an answer
 )
 
+// aloneFor is how long a server believes that it is the only one after it was told so. One that begins beside others waits
+// as long before it serves: by then they know of it.
+const aloneFor = time.Second
+
 // Fleet is this server among those over the same store. A nil one is alone, and leads always.
 type Fleet struct {
 	store   *store.Store
@@ -38,6 +42,8 @@ type Fleet struct {
 	direct  bool
 	leader  string // where the leading server is reached
 	turn    chan struct{}
+	others  int // servers that were heard of lately
+	alone   struct{ since, until time.Time }
 	settled int64           // the number that it has settled for
 	missed  int             // words that the store did not answer, one after the other
 	heard   context.Context // ends when the store is lost from sight
@@ -145,8 +151,32 @@ func (f *Fleet) Leader() string {
 	return f.leader
 }
 
+// Alone says whether this is the only server over the store, and since when without a break.
+func (f *Fleet) Alone() (since time.Time, is bool) {
+	if f == nil {
+		return time.Time{}, true
+	}
+	f.mu.Lock()
+	defer f.mu.Unlock()
+	return f.alone.since, time.Now().Before(f.alone.until)
+}
+
 // Join says for the first time that this server lives.
 func (f *Fleet) Join(ctx context.Context) error { return f.say(ctx) }
+
+// BeKnown waits, beside other servers, until they know of this one.
+func (f *Fleet) BeKnown(ctx context.Context) {
+	f.mu.Lock()
+	others := f.others
+	f.mu.Unlock()
+	if others == 0 {
+		return
+	}
+	select {
+	case <-ctx.Done():
+	case <-time.After(aloneFor):
+	}
+}
 
 // Keep says it again and again until the context ends, and then that the server is gone.
 func (f *Fleet) Keep(ctx context.Context) {
@@ -191,6 +221,14 @@ func (f *Fleet) say(ctx context.Context) error {
 	changed := led.Number != f.number || (led.Number == 0 && (f.direct || f.leader != led.Address))
 	if f.missed = 0; f.heard.Err() != nil {
 		f.heard, f.lose = context.WithCancel(context.Background())
+	}
+	if f.others = led.Others; f.others > 0 {
+		f.alone.until = time.Time{}
+	} else {
+		if began.After(f.alone.until) {
+			f.alone.since = began
+		}
+		f.alone.until = began.Add(aloneFor)
 	}
 	f.number, f.until = led.Number, began.Add(believed)
 	f.direct = led.Number != 0

@@ -57,6 +57,47 @@ func within(t *testing.T, limit time.Duration, what string, is func() bool) {
 	}
 }
 
+// As long as it is told so, and anew after each time that it was not.
+func TestAServerKnowsWhetherItIsAlone(t *testing.T) {
+	ctx := t.Context()
+	a, b := member(t, "alone a", key, nil, nil), member(t, "alone b", key, nil, nil)
+	if _, is := a.Alone(); is {
+		t.Error("it is alone before anybody told it so")
+	}
+	if err := a.Join(ctx); err != nil {
+		t.Fatal(err)
+	}
+	began := time.Now()
+	a.BeKnown(ctx)
+	if waited := time.Since(began); waited > time.Second/2 {
+		t.Errorf("alone, it waits %s for others to know of it", waited)
+	}
+	since, is := a.Alone()
+	if !is {
+		t.Error("it is not alone")
+	}
+	a.Look(ctx)
+	if again, is := a.Alone(); is && !again.Equal(since) {
+		t.Error("asked again, it is alone since another moment")
+	}
+	if err := b.Join(ctx); err != nil {
+		t.Fatal(err)
+	}
+	b.BeKnown(ctx)
+	for name, f := range map[string]*fleet.Fleet{"the first": a, "the second": b} {
+		if _, is := f.Alone(); is {
+			t.Errorf("%s believes that it is alone, though it was not asked again", name)
+		}
+	}
+	if err := up.Store.Resign(ctx, "alone b"); err != nil {
+		t.Fatal(err)
+	}
+	a.Look(ctx)
+	if again, is := a.Alone(); is && !again.After(since) {
+		t.Error("alone again, it is so since before the other one was there")
+	}
+}
+
 func TestOneLeadsAndAnotherWhenItIsSilent(t *testing.T) {
 	ctx := t.Context()
 	a, b := member(t, "a", key, nil, nil), member(t, "b", key, nil, nil)

@@ -29,9 +29,14 @@ func run(m *testing.M, up **stage.Stage) int {
 	defer end()
 	*up = s
 	s.Server.Drawn.Doubt(2)
+	s.Store.Doubt(1)
 	code := m.Run()
 	if s.Server.Drawn.Wrong() {
 		fmt.Fprintln(os.Stderr, "a screen that was kept as it was drawn differs from how it is drawn")
+		code = 1
+	}
+	if wrong := s.Store.Wrong(); wrong != "" {
+		fmt.Fprintln(os.Stderr, wrong)
 		code = 1
 	}
 	found, err := leaks(context.Background(), s, log)
