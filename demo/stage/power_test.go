@@ -60,7 +60,14 @@ func TestALossOfPowerTakesNothingThatWasAcknowledged(t *testing.T) {
 			}
 		}()
 	}
-	time.Sleep(1500 * time.Millisecond)
+	for deadline := time.Now().Add(time.Minute); time.Now().Before(deadline); time.Sleep(20 * time.Millisecond) {
+		mu.Lock()
+		enough := len(told) >= 3*users
+		mu.Unlock()
+		if enough {
+			break
+		}
+	}
 	copied, before := powerLoss(t, func() map[string]string {
 		mu.Lock()
 		defer mu.Unlock()
