@@ -4,6 +4,7 @@
 //   - source.go: a database
 //   - statement.go, rule.go, match.go, order.go, cursor.go: the parts of a statement; row rules are in rule.go
 //   - fetch.go, round.go, count.go, group.go, each.go, picture.go: what is read
+//   - join.go: what several ask for at the same moment is asked once
 //   - press.go, rehearsal.go: what a press changes, and its claim; changes that are given up
 //   - age.go: what is forgotten by age
 //   - only_read.go: whether anything can be changed at all

@@ -6,3 +6,9 @@ import "context"
 func (p *Press) Scan(sql string, into ...any) error {
 	return p.tx.QueryRow(context.Background(), sql).Scan(into...)
 }
+
+// Renumbered gives SQL whose parameters come after so many others.
+func Renumbered(sql string, by int) string { return renumbered(sql, by) }
+
+// Told gives how often somebody got an answer that another asked for.
+func (s *Source) Told() int { return s.joined.Told() }

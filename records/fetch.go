@@ -8,8 +8,6 @@ import (
 	"slices"
 	"strings"
 
-	"github.com/jackc/pgx/v5"
-
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -27,9 +25,11 @@ func (r *Reader) preparedFetch(q ask.Query) (asked, error) {
 	if err != nil {
 		return asked{}, err
 	}
-	shape := q.Table.ID + "|" + strings.Join(q.Paths, ",") + fmt.Sprint("|", q.Order, f.asked, f.hidden)
-	if q.Lock {
-		shape = "" // a union cannot lock
+	shape := func() string {
+		if q.Lock {
+			return "" // a union cannot lock
+		}
+		return q.Table.ID + "|" + strings.Join(q.Paths, ",") + fmt.Sprint("|", q.Order, f.asked, f.hidden)
 	}
 	var page ask.Page
 	return asked{
@@ -114,7 +114,7 @@ func (r *Reader) prepareFetch(q ask.Query) (*fetch, error) {
 func (s *statement) wholeRow() string {
 	var columns []string
 	for _, f := range project.Ordered(s.table.Fields) {
-		columns = append(columns, "t0."+pgx.Identifier{f.Column}.Sanitize())
+		columns = append(columns, "t0."+quoted(f.Column))
 	}
 	return "md5(row(" + strings.Join(columns, ", ") + ")::text)"
 }

@@ -9,8 +9,10 @@ import (
 	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgxpool"
 
+	"ambergate/core/ask"
 	"ambergate/core/project"
 	"ambergate/database"
+	"ambergate/records/joined"
 )
 
 // Position is a place in what a database has written (PostgreSQL, “pg_lsn”); a greater one is later. 0 is before all.
@@ -28,9 +30,10 @@ const (
 
 // replica is a streaming replica of a database, from which it is read where that is recent enough.
 type replica struct {
-	pool *pgxpool.Pool
-	stop context.CancelFunc
-	done sync.WaitGroup
+	pool   *pgxpool.Pool
+	joined joined.Questions[[]ask.Answer]
+	stop   context.CancelFunc
+	done   sync.WaitGroup
 
 	read atomic.Int64 // how often it was read from it
 
@@ -75,7 +78,7 @@ func (s *Source) ReaderSince(p *project.Project, needed Position) (reader *Reade
 		return s.Reader(p), false
 	}
 	s.replica.read.Add(1)
-	return &Reader{db: s.replica.pool, project: p}, true
+	return &Reader{db: s.replica.pool, project: p, joined: &s.replica.joined}, true
 }
 
 // Doubted takes a replica for gone until it says again how far it is.

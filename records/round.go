@@ -3,7 +3,6 @@ package records
 import (
 	"context"
 	"fmt"
-	"regexp"
 	"slices"
 	"strconv"
 	"strings"
@@ -18,7 +17,7 @@ type asked struct {
 	sql   string
 	args  []any
 	doing string                   // for errors: “read defects”
-	shape string                   // statements of one shape can be put together; "" for none
+	shape func() string            // statements of one shape can be put together; nil and "" for none
 	take  func(values []any) error // a row of the answer
 	done  func() ask.Answer        // when all were taken
 	loose bool                     // finds nothing where a value cannot be one of its column’s type
@@ -40,7 +39,22 @@ func (r *Reader) alone(ctx context.Context, q ask.Question) ask.Answer {
 	if err != nil {
 		return ask.Answer{Err: err}
 	}
-	err = a.all(r.db.Query(ctx, a.sql, a.args...))
+	return r.joinedWith(ctx, []ask.Question{q}, []asked{a}, func(ctx context.Context, answers []ask.Answer) {
+		answers[0] = r.run(ctx, a)
+	})[0]
+}
+
+// again asks one question anew, by itself.
+func (r *Reader) again(ctx context.Context, q ask.Question) ask.Answer {
+	a, err := r.prepare(q)
+	if err != nil {
+		return ask.Answer{Err: err}
+	}
+	return r.run(ctx, a)
+}
+
+func (r *Reader) run(ctx context.Context, a asked) ask.Answer {
+	err := a.all(r.db.Query(ctx, a.sql, a.args...))
 	if isOneOf(err, otherPlan) && !r.within {
 		err = a.all(r.db.Query(ctx, a.sql, a.args...)) // a column is of another type by now: it is planned anew
 	}
@@ -79,36 +93,49 @@ func (a asked) answer(err error) ask.Answer {
 // Together asks several questions in one round trip. Within a transaction, where a value cannot be
 // one of its column’s type nothing is found of what was asked after it either.
 func (r *Reader) Together(ctx context.Context, qs []ask.Question) []ask.Answer {
-	answers := make([]ask.Answer, len(qs))
 	if len(qs) == 1 {
-		answers[0] = r.alone(ctx, qs[0])
-		return answers
+		return []ask.Answer{r.alone(ctx, qs[0])}
 	}
-	statements := make([]asked, len(qs))
+	statements, failed := make([]asked, len(qs)), make([]error, len(qs))
+	for i, q := range qs {
+		statements[i], failed[i] = r.prepare(q)
+	}
+	answers := r.joinedWith(ctx, qs, statements, func(ctx context.Context, answers []ask.Answer) {
+		r.together(ctx, qs, statements, answers)
+	})
+	for i, err := range failed {
+		if err != nil {
+			answers[i] = ask.Answer{Err: err}
+		}
+	}
+	return answers
+}
+
+func (r *Reader) together(ctx context.Context, qs []ask.Question, statements []asked, answers []ask.Answer) {
 	var sent [][]int // questions, those of one shape together
 	of := map[string]int{}
-	for i, q := range qs {
-		a, err := r.prepare(q)
-		if err != nil {
-			answers[i].Err = err
-			continue
+	for i, a := range statements {
+		if a.sql == "" {
+			continue // it cannot be asked
 		}
-		statements[i] = a
-		if k, there := of[a.shape]; there {
+		shape := ""
+		if a.shape != nil {
+			shape = a.shape()
+		}
+		if k, there := of[shape]; there {
 			sent[k] = append(sent[k], i)
 			continue
 		}
-		if a.shape != "" {
-			of[a.shape] = len(sent)
+		if shape != "" {
+			of[shape] = len(sent)
 		}
 		sent = append(sent, []int{i})
 	}
 	if r.send(ctx, sent, statements, answers) && !r.within {
 		for _, i := range slices.Concat(sent...) { // one misfit spoils what comes after it: each by itself then
-			answers[i] = r.alone(ctx, qs[i])
+			answers[i] = r.again(ctx, qs[i])
 		}
 	}
-	return answers
 }
 
 // send asks and reads the answers, up to the first misfit, of which it tells.
@@ -139,8 +166,36 @@ func (r *Reader) send(ctx context.Context, sent [][]int, statements []asked, ans
 	return false
 }
 
-// parameter is a place for a value in a statement; nothing else begins with a dollar there.
-var parameter = regexp.MustCompile(`\$(\d+)`)
+// renumbered gives SQL whose parameters come after so many others. What stands in quotes, names of columns among it, is
+// left as it is.
+func renumbered(sql string, by int) string {
+	if by == 0 {
+		return sql
+	}
+	out, quote := make([]byte, 0, len(sql)+8), byte(0)
+	for i := 0; i < len(sql); i++ {
+		c := sql[i]
+		out = append(out, c)
+		switch {
+		case quote != 0:
+			if c == quote {
+				quote = 0
+			}
+			continue
+		case c == '"' || c == '\'':
+			quote = c
+			continue
+		case c != '$':
+			continue
+		}
+		n := 0
+		for ; i+1 < len(sql) && '0' <= sql[i+1] && sql[i+1] <= '9'; i++ {
+			n = 10*n + int(sql[i+1]-'0')
+		}
+		out = strconv.AppendInt(out, int64(n+by), 10)
+	}
+	return string(out)
+}
 
 // united puts statements of one shape into one.
 func united(of []int, statements []asked) asked {
@@ -148,11 +203,7 @@ func united(of []int, statements []asked) asked {
 	all := asked{doing: first.doing, loose: first.loose}
 	parts := make([]string, len(of))
 	for k, i := range of {
-		sql := parameter.ReplaceAllStringFunc(statements[i].sql, func(at string) string {
-			n, _ := strconv.Atoi(at[1:]) // it is digits
-			return fmt.Sprintf("$%d", n+len(all.args))
-		})
-		parts[k] = fmt.Sprintf("(select %d, x.* from (%s) x)", i, sql)
+		parts[k] = fmt.Sprintf("(select %d, x.* from (%s) x)", i, renumbered(statements[i].sql, len(all.args)))
 		all.args = append(all.args, statements[i].args...)
 	}
 	all.sql = strings.Join(parts, " union all ")

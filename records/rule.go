@@ -4,8 +4,6 @@ import (
 	"fmt"
 	"strings"
 
-	"github.com/jackc/pgx/v5"
-
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/project"
@@ -168,7 +166,7 @@ func (r *ruleWriter) at(p *cond.Path) (string, *project.Column, error) {
 			// A rule of a newer release, asked in the tables of the one that the screen was drawn in.
 			return "", nil, &ask.Refusal{Code: "broken", What: "The rules on " + strings.ToLower(table.Label) + " have changed since this screen was drawn.", Then: "Load the screen again."}
 		}
-		column := alias + "." + pgx.Identifier{f.Column}.Sanitize()
+		column := alias + "." + quoted(f.Column)
 		if i == len(p.Segs)-1 {
 			return column, f, nil
 		}
@@ -225,7 +223,7 @@ func (s *statement) tally(alias string, t *project.Table, tally *project.Tally) 
 	if err != nil {
 		return "", err
 	}
-	from := fmt.Sprintf("from %s where %s.%s = %s and %s", r.around(relation(s.project, child)+" "+at), at, pgx.Identifier{child.Fields[tally.By].Column}.Sanitize(), key, condition)
+	from := fmt.Sprintf("from %s where %s.%s = %s and %s", r.around(relation(s.project, child)+" "+at), at, quoted(child.Fields[tally.By].Column), key, condition)
 	switch tally.Take {
 	case "exists":
 		return "exists (select 1 " + from + ")", nil

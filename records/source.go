@@ -7,14 +7,17 @@ import (
 	"github.com/jackc/pgx/v5/pgconn"
 	"github.com/jackc/pgx/v5/pgxpool"
 
+	"ambergate/core/ask"
 	"ambergate/core/project"
 	"ambergate/database"
+	"ambergate/records/joined"
 )
 
 // Source is one PostgreSQL database with records. It is safe for use by many at once.
 type Source struct {
 	pool    *pgxpool.Pool
 	whole   *pgxpool.Pool // for whole lists, so that they take nothing from what people wait for
+	joined  joined.Questions[[]ask.Answer]
 	claimed claimed
 	replica *replica // nil for none
 }
@@ -69,11 +72,14 @@ type querier interface {
 type Reader struct {
 	db      querier
 	project *project.Project
-	within  bool // a transaction, which one statement that fails spoils
+	within  bool                            // a transaction, which one statement that fails spoils
+	joined  *joined.Questions[[]ask.Answer] // of all who read there; nil: each asks alone
 }
 
 // Reader gives a reader of a project's tables outside of any transaction.
-func (s *Source) Reader(p *project.Project) *Reader { return &Reader{db: s.pool, project: p} }
+func (s *Source) Reader(p *project.Project) *Reader {
+	return &Reader{db: s.pool, project: p, joined: &s.joined}
+}
 
 // Ping says whether the database answers.
 func (s *Source) Ping(ctx context.Context) error { return s.pool.Ping(ctx) }

@@ -42,7 +42,15 @@ func relation(p *project.Project, t *project.Table) string {
 	if src := p.Sources[t.Source]; src != nil && src.Schema != "" {
 		schema = src.Schema
 	}
-	return pgx.Identifier{schema, t.Relation}.Sanitize()
+	return quoted(schema) + "." + quoted(t.Relation)
+}
+
+// quoted gives a name as SQL takes it. Each statement has dozens; nearly all stand as they are.
+func quoted(name string) string {
+	if strings.ContainsAny(name, "\"\x00") {
+		return pgx.Identifier{name}.Sanitize()
+	}
+	return `"` + name + `"`
 }
 
 // column gives the SQL of a dotted path of field ids, adding the joins along the way. What refers
@@ -67,7 +75,7 @@ func (s *statement) column(path string) (string, *project.Column, error) {
 		parent, _, err := s.join(path)
 		return parent.key, f, err
 	}
-	sql := at.alias + "." + pgx.Identifier{f.Column}.Sanitize()
+	sql := at.alias + "." + quoted(f.Column)
 	if f.Type == ask.PictureType {
 		sql = "md5(" + sql + ")" // its bytes are fetched by themselves, where it is shown
 	}
@@ -106,7 +114,7 @@ func (s *statement) join(path string) (join, *project.Table, error) {
 	if err != nil {
 		return join{}, nil, err
 	}
-	at := join{alias: s.alias(), link: child.alias + "." + pgx.Identifier{from.Fields[f.ID].Column}.Sanitize()}
+	at := join{alias: s.alias(), link: child.alias + "." + quoted(from.Fields[f.ID].Column)}
 	if at.key, err = keyOf(at.alias, parent); err != nil {
 		return join{}, nil, err
 	}
@@ -135,7 +143,7 @@ func keyOf(alias string, t *project.Table) (string, error) {
 	if len(t.Key) != 1 || t.Fields[t.Key[0]] == nil {
 		return "", &ask.Refusal{Code: "broken", What: "A record of " + t.Label + " cannot be named by one field: its key has several, or none.", Then: "Tell the person who builds this application."}
 	}
-	return alias + "." + pgx.Identifier{t.Fields[t.Key[0]].Column}.Sanitize(), nil
+	return alias + "." + quoted(t.Fields[t.Key[0]].Column), nil
 }
 
 // hiddenParents gives, for each joined parent that a rule may hide, its path and the SQL that says whether it does.
@@ -162,7 +170,7 @@ func (s *statement) arg(v any) string {
 func (s *statement) keyColumns() []string {
 	out := make([]string, len(s.table.Key))
 	for i, id := range s.table.Key {
-		out[i] = "t0." + pgx.Identifier{s.table.Fields[id].Column}.Sanitize()
+		out[i] = "t0." + quoted(s.table.Fields[id].Column)
 	}
 	return out
 }

@@ -3,7 +3,9 @@
 package main
 
 import (
+	"cmp"
 	"context"
+	"errors"
 	"fmt"
 	"io"
 	"net/http"
@@ -12,10 +14,12 @@ import (
 	"os"
 	"runtime/pprof"
 	"slices"
+	"strconv"
 	"sync"
 	"time"
 
 	"github.com/gin-gonic/gin"
+	"github.com/jackc/pgx/v5"
 	"github.com/jackc/pgx/v5/pgxpool"
 
 	"ambergate/bench/alone"
@@ -65,21 +69,32 @@ func run() error {
 	defer program.Close()
 
 	postgres = up.Cluster.PID()
+	defects, err := openDefects(ctx, up)
+	if err != nil {
+		return err
+	}
+	form := func(screen string, i int) string { return fmt.Sprintf("%s?defect=%d", screen, defects[i%len(defects)]) }
 	base := measure(func(i int) func() error {
-		return func() error { return get(http.DefaultClient, bareServer.URL+"/one") }
+		url := fmt.Sprintf("%s/one/%d", bareServer.URL, defects[i%len(defects)])
+		return func() error { return get(http.DefaultClient, url) }
 	})
 	if err := fifty(program.URL); err != nil {
 		return err
 	}
-	stop, err := profiled()
+	view, err := profiled("view", func() result {
+		return measure(func(i int) func() error { return viewer(program.URL, form("/fifty", i), i) })
+	})
 	if err != nil {
 		return err
 	}
-	view := measure(func(i int) func() error { return viewer(program.URL, "/fifty?defect=107", i) })
-	stop()
-	rich := measure(func(i int) func() error { return viewer(program.URL, "/defect?defect=107", i) })
-	press := measure(func(i int) func() error { return presser(program.URL, "/fifty?defect=107", "e_board", i) })
-	far := measure(func(i int) func() error { return presser(program.URL, "/defect?defect=107", "e_cabin", i) })
+	rich := measure(func(i int) func() error { return viewer(program.URL, form("/defect", i), i) })
+	press, err := profiled("press", func() result {
+		return measure(func(i int) func() error { return presser(program.URL, form("/fifty", i), "e_board", i) })
+	})
+	if err != nil {
+		return err
+	}
+	far := measure(func(i int) func() error { return presser(program.URL, form("/defect", i), "e_cabin", i) })
 	fmt.Printf("%-40s %12s %10s %10s %12s %12s\n", "32 clients, 5 s", "requests/s", "p50 ms", "p99 ms", "of bare", "CPU ms each")
 	for _, row := range []struct {
 		name string
@@ -91,34 +106,54 @@ func run() error {
 	return nil
 }
 
-// profiled writes where the time of the first view goes, where CPU_PROFILE names a file, and what it allocates, where
-// ALLOC_PROFILE does.
-func profiled() (stop func(), err error) {
-	stop = func() {}
-	if path := os.Getenv("CPU_PROFILE"); path != "" {
+// profiled measures a row, and writes where its time goes, where CPU_PROFILE names a file, and what it allocates, where
+// ALLOC_PROFILE does: of the first view, or of the press to a board, if PROFILE_OF says “press”.
+func profiled(name string, row func() result) (result, error) {
+	of := cmp.Or(os.Getenv("PROFILE_OF"), "view")
+	if path := os.Getenv("CPU_PROFILE"); path != "" && of == name {
 		f, err := os.Create(path)
 		if err != nil {
-			return nil, fmt.Errorf("make the profile: %w", err)
+			return result{}, fmt.Errorf("make the profile: %w", err)
 		}
+		defer f.Close()
 		if err := pprof.StartCPUProfile(f); err != nil {
-			return nil, fmt.Errorf("begin the profile: %w", err)
+			return result{}, fmt.Errorf("begin the profile: %w", err)
 		}
-		stop = func() { pprof.StopCPUProfile(); _ = f.Close() }
+		defer pprof.StopCPUProfile()
 	}
-	if path := os.Getenv("ALLOC_PROFILE"); path != "" {
-		cpu := stop
-		stop = func() {
-			cpu()
-			if f, err := os.Create(path); err == nil {
-				_ = pprof.Lookup("allocs").WriteTo(f, 0)
-				_ = f.Close()
-			}
+	out := row()
+	if path := os.Getenv("ALLOC_PROFILE"); path != "" && of == name {
+		f, err := os.Create(path)
+		if err != nil {
+			return result{}, fmt.Errorf("make the profile: %w", err)
+		}
+		defer f.Close()
+		if err := pprof.Lookup("allocs").WriteTo(f, 0); err != nil {
+			return result{}, fmt.Errorf("write the profile: %w", err)
 		}
 	}
-	return stop, nil
+	return out, nil
 }
 
 func worker(i int) string { return fmt.Sprintf("worker%d", i) }
+
+// openDefects gives records, so that nearly each client has its own: people who look at the same one at the same moment cost less.
+func openDefects(ctx context.Context, up *stage.Stage) ([]int, error) {
+	conn, err := pgx.Connect(ctx, up.Cluster.DSN(demo.AppRole, up.Cluster.Password, demo.Database))
+	if err != nil {
+		return nil, fmt.Errorf("reach the records: %w", err)
+	}
+	defer conn.Close(ctx)
+	rows, err := conn.Query(ctx, `select id from tarnhorn.defects where state <> 'closed' and cabin_id is not null order by id limit $1`, clients)
+	if err != nil {
+		return nil, fmt.Errorf("find defects: %w", err)
+	}
+	ids, err := pgx.CollectRows(rows, pgx.RowTo[int])
+	if err == nil && len(ids) == 0 {
+		err = errors.New("no defect is open")
+	}
+	return ids, err
+}
 
 func bareHandler(ctx context.Context, up *stage.Stage) (http.Handler, error) {
 	config, err := pgxpool.ParseConfig(up.Cluster.DSN(demo.AppRole, up.Cluster.Password, demo.Database))
@@ -132,9 +167,14 @@ func bareHandler(ctx context.Context, up *stage.Stage) (http.Handler, error) {
 	}
 	gin.SetMode(gin.ReleaseMode)
 	engine := gin.New()
-	engine.GET("/one", func(c *gin.Context) {
+	engine.GET("/one/:id", func(c *gin.Context) {
+		id, err := strconv.Atoi(c.Param("id"))
+		if err != nil {
+			c.Status(http.StatusBadRequest)
+			return
+		}
 		var code, what string
-		if err := pool.QueryRow(c, `select code, what from tarnhorn.defects where id = $1`, 107).Scan(&code, &what); err != nil {
+		if err := pool.QueryRow(c, `select code, what from tarnhorn.defects where id = $1`, id).Scan(&code, &what); err != nil {
 			c.Status(http.StatusInternalServerError)
 			return
 		}

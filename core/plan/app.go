@@ -12,7 +12,7 @@ import (
 )
 
 // App is a project compiled for use: built once for a release, shared by all its users.
-// It is never changed after Compile.
+// It is never changed after Compile; what roles are granted is noted when it is first asked for.
 type App struct {
 	Project  *project.Project
 	Compiler *compile.Compiler
@@ -26,6 +26,7 @@ type App struct {
 	Language *local.Language    // in which numbers and dates are written for users
 	RuleUser Paths              // what rules ask of the user's own record
 	CallUps  []*CallUp          // in order
+	granted  *allGranted
 }
 
 // Problem is an expression of the project that cannot be read, and where it stands.
@@ -44,7 +45,7 @@ func Compile(p *project.Project) (*App, error) {
 	if err != nil {
 		return nil, fmt.Errorf("compile the project's names: %w", err)
 	}
-	a := &App{Project: p, Language: local.Of(p.Settings.Language), Compiler: compiler, Screens: map[string]*Screen{}, Titles: map[string]*cond.Template{}, Uses: map[string][]Use{}}
+	a := &App{Project: p, Language: local.Of(p.Settings.Language), Compiler: compiler, Screens: map[string]*Screen{}, Titles: map[string]*cond.Template{}, Uses: map[string][]Use{}, granted: &allGranted{}}
 	for id, t := range p.Tables {
 		scope := cond.Scope{"record": id}
 		title, problem := compiler.Template(scope, t.Title)

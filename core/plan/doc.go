@@ -8,6 +8,7 @@
 //   - target.go, scene.go: what a way sees of where it leads; what its texts are read in
 //   - reads.go, order.go, child.go, steps.go: what a screen fetches
 //   - shared.go: a shared gate, compiled for one that uses it
-//   - rules.go, callup.go, recorded.go: row rules; what the plant calls up; what trends show
+//   - rules.go, granted.go: row rules; what roles are granted
+//   - callup.go, recorded.go: what the plant calls up; what trends show
 //   - way.go, facts.go, results.go, adds.go, vars.go, uses.go: ways, and what can be told of them
 package plan

@@ -17,7 +17,7 @@ func Recompile(old *App, p *project.Project, changed []string) (*App, error) {
 	}
 	a := &App{
 		Project: p, Compiler: old.Compiler, Screens: make(map[string]*Screen, len(old.Screens)), Titles: old.Titles,
-		Rules: old.Rules, Tallies: old.Tallies, Uses: map[string][]Use{}, RuleUser: old.RuleUser, Language: old.Language, CallUps: old.CallUps,
+		Rules: old.Rules, Ruled: old.Ruled, granted: &allGranted{}, Tallies: old.Tallies, Uses: map[string][]Use{}, RuleUser: old.RuleUser, Language: old.Language, CallUps: old.CallUps,
 	}
 	redo, others := map[string]bool{}, []string{}
 	for _, id := range changed {

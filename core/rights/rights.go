@@ -16,12 +16,13 @@ import (
 
 // Rights is what one user may see and do with the tables of a project, at one moment.
 type Rights struct {
-	app    *plan.App
-	user   *ask.User
-	asker  *Asker
-	tables map[string]*TableRights
-	within *Rights      // nobody sees further than these: those of a builder who walks as somebody real
-	source ask.OnlyRead // nil where everything can be changed
+	app     *plan.App
+	user    *ask.User
+	asker   *Asker
+	granted *plan.Granted // to the user's roles
+	tables  map[string]*TableRights
+	within  *Rights      // nobody sees further than these: those of a builder who walks as somebody real
+	source  ask.OnlyRead // nil where everything can be changed
 }
 
 // Asker is all that row rules ask for besides the record: the user, with their own record, and the day.
@@ -69,7 +70,7 @@ func (t *TableRights) Rows(verb string) *cond.Pred { return t.rows[verb] }
 
 // Of works out a user's rights; what row rules ask of the user's own record is fetched here.
 func Of(ctx context.Context, a *plan.App, user *ask.User, records ask.Records, now time.Time) (*Rights, error) {
-	r := &Rights{app: a, user: user, asker: &Asker{User: user, Day: now}, tables: map[string]*TableRights{}}
+	r := &Rights{app: a, user: user, asker: &Asker{User: user, Day: now}, granted: a.GrantedTo(user.Roles), tables: map[string]*TableRights{}}
 	r.source, _ = records.(ask.OnlyRead)
 	if t := a.Project.Tables[a.Project.Settings.UserTable]; user.Record != "" && t != nil && len(a.RuleUser) > 0 {
 		page, err := records.Fetch(ctx, ask.Query{Table: t, Paths: a.RuleUser.Sorted(), Key: user.Record, Limit: 1, Rights: ask.EveryRow})
@@ -95,14 +96,17 @@ func (r *Rights) On(table string) *TableRights {
 	if t, ok := r.tables[table]; ok {
 		return t
 	}
-	t := &TableRights{Grant: r.app.Project.GrantOf(r.user.Roles, table), rows: map[string]*cond.Pred{}}
-	grants := r.app.Project.GrantsOf(r.user.Roles, table)
-	for _, verb := range project.Verbs {
-		t.rows[verb] = r.rowsFor(grants, verb)
+	granted := r.granted.On(table)
+	t := &TableRights{Grant: granted.Sum, rows: granted.Rows}
+	if t.rows == nil {
+		t.rows = make(map[string]*cond.Pred, len(project.Verbs))
+		for _, verb := range project.Verbs {
+			t.rows[verb] = r.rowsFor(granted.Each, verb)
+		}
 	}
 	if r.within != nil {
 		outer := r.within.On(table)
-		t.Grant = t.SeenWithin(outer.Grant)
+		t.Grant, t.rows = t.SeenWithin(outer.Grant), maps.Clone(t.rows)
 		t.rows["view"] = cond.AllOf(t.rows["view"], outer.rows["view"])
 	}
 	if of := r.app.Project.Tables[table]; of != nil && r.source != nil && r.source.OnlyRead(of) {

@@ -3,6 +3,7 @@ package base
 import (
 	"context"
 	"fmt"
+	"strconv"
 	"sync"
 	"time"
 
@@ -124,10 +125,7 @@ func (a *Apps) ReleasedFor(ctx context.Context, id string, who store.Account) (*
 	if err != nil {
 		return nil, 0, err
 	}
-	number := st.Released
-	if st.Trial != nil && st.Trial.For.Has(who) {
-		number = st.Trial.Number
-	}
+	number := st.numberFor(who)
 	if number == 0 {
 		return nil, 0, &ask.Refusal{Code: "not-released", What: "This application has not been released yet.", Then: "Its builder puts it into use."}
 	}
@@ -135,9 +133,26 @@ func (a *Apps) ReleasedFor(ctx context.Context, id string, who store.Account) (*
 	return app, number, err
 }
 
+// NumberKnown gives the number of the release that somebody uses, where that is believed without asking.
+func (a *Apps) NumberKnown(id string, who store.Account) (number int, known bool) {
+	a.mu.Lock()
+	st, ok := a.states[id]
+	a.mu.Unlock()
+	number = st.numberFor(who)
+	return number, ok && number != 0 && time.Now().Before(st.until)
+}
+
+// numberFor gives the release that somebody uses; 0 for none.
+func (st state) numberFor(who store.Account) int {
+	if st.Trial != nil && st.Trial.For.Has(who) {
+		return st.Trial.Number
+	}
+	return st.Released
+}
+
 // Release gives one release of a project, compiled once.
 func (a *Apps) Release(ctx context.Context, id string, number int) (*plan.App, error) {
-	key := fmt.Sprintf("%s/%d", id, number)
+	key := id + "/" + strconv.Itoa(number)
 	a.mu.Lock()
 	app, ok := a.releases[key]
 	a.mu.Unlock()
@@ -237,9 +252,20 @@ func textValue(s string) cond.Value { return cond.String(s) }
 
 // LocalNow gives the moment in the project's zone.
 func (s *Base) LocalNow(app *plan.App) time.Time {
-	zone, err := time.LoadLocation(app.Project.Settings.Zone)
-	if err != nil {
-		zone = time.UTC
+	return s.Now().In(zoneOf(app.Project.Settings.Zone))
+}
+
+// zones are those that were asked for, by name: to read one takes a file.
+var zones sync.Map
+
+func zoneOf(name string) *time.Location {
+	if known, ok := zones.Load(name); ok {
+		return known.(*time.Location)
 	}
-	return s.Now().In(zone)
+	zone, err := time.LoadLocation(name)
+	if err != nil {
+		return time.UTC
+	}
+	zones.Store(name, zone)
+	return zone
 }

@@ -58,14 +58,10 @@ func (s *Sessions) Who(c *gin.Context, projectID string) (store.Account, error) 
 // ByToken gives the account of a session, with its roles in a project, where one is named. The error
 // is answer.ErrSignedOut where there is no session.
 func (s *Sessions) ByToken(ctx context.Context, token, projectID string) (store.Account, error) {
-	now := s.server.Now()
-	key := token + "|" + projectID
-	s.mu.Lock()
-	kept, ok := s.kept[key]
-	s.mu.Unlock()
-	if ok && now.Before(kept.until) {
-		return kept.account, nil
+	if a, known := s.Known(token, projectID); known {
+		return a, nil
 	}
+	now := s.server.Now()
 	a, err := s.server.Store.Session(ctx, token, projectID, now)
 	if errors.Is(err, store.ErrNone) {
 		return store.Account{}, answer.ErrSignedOut
@@ -73,8 +69,17 @@ func (s *Sessions) ByToken(ctx context.Context, token, projectID string) (store.
 	if err != nil {
 		return store.Account{}, err
 	}
-	s.keep(key, keptAccount{account: a, until: now.Add(s.server.believed())})
+	s.keep(token+"|"+projectID, keptAccount{account: a, until: now.Add(s.server.believed())})
 	return a, nil
+}
+
+// Known gives the account of a session as ByToken does, where that is believed without asking.
+func (s *Sessions) Known(token, projectID string) (a store.Account, known bool) {
+	key := token + "|" + projectID
+	s.mu.Lock()
+	kept, ok := s.kept[key]
+	s.mu.Unlock()
+	return kept.account, ok && s.server.Now().Before(kept.until)
 }
 
 // Visit gives who asks, in which project, and the place of a trail of theirs that they ask about

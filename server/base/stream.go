@@ -52,6 +52,11 @@ func (s Stream) Send(event string, data any) error {
 	if err != nil {
 		return fmt.Errorf("write an event: %w", err)
 	}
+	return s.SendText(event, text)
+}
+
+// SendText writes one event with data that is JSON already, as Send does.
+func (s Stream) SendText(event string, text []byte) error {
 	s.mu.Lock()
 	defer s.mu.Unlock()
 	// A reader that takes nothing for a while is let go; it comes back for a snapshot.

@@ -68,7 +68,7 @@ func (f *liveFeed) tellCallUps(ctx context.Context, out base.Stream) bool {
 	}
 	for _, o := range front {
 		c := v.callUp(o.CallUp)
-		if c == nil || f.called[o.ID] || !c.From(f.opening.At.Screen) {
+		if c == nil || f.called[o.ID] || !c.From(f.place.Screen) {
 			continue
 		}
 		to := placeOf(c, o)
@@ -76,7 +76,7 @@ func (f *liveFeed) tellCallUps(ctx context.Context, out base.Stream) bool {
 			continue // they may not be there
 		}
 		f.called[o.ID] = true
-		event := api.CallUp{At: &f.at, Occurrence: o.ID, Words: o.Words, Screen: v.App.Project.Screens[c.Screen].Title, Began: o.Began.UnixMilli(), High: answer.OrNil(c.Priority == "high"), Here: answer.OrNil(isThere(f.opening.At, to))}
+		event := api.CallUp{At: &f.at, Occurrence: o.ID, Words: o.Words, Screen: v.App.Project.Screens[c.Screen].Title, Began: o.Began.UnixMilli(), High: answer.OrNil(c.Priority == "high"), Here: answer.OrNil(isThere(f.place, to))}
 		if out.Send("callup", event) != nil {
 			return false
 		}

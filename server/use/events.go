@@ -15,6 +15,7 @@ import (
 
 	"ambergate/api"
 	"ambergate/core/ask"
+	"ambergate/core/place"
 	"ambergate/core/use"
 	"ambergate/server/answer"
 	"ambergate/server/base"
@@ -79,7 +80,8 @@ func refusedAt(at string, err error) placeRefused {
 type liveFeed struct {
 	at      string // as the browser names it
 	visit   *Visit
-	opening *use.Opening
+	place   place.Place
+	opening *use.Opening // until the stream begins
 	token   string
 	trail   string
 	n       int
@@ -112,7 +114,7 @@ func (s *Side) feed(c *gin.Context, slug, at string) (*liveFeed, error) {
 	if o.AllRead() { // where one is not known, what asks just for that looks the same
 		seen = sums(encode(o.Unread().View()))
 	}
-	return &liveFeed{at: at, visit: v, opening: o, token: s.Cookies.Read(c, base.SessionCookie), trail: parts[0], n: n, seen: seen}, nil
+	return &liveFeed{at: at, visit: v, place: o.Place(), opening: o, token: s.Cookies.Read(c, base.SessionCookie), trail: parts[0], n: n, seen: seen}, nil
 }
 
 // serveLive sends what changes at any of the places, until none of them is open any more.
@@ -153,6 +155,7 @@ func (f *liveFeed) serve(ctx context.Context, s *Side, out base.Stream) bool {
 	group, signals, leave := s.groups.join(ctx, f.visit, f.opening)
 	f.group = group
 	defer leave()
+	f.opening, f.visit.noted = nil, nil // thousands of streams that kept what they were opened with would keep much
 	var callUps <-chan int64
 	if f.visit.mayBeCalled() {
 		heard, unheard := s.CalledUp.Add(f.visit.project)
@@ -201,9 +204,14 @@ const (
 // read the screen again, “refused” with the reason.
 func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 	v := f.visit
-	asking, cancel := context.WithTimeout(ctx, askWithin)
-	defer cancel()
-	account, err := v.server.Sessions.ByToken(asking, f.token, v.project)
+	// What is believed is not asked for: the most common, and each stream comes by here each second.
+	account, known := v.server.Sessions.Known(f.token, v.project)
+	var err error
+	if !known {
+		asking, cancel := context.WithTimeout(ctx, askWithin)
+		account, err = v.server.Sessions.ByToken(asking, f.token, v.project)
+		cancel()
+	}
 	switch {
 	case errors.Is(err, answer.ErrSignedOut), err == nil && !maps.Equal(account.Roles, v.account.Roles):
 		return "ended", placeEnded{f.at}
@@ -218,7 +226,13 @@ func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 			return "ended", placeEnded{f.at}
 		}
 	}
-	if _, release, err := v.server.Apps.ReleasedFor(asking, v.project, account); err == nil && release != v.release {
+	release, known := v.server.Apps.NumberKnown(v.project, account)
+	if !known {
+		asking, cancel := context.WithTimeout(ctx, askWithin)
+		_, release, err = v.server.Apps.ReleasedFor(asking, v.project, account)
+		cancel()
+	}
+	if err == nil && release != v.release {
 		return "ended", placeEnded{f.at}
 	}
 	writes := v.server.Changes.Of(v.project)
@@ -227,35 +241,61 @@ func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 		return "", nil
 	}
 	f.checked, f.writes = time.Now(), writes
-	if err := use.Check(asking, v.App, v.user, f.opening.Place(), v.sources()); answer.IsRefusal(err) {
+	asking, cancel := context.WithTimeout(ctx, askWithin)
+	defer cancel()
+	if err := use.Check(asking, v.App, v.user, f.place, v.sources()); answer.IsRefusal(err) {
 		return "refused", refusedAt(f.at, err)
 	}
 	return "", nil
 }
 
-// liveEvent is api.LiveEvent with elements that were encoded already.
-type liveEvent struct {
-	At       string            `json:"at"`
-	N        int               `json:"n"`
-	Revision int               `json:"revision"`
-	Elements []json.RawMessage `json:"elements"`
-	Gone     []string          `json:"gone,omitempty"`
-}
-
 // push sends what changed since; false when nobody reads any more.
 func (f *liveFeed) push(out base.Stream, now *worked, revision int) bool {
-	event := liveEvent{At: f.at, N: f.n, Revision: revision, Elements: []json.RawMessage{}}
+	var changed []json.RawMessage
 	for _, e := range now.elements {
 		if was, known := f.seen[e.id]; !known || was != e.sum {
-			event.Elements = append(event.Elements, e.text)
+			changed = append(changed, e.text)
 		}
 	}
-	after := sums(now.elements)
+	var gone []string
 	for id := range f.seen {
-		if _, there := after[id]; !there {
-			event.Gone = append(event.Gone, id)
+		if _, there := now.sums[id]; !there {
+			gone = append(gone, id)
 		}
 	}
-	f.seen = after
-	return len(event.Elements)+len(event.Gone) == 0 || out.Send("live", event) == nil
+	f.seen = now.sums
+	return len(changed)+len(gone) == 0 || out.SendText("live", liveEvent(f.at, f.n, revision, changed, gone)) == nil
+}
+
+// liveEvent writes an api.LiveEvent with elements that were encoded already: an encoder would read them once more.
+func liveEvent(at string, n, revision int, elements []json.RawMessage, gone []string) []byte {
+	size := 100 + len(at)
+	for _, e := range elements {
+		size += len(e) + 1
+	}
+	out := append(make([]byte, 0, size), `{"at":`...)
+	out = append(out, wordsOf(at)...)
+	out = strconv.AppendInt(append(out, `,"n":`...), int64(n), 10)
+	out = strconv.AppendInt(append(out, `,"revision":`...), int64(revision), 10)
+	out = append(out, `,"elements":[`...)
+	for i, e := range elements {
+		if i > 0 {
+			out = append(out, ',')
+		}
+		out = append(out, e...)
+	}
+	out = append(out, ']')
+	if len(gone) > 0 {
+		out = append(append(out, `,"gone":`...), wordsOf(gone)...)
+	}
+	return append(out, '}')
+}
+
+// wordsOf is for words and lists of words, which always encode.
+func wordsOf(v any) []byte {
+	text, err := json.Marshal(v)
+	if err != nil {
+		panic("words do not encode: " + err.Error())
+	}
+	return text
 }

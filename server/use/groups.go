@@ -40,7 +40,8 @@ type group struct {
 // worked is how a place is at one moment. It is never changed.
 type worked struct {
 	elements []encoded
-	refused  error // the guard does not hold any more
+	sums     map[string]uint64 // the number of each element, by id
+	refused  error             // the guard does not hold any more
 }
 
 // encoded is an element as it is sent, with a number by which a change of it is seen: thousands of streams that kept
@@ -163,6 +164,7 @@ func (g *group) work() {
 	now := &worked{refused: o.StillOpen()}
 	if now.refused == nil {
 		now.elements = encode(o.View())
+		now.sums = sums(now.elements)
 	}
 	g.mu.Lock()
 	defer g.mu.Unlock()
