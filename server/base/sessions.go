@@ -6,6 +6,7 @@ import (
 	"slices"
 	"strings"
 	"sync"
+	"sync/atomic"
 	"time"
 
 	"github.com/gin-gonic/gin"
@@ -19,7 +20,7 @@ import (
 // How long a session, and which release is used, is believed without asking: where this server hears what changes (Hear),
 // and where it does not. A sign-out ends everywhere at once by the first, and within a second by the second.
 const (
-	heardFor   = 20 * time.Second
+	heardFor   = time.Minute
 	unheardFor = time.Second
 )
 
@@ -36,6 +37,8 @@ type Sessions struct {
 	server *Base
 	mu     sync.Mutex
 	kept   map[string]keptAccount // by token and project, of visits by token and slug
+	// forgot counts how often something was forgotten: who holds a session and sees that nothing was need not look.
+	forgot atomic.Uint64
 }
 
 type keptAccount struct {
@@ -61,7 +64,7 @@ func (s *Sessions) ByToken(ctx context.Context, token, projectID string) (store.
 	if a, known := s.Known(token, projectID); known {
 		return a, nil
 	}
-	now := s.server.Now()
+	now, forgot := s.server.Now(), s.forgot.Load()
 	a, err := s.server.Store.Session(ctx, token, projectID, now)
 	if errors.Is(err, store.ErrNone) {
 		return store.Account{}, answer.ErrSignedOut
@@ -69,7 +72,7 @@ func (s *Sessions) ByToken(ctx context.Context, token, projectID string) (store.
 	if err != nil {
 		return store.Account{}, err
 	}
-	s.keep(token+"|"+projectID, keptAccount{account: a, until: now.Add(s.server.believed())})
+	s.keep(token+"|"+projectID, keptAccount{account: a, until: now.Add(s.server.believed())}, forgot)
 	return a, nil
 }
 
@@ -80,6 +83,27 @@ func (s *Sessions) Known(token, projectID string) (a store.Account, known bool) 
 	kept, ok := s.kept[key]
 	s.mu.Unlock()
 	return kept.account, ok && s.server.Now().Before(kept.until)
+}
+
+// Belief is that in a session, as it was found: it holds for a while, and only as long as nothing was forgotten.
+type Belief struct {
+	until  time.Time
+	forgot uint64
+}
+
+// Holds says whether a session is believed still.
+func (s *Sessions) Holds(b Belief) bool {
+	return s.forgot.Load() == b.forgot && s.server.Now().Before(b.until)
+}
+
+// Believe gives the account of a session as ByToken does, and for how long it need not be looked for again.
+func (s *Sessions) Believe(ctx context.Context, token, projectID string) (store.Account, Belief, error) {
+	forgot := s.forgot.Load() // before it is looked for: what is forgotten meanwhile counts
+	a, err := s.ByToken(ctx, token, projectID)
+	s.mu.Lock()
+	until := s.kept[token+"|"+projectID].until
+	s.mu.Unlock()
+	return a, Belief{until, forgot}, err
 }
 
 // Visit gives who asks, in which project, and the place of a trail of theirs that they ask about
@@ -97,6 +121,7 @@ func (s *Sessions) Visit(c *gin.Context, slug, trail string, n int) (v store.Vis
 	if ok && now.Before(kept.until) {
 		return store.Visitor{Account: kept.account, Project: kept.project}, false, nil
 	}
+	forgot := s.forgot.Load()
 	v, err = s.server.Store.Visit(c, token, slug, trail, n, now)
 	if errors.Is(err, store.ErrNone) {
 		return store.Visitor{}, false, answer.ErrSignedOut
@@ -105,15 +130,19 @@ func (s *Sessions) Visit(c *gin.Context, slug, trail string, n int) (v store.Vis
 		return store.Visitor{}, false, err
 	}
 	if v.Project != "" {
-		s.keep(key, keptAccount{account: v.Account, project: v.Project, until: now.Add(s.server.believed())})
+		s.keep(key, keptAccount{account: v.Account, project: v.Project, until: now.Add(s.server.believed())}, forgot)
 		s.server.Apps.note(v.Project, v.State)
 	}
 	return v, trail != "", nil
 }
 
-func (s *Sessions) keep(key string, known keptAccount) {
+// keep believes what was read, unless something was forgotten since before it was.
+func (s *Sessions) keep(key string, known keptAccount, forgot uint64) {
 	s.mu.Lock()
 	defer s.mu.Unlock()
+	if s.forgot.Load() != forgot {
+		return
+	}
 	if len(s.kept) > 10_000 {
 		clear(s.kept)
 	}
@@ -131,6 +160,7 @@ func (s *Sessions) ForgetAccount(id string) {
 }
 
 func (s *Sessions) forgetWhere(gone func(key string, kept keptAccount) bool) {
+	s.forgot.Add(1)
 	s.mu.Lock()
 	defer s.mu.Unlock()
 	for key, kept := range s.kept {

@@ -19,6 +19,7 @@ import (
 	"ambergate/core/use"
 	"ambergate/server/answer"
 	"ambergate/server/base"
+	"ambergate/store"
 )
 
 // GetEvents sends the elements of places whose live values change, to all tabs of a browser over one stream. Only
@@ -86,8 +87,10 @@ type liveFeed struct {
 	trail   string
 	n       int
 	known   time.Time // when the session was last found
-	checked time.Time // when it was last asked whether the place is open
-	writes  int       // how many presses had changed records by then
+	session base.Belief
+	account store.Account // as it was last found, with its roles
+	checked time.Time     // when it was last asked whether the place is open
+	writes  int           // how many presses had changed records by then
 	group   *group
 	seen    map[string]uint64 // what was sent of each element
 	called  map[int64]bool    // by which occurrences the tab was told to go elsewhere
@@ -204,21 +207,20 @@ const (
 // read the screen again, “refused” with the reason.
 func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 	v := f.visit
-	// What is believed is not asked for: the most common, and each stream comes by here each second.
-	account, known := v.server.Sessions.Known(f.token, v.project)
-	var err error
-	if !known {
+	// What is believed is not asked for: each stream comes by here each second.
+	if !v.server.Sessions.Holds(f.session) {
 		asking, cancel := context.WithTimeout(ctx, askWithin)
-		account, err = v.server.Sessions.ByToken(asking, f.token, v.project)
+		account, belief, err := v.server.Sessions.Believe(asking, f.token, v.project)
 		cancel()
-	}
-	switch {
-	case errors.Is(err, answer.ErrSignedOut), err == nil && !maps.Equal(account.Roles, v.account.Roles):
-		return "ended", placeEnded{f.at}
-	case err != nil && time.Since(f.known) > believedFor:
-		return "ended", placeEnded{f.at}
-	case err != nil: // the store is away: the plant is not, and who was there a moment ago is believed for a while
-		return "", nil
+		switch {
+		case errors.Is(err, answer.ErrSignedOut), err == nil && !maps.Equal(account.Roles, v.account.Roles):
+			return "ended", placeEnded{f.at}
+		case err != nil && time.Since(f.known) > believedFor:
+			return "ended", placeEnded{f.at}
+		case err != nil: // the store is away: the plant is not, and who was there a moment ago is believed for a while
+			return "", nil
+		}
+		f.account, f.session = account, belief
 	}
 	f.known = time.Now()
 	for p := range f.group.plants {
@@ -226,13 +228,16 @@ func (f *liveFeed) stillOpen(ctx context.Context) (event string, why any) {
 			return "ended", placeEnded{f.at}
 		}
 	}
-	release, known := v.server.Apps.NumberKnown(v.project, account)
+	release, known := v.server.Apps.NumberKnown(v.project, f.account)
 	if !known {
 		asking, cancel := context.WithTimeout(ctx, askWithin)
-		_, release, err = v.server.Apps.ReleasedFor(asking, v.project, account)
+		var err error
+		if _, release, err = v.server.Apps.ReleasedFor(asking, v.project, f.account); err != nil {
+			release = v.release
+		}
 		cancel()
 	}
-	if err == nil && release != v.release {
+	if release != v.release {
 		return "ended", placeEnded{f.at}
 	}
 	writes := v.server.Changes.Of(v.project)
