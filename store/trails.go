@@ -55,6 +55,9 @@ func (s *Store) NewTrail(ctx context.Context, t Trail) error {
 
 // TrailOf gives a trail if it is this person's and of this project; ErrNone otherwise.
 func (s *Store) TrailOf(ctx context.Context, id, account, projectID string) (Trail, error) {
+	if id == "" {
+		return Trail{}, fmt.Errorf("find the trail: %w", ErrNone)
+	}
 	t := Trail{ID: id, Account: account, Project: projectID}
 	var vars, before json.RawMessage
 	var press *string

@@ -12,13 +12,13 @@ import (
 // How many trails are kept, in how many parts, and how many places of each.
 const (
 	parts        = 64
-	trailsInPart = 32
+	trailsInPart = 128
 	placesKept   = 4
 )
 
 // keptFor is how long a place is believed after it was read. This server knows of every write but those of people who
-// write to the store by other means.
-const keptFor = 5 * time.Second
+// write to the store by other means. Who reads a screen for a while presses within it.
+const keptFor = 30 * time.Second
 
 // doubtFor is how long nothing is kept after a write of which it is not known what became: it may go through later.
 const doubtFor = 15 * time.Second
