@@ -104,7 +104,7 @@ func start(up *stage.Stage) (*program, error) {
 	p := &program{address: l.Addr().String(), dir: dir}
 	_ = l.Close() // it was only asked for its number
 	c := up.Cluster
-	p.run = exec.Command(binary, "serve", "--address", p.address, "--store", c.DSN("ambergate", c.Password, "ambergate"), "--records", "tarnhorn="+c.DSN(demo.AppRole, c.Password, demo.Database))
+	p.run = exec.Command(binary, "serve", "--dir", dir, "--address", p.address, "--store", c.DSN("ambergate", c.Password, "ambergate"), "--records", "tarnhorn="+c.DSN(demo.AppRole, c.Password, demo.Database))
 	if err := p.run.Start(); err != nil {
 		return nil, fmt.Errorf("start the program: %w", err)
 	}
