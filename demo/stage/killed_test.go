@@ -67,8 +67,19 @@ func built(t *testing.T) *program {
 	}
 	p := &program{t: t, binary: binary, home: t.TempDir(), address: l.Addr().String()}
 	_ = l.Close()
-	t.Cleanup(p.kill)
+	t.Cleanup(func() {
+		p.kill()
+		if t.Failed() {
+			t.Log("what the program said last:\n" + p.lastWords())
+		}
+	})
 	return p
+}
+
+// lastWords gives what the program wrote last.
+func (p *program) lastWords() string {
+	text, _ := os.ReadFile(filepath.Join(p.home, "said.log")) // none, where it was never started
+	return string(text[max(0, len(text)-6000):])
 }
 
 // start lets it serve the stage's databases and plant, with a fault armed or "".
@@ -83,6 +94,12 @@ func (p *program) start(armed string) {
 	p.run = exec.Command(p.binary, "serve", "--dir", p.home, "--address", p.address, "--store", over,
 		"--records", "tarnhorn="+c.DSN(demo.AppRole, c.Password, demo.Database), "--plant", "ropeway="+up.Sim.Endpoint()+",urn:ambergate:ropeway")
 	p.run.Env = append(os.Environ(), fault.Variable+"="+armed)
+	said, err := os.OpenFile(filepath.Join(p.home, "said.log"), os.O_CREATE|os.O_APPEND|os.O_WRONLY, 0o600)
+	if err != nil {
+		p.t.Fatal(err)
+	}
+	defer said.Close() // the program has its own handle
+	p.run.Stderr = said
 	if err := p.run.Start(); err != nil {
 		p.t.Fatal(err)
 	}

@@ -52,7 +52,7 @@ var breaks = []oneBreak{
 	{"an idle session ends", "store/sessions.go", `sessionIdle   = 4 * time.Hour`, `sessionIdle   = 40 * time.Hour`, "./store", "."},
 	{"a new sign-in ends the old session of the browser", "store/issued.go", "{`delete from session where token_hash = $1`, []any{tokenHash(e.Session)}},", "", "./store", "."},
 	// Streams.
-	{"a stream ends with its release", "server/use/events.go", `err == nil && release != v.release {`, `err == nil && release < 0 {`, "./server", "Stream"},
+	{"a stream ends with its release", "server/use/events.go", `if release != v.release {`, `if release < 0 {`, "./server", "Stream"},
 	{"a stream ends when its place is shut", "server/use/events.go", `answer.IsRefusal(err) {`, `err == nil && answer.IsRefusal(err) {`, "./server", "Stream"},
 	{"a build stream ends with its session", "server/build/events.go", `if _, err := s.Building(c, slug); err != nil {`, `if _, err := s.Building(c, slug); err != nil && slug == "" {`, "./server", "Stream"},
 	// What is asked and brought.
