@@ -9,6 +9,3 @@ func (p *Press) Scan(sql string, into ...any) error {
 
 // Renumbered gives SQL whose parameters come after so many others.
 func Renumbered(sql string, by int) string { return renumbered(sql, by) }
-
-// Told gives how often somebody got an answer that another asked for.
-func (s *Source) Told() int { return s.joined.Told() }

@@ -62,7 +62,7 @@ func TestThoseWhoAskTheSameEachGetTheirOwnNewestAnswer(t *testing.T) {
 		})
 	}
 	wait.Wait()
-	if up.Records.Told() == 0 {
+	if up.Records.Joined() == 0 {
 		t.Error("nobody was told what another asked for")
 	}
 	for _, g := range r.Together(context.Background(), questions)[1].Groups {

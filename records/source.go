@@ -60,6 +60,15 @@ func (s *Source) Close() {
 // Stat tells how the connections to the database are used.
 func (s *Source) Stat() *pgxpool.Stat { return s.pool.Stat() }
 
+// Joined gives how often somebody got an answer that another asked for at the same moment.
+func (s *Source) Joined() int {
+	n := s.joined.Told()
+	if s.replica != nil {
+		n += s.replica.joined.Told()
+	}
+	return n
+}
+
 // querier is what a pool and a transaction have in common.
 type querier interface {
 	Query(ctx context.Context, sql string, args ...any) (pgx.Rows, error)

@@ -47,6 +47,7 @@ func (s *Server) measure() {
 	m.Pool("store", s.Store.Stat)
 	for name, r := range s.Config.Records {
 		m.Pool(name, r.Stat)
+		m.Live("answers_joined", "Answers that somebody else asked for at the same moment.", map[string]string{"database": name}, func() float64 { return float64(r.Joined()) })
 	}
 	yes := func(is bool) float64 {
 		if is {

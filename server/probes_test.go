@@ -62,7 +62,7 @@ func TestWhatIsDoneIsCounted(t *testing.T) {
 	for _, want := range []string{
 		`ambergate_request_seconds_count{call="/api/use/:project/press",method="POST",status="200"}`,
 		`ambergate_presses_total{outcome="moved"}`, `ambergate_trail_places_total `, `ambergate_connections_used{database="store"}`, `ambergate_connections_open{database="tarnhorn"}`,
-		`ambergate_leads 1`, `ambergate_plant_good{plant="ropeway"}`, `go_goroutines `, `process_resident_memory_bytes `,
+		`ambergate_leads 1`, `ambergate_answers_joined{database="tarnhorn"}`, `ambergate_plant_good{plant="ropeway"}`, `go_goroutines `, `process_resident_memory_bytes `,
 	} {
 		if !strings.Contains(string(text), want) {
 			t.Errorf("nothing is told of %s", want)
