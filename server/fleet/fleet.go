@@ -3,6 +3,7 @@ package fleet
 import (
 	"context"
 	"crypto/ed25519"
+	"errors"
 	"log/slog"
 	"net/http"
 	"sync"
@@ -13,10 +14,12 @@ import (
 )
 
 // How often a server says that it lives, how long that may take, how long it then believes that it leads (less than the
-// store does, by a margin for clocks that do not go alike), and how often the servers that are gone are forgotten.
+// store does, by a margin for clocks that do not go alike), for how long it tries to be heard at first, and how often the
+// servers that are gone are forgotten.
 const (
 	beatEvery   = 300 * time.Millisecond
 	beatWithin  = time.Second
+	joinWithin  = 30 * time.Second
 	believed    = store.Lead - 300*time.Millisecond
 	forgetEvery = 20 // beats
 	lostAfter   = 2  // words without an answer
@@ -161,8 +164,16 @@ func (f *Fleet) Alone() (since time.Time, is bool) {
 	return f.alone.since, time.Now().Before(f.alone.until)
 }
 
-// Join says for the first time that this server lives.
-func (f *Fleet) Join(ctx context.Context) error { return f.say(ctx) }
+// Join says for the first time that this server lives: again, for half a minute, where the store takes too long.
+func (f *Fleet) Join(ctx context.Context) error {
+	for end := time.Now().Add(joinWithin); ; {
+		err := f.say(ctx)
+		if !errors.Is(err, context.DeadlineExceeded) || ctx.Err() != nil || time.Now().After(end) {
+			return err
+		}
+		f.log.Warn("the store takes long to hear that this server lives; it is told again", "error", err)
+	}
+}
 
 // BeKnown waits, beside other servers, until they know of this one.
 func (f *Fleet) BeKnown(ctx context.Context) {

@@ -298,3 +298,33 @@ func TestARequestIsPassedOn(t *testing.T) {
 		t.Errorf("where nobody is known to lead: %v", lost)
 	}
 }
+
+// A store that takes long when a server begins, as under load, does not end it.
+func TestAServerIsHeardByAStoreThatTakesLong(t *testing.T) {
+	f := member(t, "late", key, nil, nil)
+	pool, err := up.Admin("ambergate")
+	if err != nil {
+		t.Fatal(err)
+	}
+	tx, err := pool.Begin(t.Context())
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer func() { _ = tx.Rollback(context.Background()) }()
+	if _, err := tx.Exec(t.Context(), `lock table server in exclusive mode`); err != nil {
+		t.Fatal(err)
+	}
+	joined := make(chan error, 1)
+	go func() { joined <- f.Join(t.Context()) }()
+	select {
+	case err := <-joined:
+		t.Fatalf("it was heard by a store that does not listen: %v", err)
+	case <-time.After(1500 * time.Millisecond): // longer than one word may take
+	}
+	if err := tx.Rollback(t.Context()); err != nil {
+		t.Fatal(err)
+	}
+	if err := <-joined; err != nil {
+		t.Error(err)
+	}
+}
