@@ -4,6 +4,7 @@ import (
 	"errors"
 	"fmt"
 	"regexp"
+	"slices"
 	"strings"
 
 	"github.com/jackc/pgerrcode"
@@ -62,4 +63,20 @@ func checkColumn(constraint string, t *project.Table) string {
 		}
 	}
 	return ""
+}
+
+// What PostgreSQL answers, by its codes (SQLSTATE), as far as it means something of its own here.
+var (
+	misfits      = []string{pgerrcode.InvalidTextRepresentation, pgerrcode.NumericValueOutOfRange, pgerrcode.InvalidDatetimeFormat, pgerrcode.DatetimeFieldOverflow}
+	triedAgain   = []string{pgerrcode.SerializationFailure, pgerrcode.DeadlockDetected}
+	noPressTable = []string{pgerrcode.UndefinedTable, pgerrcode.InvalidSchemaName, pgerrcode.InsufficientPrivilege}
+	referredTo   = []string{pgerrcode.ForeignKeyViolation, pgerrcode.RestrictViolation}
+	goneFrom     = []string{pgerrcode.UndefinedColumn, pgerrcode.UndefinedTable, pgerrcode.InvalidSchemaName, pgerrcode.InsufficientPrivilege, pgerrcode.UndefinedFunction, pgerrcode.DatatypeMismatch, pgerrcode.CannotCoerce}
+	otherPlan    = []string{pgerrcode.FeatureNotSupported} // “cached plan must not change result type”
+)
+
+// isOneOf says whether an error is the database's, with one of some codes.
+func isOneOf(err error, codes []string) bool {
+	var pg *pgconn.PgError
+	return errors.As(err, &pg) && slices.Contains(codes, pg.Code)
 }
