@@ -70,6 +70,7 @@ var (
 	misfits      = []string{pgerrcode.InvalidTextRepresentation, pgerrcode.NumericValueOutOfRange, pgerrcode.InvalidDatetimeFormat, pgerrcode.DatetimeFieldOverflow}
 	triedAgain   = []string{pgerrcode.SerializationFailure, pgerrcode.DeadlockDetected}
 	noPressTable = []string{pgerrcode.UndefinedTable, pgerrcode.InvalidSchemaName, pgerrcode.InsufficientPrivilege}
+	mayNot       = []string{pgerrcode.InsufficientPrivilege}
 	referredTo   = []string{pgerrcode.ForeignKeyViolation, pgerrcode.RestrictViolation}
 	goneFrom     = []string{pgerrcode.UndefinedColumn, pgerrcode.UndefinedTable, pgerrcode.InvalidSchemaName, pgerrcode.InsufficientPrivilege, pgerrcode.UndefinedFunction, pgerrcode.DatatypeMismatch, pgerrcode.CannotCoerce}
 	otherPlan    = []string{pgerrcode.FeatureNotSupported} // “cached plan must not change result type”

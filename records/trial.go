@@ -139,7 +139,7 @@ func MakePressTable(ctx context.Context, dsn string) error {
 	}
 	defer conn.Close(context.WithoutCancel(ctx))
 	_, err = conn.Exec(ctx, PressTable)
-	if isOneOf(err, []string{pgerrcode.InsufficientPrivilege}) {
+	if isOneOf(err, mayNot) {
 		return &ask.Refusal{Cause: err, Code: "no-right", What: "The login may not make a table in this database.", Then: "Let who runs the database run the statement."}
 	}
 	if err != nil {

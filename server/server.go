@@ -17,6 +17,7 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	_ "ambergate/core/kinds"
+	"ambergate/records"
 	"ambergate/server/administer"
 	"ambergate/server/answer"
 	"ambergate/server/base"
@@ -118,8 +119,11 @@ func (s *Server) Close() {
 	s.Connected.Close()
 }
 
-// forgetEvery is how often what is old is forgotten.
-const forgetEvery = time.Hour
+// How often what is old is forgotten, and after how long it is tried again where that failed, or another server led.
+const (
+	forgetEvery = time.Hour
+	forgetAgain = time.Minute
+)
 
 // Keep watches what the plant calls up, reads the databases again once, and forgets what is old again and again, until
 // the context ends.
@@ -135,14 +139,15 @@ func (s *Server) Keep(ctx context.Context) {
 	watching.Go(func() { recorded.New(s.Base).Keep(ctx) })
 	watching.Go(func() { s.KeepUsed(ctx) })
 	s.TellDifferences(ctx, s.Log)
-	tick := time.NewTicker(forgetEvery)
-	defer tick.Stop()
 	for {
-		s.forgetOld(ctx)
+		next := forgetAgain
+		if s.forgetOld(ctx) {
+			next = forgetEvery
+		}
 		select {
 		case <-ctx.Done():
 			return
-		case <-tick.C:
+		case <-time.After(next):
 		}
 	}
 }
@@ -153,19 +158,24 @@ func (s *Server) KeepUsed(ctx context.Context) { s.users.KeepUsed(ctx) }
 // WatchCallUps watches what the plant calls up until the context ends.
 func (s *Server) WatchCallUps(ctx context.Context) { s.users.CallUps.Keep(ctx) }
 
-func (s *Server) forgetOld(ctx context.Context) {
+// forgetOld says whether all that is old was forgotten.
+func (s *Server) forgetOld(ctx context.Context) (all bool) {
 	defer base.Recovered(s.Log, "forget what is old")
 	if !s.Fleet.Leads() { // one server does it for all
-		return
+		return false
 	}
+	all = true
 	if err := s.Store.ForgetOld(ctx, s.Now()); err != nil && ctx.Err() == nil {
-		s.Log.Warn("what is old could not be forgotten", "error", err)
+		s.Log.Warn("what is old could not be forgotten; it is tried again in a minute", "error", err)
+		all = false
 	}
 	for name, r := range s.Connected.Now().Records {
 		if err := r.ForgetOld(ctx, s.Now()); err != nil && ctx.Err() == nil {
 			s.Log.Warn("old presses could not be forgotten", "source", name, "error", err)
+			all = all && errors.Is(err, records.ErrMayNotForget) // which it will not in a minute either
 		}
 	}
+	return all
 }
 
 func (s *Server) recoverPanics(c *gin.Context) {

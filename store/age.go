@@ -4,6 +4,8 @@ import (
 	"context"
 	"fmt"
 	"time"
+
+	"ambergate/database"
 )
 
 // aged says what is forgotten by age, and after how long, as PostgreSQL writes it.
@@ -33,14 +35,12 @@ const releasesKept = 50
 // ForgetOld deletes what nobody comes back to: what ended, and what is older than its time.
 func (s *Store) ForgetOld(ctx context.Context, now time.Time) error {
 	for _, old := range aged {
-		for {
-			tag, err := s.pool.Exec(ctx, `delete from `+old.table+` where ctid = any(array(select ctid from `+old.table+` where `+old.where+` < $1::timestamptz - interval '`+old.after+`' limit $2))`, now, old.at)
-			if err != nil {
-				return fmt.Errorf("forget what is old: %w", err)
-			}
-			if tag.RowsAffected() < int64(old.at) {
-				break
-			}
+		err := database.InParts(ctx, old.at, func(ctx context.Context, rows int) (int64, error) {
+			tag, err := s.pool.Exec(ctx, `delete from `+old.table+` where ctid = any(array(select ctid from `+old.table+` where `+old.where+` < $1::timestamptz - interval '`+old.after+`' limit $2))`, now, rows)
+			return tag.RowsAffected(), err
+		})
+		if err != nil {
+			return fmt.Errorf("forget what is old of %s: %w", old.table, err)
 		}
 	}
 	_, err := s.pool.Exec(ctx, `delete from release r using project p where p.id = r.project and r.number <= p.released - $2 and r.at < $1::timestamptz - interval '365 days'`, now, releasesKept)

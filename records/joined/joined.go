@@ -56,7 +56,8 @@ func (q *Questions[T]) Ask(ctx context.Context, key string, run func(context.Con
 	t := of.next
 	if t == nil {
 		t = &turn[T]{run: run, done: make(chan struct{})}
-		t.ctx, t.end = context.WithCancel(context.WithoutCancel(ctx))
+		// Not of the first who waits: they may be answered and gone, with all that belongs to their call, before it ends.
+		t.ctx, t.end = context.WithCancel(context.Background())
 		of.next = t
 		t.clock = time.AfterFunc(longest, func() {
 			q.mu.Lock()
