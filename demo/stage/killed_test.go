@@ -348,17 +348,21 @@ func TestKilledAtEachPointOfACommand(t *testing.T) {
 		node := lift + ".drive.creep"
 		before := up.Sim.Taken(node)
 		press := api.PressRequest{Press: "plant-" + point, Trail: shown.Trail, N: shown.N, Release: shown.Release, Element: "e_creep"}
-		err := b.call("POST", usePath+"/press", press, nil)
-		for deadline := time.Now().Add(90 * time.Second); err != nil && notYet.MatchString(err.Error()) && time.Now().Before(deadline); time.Sleep(100 * time.Millisecond) {
-			err = b.call("POST", usePath+"/press", press, nil) // it leads later than it serves, and the plant's first word comes later still
+		// It leads later than it serves, and the plant's first word comes later still.
+		reached := func(into any) error {
+			err := b.call("POST", usePath+"/press", press, into)
+			for deadline := time.Now().Add(90 * time.Second); err != nil && notYet.MatchString(err.Error()) && time.Now().Before(deadline); time.Sleep(100 * time.Millisecond) {
+				err = b.call("POST", usePath+"/press", press, into)
+			}
+			return err
 		}
-		if err == nil || !p.died() {
+		if err := reached(nil); err == nil || !p.died() {
 			t.Fatalf("%s: the program lives, and says %v", point, err)
 		}
 		p.start("")
 		var result api.PressResult
 		for range 2 {
-			if err := b.call("POST", usePath+"/press", press, &result); err != nil {
+			if err := reached(&result); err != nil {
 				t.Fatalf("%s: %v", point, err)
 			}
 		}
