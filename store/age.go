@@ -2,6 +2,7 @@ package store
 
 import (
 	"context"
+	"errors"
 	"fmt"
 	"time"
 
@@ -33,19 +34,21 @@ var aged = []struct {
 const releasesKept = 50
 
 // ForgetOld deletes what nobody comes back to: what ended, and what is older than its time.
+// Where some of it cannot go, the rest does.
 func (s *Store) ForgetOld(ctx context.Context, now time.Time) error {
+	var failed []error
 	for _, old := range aged {
 		err := database.InParts(ctx, old.at, func(ctx context.Context, rows int) (int64, error) {
 			tag, err := s.pool.Exec(ctx, `delete from `+old.table+` where ctid = any(array(select ctid from `+old.table+` where `+old.where+` < $1::timestamptz - interval '`+old.after+`' limit $2))`, now, rows)
 			return tag.RowsAffected(), err
 		})
 		if err != nil {
-			return fmt.Errorf("forget what is old of %s: %w", old.table, err)
+			failed = append(failed, fmt.Errorf("forget what is old of %s: %w", old.table, err))
 		}
 	}
 	_, err := s.pool.Exec(ctx, `delete from release r using project p where p.id = r.project and r.number <= p.released - $2 and r.at < $1::timestamptz - interval '365 days'`, now, releasesKept)
 	if err != nil {
-		return fmt.Errorf("forget old releases: %w", err)
+		failed = append(failed, fmt.Errorf("forget old releases: %w", err))
 	}
-	return nil
+	return errors.Join(failed...)
 }

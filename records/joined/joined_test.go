@@ -32,6 +32,22 @@ func until(t *testing.T, what string, is func() bool) {
 	}
 }
 
+// underWay asks a question that waits until it is let.
+func underWay(t *testing.T, q *Questions[int64]) *gate {
+	t.Helper()
+	g := &gate{let: make(chan struct{})}
+	go func() { _, _, _ = q.Ask(t.Context(), "one", g.run) }()
+	until(t, "asked", func() bool { return g.asked.Load() == 1 })
+	return g
+}
+
+// ends lets the question be answered, and waits until nothing of it is left.
+func (g *gate) ends(t *testing.T, q *Questions[int64]) {
+	t.Helper()
+	close(g.let)
+	until(t, "tidied", func() bool { return q.Waiting() == 0 })
+}
+
 func TestWhoComesWhileTheSameIsAskedGetsALaterAnswer(t *testing.T) {
 	var q Questions[int64]
 	g := gate{let: make(chan struct{})}
@@ -101,9 +117,7 @@ func TestNobodyWaitsLongForTheSameThatIsUnderWay(t *testing.T) {
 
 func TestWhoGoesLeavesTheOthersTheirAnswer(t *testing.T) {
 	var q Questions[int64]
-	g := gate{let: make(chan struct{})}
-	go func() { _, _, _ = q.Ask(t.Context(), "one", g.run) }()
-	until(t, "asked", func() bool { return g.asked.Load() == 1 })
+	g := underWay(t, &q)
 	going, gone := context.WithCancel(t.Context())
 	left, stays := make(chan error, 1), make(chan int64, 1)
 	go func() { _, _, err := q.Ask(going, "one", g.run); left <- err }()
@@ -123,9 +137,7 @@ func TestWhoGoesLeavesTheOthersTheirAnswer(t *testing.T) {
 // What nobody waits for any more is not asked on.
 func TestAQuestionEndsWithTheLastWhoWaits(t *testing.T) {
 	var q Questions[int64]
-	g := gate{let: make(chan struct{})}
-	go func() { _, _, _ = q.Ask(t.Context(), "one", g.run) }()
-	until(t, "asked", func() bool { return g.asked.Load() == 1 })
+	g := underWay(t, &q)
 	going, gone := context.WithCancel(t.Context())
 	ended, told := make(chan error, 1), make(chan error, 1)
 	go func() {
@@ -142,15 +154,12 @@ func TestAQuestionEndsWithTheLastWhoWaits(t *testing.T) {
 	if err := errors.Join(<-told, <-ended); !errors.Is(err, context.Canceled) {
 		t.Error(err)
 	}
-	close(g.let)
-	until(t, "tidied", func() bool { return q.Waiting() == 0 })
+	g.ends(t, &q)
 }
 
 func TestWhatPanicsDoesSoForEachWhoAsked(t *testing.T) {
 	var q Questions[int64]
-	g := gate{let: make(chan struct{})}
-	go func() { _, _, _ = q.Ask(t.Context(), "one", g.run) }()
-	until(t, "asked", func() bool { return g.asked.Load() == 1 })
+	g := underWay(t, &q)
 	told := make(chan any, 1)
 	go func() {
 		defer func() { told <- recover() }()
@@ -159,6 +168,5 @@ func TestWhatPanicsDoesSoForEachWhoAsked(t *testing.T) {
 	if got := <-told; got != "broken" {
 		t.Errorf("told %v", got)
 	}
-	close(g.let)
-	until(t, "tidied", func() bool { return q.Waiting() == 0 })
+	g.ends(t, &q)
 }
