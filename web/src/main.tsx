@@ -8,6 +8,7 @@ import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
 import { beginAppearance } from './ui/appearance';
 import { pressOncePerKey } from './ui/heldKeys';
+import { kept } from './ui/kept';
 import { system } from './ui/theme';
 
 const router = createBrowserRouter([
@@ -46,7 +47,7 @@ const root = document.getElementById('root');
 if (root) {
   createRoot(root).render(
     <StrictMode>
-      <ChakraProvider value={system}>
+      <ChakraProvider value={kept(system)}>
         <QueryClientProvider client={queries}>
           <RouterProvider router={router} />
         </QueryClientProvider>
