@@ -1,5 +1,6 @@
 import '@fontsource-variable/overpass';
 import '@fontsource-variable/overpass-mono';
+import 'virtual:base.css';
 import { ChakraProvider } from '@chakra-ui/react';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';

@@ -1,8 +1,5 @@
-import { createSystem, defaultBaseConfig, defineConfig } from '@chakra-ui/react';
+import { createSystem, defaultBaseConfig, defineConfig, type SystemContext } from '@chakra-ui/react';
 import { plain, themed } from './colours';
-import { dense } from './dense';
-import { drawn } from './drawn';
-import { faces } from './faces';
 import { slotRecipes } from './recipes';
 
 /**
@@ -10,29 +7,10 @@ import { slotRecipes } from './recipes';
  * the library's own tokens, looks and resets for each element: those weighed a tenth of the first
  * load, and a fifth of the time in which a large form is drawn.
  */
-const config = defineConfig({
-  preflight: true,
+export const config = defineConfig({
+  preflight: false, // what stands in every page is written when the client is built: base.ts
   cssVarsPrefix: 'chakra',
   cssVarsRoot: ':where(html)',
-  globalCss: {
-    html: {
-      '--global-font-body': 'fonts.body',
-      '--global-font-mono': 'fonts.mono',
-      '--global-color-border': 'colors.rule',
-    },
-    '*::placeholder': { color: 'muted' },
-    '*::selection': { bg: 'amberSoft' },
-    'html, body': { bg: 'paper', color: 'ink', fontSize: '15px', lineHeight: '1.4' },
-    '#root': { minHeight: '100dvh' },
-    ...dense,
-    ...drawn,
-    ...faces,
-    'input:is([type=checkbox], [type=radio])': { accentColor: '{colors.pine}', width: '16px', height: '16px' },
-    '*:focus-visible': { outline: '2px solid', outlineColor: 'amber', outlineOffset: '2px' },
-    '@media (prefers-reduced-motion: reduce)': {
-      '&, & *': { transition: 'none !important', animation: 'none !important' },
-    },
-  },
   theme: {
     breakpoints: { sm: '480px', md: '768px', lg: '1024px', xl: '1280px' },
     keyframes: {
@@ -76,4 +54,4 @@ const config = defineConfig({
   },
 });
 
-export const system = createSystem(defaultBaseConfig, config);
+export const system: SystemContext = { ...createSystem(defaultBaseConfig, config), _global: [] };
