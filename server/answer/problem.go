@@ -132,6 +132,8 @@ func Describe(err error) (int, api.Problem) {
 		return http.StatusNotFound, api.Problem{Code: "no-place", What: "This is not there any more.", Then: Ptr("Go home and start from there.")}
 	case tooSlow(err):
 		return http.StatusGatewayTimeout, api.Problem{Code: "too-slow", What: "This took too long, and was ended.", Then: Ptr("Nothing is lost. Narrow what you look for, or try again in a while.")}
+	case late(err):
+		return http.StatusServiceUnavailable, api.Problem{Code: "database-away", What: "The database did not answer in time.", Then: Ptr("Nothing is lost. It is away, or has much to do: this goes on by itself.")}
 	case away(err):
 		return http.StatusServiceUnavailable, api.Problem{Code: "database-away", What: "The database does not answer.", Then: Ptr("Nothing is lost. This goes on by itself when it is back.")}
 	}
@@ -144,13 +146,19 @@ func tooSlow(err error) bool {
 	return errors.As(err, &pg) && (pg.Code == pgerrcode.QueryCanceled || pg.Code == pgerrcode.LockNotAvailable)
 }
 
+// late says whether the answer was due before a database gave one; of how it is, nothing is known then.
+func late(err error) bool {
+	var connect *pgconn.ConnectError
+	return errors.Is(err, context.DeadlineExceeded) && !errors.As(err, &connect)
+}
+
 // away says whether an error means that the database is not there, rather than that it said no.
 func away(err error) bool {
 	var connect *pgconn.ConnectError
 	var network net.Error
 	var pg *pgconn.PgError
 	switch {
-	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, io.EOF), errors.Is(err, context.DeadlineExceeded), errors.Is(err, context.Canceled):
+	case errors.As(err, &connect), errors.As(err, &network), errors.Is(err, io.ErrUnexpectedEOF), errors.Is(err, io.EOF), errors.Is(err, context.Canceled):
 		return true
 	case errors.As(err, &pg):
 		return pgerrcode.IsOperatorIntervention(pg.Code) || pg.Code == pgerrcode.TooManyConnections

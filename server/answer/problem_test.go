@@ -57,3 +57,16 @@ func TestEveryErrorHasItsCodeAndWords(t *testing.T) {
 		}
 	}
 }
+
+// Of a database that is asked too much nothing else is known than that it was late.
+func TestLateIsNotAway(t *testing.T) {
+	for err, want := range map[error]string{
+		fmt.Errorf("wait for a connection: %w", context.DeadlineExceeded): "The database did not answer in time.",
+		&net.OpError{Op: "dial", Err: errors.New("refused")}:              "The database does not answer.",
+		&pgconn.PgError{Code: "57P01"}:                                    "The database does not answer.",
+	} {
+		if _, p := Describe(err); p.What != want {
+			t.Errorf("%v is told as “%s”", err, p.What)
+		}
+	}
+}
