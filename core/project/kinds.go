@@ -71,6 +71,9 @@ func (k *Kinds[S]) decode(data []byte) (S, error) {
 }
 
 func (k *Kinds[S]) nameIn(data []byte) (string, error) {
+	if name, ok := textUnder(k.key, data); ok {
+		return name, nil
+	}
 	var head struct {
 		Kind    string `json:"kind"`
 		Rule    string `json:"rule"`

@@ -43,6 +43,88 @@ func legal(body []byte) error {
 	return nil
 }
 
+// textUnder gives the text that stands under a name of an object, and reads nothing else: an object is in an object is
+// in an object, and each would be read as a whole once more only to learn its kind. It is false where there is none, and
+// where that takes more to know: in what is no JSON, in names and texts with escapes, in names that differ by their case.
+func textUnder(name string, body []byte) (text string, ok bool) {
+	i := unspaced(body, 0)
+	if i == len(body) || body[i] != '{' {
+		return "", false
+	}
+	for i = unspaced(body, i+1); i < len(body) && body[i] == '"'; i = unspaced(body, i+1) {
+		key, end := textAt(body, i)
+		i = unspaced(body, end)
+		if end == 0 || i == len(body) || body[i] != ':' {
+			return "", false
+		}
+		i = unspaced(body, i+1)
+		value, end := textAt(body, i)
+		switch is := string(key) == name; {
+		case end > 0 && is:
+			text, ok, i = string(value), true, end
+		case is, bytes.EqualFold(key, []byte(name)):
+			return "", false
+		default:
+			i = passed(body, i)
+		}
+		if i = unspaced(body, i); i == len(body) || body[i] != ',' {
+			break
+		}
+	}
+	if i >= len(body) || body[i] != '}' || unspaced(body, i+1) < len(body) {
+		return "", false
+	}
+	return text, ok
+}
+
+// textAt gives a text without escapes that begins at i, and where it has ended; 0 if there is none.
+func textAt(body []byte, i int) (text []byte, end int) {
+	if i >= len(body) || body[i] != '"' {
+		return nil, 0
+	}
+	for end = i + 1; end < len(body) && body[end] != '"'; end++ {
+		if body[end] == '\\' {
+			return nil, 0
+		}
+	}
+	if end == len(body) {
+		return nil, 0
+	}
+	return body[i+1 : end], end + 1
+}
+
+// passed gives where the value that begins at i has ended, by its brackets.
+func passed(body []byte, i int) int {
+	for depth := 0; i < len(body); i++ {
+		switch body[i] {
+		case '"':
+			for i++; i < len(body) && body[i] != '"'; i++ {
+				if body[i] == '\\' {
+					i++
+				}
+			}
+		case '{', '[':
+			depth++
+		case '}', ']':
+			if depth--; depth < 0 {
+				return i
+			}
+		case ',':
+			if depth == 0 {
+				return i
+			}
+		}
+	}
+	return len(body)
+}
+
+func unspaced(body []byte, i int) int {
+	for i < len(body) && (body[i] == ' ' || body[i] == '\n' || body[i] == '\t' || body[i] == '\r') {
+		i++
+	}
+	return i
+}
+
 // nullAt gives the place of the first null, as a JSON Pointer (RFC 6901).
 func nullAt(body []byte) string {
 	d := json.NewDecoder(bytes.NewReader(body))

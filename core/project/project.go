@@ -240,7 +240,9 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 	var head struct {
 		Kind string `json:"kind"`
 	}
-	if err := json.Unmarshal(body, &head); err != nil {
+	if kind, ok := textUnder("kind", body); ok {
+		head.Kind = kind
+	} else if err := json.Unmarshal(body, &head); err != nil {
 		return err
 	}
 	if (head.Kind == "project") != (id == SettingsID) {
