@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { answered, build, sentence, stage, undoAll } from './people';
+import { answered, build, intoCell, sentence, stage, undoAll } from './people';
 
 const at = (id: string) => `[data-element="${id}"]`;
 
@@ -134,8 +134,7 @@ test('one for all: moved on other forms too, wired like another, behind “more�
   await page.getByRole('button', { name: 'copy, paste, remove' }).click();
   await page.getByRole('button', { name: 'copy its wiring' }).click();
   for (const words of ['Change it', 'Correct it']) {
-    await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
-    await page.getByRole('combobox', { name: 'What goes here' }).fill(words);
+    await intoCell(page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last(), words);
     await page.getByRole('option', { name: `a button “${words}”` }).click();
     await expect(page.getByRole('combobox', { name: 'Where it leads' })).toBeVisible();
     await page.keyboard.press('Escape'); // both get their target below

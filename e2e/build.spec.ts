@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { expect, test } from './program';
-import { answered, build, heading, putButton, stage, undoAll, use, putIntoUse } from './people';
+import { answered, build, heading, intoCell, putButton, putIntoUse, stage, undoAll, use } from './people';
 
 const sentence = (page: Page) => page.getByRole('tabpanel', { name: 'Way' });
 
@@ -140,8 +140,7 @@ test('Ctrl+K finds a screen by any word', async ({ page }) => {
 
 test('a text is put somewhere, and the page acts on at once', async ({ page }) => {
   await build(page, 's_cabin', 'Sela Brandt, shift lead', '087');
-  await page.getByRole('button', { name: 'Add something in row 4, column 8' }).click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill('Look twice');
+  await intoCell(page.getByRole('button', { name: 'Add something in row 4, column 8' }), 'Look twice');
   await page.getByRole('option', { name: 'a text “Look twice”' }).click();
   await expect(stage(page).getByText('Look twice')).toBeVisible();
   await stage(page).getByRole('button', { name: 'Edit' }).click(); // nothing lies over it

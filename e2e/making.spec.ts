@@ -1,10 +1,9 @@
 import { expect, test } from './program';
-import { answered, build, sentence, stage, undoAll } from './people';
+import { answered, build, intoCell, sentence, stage, undoAll } from './people';
 
 test('elements are found by typing into an empty cell, their parts edited, their first way given', async ({ page }) => {
   await build(page, 's_wboard', 'Mira Holt, technician');
-  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill('chart defects severity');
+  await intoCell(page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last(), 'chart defects severity');
   await page.keyboard.press('Enter');
   await expect(stage(page).getByText('Defects by severity')).toBeVisible();
   const look = page.getByRole('tabpanel', { name: 'Look' });
@@ -19,8 +18,7 @@ test('elements are found by typing into an empty cell, their parts edited, their
   await expect(sentence(page)).toContainText('open Defects');
 
   // A list of it below, whose columns and order are chosen.
-  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill('list parts');
+  await intoCell(page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last(), 'list parts');
   await page.keyboard.press('Enter');
   await expect(sentence(page)).toContainText('open Part'); // it is there, with its way: the tabs do not move any more
   await page.getByRole('tab', { name: 'Look' }).click();
@@ -107,8 +105,7 @@ test('a chart is drawn in several ways, and is a table too', async ({ page }) =>
   await look.getByLabel('How large').selectOption({ label: 'by a measure' });
   await expect(made.getByRole('button', { name: /^wind: stops \d+, average length, m [\d.,]+, stops \d+$/ })).toBeVisible();
   await look.getByLabel('Drawn as').selectOption({ label: 'bars' });
-  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill('chart defects severity');
+  await intoCell(page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last(), 'chart defects severity');
   await page.keyboard.press('Enter');
   await expect(stage(page).getByText('Defects by severity', { exact: true })).toBeVisible();
   await page.getByRole('tab', { name: 'Look' }).click();
@@ -166,8 +163,7 @@ test('a chart is drawn in several ways, and is a table too', async ({ page }) =>
 test('records on a picture narrow the screen; a text has links that are ways; a list stands under headings', async ({ page }) => {
   await build(page, 's_bycomp', 'Sela Brandt, shift lead');
   const put = async (words: string) => {
-    await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
-    await page.getByRole('combobox', { name: 'What goes here' }).fill(words);
+    await intoCell(page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last(), words);
     await page.keyboard.press('Enter');
     await expect(page.getByRole('combobox', { name: 'What goes here' })).toHaveCount(0);
   };
@@ -223,8 +219,7 @@ test('records on a picture narrow the screen; a text has links that are ways; a 
 
 test('what a screen of another application needs is chosen by chips', async ({ page }) => {
   await build(page, 's_part', 'Mira Holt, technician');
-  await page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last().click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill('Orders elsewhere');
+  await intoCell(page.getByRole('button', { name: /^Add something in row \d+, column 1$/ }).last(), 'Orders elsewhere');
   await page.keyboard.press('Enter');
   await page.getByRole('combobox', { name: 'Where it leads' }).fill('what was ordered');
   await page.keyboard.press('Enter');
@@ -280,8 +275,7 @@ test('going down and being let go are two ways of one button; a tab that is open
     await page.getByRole('combobox', { name: 'Where it leads' }).fill(to);
     await page.keyboard.press('Enter');
   };
-  await cell().click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill('Look in');
+  await intoCell(cell(), 'Look in');
   await page.getByRole('option', { name: 'a button “Look in”' }).click();
   await lead('parts list');
   await expect(sentence(page)).toContainText('open Parts');
@@ -298,8 +292,7 @@ test('going down and being let go are two ways of one button; a tab that is open
   await expect(stage(page).getByRole('heading', { level: 1, name: 'Parts' })).toBeVisible();
 
   await page.goto('/build/tarnhorn/screen/s_wboard');
-  await cell().click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill('tabs');
+  await intoCell(cell(), 'tabs');
   await page.keyboard.press('Enter');
   await page.getByLabel('Which of its ways').selectOption({ label: '+ when the tab “Second” is opened' });
   await lead('cabins list');

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 
 /**
  * Signs somebody of the demo in; the password is the name. It is how a test begins, not what it is
@@ -64,10 +64,22 @@ async function command(page: Page, button: string, said: string, since: RegExp) 
 export const startLine = (page: Page) => command(page, 'Start', 'Start command', /It runs already/);
 export const stopLine = (page: Page) => command(page, 'Stop the line', 'Stop command', /The line stands/);
 
+/**
+ * Presses an empty cell and types what goes there. While a list above it gets its rows the cell moves: what goes down
+ * and up at two places is no press, and is pressed again.
+ */
+export async function intoCell(cell: Locator, words: string) {
+  const asked = cell.page().getByRole('combobox', { name: 'What goes here' });
+  await expect(async () => {
+    if (!(await asked.isVisible())) await cell.click({ timeout: 5000 });
+    await expect(asked).toBeVisible({ timeout: 3000 });
+  }).toPass();
+  await asked.fill(words);
+}
+
 /** Puts a button with words of its own into an empty cell of the builder's stage. */
 export async function putButton(page: Page, cell: string | RegExp, words: string) {
-  await page.getByRole('button', { name: cell }).first().click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill(words);
+  await intoCell(page.getByRole('button', { name: cell }).first(), words);
   await page.getByRole('option', { name: `a button “${words}”` }).click();
 }
 

@@ -1,5 +1,5 @@
 import { expect, test } from './program';
-import { build, heading, signIn, undoAll, use } from './people';
+import { build, heading, intoCell, signIn, undoAll, use } from './people';
 import { sound } from './sound';
 
 // Every text of many screens is computed twice: at a third of a machine's speed that takes minutes.
@@ -272,8 +272,7 @@ test('no serious barrier where screens are made', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'A new screen' })).toBeVisible();
   await sound(page);
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Add something in row/ }).last().click();
-  await page.getByRole('combobox', { name: 'What goes here' }).fill('number defects');
+  await intoCell(page.getByRole('button', { name: /^Add something in row/ }).last(), 'number defects');
   await expect(page.getByRole('option', { name: 'number of defects' })).toBeVisible();
   await sound(page);
   await page.keyboard.press('Enter');

@@ -56,11 +56,7 @@ func Compile(p *project.Project) (*App, error) {
 		a.Titles[id] = title
 	}
 	a.compileRules()
-	for _, id := range slices.Sorted(maps.Keys(p.Screens)) {
-		b := Planner{App: a, Plan: &Screen{Screen: p.Screens[id], RecordPaths: Paths{}, InputPaths: map[string]Paths{}, UserPaths: Paths{}}}
-		b.screen()
-		a.Screens[id] = b.Plan
-	}
+	a.compileScreens(slices.Sorted(maps.Keys(p.Screens)))
 	a.compileCallUps()
 	return a, nil
 }

@@ -1,7 +1,7 @@
 // Package plan is a project compiled: what is worked out once for each release, and never again for a
 // user. It holds no values of records.
 //
-//   - app.go, recompile.go: a whole project; only what a change touches
+//   - app.go, screens.go, recompile.go: a whole project; its screens, side by side; only what a change touches
 //   - planner.go: one screen
 //   - plans.go, rail.go: what comes of it: screens, elements, gates, cases, effects, moves, rails
 //   - kinds.go: what each kind of element, effect, move and rule does for it

@@ -41,15 +41,8 @@ func Recompile(old *App, p *project.Project, changed []string) (*App, error) {
 	for condition, uses := range old.Uses {
 		a.Uses[condition] = slices.DeleteFunc(slices.Clone(uses), func(u Use) bool { return redo[u.Screen] })
 	}
-	for _, id := range slices.Sorted(maps.Keys(redo)) {
-		s := p.Screens[id]
-		if s == nil {
-			continue // it was removed
-		}
-		b := Planner{App: a, Plan: &Screen{Screen: s, RecordPaths: Paths{}, InputPaths: map[string]Paths{}, UserPaths: Paths{}}}
-		b.screen()
-		a.Screens[id] = b.Plan
-	}
+	maps.DeleteFunc(redo, func(id string, _ bool) bool { return p.Screens[id] == nil }) // those that were removed
+	a.compileScreens(slices.Sorted(maps.Keys(redo)))
 	return a, nil
 }
 

@@ -4,6 +4,7 @@ import (
 	"fmt"
 	"strings"
 	"sync"
+	"unicode/utf8"
 
 	"cel.dev/cel-go/cel"
 	"cel.dev/cel-go/common/ast"
@@ -91,14 +92,27 @@ func (c *Compiler) Expression(scope cond.Scope, text string) (*cond.Expr, *cond.
 	return c.expression(scope, text)
 }
 
+// expression holds nobody up who compiles something else while the library reads a text, which is most of it.
 func (c *Compiler) expression(scope cond.Scope, text string) (*cond.Expr, *cond.Problem) {
 	key := scope.Key() + "|" + text
-	c.mu.Lock()
-	defer c.mu.Unlock()
-	if done, ok := c.exprs[key]; ok {
+	done, known, env, problem := c.known(key, scope, text)
+	if known {
 		return done.expr, done.err
 	}
-	expr, problem := c.compile(scope, text)
+	var checked *cel.Ast
+	var issues *cel.Issues
+	if problem == nil {
+		checked, issues = check(env, text)
+	}
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	if done, ok := c.exprs[key]; ok { // somebody else was quicker
+		return done.expr, done.err
+	}
+	var expr *cond.Expr
+	if problem == nil {
+		expr, problem = c.finish(scope, text, env, checked, issues)
+	}
 	if len(c.exprs) >= maxKept {
 		clear(c.exprs)
 	}
@@ -106,10 +120,31 @@ func (c *Compiler) expression(scope cond.Scope, text string) (*cond.Expr, *cond.
 	return expr, problem
 }
 
+// known gives what is kept of a text; else how to read it, or why it cannot be.
+func (c *Compiler) known(key string, scope cond.Scope, text string) (compiled, bool, *cel.Env, *cond.Problem) {
+	c.mu.Lock()
+	defer c.mu.Unlock()
+	if done, ok := c.exprs[key]; ok {
+		return done, true, nil, nil
+	}
+	env, problem := c.begin(scope, text)
+	return compiled{}, false, env, problem
+}
+
+// compile does all of it for who has the compiler to themselves.
 func (c *Compiler) compile(scope cond.Scope, text string) (*cond.Expr, *cond.Problem) {
-	runes := []rune(text)
-	if len(runes) > MaxText {
-		return nil, &cond.Problem{Message: fmt.Sprintf("This is %d characters long; at most %d are allowed.", len(runes), MaxText), At: MaxText, Length: 1}
+	env, problem := c.begin(scope, text)
+	if problem != nil {
+		return nil, problem
+	}
+	checked, issues := check(env, text)
+	return c.finish(scope, text, env, checked, issues)
+}
+
+// begin refuses what need not be read, and gives the environment to read the rest in.
+func (c *Compiler) begin(scope cond.Scope, text string) (*cel.Env, *cond.Problem) {
+	if n := utf8.RuneCountInString(text); n > MaxText {
+		return nil, &cond.Problem{Message: fmt.Sprintf("This is %d characters long; at most %d are allowed.", n, MaxText), At: MaxText, Length: 1}
 	}
 	if strings.TrimSpace(text) == "" {
 		return nil, &cond.Problem{Message: "There is nothing here to decide.", Length: 1}
@@ -118,7 +153,12 @@ func (c *Compiler) compile(scope cond.Scope, text string) (*cond.Expr, *cond.Pro
 	if err != nil {
 		return nil, &cond.Problem{Message: err.Error(), Length: 1}
 	}
-	checked, issues := check(env, text)
+	return env, nil
+}
+
+// finish makes our own tree of what the library has read.
+func (c *Compiler) finish(scope cond.Scope, text string, env *cel.Env, checked *cel.Ast, issues *cel.Issues) (*cond.Expr, *cond.Problem) {
+	runes := []rune(text)
 	if issues != nil && issues.Err() != nil {
 		return nil, c.problem(scope, runes, issues)
 	}
@@ -127,7 +167,7 @@ func (c *Compiler) compile(scope cond.Scope, text string) (*cond.Expr, *cond.Pro
 		return nil, &cond.Problem{Message: fmt.Sprintf("This is nested %d deep; at most %d are allowed.", depth, maxDepth), Length: 1}
 	}
 	stored, shown := c.bothTexts(native, runes)
-	b := builder{compiler: c, env: env, ast: native, scope: scope, text: []rune(text)}
+	b := builder{compiler: c, env: env, ast: native, scope: scope, text: runes}
 	root := b.build(native.Expr())
 	if b.problem != nil {
 		return nil, b.problem
