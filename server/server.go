@@ -204,14 +204,14 @@ func (s *Server) recoverPanics(c *gin.Context) {
 	c.Next()
 }
 
-// bounded ends what takes too long: anything but an event stream, a whole list or what brings a clip. A database that is there and
-// does not answer is told as away.
+// bounded ends what takes too long. A database that is there and does not answer in time is told as late.
 func (s *Server) bounded(c *gin.Context) {
-	if path := c.FullPath(); strings.HasSuffix(path, "/events") || strings.HasSuffix(path, "/csv") || strings.HasSuffix(path, "/clips") {
+	due := s.Limits.Due(c.FullPath())
+	if due == 0 {
 		c.Next()
 		return
 	}
-	ctx, cancel := context.WithTimeout(c.Request.Context(), s.Limits.Answer)
+	ctx, cancel := context.WithTimeout(c.Request.Context(), due)
 	defer cancel()
 	if s.Fleet != nil { // cut off from the store: asked again, another server answers
 		if heard := s.Fleet.Heard(); heard.Err() == nil {
