@@ -25,11 +25,7 @@ func legal(body []byte) error {
 	for i := 0; i < len(body); i++ {
 		switch body[i] {
 		case '"':
-			for i++; i < len(body) && body[i] != '"'; i++ {
-				if body[i] == '\\' {
-					i++
-				}
-			}
+			i = closing(body, i)
 		case '{', '[':
 			if depth++; depth > maxNested {
 				return fmt.Errorf("it is nested more than %d deep", maxNested)
@@ -98,11 +94,7 @@ func passed(body []byte, i int) int {
 	for depth := 0; i < len(body); i++ {
 		switch body[i] {
 		case '"':
-			for i++; i < len(body) && body[i] != '"'; i++ {
-				if body[i] == '\\' {
-					i++
-				}
-			}
+			i = closing(body, i)
 		case '{', '[':
 			depth++
 		case '}', ']':
@@ -116,6 +108,16 @@ func passed(body []byte, i int) int {
 		}
 	}
 	return len(body)
+}
+
+// closing gives where the quote stands that ends the text which begins at i.
+func closing(body []byte, i int) int {
+	for i++; i < len(body) && body[i] != '"'; i++ {
+		if body[i] == '\\' {
+			i++
+		}
+	}
+	return i
 }
 
 func unspaced(body []byte, i int) int {
