@@ -16,7 +16,7 @@
 //   - state.go: a screen as one stands on it
 //   - graph.go: all edges of a project; those of a screen that did not change are found again
 //   - again.go: what an edit did not change is not found out again; mended.go: also where ways lead elsewhere by now
-//   - walk.go: what a set of roles reaches, in how many presses
+//   - walk.go, waiting.go: what a set of roles reaches, in how many presses; what is still to be looked at
 //   - exits.go: from where one gets back to the start, and where one is trapped
 //   - path.go: the shortest path, and every path between two screens
 package reach
