@@ -29,6 +29,19 @@ test('what is given as another kind of value, or in another place, is another se
   expect(names[0]).toBe(written(system.css({ opacity: 1 })));
 });
 
+test('no set is taken for another that reads alike', () => {
+  const alike = [
+    [{ color: '1;bg:2' }],
+    [{ color: '1', bg: '2' }],
+    [{ color: '1' }, { bg: '2' }],
+    [{ zIndex: 1 }],
+    [{ zIndex: '#1' }],
+    [{ zIndex: '{"a":1}' }],
+  ];
+  for (const set of alike as Parameters<typeof system.css>[])
+    expect(written(quick.css(...set))).toBe(written(system.css(...set)));
+});
+
 test('a recipe is made once, and says the same with variants and without', () => {
   const plainly = { base: { color: 'ink' } };
   expect(quick.cva(plainly)).toBe(quick.cva(plainly));

@@ -61,7 +61,7 @@ const names = new WeakMap<object, string>();
 function keyOf(styles: Styles): string {
   let key = '';
   const last = styles.length - 1;
-  for (let i = 0; i < last; i++) key += `${nameOf(styles[i])}|`;
+  for (let i = 0; i < last; i++) key += `${nameOf(styles[i])}\0\0`;
   return key + properties(styles[last]);
 }
 
@@ -75,12 +75,12 @@ function nameOf(style: Styles[number]): string {
   return name;
 }
 
+/** As text in which no two sets are alike: what is no text says so. */
 function properties(style: Styles[number]): string {
   let key = '';
   for (const prop in style) {
     const value: unknown = style[prop as keyof typeof style];
-    if (value === undefined) continue;
-    key += `${prop}:${typeof value === 'object' ? JSON.stringify(value) : typeof value === 'number' ? `#${value}` : value};`;
+    if (value !== undefined) key += `${prop}\0${typeof value === 'string' ? value : `\0${JSON.stringify(value)}`}\0`;
   }
   return key;
 }
