@@ -17,6 +17,7 @@ import (
 	"ambergate/server/administer"
 	"ambergate/server/bounds"
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 // Taken elsewhere, into a program in which nothing is yet, and written again, an application is the same bytes.
@@ -37,7 +38,7 @@ func TestAnApplicationIsTakenElsewhereWhole(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	empty, err := store.Open(ctx, dsn, store.Light, nil)
+	empty, err := store.Open(ctx, dsn, hashing.Light, nil)
 	if err != nil {
 		t.Fatal(err)
 	}

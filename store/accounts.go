@@ -28,7 +28,7 @@ type Rights struct {
 
 // CreateAccount keeps a person with a password, or changes them.
 func (s *Store) CreateAccount(ctx context.Context, a Account, password string) error {
-	hash, err := s.hasher.hash(password)
+	hash, err := s.hasher.Hash(password)
 	if err != nil {
 		return err
 	}

@@ -9,12 +9,13 @@ import (
 	"ambergate/core/place"
 	"ambergate/demo"
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 // keeping opens the store as the only server would, which compares every place that it believes.
 func keeping(t *testing.T) *store.Store {
 	t.Helper()
-	s, err := store.Open(t.Context(), up.Cluster.DSN("ambergate", up.Cluster.Password, "ambergate"), store.Light, nil)
+	s, err := store.Open(t.Context(), up.Cluster.DSN("ambergate", up.Cluster.Password, "ambergate"), hashing.Light, nil)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -50,7 +50,7 @@ func (s *Store) First(ctx context.Context, token string, a Account, password str
 	if err := checkNew(password, a.Login); err != nil {
 		return err
 	}
-	hash, err := s.hasher.hash(password)
+	hash, err := s.hasher.Hash(password)
 	if err != nil {
 		return err
 	}
@@ -118,7 +118,7 @@ func (s *Store) UseLink(ctx context.Context, token, password string, now time.Ti
 	if err := checkNew(password, a.Login); err != nil {
 		return a, err
 	}
-	hash, err := s.hasher.hash(password)
+	hash, err := s.hasher.Hash(password)
 	if err != nil {
 		return a, err
 	}
@@ -143,7 +143,7 @@ func (s *Store) UseLink(ctx context.Context, token, password string, now time.Ti
 // GivePassword sets a person's password whatever it is, and lets no link hold any more: for accounts whose passwords
 // everybody knows.
 func (s *Store) GivePassword(ctx context.Context, account, password string) error {
-	hash, err := s.hasher.hash(password)
+	hash, err := s.hasher.Hash(password)
 	if err != nil {
 		return err
 	}

@@ -8,6 +8,7 @@ import (
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 // Two programs that start at once bring the store up to date one after the other, and an older one leaves a newer
@@ -27,7 +28,7 @@ func TestStartingOnAStoreThatOthersHave(t *testing.T) {
 		wait.Add(1)
 		go func() {
 			defer wait.Done()
-			s, err := store.Open(ctx, dsn, store.Light, nil)
+			s, err := store.Open(ctx, dsn, hashing.Light, nil)
 			if err != nil {
 				t.Errorf("one of three that start at once: %v", err)
 				return
@@ -47,7 +48,7 @@ func TestStartingOnAStoreThatOthersHave(t *testing.T) {
 	if _, err := conn.Exec(ctx, `insert into goose_db_version (version_id, is_applied) values (99999, true)`); err != nil {
 		t.Fatal(err)
 	}
-	if s, err := store.Open(ctx, dsn, store.Light, nil); err == nil || !strings.Contains(err.Error(), "newer program") {
+	if s, err := store.Open(ctx, dsn, hashing.Light, nil); err == nil || !strings.Contains(err.Error(), "newer program") {
 		t.Errorf("an older program on a newer store: %v", err)
 		if err == nil {
 			s.Close()

@@ -12,6 +12,7 @@ import (
 
 	"ambergate/demo"
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 // emptyStore is one in which nobody is yet, in a database of its own.
@@ -26,7 +27,7 @@ func emptyStore(t *testing.T, name string) (*store.Store, *pgx.Conn) {
 		t.Fatal(err)
 	}
 	dsn := up.Cluster.DSN("ambergate", up.Cluster.Password, name)
-	s, err := store.Open(ctx, dsn, store.Light, nil)
+	s, err := store.Open(ctx, dsn, hashing.Light, nil)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -48,7 +48,7 @@ type Entered struct {
 
 // SignIn checks a password and begins a session. Every attempt is noted with the address it came from, and
 // counted before it is made. What strangers do to a name or from an address does not keep out who comes from
-// a browser that the person is known by. Errors: ErrSignIn, ErrBusy, *Blocked, all alike for names that nobody has.
+// a browser that the person is known by. Errors: ErrSignIn, hashing.ErrBusy, *Blocked, all alike for names that nobody has.
 func (s *Store) SignIn(ctx context.Context, e Entering) (Entered, error) {
 	if len(e.Login) > loginLength {
 		e.Login = strings.ToValidUTF8(e.Login[:loginLength], "") + "…" // nobody is called so
@@ -61,7 +61,7 @@ func (s *Store) SignIn(ctx context.Context, e Entering) (Entered, error) {
 	if err != nil && !errors.Is(err, pgx.ErrNoRows) {
 		return Entered{}, fmt.Errorf("sign in: %w", err)
 	}
-	leave, err := s.hasher.enter(ctx, known)
+	leave, err := s.hasher.Enter(ctx, known)
 	if err != nil {
 		return Entered{}, err
 	}
@@ -70,12 +70,12 @@ func (s *Store) SignIn(ctx context.Context, e Entering) (Entered, error) {
 	if err != nil {
 		return Entered{}, err
 	}
-	right, raise := s.hasher.check(hash, e.Password)
+	right, raise := s.hasher.Check(hash, e.Password)
 	if !right {
 		return Entered{}, s.failed(ctx, orNil(a.ID), e.Login, e.Origin, e.Now)
 	}
 	if raise {
-		if hash, err = s.hasher.hash(e.Password); err != nil {
+		if hash, err = s.hasher.Hash(e.Password); err != nil {
 			return Entered{}, err
 		}
 	}

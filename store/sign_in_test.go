@@ -13,6 +13,7 @@ import (
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 // kept reads one value of the program's own database.
@@ -44,7 +45,7 @@ func TestGuessesAreCountedBeforeTheyAreMade(t *testing.T) {
 				switch {
 				case blocked(err):
 					refused.Add(1)
-				case errors.Is(err, store.ErrBusy):
+				case errors.Is(err, hashing.ErrBusy):
 					busy.Add(1)
 				case errors.Is(err, store.ErrSignIn):
 					tried.Add(1)
@@ -205,7 +206,7 @@ func TestTheCostOfAPasswordIsRaisedAtSignIn(t *testing.T) {
 		t.Fatalf("it is kept as %s", hash())
 	}
 	dsn := up.Cluster.DSN("ambergate", up.Cluster.Password, "ambergate")
-	dearer, err := store.Open(ctx, dsn, store.Cost{Time: 2, Memory: 16 * 1024, Threads: 2}, nil)
+	dearer, err := store.Open(ctx, dsn, hashing.Cost{Time: 2, Memory: 16 * 1024, Threads: 2}, nil)
 	if err != nil {
 		t.Fatal(err)
 	}

@@ -12,6 +12,7 @@ import (
 
 	_ "ambergate/core/kinds"
 	"ambergate/database"
+	"ambergate/store/hashing"
 	"ambergate/store/near"
 
 	"github.com/jackc/pgx/v5"
@@ -29,7 +30,7 @@ var ErrNone = errors.New("not there")
 // Store is the program's own database. Safe for use by many at once.
 type Store struct {
 	pool            *pgxpool.Pool
-	hasher          *hasher
+	hasher          *hashing.Hasher
 	sealer          cipher.AEAD  // of what is secret; nil: nothing can be sealed
 	near            *near.Kept   // places of trails; nil: they are read each time
 	believed, every atomic.Int64 // how many of them were; of how many one is compared with how it is
@@ -50,12 +51,12 @@ func (s *Store) KeepPlaces(alone func() (since time.Time, is bool)) {
 const idleWithin = "3s"
 
 // Open prepares the pool and brings the database to the newest structure.
-func Open(ctx context.Context, dsn string, cost Cost, told pgx.QueryTracer) (*Store, error) {
+func Open(ctx context.Context, dsn string, cost hashing.Cost, told pgx.QueryTracer) (*Store, error) {
 	pool, err := database.Open(ctx, dsn, database.Limits{Connections: 8, Statement: "5s", Lock: "2s", Idle: idleWithin}, nil, told)
 	if err != nil {
 		return nil, err
 	}
-	s := &Store{pool: pool, hasher: newHasher(cost)}
+	s := &Store{pool: pool, hasher: hashing.New(cost)}
 	if err := s.migrate(ctx, dsn); err != nil {
 		pool.Close()
 		return nil, err

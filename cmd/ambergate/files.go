@@ -14,6 +14,7 @@ import (
 	"ambergate/schema"
 	"ambergate/server/administer"
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 // withStore opens the program's own store as serve does, also while serve runs.
@@ -29,7 +30,7 @@ func withStore(ctx context.Context, o *serveOptions, run func(*store.Store) erro
 			return err
 		}
 	}
-	st, err := store.Open(ctx, dsn, store.Usual, nil)
+	st, err := store.Open(ctx, dsn, hashing.Usual, nil)
 	if err != nil {
 		return err
 	}

@@ -23,6 +23,7 @@ import (
 	"ambergate/server/base"
 	"ambergate/server/bounds"
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 func serveCommand() *cobra.Command {
@@ -115,7 +116,7 @@ func runServe(ctx context.Context, o serveOptions) error {
 		defer stop()
 		dsn = own
 	}
-	st, err := store.Open(ctx, dsn, store.Usual, nil)
+	st, err := store.Open(ctx, dsn, hashing.Usual, nil)
 	if err != nil {
 		return err
 	}

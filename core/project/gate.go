@@ -1,6 +1,9 @@
 package project
 
-import "fmt"
+import (
+	"fmt"
+	"strings"
+)
 
 // Gate is a named piece of wiring: for whom, while what holds, what is done, where one is moved.
 // One that stands in an element may, instead of all that, use a shared gate and give it its inputs.
@@ -107,4 +110,91 @@ func (g *SharedGate) validate() error {
 		}
 	}
 	return g.Gate.validate()
+}
+
+// Trigger is a kind of thing that sets off a gate: of an element, or, as a way, of the screen itself.
+type Trigger interface {
+	// Place gives where in its element, or way, the gate stands: the end of a JSON Pointer. The id
+	// is that of an entry of a menu or the like.
+	Place(id string) string
+}
+
+// TriggerOf gives the kind of a trigger, and the id after its name: menu and m_1 of menu.m_1. For
+// what follows on a dialog it is the trigger that opened the first.
+func TriggerOf(trigger string) (kind Trigger, id string) {
+	name, id, _ := strings.Cut(FirstTrigger(trigger), ".")
+	kind, err := Triggers.New(name)
+	if err != nil {
+		return nil, id
+	}
+	return kind, id
+}
+
+// GatePlace gives where in its element, or way, the gate of a trigger stands: the end of a JSON Pointer.
+func GatePlace(trigger string) string {
+	if opened, back := OpenedBy(trigger); back {
+		return GatePlace(opened) + "/cases/" + trigger[len(opened)+1:] + "/move/back"
+	}
+	kind, id := TriggerOf(trigger)
+	if kind == nil {
+		return "gate"
+	}
+	return kind.Place(id)
+}
+
+// What a dialog comes back with. A gate that closes a dialog may give something back; the gate that
+// opened it may say what then happens: a press of its own, through a second gate. Its trigger is
+// that of the first one with the case, between slashes: release/c_1.
+
+// BackTrigger names what is set off when the dialog that a case opened comes back.
+func BackTrigger(trigger, caseID string) string { return trigger + "/" + caseID }
+
+// OpenedBy gives the trigger that opened the dialog which this trigger comes back from; false for
+// any other trigger.
+func OpenedBy(trigger string) (string, bool) {
+	i := strings.LastIndex(trigger, "/")
+	if i < 0 {
+		return trigger, false
+	}
+	return trigger[:i], true
+}
+
+// FirstTrigger gives what the user set off at first: row for row/c_1/c_2.
+func FirstTrigger(trigger string) string {
+	first, _, _ := strings.Cut(trigger, "/")
+	return first
+}
+
+// AllGates gives the gates of an element with those that its dialogs come back through, by trigger.
+func AllGates(gates map[string]*Gate) map[string]*Gate {
+	out := make(map[string]*Gate, len(gates))
+	var add func(trigger string, g *Gate)
+	add = func(trigger string, g *Gate) {
+		if g == nil {
+			return
+		}
+		out[trigger] = g
+		for id, c := range g.Cases {
+			if c != nil && c.Move != nil && c.Move.Back != nil {
+				add(BackTrigger(trigger, id), c.Move.Back)
+			}
+		}
+	}
+	for trigger, g := range gates {
+		add(trigger, g)
+	}
+	return out
+}
+
+func (m *Move) validateBack() error {
+	if m.Back == nil {
+		return nil
+	}
+	if m.As != "dialog" && m.As != "drawer" {
+		return fmt.Errorf("only a dialog or a drawer comes back")
+	}
+	if err := m.Back.validate(); err != nil {
+		return fmt.Errorf("when it comes back: %w", err)
+	}
+	return nil
 }

@@ -7,6 +7,8 @@ import (
 	"maps"
 	"slices"
 	"strings"
+
+	"ambergate/core/project/legal"
 )
 
 // Kinds is a registry: for each name of a kind what makes an empty one, to be read into. Kinds of
@@ -71,7 +73,7 @@ func (k *Kinds[S]) decode(data []byte) (S, error) {
 }
 
 func (k *Kinds[S]) nameIn(data []byte) (string, error) {
-	if name, ok := textUnder(k.key, data); ok {
+	if name, ok := legal.TextUnder(k.key, data); ok {
 		return name, nil
 	}
 	var head struct {

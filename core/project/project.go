@@ -14,6 +14,7 @@ import (
 	"time"
 
 	"ambergate/core/local"
+	"ambergate/core/project/legal"
 )
 
 // Format is the number of the document format that this program reads and writes.
@@ -219,15 +220,15 @@ func (p *Project) decodeLegal(id string, body json.RawMessage) (err error) {
 	defer func() {
 		if err != nil {
 			wrong := &StructureError{Entity: id, Reason: err.Error()}
-			var f *fault
+			var f *legal.Fault
 			if errors.As(err, &f) {
-				wrong.Fault = fmt.Sprintf("%v\n%s", f.value, f.stack)
+				wrong.Fault = fmt.Sprintf("%v\n%s", f.Value, f.Stack)
 			}
 			err = wrong
 		}
 	}()
-	defer rescued(&err)
-	if err := legal(body); err != nil {
+	defer legal.Rescued(&err)
+	if err := legal.Body(body); err != nil {
 		return err
 	}
 	if !LegalID(id) {
@@ -240,7 +241,7 @@ func (p *Project) decodeEntity(id string, body json.RawMessage) error {
 	var head struct {
 		Kind string `json:"kind"`
 	}
-	if kind, ok := textUnder("kind", body); ok {
+	if kind, ok := legal.TextUnder("kind", body); ok {
 		head.Kind = kind
 	} else if err := json.Unmarshal(body, &head); err != nil {
 		return err
@@ -349,4 +350,14 @@ func settingsOr(id string, body json.RawMessage) json.RawMessage {
 		return body
 	}
 	return json.RawMessage(`{"kind":"project","title":"-","slug":"x"}`)
+}
+
+var slugForm = regexp.MustCompile(`^[a-z0-9][a-z0-9-]{0,79}$`)
+
+// LegalSlug refuses what cannot stand in an address as one plain part of it.
+func LegalSlug(what, slug string) error {
+	if !slugForm.MatchString(slug) {
+		return fmt.Errorf("%s “%s” cannot stand in an address: take small letters, digits and hyphens", what, slug)
+	}
+	return nil
 }

@@ -10,7 +10,7 @@
 //   - telling.go: what a record is called, what a list shows and in which order
 //   - tables.go: all chosen tables, and how they hang together
 //   - elements.go: elements and gates, as a document holds them
-//   - list.go, form.go: screens of a table
+//   - screens.go: screens of a table: its list and its form
 //   - start.go: the start screen, and the rail
 //   - again.go, taken.go: what differs when a database is read again, and a table that is taken in later
 //   - equipment.go, operator.go: folders of a plant as equipment of records, with a screen

@@ -23,6 +23,7 @@ import (
 	"ambergate/server"
 	"ambergate/server/base"
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 // Options says where and when.
@@ -71,7 +72,7 @@ func Up(ctx context.Context, o Options) (up *Stage, err error) {
 	if err := s.databases(ctx, o.Today); err != nil {
 		return nil, err
 	}
-	if s.Store, err = store.Open(ctx, s.Cluster.DSN("ambergate", s.Cluster.Password, "ambergate"), store.Light, o.Told); err != nil { // each name is its own password
+	if s.Store, err = store.Open(ctx, s.Cluster.DSN("ambergate", s.Cluster.Password, "ambergate"), hashing.Light, o.Told); err != nil { // each name is its own password
 		return nil, err
 	}
 	s.closers = append(s.closers, s.Store.Close)

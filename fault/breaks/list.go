@@ -35,8 +35,8 @@ var breaks = []oneBreak{
 	{"a tag is given back", "server/use/commands.go", "if err := st.GiveBack(ctx, press); err != nil {", "if err := error(nil); err != nil {", "./server", "."},
 	{"a command is marked before it is sent", "store/commands.go", `and state = 'intended' returning state`, `returning state`, "./store ./server", "Command|Plant|Sent"},
 	// Drafts.
-	{"a draft that another tab took over is not written over", "store/form_drafts.go", `where not exists (select from draft where account = $2 and id = $11 and tab <> $4)`, `where $11 is not null`, "./store ./server", "Draft|Taken|Typed"},
-	{"a draft is its person's", "store/form_drafts.go", "delete from draft where id = $1 and account = $2", "delete from draft where id = $1 and $2 <> ''", "./store ./server", "Draft|Forg"},
+	{"a draft that another tab took over is not written over", "store/forms_and_lists.go", `where not exists (select from draft where account = $2 and id = $11 and tab <> $4)`, `where $11 is not null`, "./store ./server", "Draft|Taken|Typed"},
+	{"a draft is its person's", "store/forms_and_lists.go", "delete from draft where id = $1 and account = $2", "delete from draft where id = $1 and $2 <> ''", "./store ./server", "Draft|Forg"},
 	{"what is secret is never kept", "server/use/drafts.go", `f == nil || f.Secret {`, `f == nil {`, "./server", "."},
 	// Rights.
 	{"hidden fields are hidden everywhere", "core/rights/rights.go", `if !grant.View || grant.Hidden[part] {`, `if !grant.View {`, "./core/... ./server", "."},
@@ -48,7 +48,7 @@ var breaks = []oneBreak{
 	{"only who builds an application changes it", "server/build/side.go", `if !account.Builds {`, `if !account.Builds && account.ID == "" {`, "./server", "TestUsersDoNotBuild|TestGiving"},
 	{"another application's screens are reached only where it offers them", "core/kinds/move/project.go", `if s == nil || !s.Offered {`, `if s == nil {`, "./core/...", "."},
 	// Signing in.
-	{"guesses are counted before they are made", "store/guesses.go", `where g.blocked_until is null or g.blocked_until <= $2`, `where true`, "./store", "."},
+	{"guesses are counted before they are made", "store/passwords.go", `where g.blocked_until is null or g.blocked_until <= $2`, `where true`, "./store", "."},
 	{"an idle session ends", "store/sessions.go", `sessionIdle   = 4 * time.Hour`, `sessionIdle   = 40 * time.Hour`, "./store", "."},
 	{"a new sign-in ends the old session of the browser", "store/issued.go", "{`delete from session where token_hash = $1`, []any{tokenHash(e.Session)}},", "", "./store", "."},
 	// Streams.
@@ -56,7 +56,7 @@ var breaks = []oneBreak{
 	{"a stream ends when its place is shut", "server/use/events.go", `answer.IsRefusal(err) {`, `err == nil && answer.IsRefusal(err) {`, "./server", "Stream"},
 	{"a build stream ends with its session", "server/build/events.go", `if _, err := s.Building(c, slug); err != nil {`, `if _, err := s.Building(c, slug); err != nil && slug == "" {`, "./server", "Stream"},
 	// What is asked and brought.
-	{"null stands nowhere in a document", "core/project/legal.go", `case 'n':`, `case 0:`, "./core/project ./core/check", "."},
+	{"null stands nowhere in a document", "core/project/legal/legal.go", `case 'n':`, `case 0:`, "./core/project ./core/check", "."},
 	{"an address asks for no more than anybody needs", "core/place/limits.go", `len(strings.Fields(p.Find)) > MaxWords`, `false`, "./core/place", "."},
 	{"a person has a share", "server/bounds/shares.go", `own = &share{places: make(chan struct{}, s.most)}`, `own = &share{places: make(chan struct{}, 1000)}`, "./server/bounds", "."},
 	{"drawings only show", "server/build/svg.go", `case strings.HasPrefix(name, "on"):`, `case false:`, "./server/build", "."},

@@ -19,6 +19,7 @@ import (
 	"ambergate/core/patch"
 	"ambergate/core/project"
 	"ambergate/store"
+	"ambergate/store/hashing"
 )
 
 // ErrSignedOut means that there is no session, or that it has ended.
@@ -120,7 +121,7 @@ func Describe(err error) (int, api.Problem) {
 		return http.StatusTooManyRequests, api.Problem{Code: "blocked", What: "There were too many attempts.", Then: Ptr("Wait until " + blocked.Until.Format("15:04:05") + ".")}
 	case errors.Is(err, store.ErrSignIn):
 		return http.StatusUnauthorized, api.Problem{Code: "sign-in", What: "Name or password is wrong.", Then: Ptr("Check both and try again.")}
-	case errors.Is(err, store.ErrBusy):
+	case errors.Is(err, hashing.ErrBusy):
 		return http.StatusTooManyRequests, api.Problem{Code: "busy", What: "Many people are signing in at this moment.", Then: Ptr("Try again in a few seconds.")}
 	case errors.As(err, &weak):
 		return http.StatusUnprocessableEntity, api.Problem{Code: "weak-password", What: "This new password would be guessed. " + weak.Why, Then: Ptr("Choose another one: a few words do well.")}

@@ -1,4 +1,6 @@
-package store
+// Package hashing checks passwords against their digests (argon2id, RFC 9106), a few at once, since each check takes the
+// memory of its cost.
+package hashing
 
 import (
 	"context"
@@ -44,20 +46,21 @@ const (
 // muchMemory is from where on what a check takes is not left to the usual course of things, in KiB.
 const muchMemory = 32 * 1024
 
-// hasher checks passwords, a few at once.
-type hasher struct {
+// Hasher checks passwords, a few at once.
+type Hasher struct {
 	cost      Cost
 	strangers chan struct{}
 	known     chan struct{}
 	waiting   atomic.Int64
 }
 
-func newHasher(cost Cost) *hasher {
-	return &hasher{cost: cost, strangers: make(chan struct{}, checkedAtOnce), known: make(chan struct{}, 1)}
+// New makes one that digests at a cost.
+func New(cost Cost) *Hasher {
+	return &Hasher{cost: cost, strangers: make(chan struct{}, checkedAtOnce), known: make(chan struct{}, 1)}
 }
 
-// enter waits for a place to check a password in; ErrBusy where there is none in time.
-func (h *hasher) enter(ctx context.Context, known bool) (leave func(), err error) {
+// Enter waits for a place to check a password in; ErrBusy where there is none in time.
+func (h *Hasher) Enter(ctx context.Context, known bool) (leave func(), err error) {
 	places, most := h.strangers, waitsFor
 	if known {
 		places, most = h.known, knownWaitsFor
@@ -84,8 +87,8 @@ func (h *hasher) enter(ctx context.Context, known bool) (leave func(), err error
 	}
 }
 
-// hash gives a password's digest with its cost and salt, in the usual form of such strings.
-func (h *hasher) hash(password string) (string, error) {
+// Hash gives a password's digest with its cost and salt, in the usual form of such strings.
+func (h *Hasher) Hash(password string) (string, error) {
 	salt := make([]byte, 16)
 	if _, err := rand.Read(salt); err != nil {
 		return "", fmt.Errorf("make a salt: %w", err)
@@ -124,9 +127,9 @@ func readHash(hash string) (c Cost, salt, key []byte, ok bool) {
 	return c, salt, key, err == nil && keyErr == nil
 }
 
-// check says whether a password is the one of a digest, and whether that should be made anew at a higher cost.
+// Check says whether a password is the one of a digest, and whether that should be made anew at a higher cost.
 // Without a digest it takes as long, and says no.
-func (h *hasher) check(hash, password string) (right, raise bool) {
+func (h *Hasher) Check(hash, password string) (right, raise bool) {
 	c, salt, want, ok := readHash(hash)
 	if !ok {
 		h.cost.key(password, make([]byte, 16))

@@ -1,10 +1,11 @@
-package project
+// Package legal looks at the text of a document before it is read: what is too large or too deep, or holds null, is
+// refused, and the kind of a thing is found without reading the thing.
+package legal
 
 import (
 	"bytes"
 	"encoding/json"
 	"fmt"
-	"regexp"
 	"runtime/debug"
 	"strings"
 )
@@ -15,9 +16,9 @@ const (
 	maxNested = 60
 )
 
-// legal refuses a body before it is read: one that is too large or too deep, and null anywhere, which would
+// Body refuses a body before it is read: one that is too large or too deep, and null anywhere, which would
 // stand where every reader of the document expects something. What is not there is left out.
-func legal(body []byte) error {
+func Body(body []byte) error {
 	if len(body) > maxEntity {
 		return fmt.Errorf("it is larger than %d MB", maxEntity>>20)
 	}
@@ -39,10 +40,10 @@ func legal(body []byte) error {
 	return nil
 }
 
-// textUnder gives the text that stands under a name of an object, and reads nothing else: an object is in an object is
+// TextUnder gives the text that stands under a name of an object, and reads nothing else: an object is in an object is
 // in an object, and each would be read as a whole once more only to learn its kind. It is false where there is none, and
 // where that takes more to know: in what is no JSON, in names and texts with escapes, in names that differ by their case.
-func textUnder(name string, body []byte) (text string, ok bool) {
+func TextUnder(name string, body []byte) (text string, ok bool) {
 	i := unspaced(body, 0)
 	if i == len(body) || body[i] != '{' {
 		return "", false
@@ -170,31 +171,21 @@ func nullAt(body []byte) string {
 	}
 }
 
-var slugForm = regexp.MustCompile(`^[a-z0-9][a-z0-9-]{0,79}$`)
-
-// LegalSlug refuses what cannot stand in an address as one plain part of it.
-func LegalSlug(what, slug string) error {
-	if !slugForm.MatchString(slug) {
-		return fmt.Errorf("%s “%s” cannot stand in an address: take small letters, digits and hyphens", what, slug)
-	}
-	return nil
-}
-
-// rescued turns a panic while a body is read into an error of that body: no document ends the program. It is
+// Rescued turns a panic while a body is read into an error of that body: no document ends the program. It is
 // a fault of the program all the same, and says so.
-func rescued(err *error) {
+func Rescued(err *error) {
 	if r := recover(); r != nil {
-		*err = &fault{value: r, stack: string(debug.Stack())}
+		*err = &Fault{Value: r, Stack: string(debug.Stack())}
 	}
 }
 
-// fault is a panic while a body was read.
-type fault struct {
-	value any
-	stack string
+// Fault is a panic while a body was read.
+type Fault struct {
+	Value any
+	Stack string
 }
 
 // Error says that it is no fault of the document.
-func (*fault) Error() string {
+func (*Fault) Error() string {
 	return "the program has a fault that shows when it reads this; it was logged"
 }

@@ -1,4 +1,4 @@
-package project
+package legal
 
 import (
 	"encoding/json"
@@ -13,7 +13,7 @@ func TestTheTextUnderANameIsFoundWithoutReadingTheRest(t *testing.T) {
 		`{"kind":"first","kind":"last"}`:                                             "last",
 		`{"kind":""}`:                                                                "",
 	} {
-		if got, ok := textUnder("kind", []byte(body)); !ok || got != want {
+		if got, ok := TextUnder("kind", []byte(body)); !ok || got != want {
 			t.Errorf("%s: %q, %v", body, got, ok)
 		}
 	}
@@ -21,7 +21,7 @@ func TestTheTextUnderANameIsFoundWithoutReadingTheRest(t *testing.T) {
 		"", "{", "[]", `"kind"`, `{}`, `{"kind"}`, `{"kind":1}`, `{"kind":["a"]}`, `{"in":{"kind":"a"}}`, `{"kind":"a"`, `{"kind":"a"} more`, `{"kind":"a",}x`, `{"kind":"a"]`,
 		`{"kind":"\u0061"}`, `{"Kind":"a"}`, `{"kind":"a","KIND":"b"}`, `{"k\u0069nd":"a","kind":"b"}`, `{kind:"a"}`, `{"kind" "a"}`, `{"kind":"a`, `{"words":"a\`,
 	} {
-		if got, ok := textUnder("kind", []byte(body)); ok {
+		if got, ok := TextUnder("kind", []byte(body)); ok {
 			t.Errorf("%s: %q is believed", body, got)
 		}
 	}
@@ -37,7 +37,7 @@ func FuzzTextUnder(f *testing.F) {
 			Kind string `json:"kind"`
 		}
 		err := json.Unmarshal(body, &head)
-		if got, ok := textUnder("kind", body); ok && err == nil && got != head.Kind {
+		if got, ok := TextUnder("kind", body); ok && err == nil && got != head.Kind {
 			t.Errorf("%q: %q, read as %q", body, got, head.Kind)
 		}
 	})
