@@ -17,7 +17,7 @@ import (
 // knows nothing of those beside it.
 var floors = [][]string{
 	{"english", "catalogue", "local", "project/legal"}, {"cond"}, {"cond/prove", "project", "callup"}, {"cond/compile", "patch", "ask"}, {"place", "propose"}, {"plan"}, {"rights", "words"}, {"use"}, {"press"}, {"trail"},
-	{"kinds/element", "kinds/effect", "kinds/move", "kinds/rule", "kinds/trigger"}, {"kinds", "build"}, {"check/reach"}, {"check"}, {"stand", "whole", "walk"}, {"differ"},
+	{"kinds/element", "kinds/effect", "kinds/move", "kinds/rule", "kinds/trigger"}, {"kinds", "build"}, {"check/reach"}, {"check"}, {"check/leads", "check/gets", "check/asks", "check/looks", "check/comes", "check/outside"}, {"checks"}, {"stand", "whole", "walk"}, {"differ"},
 }
 
 // libraries are those that packages of the core use; the others use Go's own alone.

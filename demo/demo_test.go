@@ -4,6 +4,7 @@ import (
 	"testing"
 
 	"ambergate/core/check"
+	"ambergate/core/checks"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -25,7 +26,7 @@ func TestDemoProjectsCompile(t *testing.T) {
 		for _, problem := range app.Problems {
 			t.Errorf("%s: %s %s %s %q: %s", id, problem.Screen, problem.Element, problem.Where, problem.Text, problem.Problem.Message)
 		}
-		for _, f := range check.Run(app) {
+		for _, f := range checks.All.Run(app) {
 			if f.Severity == check.Broken {
 				t.Errorf("%s: %s %s: %s", id, f.Screen, f.Element, f.Words)
 			}

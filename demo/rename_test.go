@@ -9,6 +9,7 @@ import (
 	"testing"
 
 	"ambergate/core/check"
+	"ambergate/core/checks"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 )
@@ -55,7 +56,7 @@ func wired(t *testing.T, p *project.Project) map[string]string {
 		}
 	}
 	findings := 0
-	for _, f := range check.Run(app) {
+	for _, f := range checks.All.Run(app) {
 		if f.Severity == check.Broken {
 			findings++
 			t.Errorf("%s %s: %s", f.Screen, f.Element, f.Words)

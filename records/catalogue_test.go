@@ -9,6 +9,7 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/catalogue"
 	"ambergate/core/check"
+	"ambergate/core/checks"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/propose"
@@ -135,7 +136,7 @@ func TestOddDatabasesBecomeApplications(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	for _, f := range check.Run(app) {
+	for _, f := range checks.All.Run(app) {
 		if f.Severity != check.Note {
 			t.Errorf("finding: %+v", f)
 		}

@@ -12,7 +12,7 @@ import (
 
 	"ambergate/bench/alone"
 	"ambergate/core/ask"
-	"ambergate/core/check"
+	"ambergate/core/checks"
 	"ambergate/core/cond"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -71,7 +71,7 @@ func proposed(ctx context.Context, source *records.Source) (*project.Project, er
 	if err != nil {
 		return nil, err
 	}
-	fmt.Printf("proposed: readings in order of %s, %d findings\n", a.Tables[1].Order, len(check.Run(app)))
+	fmt.Printf("proposed: readings in order of %s, %d findings\n", a.Tables[1].Order, len(checks.All.Run(app)))
 	return p, nil
 }
 

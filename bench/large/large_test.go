@@ -9,8 +9,8 @@ import (
 
 	"ambergate/bench/large"
 	"ambergate/core/build"
-	"ambergate/core/check"
 	"ambergate/core/check/reach"
+	"ambergate/core/checks"
 	_ "ambergate/core/kinds"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -50,7 +50,7 @@ func BenchmarkCheck(b *testing.B) {
 		b.Fatal(err)
 	}
 	for b.Loop() {
-		check.Run(app)
+		checks.All.Run(app)
 	}
 }
 
@@ -134,7 +134,7 @@ func BenchmarkAfterOneEdit(b *testing.B) {
 	} {
 		b.Run(name, func(b *testing.B) {
 			g := reach.Of(app, nil)
-			c, err := check.RunAfter(b.Context(), g, nil, nil)
+			c, err := checks.All.RunAfter(b.Context(), g, nil, nil)
 			if err != nil {
 				b.Fatal(err)
 			}
@@ -152,7 +152,7 @@ func BenchmarkAfterOneEdit(b *testing.B) {
 					b.Fatal(err)
 				}
 				at = reach.Of(now, at)
-				if c, err = check.RunAfter(b.Context(), at, nil, c); err != nil {
+				if c, err = checks.All.RunAfter(b.Context(), at, nil, c); err != nil {
 					b.Fatal(err)
 				}
 			}

@@ -11,7 +11,7 @@ import (
 	"github.com/jackc/pgx/v5"
 
 	"ambergate/bench/alone"
-	"ambergate/core/check"
+	"ambergate/core/checks"
 	_ "ambergate/core/kinds"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -66,7 +66,7 @@ func run(ctx context.Context, up *stage.Stage) error {
 	if err != nil {
 		return err
 	}
-	found := check.Run(app)
+	found := checks.All.Run(app)
 	fmt.Printf("compile and check it: %d ms, %d findings\n", time.Since(began).Milliseconds(), len(found))
 	return nil
 }

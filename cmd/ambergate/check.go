@@ -13,6 +13,7 @@ import (
 
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
+	"ambergate/core/checks"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/whole"
@@ -86,7 +87,7 @@ func checkedOf(name string, p *project.Project, role string) (checked, error) {
 	if err != nil {
 		return checked{}, err
 	}
-	out := checked{name: name, app: app, graph: reach.Of(app, nil), found: check.Sorted(check.Run(app))}
+	out := checked{name: name, app: app, graph: reach.Of(app, nil), found: checks.All.Sorted(checks.All.Run(app))}
 	for _, w := range whole.Sets(p, nil) {
 		if role == "" || strings.EqualFold(w.Name, role) {
 			out.who = append(out.who, w)

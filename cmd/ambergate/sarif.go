@@ -6,6 +6,7 @@ import (
 	"strings"
 
 	"ambergate/core/check"
+	"ambergate/core/checks"
 )
 
 // What is written is the Static Analysis Results Interchange Format (SARIF) 2.1.0, an OASIS standard.
@@ -93,7 +94,7 @@ func writeSARIF(out io.Writer, application string, found []check.Finding) error 
 
 // docOf says what a check finds.
 func docOf(name string) string {
-	for _, c := range check.All {
+	for _, c := range checks.All {
 		if c.Name == name {
 			return c.Doc
 		}

@@ -1,6 +1,8 @@
 package check
 
-import "ambergate/core/project"
+import (
+	"ambergate/core/project"
+)
 
 // place is what an acceptance is told by, besides the words.
 type acceptedAt struct{ check, screen, entity, element, trigger string }

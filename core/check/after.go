@@ -20,7 +20,7 @@ type Found struct {
 
 // RunAfter runs the checks that look at a compiled project alone. Of what they found before an edit, what the edit cannot
 // have changed is taken over; nil for nothing. The error is the context's.
-func RunAfter(ctx context.Context, g *reach.Graph, sets []map[string]bool, old *Found) (*Found, error) {
+func (all Checks) RunAfter(ctx context.Context, g *reach.Graph, sets []map[string]bool, old *Found) (*Found, error) {
 	out := &Found{app: g.App, local: map[*Check]map[string][]Finding{}, ways: map[string][]Way{}}
 	changed, partly := out.changedSince(old)
 	out.ix = &Index{App: g.App, Graph: g, Sets: sets}
@@ -45,7 +45,7 @@ func RunAfter(ctx context.Context, g *reach.Graph, sets []map[string]bool, old *
 		some, alike = out.some(near), out.ix.reachAsBefore(old.ix)
 	}
 	var found []Finding
-	for _, c := range All {
+	for _, c := range all {
 		if err := ctx.Err(); err != nil {
 			return nil, err
 		}
@@ -68,7 +68,7 @@ func RunAfter(ctx context.Context, g *reach.Graph, sets []map[string]bool, old *
 			}
 		}
 	}
-	out.Findings = out.ix.told(found)
+	out.Findings = out.ix.told(all, found)
 	return out, nil
 }
 
@@ -110,7 +110,7 @@ func (k *Found) some(screens map[string]bool) *Index {
 
 // reachAsBefore says whether everybody gets just where they did.
 func (ix *Index) reachAsBefore(old *Index) bool {
-	now, before := ix.resultOf(ix.everybody()), old.results
+	now, before := ix.ResultOf(ix.Everybody()), old.results
 	if len(now) != len(before) {
 		return false
 	}

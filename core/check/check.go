@@ -1,20 +1,31 @@
-// Package check proves things about a project without running it. Each check is a value with a name,
-// a line of documentation and a function over an index that all share: one file, one line in all.go, and
-// test projects in testdata under its name.
+// Package check proves things about a project without running it. Each check is a value with a name, a line of
+// documentation and a function over an index that all share: one file, in the folder of what it is about, one line in
+// core/checks, which has all of them, and test projects there in testdata under its name.
+//
+//   - leads: where ways lead, on which record, and what they do there
+//   - gets: who gets where, and away again
+//   - asks: what conditions ask
+//   - looks: what stands where, and what it says
+//   - comes: what comes by itself: call-ups, rounds, rests
+//   - outside: what stands outside the project and is gone or changed
+//   - reach: what leads where for whom
+//
+// What they have in common is here:
 //
 //   - check.go: what a finding, a mend and a check are
-//   - all.go: every check, running them
-//   - after.go: running them again after an edit
+//   - run.go, after.go: running checks, and again after an edit
 //   - accepted.go: findings that somebody lives with
 //   - shut.go: why something does not lead somebody on
-//   - index.go: every way of a project, and what many checks ask
-//   - conditions.go: every condition of a project, and whether it can hold or fail
+//   - index.go, mends.go: every way of a project, and what many checks ask and mend
+//   - conditions.go, hidden.go: every condition of a project, whether it can hold or fail, and what of it is hidden
 //   - reach.go: who can be on a screen at all
-//   - reached.go: who there is, what leads where, and paths in words
-//   - the others: one check each
+//   - reached.go, expect.go: who there is, what leads where, paths in words, and what is expected of them
+//   - placed.go, labelled.go, does.go: buttons by where they stand and by what they are called; what is done to records
 package check
 
-import "ambergate/core/patch"
+import (
+	"ambergate/core/patch"
+)
 
 // Severity says how bad a finding is.
 type Severity string
@@ -41,7 +52,7 @@ type Finding struct {
 	Accepted *Accepted `json:"accepted,omitempty"`
 	Before   string    `json:"before,omitempty"` // why it was accepted while it said something else; "" where it was not
 
-	once string // of those that have the same, only the first is told; "" for all
+	Once string `json:"-"` // of those that have the same, only the first is told; "" for all
 }
 
 // Accepted is why somebody lives with a finding.

@@ -9,62 +9,62 @@ import (
 	"ambergate/core/cond/prove"
 )
 
-// stated is one condition of the project with the place where it stands.
-type stated struct {
-	what    string // guard, way, shown while, row rule
-	words   string // of the place, for people
-	node    *cond.Node
-	finding Finding
-	path    string          // JSON Pointer, for mends
-	roles   map[string]bool // who is asked at all; nil for everyone
+// Stated is one condition of the project with the place where it stands.
+type Stated struct {
+	What    string // guard, way, shown while, row rule
+	Words   string // of the place, for people
+	Node    *cond.Node
+	Finding Finding
+	Path    string          // JSON Pointer, for mends
+	Roles   map[string]bool // who is asked at all; nil for everyone
 }
 
-// conditions lists every condition that decides something, in a stable order; one of a rail or of a shared gate on each
+// Conditions lists every condition that decides something, in a stable order; one of a rail or of a shared gate on each
 // screen where it stands.
-func (ix *Index) conditions() []stated {
+func (ix *Index) Conditions() []Stated {
 	if ix.stated == nil {
 		ix.stated = ix.findConditions()
 	}
 	return ix.stated
 }
 
-func (ix *Index) findConditions() []stated {
-	out := []stated{}
-	for _, id := range ix.screens() {
+func (ix *Index) findConditions() []Stated {
+	out := []Stated{}
+	for _, id := range ix.Screens() {
 		out = append(out, ix.statedOn(id)...)
 	}
 	return append(out, ix.rowRules()...)
 }
 
 // statedOn lists the conditions of one screen.
-func (ix *Index) statedOn(id string) []stated {
+func (ix *Index) statedOn(id string) []Stated {
 	if known, is := ix.statedBy[id]; is {
 		return known
 	}
-	var out []stated
+	var out []Stated
 	plan := ix.App.Screens[id]
 	if plan.Guard != nil {
-		out = append(out, stated{what: "guard", words: "the guard of “" + plan.Screen.Title + "”", node: plan.Guard.Root, finding: Finding{Screen: id}, path: "/" + id + "/guard", roles: plan.Screen.Roles})
+		out = append(out, Stated{What: "guard", Words: "the guard of “" + plan.Screen.Title + "”", Node: plan.Guard.Root, Finding: Finding{Screen: id}, Path: "/" + id + "/guard", Roles: plan.Screen.Roles})
 	}
 	for _, e := range plan.Elements {
 		if e.ShownWhile != nil {
-			out = append(out, stated{what: "shown while", words: "“" + ix.words(plan.Screen, e) + "”", node: e.ShownWhile.Root, finding: Finding{Screen: id, Element: e.ID}, path: "/" + id + "/elements/" + e.ID + "/shown", roles: plan.Screen.Roles})
+			out = append(out, Stated{What: "shown while", Words: "“" + ix.Words(plan.Screen, e) + "”", Node: e.ShownWhile.Root, Finding: Finding{Screen: id, Element: e.ID}, Path: "/" + id + "/elements/" + e.ID + "/shown", Roles: plan.Screen.Roles})
 		}
 	}
 	for _, w := range plan.Ways() {
 		if w.Gate.Condition != nil {
-			out = append(out, stated{what: "way", words: "“" + ix.words(plan.Screen, w.Element) + "”", node: w.Gate.Condition.Root, finding: Way{Way: w}.ofGate("", ""), path: w.Wiring() + "/while", roles: w.Gate.Roles})
+			out = append(out, Stated{What: "way", Words: "“" + ix.Words(plan.Screen, w.Element) + "”", Node: w.Gate.Condition.Root, Finding: Way{Way: w}.OfGate("", ""), Path: w.Wiring() + "/while", Roles: w.Gate.Roles})
 		}
 	}
 	if ix.statedBy == nil {
-		ix.statedBy = map[string][]stated{}
+		ix.statedBy = map[string][]Stated{}
 	}
 	ix.statedBy[id] = out
 	return out
 }
 
-func (ix *Index) rowRules() []stated {
-	var out []stated
+func (ix *Index) rowRules() []Stated {
+	var out []Stated
 	p := ix.App.Project
 	for _, id := range slices.Sorted(maps.Keys(p.Grants)) {
 		g := p.Grants[id]
@@ -77,11 +77,11 @@ func (ix *Index) rowRules() []stated {
 				continue
 			}
 			if e, problem := ix.App.RowRule(g.Table, text); problem == nil {
-				out = append(out, stated{what: "row rule", words: "the row rule of " + role.Name + " on " + label(p, g.Table), node: e.Root, finding: Finding{Entity: id}, path: "/" + id + "/" + field, roles: map[string]bool{g.Role: true}})
+				out = append(out, Stated{What: "row rule", Words: "the row rule of " + role.Name + " on " + Label(p, g.Table), Node: e.Root, Finding: Finding{Entity: id}, Path: "/" + id + "/" + field, Roles: map[string]bool{g.Role: true}})
 			}
 		}
 	}
-	sort.SliceStable(out, func(i, j int) bool { return out[i].path < out[j].path })
+	sort.SliceStable(out, func(i, j int) bool { return out[i].Path < out[j].Path })
 	return out
 }
 
@@ -128,20 +128,20 @@ func (ix *Index) asksRoles(n *cond.Node) bool {
 	return asks
 }
 
-// forSome says whether the condition can hold, or fail, for any of the roles that are asked.
-func (s stated) forSome(ix *Index, fail bool) bool {
-	if !ix.asksRoles(s.node) && len(ix.App.Project.Roles) > 0 {
-		return ix.can(turn{s.node, "", fail}) // it is the same for each of them
+// ForSome says whether the condition can hold, or fail, for any of the roles that are asked.
+func (s Stated) ForSome(ix *Index, fail bool) bool {
+	if !ix.asksRoles(s.Node) && len(ix.App.Project.Roles) > 0 {
+		return ix.can(turn{s.Node, "", fail}) // it is the same for each of them
 	}
 	asked := false
 	for r := range ix.App.Project.Roles {
-		if s.roles != nil && !s.roles[r] {
+		if s.Roles != nil && !s.Roles[r] {
 			continue
 		}
 		asked = true
-		if ix.can(turn{s.node, r, fail}) {
+		if ix.can(turn{s.Node, r, fail}) {
 			return true
 		}
 	}
-	return !asked || s.roles == nil && ix.can(turn{s.node, "", fail}) // people may have several roles
+	return !asked || s.Roles == nil && ix.can(turn{s.Node, "", fail}) // people may have several roles
 }

@@ -1,13 +1,11 @@
 package check
 
 import (
-	"encoding/json"
 	"maps"
 	"slices"
 
 	"ambergate/core/check/reach"
 	"ambergate/core/cond"
-	"ambergate/core/patch"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/words"
@@ -22,15 +20,15 @@ type Index struct {
 	Graph    *reach.Graph      // what leads where; nil until it is asked for
 	Sets     []map[string]bool // sets of roles that people have
 	only     []string          // screens that are looked at; nil for all
-	stated   []stated          // every condition; nil until it is asked for
+	stated   []Stated          // every condition; nil until it is asked for
 	grants   map[[2]string]project.Grant
 	hidden   map[hiddenAsk]string
 	does     map[string]map[[2]string]bool
 	done     map[string][]doing
 	shutTo   map[shutAsk][]string
 	said     map[*plan.Element]string
-	labels   map[string][]*labelled
-	statedBy map[string][]stated
+	labels   map[string][]*Labelled
+	statedBy map[string][]Stated
 	placedBy map[string][]placedButton
 	placed   *placements
 	results  []*reach.Result // of everybody, each who
@@ -54,8 +52,8 @@ type Gone struct {
 	Field string // id; "" when the table itself is gone
 }
 
-// grant gives what a role alone may do with a table.
-func (ix *Index) grant(role, table string) project.Grant {
+// Grant gives what a role alone may do with a table.
+func (ix *Index) Grant(role, table string) project.Grant {
 	key := [2]string{role, table}
 	g, known := ix.grants[key]
 	if !known {
@@ -72,7 +70,7 @@ func (ix *Index) grant(role, table string) project.Grant {
 func (ix *Index) grantOf(roles map[string]bool, table string) project.Grant {
 	if len(roles) == 1 {
 		for role := range roles {
-			return ix.grant(role, table)
+			return ix.Grant(role, table)
 		}
 	}
 	return ix.App.Project.GrantOf(roles, table)
@@ -102,17 +100,17 @@ func waysOf(app *plan.App, screen string) []Way {
 	return all
 }
 
-// screens gives those that are looked at, in a stable order.
-func (ix *Index) screens() []string {
+// Screens gives those that are looked at, in a stable order.
+func (ix *Index) Screens() []string {
 	if ix.only == nil {
 		ix.only = sortedScreens(ix.App)
 	}
 	return ix.only
 }
 
-// looksAt says whether a screen is one of them; "" never is.
-func (ix *Index) looksAt(screen string) bool {
-	_, found := slices.BinarySearch(ix.screens(), screen)
+// LooksAt says whether a screen is one of them; "" never is.
+func (ix *Index) LooksAt(screen string) bool {
+	_, found := slices.BinarySearch(ix.Screens(), screen)
 	return found
 }
 
@@ -131,11 +129,11 @@ func (w Way) Finding(s Severity, words string) Finding {
 	return f
 }
 
-// ofGate gives one about the gate of a way: that of a shared gate is told once, however many ways go through it.
-func (w Way) ofGate(s Severity, words string) Finding {
+// OfGate gives one about the gate of a way: that of a shared gate is told once, however many ways go through it.
+func (w Way) OfGate(s Severity, words string) Finding {
 	f := w.Finding(s, words)
 	if w.Gate.Shared != nil {
-		f.once = w.Wiring()
+		f.Once = w.Wiring()
 	}
 	return f
 }
@@ -154,60 +152,17 @@ func (w Way) Targets() []*plan.Lead {
 	return out
 }
 
-// bindPath gives where in the document a target's bindings stand.
-func (w Way) bindPath(m *plan.Lead) string {
-	path := w.Wiring() + "/cases/" + w.Of.ID + "/move"
-	if m.ID != "" {
-		path += "/among/" + m.ID
-	}
-	return path + "/bind"
-}
-
-func bindPatch(w Way, m *plan.Lead, input string, b *project.Binding) []patch.Op {
-	path := w.bindPath(m)
-	if m.Bind == nil {
-		return []patch.Op{{Op: "add", Path: path, Value: encode(map[string]*project.Binding{input: b})}}
-	}
-	return []patch.Op{{Op: "add", Path: path + "/" + input, Value: encode(b)}}
-}
-
-func label(p *project.Project, table string) string {
+func Label(p *project.Project, table string) string {
 	if t := p.Tables[table]; t != nil {
 		return t.Label
 	}
 	return "no table"
 }
 
-// encode writes a part of the document, which always can be.
-func encode(v any) json.RawMessage {
-	text, err := json.Marshal(v)
-	if err != nil {
-		panic("a part of the document does not encode: " + err.Error())
-	}
-	return text
-}
-
 func sortedScreens(app *plan.App) []string { return slices.Sorted(maps.Keys(app.Screens)) }
 
-// removal takes an entity out of the document.
-func removal(id string) []patch.Op { return []patch.Op{{Op: "remove", Path: "/" + id}} }
-
-// putRoles lets just some roles into a screen.
-func putRoles(s *project.Screen, roles map[string]bool) []patch.Op {
-	op := "add"
-	if s.Roles != nil {
-		op = "replace"
-	}
-	return []patch.Op{{Op: op, Path: "/" + s.ID + "/roles", Value: encode(roles)}}
-}
-
-// putIdle brings a role back to its start after so many seconds.
-func putIdle(r *project.Role, seconds int) []patch.Op {
-	return []patch.Op{{Op: "add", Path: "/" + r.ID + "/idle", Value: encode(seconds)}}
-}
-
-// words says what an element is called; worked out once.
-func (ix *Index) words(s *project.Screen, e *plan.Element) string {
+// Words says what an element is called; worked out once.
+func (ix *Index) Words(s *project.Screen, e *plan.Element) string {
 	said, known := ix.said[e]
 	if !known {
 		said = words.Element(ix.App, s, e)
@@ -217,4 +172,11 @@ func (ix *Index) words(s *project.Screen, e *plan.Element) string {
 		ix.said[e] = said
 	}
 	return said
+}
+
+func (ix *Index) Title(screen string) string {
+	if s := ix.App.Project.Screens[screen]; s != nil {
+		return s.Title
+	}
+	return "a screen that is gone"
 }

@@ -7,31 +7,55 @@ import (
 	"ambergate/core/project"
 )
 
-// stands says whether a role can be on the way's own screen at all,
+// shutAsk is a screen, in a mode.
+type shutAsk struct {
+	screen *project.Screen
+	mode   string
+}
+
+// Refusing gives the roles that a screen is shut to, in their order; found once.
+func (ix *Index) Refusing(s *project.Screen, mode string) []string {
+	key := shutAsk{s, mode}
+	out, known := ix.shutTo[key]
+	if !known {
+		for _, r := range project.Ordered(ix.App.Project.Roles) {
+			if ix.Refuses(s, mode, r.ID) != "" {
+				out = append(out, r.ID)
+			}
+		}
+		if ix.shutTo == nil {
+			ix.shutTo = map[shutAsk][]string{}
+		}
+		ix.shutTo[key] = out
+	}
+	return out
+}
+
+// Stands says whether a role can be on the way's own screen at all,
 // and see what the way starts from: rows of a list are only there for who may view them.
-func (ix *Index) stands(w Way, role string) bool {
+func (ix *Index) Stands(w Way, role string) bool {
 	table := ""
 	if l := project.ListOf(w.Element.Element); l != nil {
 		table = l.Table
 	} else if p := project.PointsOf(w.Element.Element); p != nil {
 		table = p.Table
 	}
-	if table != "" && !ix.grant(role, table).View {
+	if table != "" && !ix.Grant(role, table).View {
 		return false
 	}
 	if w.Rail != nil && w.Rail.Placed.Roles != nil && !w.Rail.Placed.Roles[role] {
 		return false
 	}
-	return ix.refuses(w.Screen, "view", role) == ""
+	return ix.Refuses(w.Screen, "view", role) == ""
 }
 
-// refuses says why a screen is shut to a role whatever the record: by its grants, or a guard
+// Refuses says why a screen is shut to a role whatever the record: by its grants, or a guard
 // that is false for the role alone. "" when it is not proven shut.
-func (ix *Index) refuses(s *project.Screen, mode, role string) string {
+func (ix *Index) Refuses(s *project.Screen, mode, role string) string {
 	key := refusedAsk{s, mode, role}
 	why, known := ix.refused[key]
 	if !known {
-		why = ix.refusesAll(s, mode, map[string]bool{role: true})
+		why = ix.RefusesAll(s, mode, map[string]bool{role: true})
 		if ix.refused == nil {
 			ix.refused = map[refusedAsk]string{}
 		}
@@ -46,8 +70,8 @@ type refusedAsk struct {
 	mode, role string
 }
 
-// refusesAll says it of a set of roles.
-func (ix *Index) refusesAll(s *project.Screen, mode string, roles map[string]bool) string {
+// RefusesAll says it of a set of roles.
+func (ix *Index) RefusesAll(s *project.Screen, mode string, roles map[string]bool) string {
 	if table := s.RecordTable(); table != "" {
 		g := ix.grantOf(roles, table)
 		verb, may := "view", g.View
@@ -58,7 +82,7 @@ func (ix *Index) refusesAll(s *project.Screen, mode string, roles map[string]boo
 			verb, may = "add", g.Add
 		}
 		if !may {
-			return RolesNamed(ix.App.Project, roles) + " may not " + verb + " " + label(ix.App.Project, table) + "."
+			return RolesNamed(ix.App.Project, roles) + " may not " + verb + " " + Label(ix.App.Project, table) + "."
 		}
 	}
 	if !anyOf(s.Roles, roles) {
@@ -76,7 +100,7 @@ func Entered(app *plan.App, screen string) string {
 	s := app.Project.Screens[screen]
 	var names []string
 	for _, r := range project.Ordered(app.Project.Roles) {
-		if ix.refuses(s, "view", r.ID) == "" {
+		if ix.Refuses(s, "view", r.ID) == "" {
 			names = append(names, r.Name)
 		}
 	}

@@ -7,39 +7,39 @@ import (
 	"ambergate/core/words"
 )
 
-// graph gives what leads where; found once.
-func (ix *Index) graph() *reach.Graph {
+// WhatLeads gives what leads where; found once.
+func (ix *Index) WhatLeads() *reach.Graph {
 	if ix.Graph == nil {
 		ix.Graph = reach.Of(ix.App, nil)
 	}
 	return ix.Graph
 }
 
-// who is a set of roles that somebody may have, with words for it.
-type who struct {
-	roles map[string]bool
-	name  string
+// Who is a set of roles that somebody may have, with words for it.
+type Who struct {
+	Roles map[string]bool
+	Name  string
 }
 
-// everybody gives each role alone, and each set of several that people have.
-func (ix *Index) everybody() []who {
-	var out []who
+// Everybody gives each role alone, and each set of several that people have.
+func (ix *Index) Everybody() []Who {
+	var out []Who
 	for _, r := range project.Ordered(ix.App.Project.Roles) {
-		out = append(out, who{map[string]bool{r.ID: true}, r.Name})
+		out = append(out, Who{map[string]bool{r.ID: true}, r.Name})
 	}
 	for _, set := range ix.Sets {
 		if len(set) > 1 {
-			out = append(out, who{set, RolesNamed(ix.App.Project, set)})
+			out = append(out, Who{set, RolesNamed(ix.App.Project, set)})
 		}
 	}
 	return out
 }
 
-// resultOf gives where each of everybody gets.
-func (ix *Index) resultOf(all []who) []*reach.Result {
+// ResultOf gives where each of everybody gets.
+func (ix *Index) ResultOf(all []Who) []*reach.Result {
 	if ix.results == nil {
 		for _, w := range all {
-			ix.results = append(ix.results, ix.graph().For(w.roles))
+			ix.results = append(ix.results, ix.WhatLeads().For(w.Roles))
 		}
 	}
 	return ix.results
@@ -93,11 +93,11 @@ func EdgeWords(g *reach.Graph, e *reach.Edge) string {
 	return out // a row of its records, a point of the chart
 }
 
-// pathWords says a path in one sentence: “Board”, “Go”, “List”.
-func (ix *Index) pathWords(steps []reach.Step) string {
+// PathWords says a path in one sentence: “Board”, “Go”, “List”.
+func (ix *Index) PathWords(steps []reach.Step) string {
 	var out []string
 	for _, s := range steps {
-		by, while := StepWords(ix.graph(), s)
+		by, while := StepWords(ix.WhatLeads(), s)
 		if while != "" {
 			by += " while " + while
 		}

@@ -7,7 +7,7 @@ import (
 
 // Shut says why a screen is shut to a set of roles whatever the record; "" where it is not proven shut.
 func Shut(g *reach.Graph, roles map[string]bool, s *project.Screen) string {
-	return newBare(g).refusesAll(s, "view", roles)
+	return newBare(g).RefusesAll(s, "view", roles)
 }
 
 func newBare(g *reach.Graph) *Index { return &Index{App: g.App, Graph: g} }
@@ -38,5 +38,5 @@ func Closed(g *reach.Graph, roles map[string]bool, e *reach.Edge) (what, why str
 func Expect(g *reach.Graph, sets []map[string]bool, e *project.Expectation) Expected {
 	ix := newBare(g)
 	ix.Sets = sets
-	return ix.expected(e)
+	return ix.Expected(e)
 }

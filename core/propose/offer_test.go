@@ -9,7 +9,7 @@ import (
 	"strings"
 	"testing"
 
-	"ambergate/core/check"
+	"ambergate/core/checks"
 	"ambergate/core/kinds/element"
 	"ambergate/core/patch"
 	"ambergate/core/plan"
@@ -88,7 +88,7 @@ func TestTheTitleOfAScreenFindsAWayThere(t *testing.T) {
 				if from == to || target.RecordTable() != "" && target.RecordTable() != s.RecordTable() {
 					t.Errorf("from %s to %s: it cannot know which", from, to)
 				}
-				for _, f := range check.Run(made) {
+				for _, f := range checks.All.Run(made) {
 					if f.Element == "e_made" {
 						t.Errorf("from %s to %s: %s", from, to, f.Words)
 					}
@@ -141,7 +141,7 @@ func TestOffersAreGoodAsTheyAre(t *testing.T) {
 					if len(c.Problems) > 0 {
 						t.Errorf("%s on %s: %+v", o.ID, screen, c.Problems)
 					}
-					for _, f := range check.Run(c) {
+					for _, f := range checks.All.Run(c) {
 						if f.Check == "overlap" {
 							t.Errorf("%s in row %d, column %d of %s: %s", o.ID, at[0], at[1], screen, f.Words)
 						}

@@ -9,6 +9,7 @@ import (
 
 	"ambergate/core/catalogue"
 	"ambergate/core/check"
+	"ambergate/core/checks"
 	_ "ambergate/core/kinds"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -94,7 +95,7 @@ func proposed(t *testing.T, d *catalogue.Database, w propose.Wish) (*propose.App
 // releasable fails where what is proposed has a finding, or a screen that nothing leads to.
 func releasable(t *testing.T, app *plan.App) {
 	t.Helper()
-	for _, f := range check.Run(app) {
+	for _, f := range checks.All.Run(app) {
 		// What is worth knowing, and two tables that their comments call alike, are no mistake of what is proposed.
 		if f.Severity != check.Note && f.Check != "same-words" {
 			t.Errorf("finding: %+v", f)

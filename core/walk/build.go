@@ -11,6 +11,7 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
+	"ambergate/core/checks"
 	"ambergate/core/english"
 	"ambergate/core/patch"
 	"ambergate/core/plan"
@@ -71,7 +72,7 @@ func (r *runner) finds(ctx context.Context, s *project.WalkStep) error {
 		if r.checks++; r.checks > mostChecks {
 			return ask.Refuse("loop", "So often nothing is checked on one walk.", "Make several walks of it.")
 		}
-		found, err := check.RunOver(ctx, reach.Of(r.app, nil), nil)
+		found, err := checks.All.RunOver(ctx, reach.Of(r.app, nil), nil)
 		if err != nil {
 			return err
 		}

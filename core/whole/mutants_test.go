@@ -12,6 +12,7 @@ import (
 
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
+	"ambergate/core/checks"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/whole"
@@ -153,7 +154,7 @@ func TestWhatChangesReachIsNoticed(t *testing.T) {
 	}
 	g := tarnhorn(t)
 	app, p := g.App, g.App.Project
-	base, err := check.RunAfter(t.Context(), g, nil, nil)
+	base, err := checks.All.RunAfter(t.Context(), g, nil, nil)
 	if err != nil {
 		t.Fatal(err)
 	}
@@ -184,7 +185,7 @@ func TestWhatChangesReachIsNoticed(t *testing.T) {
 			t.Fatal(m.at, err)
 		}
 		mg := reach.Of(changed, g)
-		after, err := check.RunAfter(t.Context(), mg, nil, base)
+		after, err := checks.All.RunAfter(t.Context(), mg, nil, base)
 		if err != nil {
 			t.Fatal(err)
 		}

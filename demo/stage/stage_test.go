@@ -6,6 +6,7 @@ import (
 
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
+	"ambergate/core/checks"
 	"ambergate/core/plan"
 	"ambergate/demo"
 	"ambergate/demo/stage"
@@ -94,7 +95,7 @@ func TestTheProjectIsSound(t *testing.T) {
 	if err != nil {
 		t.Fatal(err)
 	}
-	for _, f := range check.Open(check.Run(app)) {
+	for _, f := range check.Open(checks.All.Run(app)) {
 		if f.Severity != check.Note {
 			t.Errorf("%s on %s %s: %s", f.Check, f.Screen, f.Element, f.Words)
 		}

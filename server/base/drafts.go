@@ -13,6 +13,7 @@ import (
 
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
+	"ambergate/core/checks"
 	"ambergate/core/differ"
 	"ambergate/core/patch"
 	"ambergate/core/plan"
@@ -112,7 +113,7 @@ func (d *Draft) check(old *Draft, took func(time.Duration)) {
 			return // nobody waits for it: the draft is an old one
 		}
 		began := time.Now()
-		found, err := check.RunOver(ctx, d.Reach(), distinct(d.Sets))
+		found, err := checks.All.RunOver(ctx, d.Reach(), distinct(d.Sets))
 		if err != nil {
 			return
 		}

@@ -9,7 +9,7 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	"ambergate/core/build"
-	"ambergate/core/check"
+	"ambergate/core/checks"
 	"ambergate/core/project"
 	"ambergate/core/use"
 	"ambergate/fault"
@@ -37,7 +37,7 @@ func (s *Side) draftOf(ctx context.Context, b *Building, slug string, since int6
 		return api.Draft{}, err
 	}
 	findings, checked := b.Draft.Findings(ctx)
-	findings = check.Sorted(append(check.Against(b.Draft.App, s.Outside(ctx, b.Draft.App.Project)), findings...)) // never nil
+	findings = checks.All.Sorted(append(checks.All.Against(b.Draft.App, s.Outside(ctx, b.Draft.App.Project)), findings...)) // never nil
 	out := api.Draft{
 		Checking: answer.OrNil(!checked), Id: b.Project, Slug: slug, Me: b.Account.Name, Since: history.Released, Title: b.Draft.App.Project.Settings.Title, Seq: b.Draft.Seq, Released: b.Draft.Released, Trial: answer.OrNil(b.Draft.Trial), Changes: history.Changes,
 		Entities: map[string]any{}, Versions: b.Draft.Versions, Findings: findings, People: []api.Person{}, Undo: history.Undo, Redo: history.Redo, Walks: b.Account.Walks, Administers: b.Account.Administers,

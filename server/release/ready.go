@@ -10,6 +10,7 @@ import (
 	"ambergate/api"
 	"ambergate/core/ask"
 	"ambergate/core/check"
+	"ambergate/core/checks"
 	"ambergate/core/english"
 	"ambergate/core/project"
 	"ambergate/core/walk"
@@ -31,7 +32,7 @@ func (s *Side) ready(ctx context.Context, b *build.Building) (api.Readiness, err
 	if err != nil {
 		return out, err
 	}
-	for _, f := range check.Sorted(append(check.Against(b.Draft.App, s.of.Outside(ctx, b.Draft.App.Project)), found...)) {
+	for _, f := range checks.All.Sorted(append(checks.All.Against(b.Draft.App, s.of.Outside(ctx, b.Draft.App.Project)), found...)) {
 		switch {
 		case f.Accepted != nil:
 		case f.Severity == check.Doubtful:

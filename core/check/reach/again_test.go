@@ -11,6 +11,7 @@ import (
 
 	"ambergate/core/check"
 	"ambergate/core/check/reach"
+	"ambergate/core/checks"
 	"ambergate/core/plan"
 	"ambergate/core/project"
 	"ambergate/core/stand"
@@ -122,7 +123,7 @@ func provenAgain(t *testing.T, projects int, shape func(map[string]json.RawMessa
 		shape(entities)
 		app := compiled(t, entities)
 		g := reach.Of(app, nil)
-		kept, err := check.RunAfter(t.Context(), g, sets, nil)
+		kept, err := checks.All.RunAfter(t.Context(), g, sets, nil)
 		if err != nil {
 			t.Fatal(err)
 		}
@@ -140,7 +141,7 @@ func provenAgain(t *testing.T, projects int, shape func(map[string]json.RawMessa
 			}
 			before := g
 			g = reach.Of(app, g)
-			if kept, err = check.RunAfter(t.Context(), g, sets, kept); err != nil {
+			if kept, err = checks.All.RunAfter(t.Context(), g, sets, kept); err != nil {
 				t.Fatal(err)
 			}
 			fresh := reach.Of(compiled(t, entities), nil)
@@ -158,7 +159,7 @@ func provenAgain(t *testing.T, projects int, shape func(map[string]json.RawMessa
 					}
 				}
 			}
-			whole, err := check.RunAfter(t.Context(), fresh, sets, nil)
+			whole, err := checks.All.RunAfter(t.Context(), fresh, sets, nil)
 			if err != nil {
 				t.Fatal(err)
 			}

@@ -1,0 +1,4 @@
+// Package comes has checks of what comes by itself: call-ups, rounds, rests: a file each.
+//
+//   - the others: a check each
+package comes
