@@ -29,8 +29,8 @@ const off = [
 export default defineConfig({
   testDir: '.',
   outputDir: 'results',
-  // Each has a program of its own; while two wait, for a stay, a rest or a call, the third goes on.
-  workers: 3,
+  // Each has a program of its own; while two wait, for a stay, a rest or a call, the others go on.
+  workers: 4,
   // Waiting is what a loaded machine needs; what does not come at all still fails.
   timeout: 180_000,
   retries: process.env.CI ? 1 : 0,

@@ -2,8 +2,9 @@ import { expect, test } from './program';
 import { build, heading, intoCell, signIn, undoAll, use } from './people';
 import { sound } from './sound';
 
-// Every text of many screens is computed twice: at a third of a machine's speed that takes minutes.
-test.describe.configure({ timeout: 600_000 });
+// Every text of many screens is computed twice: at a third of a machine's speed that takes minutes. As they only look,
+// they are gone through side by side.
+test.describe.configure({ mode: 'parallel', timeout: 600_000 });
 
 test('no serious barrier on a board, a list, a form, a dashboard and an operator screen', async ({ page }) => {
   await use(page, 'sela', '/day');
