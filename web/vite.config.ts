@@ -2,14 +2,14 @@ import react from '@vitejs/plugin-react';
 import { type Plugin, runnerImport } from 'vite';
 import { defineConfig } from 'vitest/config';
 
-/** The styles that stand in every page (src/ui/base.ts), as a file of the client: `import 'virtual:base.css'`. */
+/** The styles that stand in every page (src/ui/theme/base.ts), as a file of the client: `import 'virtual:base.css'`. */
 function baseStyles(): Plugin {
   return {
     name: 'base-styles',
     resolveId: (asked) => (asked === 'virtual:base.css' ? '/virtual/base.css' : undefined),
     async load(id) {
       if (id !== '/virtual/base.css') return undefined;
-      const { module } = await runnerImport<typeof import('./src/ui/base')>('/src/ui/base.ts');
+      const { module } = await runnerImport<typeof import('./src/ui/theme/base')>('/src/ui/theme/base.ts');
       return module.baseCss();
     },
   };

@@ -7,10 +7,10 @@ import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter } from 'react-router';
 import { RouterProvider } from 'react-router/dom';
-import { beginAppearance } from './ui/appearance';
 import { pressOncePerKey } from './ui/heldKeys';
-import { kept } from './ui/kept';
-import { system } from './ui/theme';
+import { beginAppearance } from './ui/theme/appearance';
+import { kept } from './ui/theme/kept';
+import { system } from './ui/theme/theme';
 
 const router = createBrowserRouter([
   { path: '/', lazy: async () => ({ Component: (await import('./administer/StartPage')).StartPage }) },
@@ -19,10 +19,13 @@ const router = createBrowserRouter([
   { path: '/join', lazy: async () => ({ Component: (await import('./administer/JoinPage')).JoinPage }) },
   {
     path: '/connections',
-    lazy: async () => ({ Component: (await import('./administer/ConnectionsPage')).ConnectionsPage }),
+    lazy: async () => ({ Component: (await import('./administer/connections/ConnectionsPage')).ConnectionsPage }),
   },
-  { path: '/people', lazy: async () => ({ Component: (await import('./administer/PeoplePage')).PeoplePage }) },
-  { path: '/displays', lazy: async () => ({ Component: (await import('./administer/DevicesPage')).DevicesPage }) },
+  { path: '/people', lazy: async () => ({ Component: (await import('./administer/people/PeoplePage')).PeoplePage }) },
+  {
+    path: '/displays',
+    lazy: async () => ({ Component: (await import('./administer/people/DevicesPage')).DevicesPage }),
+  },
   { path: '/display', lazy: async () => ({ Component: (await import('./administer/DisplayPage')).DisplayPage }) },
   { path: '/log', lazy: async () => ({ Component: (await import('./administer/ProgramLogPage')).ProgramLogPage }) },
   {

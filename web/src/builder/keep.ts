@@ -2,9 +2,9 @@ import { api, ask, Refused } from '../api/client';
 import type { Clip, Picture } from '../document/document.gen';
 import { newId, type Op } from '../document/edit';
 import { wordsOfProblem } from '../trail/Press';
-import { readClip } from '../ui/clipFile';
-import { UnfitFile } from '../ui/files';
-import { readPicture } from '../ui/pictureFile';
+import { readClip } from '../ui/files/clipFile';
+import { UnfitFile } from '../ui/files/files';
+import { readPicture } from '../ui/files/pictureFile';
 
 /** What a project keeps the bytes of: pictures, and clips. */
 export type Sort = 'picture' | 'clip';

@@ -4,7 +4,7 @@ import { api, ask, type Draft, type NewRelease, type Op, Refused } from '../api/
 import type { Document } from '../document/document.gen';
 import { insistently } from '../trail/insist';
 import { wordsOfProblem } from '../trail/Press';
-import { hereKey, type Present, tab } from './presence';
+import { hereKey, type Present, tab } from './others/presence';
 
 /** The project as it is being built: read, edited, undone; other builders' edits come in by themselves. */
 export function useDraft(project: string) {

@@ -1,6 +1,6 @@
 import { api, ask, type ListChoice, type Look, type PressRequest, type Shown } from '../api/client';
 import { askFile } from '../api/file';
-import { saveFile } from '../ui/saveFile';
+import { saveFile } from '../ui/files/saveFile';
 import type { Arrangement } from './asking';
 import type { DraftBody } from './Draft';
 import type { TrailCalls } from './Trail';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Glyph } from './Glyph';
-import './plate.css';
+import './theme/plate.css';
 
 export type PlateTone = 'plain' | 'chosen' | 'ghost' | 'broken';
 

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { colour } from '../../ui/colours';
+import { colour } from '../../ui/theme/colours';
 import type { Pulled } from './usePull';
 
 /** The wire that is being pulled. */

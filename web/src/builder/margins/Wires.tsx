@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { type RefObject, useEffect, useState } from 'react';
-import { colour } from '../../ui/colours';
+import { colour } from '../../ui/theme/colours';
 import type { OutPlate } from './plates';
 import { route, type Wire } from './route';
 

@@ -6,7 +6,7 @@ import { RailedSheet } from '../../screen/RailedSheet';
 import type { DrawerHands } from '../../screen/rails/useDrawers';
 import type { Arrangement, Pressed } from '../../trail/asking';
 import { Action } from '../../ui/controls';
-import { dressSheet } from '../../ui/style';
+import { dressSheet } from '../../ui/theme/style';
 import { useSteady } from '../../ui/useSteady';
 import { QuestionDialog } from '../../use/question/QuestionDialog';
 import { useBuild } from '../context';

@@ -3,7 +3,7 @@ import { useMemo, useRef } from 'react';
 import type { View } from '../../api/client';
 import { type ScreenHands, ScreenProvider } from '../../screen/context';
 import { RailedSheet } from '../../screen/RailedSheet';
-import { dressSheet } from '../../ui/style';
+import { dressSheet } from '../../ui/theme/style';
 import { Scaled } from '../stage/StageWidth';
 import { useWhole } from './context';
 

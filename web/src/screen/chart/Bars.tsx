@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useLayoutEffect, useRef, useState } from 'react';
 import { Bar, BarChart, Cell, ResponsiveContainer, Tooltip, XAxis, YAxis } from 'recharts';
 import type { PointView } from '../../api/client';
-import { colour } from '../../ui/colours';
+import { colour } from '../../ui/theme/colours';
 import { useLanguage } from '../context';
 import { choosing, faded, type PointsProps, shadeOf } from './points';
 

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Samples, TrendView } from '../../api/client';
-import { colour } from '../../ui/colours';
+import { colour } from '../../ui/theme/colours';
 import { useLanguage, useScreen } from '../context';
 import type { OfKind } from '../kinds/kind';
 

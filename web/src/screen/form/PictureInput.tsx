@@ -2,8 +2,8 @@ import { Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import type { FieldView } from '../../api/client';
 import { Action } from '../../ui/controls';
-import { DropFile } from '../../ui/DropFile';
-import { readPicture } from '../../ui/pictureFile';
+import { DropFile } from '../../ui/files/DropFile';
+import { readPicture } from '../../ui/files/pictureFile';
 import { useScreen } from '../context';
 
 interface PictureProps {

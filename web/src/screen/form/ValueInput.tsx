@@ -1,5 +1,5 @@
 import type { FieldView, Title } from '../../api/client';
-import { DateInput } from '../../ui/DateInput';
+import { DateInput } from '../../ui/dates/DateInput';
 import { useLanguage, useScreen } from '../context';
 import { ParentPicker } from './ParentPicker';
 import { PictureInput } from './PictureInput';

@@ -2,7 +2,7 @@ import { memo, type ReactNode, useId, useState } from 'react';
 import type { ButtonView } from '../../api/client';
 import { Glyph } from '../../ui/Glyph';
 import { PlateShape } from '../../ui/PlateShape';
-import { groundOf, inkOf } from '../../ui/style';
+import { groundOf, inkOf } from '../../ui/theme/style';
 import { useBusy, useScreen } from '../context';
 import { Choices } from './Choices';
 import type { ElementKind, OfKind } from './kind';

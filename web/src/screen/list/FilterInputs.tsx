@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ColumnView } from '../../api/client';
 import { Line, Select } from '../../ui/controls';
-import { DateInput } from '../../ui/DateInput';
+import { DateInput } from '../../ui/dates/DateInput';
 import { useScreen } from '../context';
 import { ValueInput } from '../form/ValueInput';
 import { daySpans, type Narrowed } from './filters';

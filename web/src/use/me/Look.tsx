@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { type Appearance, useAppearance } from '../../ui/appearance';
+import { type Appearance, useAppearance } from '../../ui/theme/appearance';
 import { Head } from './Head';
 
 const choices: [Appearance, string][] = [

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
-import { PlantTree } from '../../../administer/PlantTree';
+import { PlantTree } from '../../../administer/connections/PlantTree';
 import { wordsOf } from '../../../administer/problems';
 import { Told } from '../../../administer/Told';
 import { api, ask, type PlantNode } from '../../../api/client';

@@ -9,7 +9,7 @@ import { recordTable, screenOf } from '../../../document/screens';
 import { useBuild } from '../../context';
 import { type Choice, Picker } from '../../Picker';
 import { useRecords } from '../../useRecords';
-import { FieldsForm } from '../effects/FieldsForm';
+import { FieldsForm } from '../effects/parts/FieldsForm';
 import { proposals, proposalsKey } from '../proposals';
 import { moveOf, putGate, putInMove, type WayRef } from '../wiring';
 import { bindingOf, bindPath, givenOf } from './bindings';

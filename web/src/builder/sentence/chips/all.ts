@@ -1,4 +1,4 @@
-import { EffectPicker } from '../effects/EffectPicker';
+import { EffectPicker } from '../effects/parts/EffectPicker';
 import { TargetPicker } from '../targets/TargetPicker';
 import { ArrivePicker } from './arrive/ArrivePicker';
 import { BindPicker } from './BindPicker';

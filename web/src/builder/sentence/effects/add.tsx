@@ -4,7 +4,7 @@ import { fieldsOf, tablesOf } from '../../../document/tables';
 import { Select } from '../../../ui/controls';
 import { useBuild } from '../../context';
 import type { BuiltEffect, FormProps } from './effect';
-import { FieldsForm } from './FieldsForm';
+import { FieldsForm } from './parts/FieldsForm';
 
 /** Adds a record of any table, without a form. */
 export const add: BuiltEffect<'add'> = {

@@ -3,7 +3,7 @@ import type { Op } from '../../../api/client';
 import type { Document, Effect } from '../../../document/document.gen';
 import type { Choice } from '../../Picker';
 import type { WayRef } from '../wiring';
-import type { Standing } from './EffectFrame';
+import type { Standing } from './parts/EffectFrame';
 
 export type Kind = Effect['kind'];
 

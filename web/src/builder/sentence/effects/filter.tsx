@@ -2,13 +2,13 @@ import { useState } from 'react';
 import { mainListOf } from '../../../document/screens';
 import { Select } from '../../../ui/controls';
 import { useBuild } from '../../context';
-import { EffectFrame } from './EffectFrame';
 import type { BuiltEffect, FormProps } from './effect';
-import { FieldSelect } from './FieldSelect';
 import { listFields } from './here';
-import { useReading } from './useReading';
-import { ValueEntry } from './ValueEntry';
-import { type Entry, entryOf, unsaid, wantedOf } from './values';
+import { EffectFrame } from './parts/EffectFrame';
+import { FieldSelect } from './parts/FieldSelect';
+import { useReading } from './parts/useReading';
+import { ValueEntry } from './parts/ValueEntry';
+import { type Entry, entryOf, unsaid, wantedOf } from './parts/values';
 
 /** Narrows the list by a field. */
 export const filter: BuiltEffect<'filter'> = {

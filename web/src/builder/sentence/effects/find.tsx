@@ -1,10 +1,10 @@
 import { useState } from 'react';
 import { mainListOf } from '../../../document/screens';
-import { EffectFrame } from './EffectFrame';
 import type { BuiltEffect, FormProps } from './effect';
-import { useReading } from './useReading';
-import { ValueEntry } from './ValueEntry';
-import { type Entry, entryOf, unsaid } from './values';
+import { EffectFrame } from './parts/EffectFrame';
+import { useReading } from './parts/useReading';
+import { ValueEntry } from './parts/ValueEntry';
+import { type Entry, entryOf, unsaid } from './parts/values';
 
 /** Finds words in the list. */
 export const find: BuiltEffect<'find'> = {

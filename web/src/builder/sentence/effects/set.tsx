@@ -2,8 +2,8 @@ import { ownedOf } from '../../../document/owner';
 import { recordTable, screenOf } from '../../../document/screens';
 import { useBuild } from '../../context';
 import type { BuiltEffect, FormProps } from './effect';
-import { FieldsForm } from './FieldsForm';
 import { tableHere } from './here';
+import { FieldsForm } from './parts/FieldsForm';
 
 /** Sets fields of the record. */
 export const set: BuiltEffect<'set'> = {

@@ -3,12 +3,12 @@ import { tablesOf } from '../../../document/tables';
 import { newVariable, variablesOf } from '../../../document/variables';
 import { Select } from '../../../ui/controls';
 import { useBuild } from '../../context';
-import { EffectFrame } from './EffectFrame';
 import type { Action, BuiltEffect, FormProps } from './effect';
-import { FreshVariable } from './FreshVariable';
-import { useReading } from './useReading';
-import { ValueEntry } from './ValueEntry';
-import { type Entry, entryOf, unsaid, type Wanted } from './values';
+import { EffectFrame } from './parts/EffectFrame';
+import { FreshVariable } from './parts/FreshVariable';
+import { useReading } from './parts/useReading';
+import { ValueEntry } from './parts/ValueEntry';
+import { type Entry, entryOf, unsaid, type Wanted } from './parts/values';
 
 /** Sets what the tab keeps, or puts it back to what it begins with. */
 export const setVar: BuiltEffect<'setVar'> = {

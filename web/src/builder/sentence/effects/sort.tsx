@@ -3,10 +3,10 @@ import { useState } from 'react';
 import { mainListOf } from '../../../document/screens';
 import { useBuild } from '../../context';
 import { descending } from '../../descending';
-import { EffectFrame } from './EffectFrame';
 import type { BuiltEffect, FormProps } from './effect';
-import { FieldSelect } from './FieldSelect';
 import { listFields } from './here';
+import { EffectFrame } from './parts/EffectFrame';
+import { FieldSelect } from './parts/FieldSelect';
 
 /** Orders the list by a field. */
 export const sort: BuiltEffect<'sort'> = {

@@ -7,12 +7,12 @@ import { NamePicker } from '../../condition/NamePicker';
 import { readCondition, useName, useNames } from '../../condition/spot';
 import { useBuild } from '../../context';
 import { spotOf } from '../wiring';
-import { EffectFrame } from './EffectFrame';
 import type { BuiltEffect, FormProps } from './effect';
-import { Options, type TypedOption } from './Options';
-import { useReading } from './useReading';
-import { ValueEntry } from './ValueEntry';
-import { type Entry, entryOf, unsaid, type Wanted } from './values';
+import { EffectFrame } from './parts/EffectFrame';
+import { Options, type TypedOption } from './parts/Options';
+import { useReading } from './parts/useReading';
+import { ValueEntry } from './parts/ValueEntry';
+import { type Entry, entryOf, unsaid, type Wanted } from './parts/values';
 
 /** Writes to a tag of the plant. */
 export const write: BuiltEffect<'write'> = {

@@ -4,8 +4,8 @@ import { put, text } from '../../../document/edit';
 import { entityOf, inOrder } from '../../../document/parts';
 import { ColourInput } from '../../../ui/ColourInput';
 import { Action } from '../../../ui/controls';
-import { paletteNames } from '../../../ui/palette';
-import { dressSheet, groundOf } from '../../../ui/style';
+import { paletteNames } from '../../../ui/theme/palette';
+import { dressSheet, groundOf } from '../../../ui/theme/style';
 import { useBuild } from '../../context';
 import { Pop } from '../../Pop';
 

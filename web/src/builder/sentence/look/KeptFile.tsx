@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { DropFile } from '../../../ui/DropFile';
+import { DropFile } from '../../../ui/files/DropFile';
 import type { Sort } from '../../keep';
 import { sorts } from './keptSorts';
 

@@ -7,7 +7,7 @@ import { put } from '../../../document/edit';
 import { recordTable, screenOf } from '../../../document/screens';
 import { Action } from '../../../ui/controls';
 import { useBuild } from '../../context';
-import { GuardLine } from '../../data/GuardLine';
+import { GuardLine } from '../../data/rights/GuardLine';
 import { RailsHere } from '../../rails/RailsHere';
 import { TabRow } from '../../TabRow';
 import { NewWay } from '../ways/NewWay';

@@ -12,7 +12,7 @@ import { type Choice, Picker } from '../../Picker';
 import type { ChipProps } from '../chips/chip';
 import { newForm } from '../effects/all';
 import type { Body } from '../effects/effect';
-import { addEffect } from '../effects/putEffect';
+import { addEffect } from '../effects/parts/putEffect';
 import { givenTo, moveTo } from '../proposals';
 import { caseId, moveOf, putInMove, putMove, type WayRef } from '../wiring';
 import { doingOf, targetsOf } from './all';

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReachTable } from '../../../api/client';
 import { Action, Line, Select } from '../../../ui/controls';
-import { saveText } from '../../../ui/saveFile';
+import { saveText } from '../../../ui/files/saveFile';
 import { useWhole } from '../context';
 import { csvOf, type Shown } from './cells';
 

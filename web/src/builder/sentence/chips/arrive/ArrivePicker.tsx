@@ -7,7 +7,7 @@ import { mainListOf } from '../../../../document/screens';
 import { fieldsOf } from '../../../../document/tables';
 import { Action } from '../../../../ui/controls';
 import { useBuild } from '../../../context';
-import { EffectFrame } from '../../effects/EffectFrame';
+import { EffectFrame } from '../../effects/parts/EffectFrame';
 import { moveOf, putInMove } from '../../wiring';
 import type { ChipProps } from '../chip';
 import { NarrowingLine } from './NarrowingLine';

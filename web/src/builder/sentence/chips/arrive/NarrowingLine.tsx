@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { languageOf } from '../../../../document/project';
 import type { FieldDoc } from '../../../../document/tables';
 import { Action, Line, Select } from '../../../../ui/controls';
-import { DateInput } from '../../../../ui/DateInput';
+import { DateInput } from '../../../../ui/dates/DateInput';
 import { useBuild } from '../../../context';
 import { RecordChip } from '../../../RecordChip';
 import { useRecords } from '../../../useRecords';
