@@ -326,8 +326,8 @@ func wholeTrail(t *testing.T, point string, before api.Shown, result api.PressRe
 	}
 }
 
-// notYet is what is said as long as the plant is not reached.
-var notYet = regexp.MustCompile("no-leader|not read yet|not connected")
+// notYet is what is said as long as the plant is not reached: also of what was sent already, and is asked for again.
+var notYet = regexp.MustCompile("no-leader|leader-away|not read yet|not connected")
 
 // Killed at each point of a press that writes to the plant: the plant gets it once at most, never
 // late, and what became of it is always told.
