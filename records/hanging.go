@@ -66,8 +66,7 @@ func (r *Reader) hangingBy(ctx context.Context, t *project.Table, key string, f 
 		for _, field := range child.Fields {
 			if field.References == t.ID && len(f.columns) == 1 && field.Column == f.columns[0] {
 				n, err := r.Count(ctx, ask.Query{Table: child, Rights: rights, Match: []ask.Match{{Path: field.ID, Compare: "is", Value: cond.Key(key)}}})
-				h.Label, h.N = child.Label, n.N
-				return h, err
+				return ask.HangingOf(child, n.N, h.Then), err
 			}
 		}
 	}

@@ -49,6 +49,15 @@ type Hanging struct {
 	Then  string `json:"then"` // what the database does to them: deleted, emptied, or kept, which forbids deleting
 }
 
+// HangingOf tells it of so many records of a table, with its word for one where there is just one.
+func HangingOf(t *project.Table, n int, then string) Hanging {
+	h := Hanging{Label: t.Label, N: n, Then: then}
+	if n == 1 && t.One != "" {
+		h.Label = t.One
+	}
+	return h
+}
+
 // Query asks for records of one table.
 type Query struct {
 	Table *project.Table

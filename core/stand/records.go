@@ -177,7 +177,7 @@ func (f *Records) Hanging(_ context.Context, t *project.Table, key string, right
 				}
 			}
 			if n > 0 {
-				out = append(out, ask.Hanging{Label: f.project.Tables[id].Label, N: n, Then: "kept"})
+				out = append(out, ask.HangingOf(f.project.Tables[id], n, "kept"))
 			}
 		}
 	}

@@ -10,6 +10,7 @@ export function HangingOn({ question }: { question: Question }) {
     emptied: 'will refer to nothing any more',
     kept: 'refer to it: while they do, it cannot be deleted',
   };
+  const fatesOfOne: Record<string, string> = { kept: 'refers to it: while it does, it cannot be deleted' };
   return (
     <Box mt="10px">
       Also affected:
@@ -19,7 +20,7 @@ export function HangingOn({ question }: { question: Question }) {
             <b>
               {h.n.toLocaleString('en')} {h.label.toLowerCase()}
             </b>
-            , which {fates[h.then] ?? h.then}
+            , which {(h.n === 1 && fatesOfOne[h.then]) || fates[h.then] || h.then}
           </li>
         ))}
       </Box>
