@@ -16,7 +16,7 @@ import (
 // floors are the packages of the core from the ground up: each imports only from those below it, and
 // knows nothing of those beside it.
 var floors = [][]string{
-	{"english", "catalogue", "local", "project/legal"}, {"cond"}, {"cond/prove", "project", "callup"}, {"cond/compile", "patch", "ask"}, {"place", "propose"}, {"plan"}, {"rights", "words"}, {"use"}, {"press"}, {"trail"},
+	{"beside", "english", "catalogue", "local", "project/legal"}, {"cond"}, {"cond/prove", "project", "callup"}, {"cond/compile", "patch", "ask"}, {"place", "propose"}, {"plan"}, {"rights", "words"}, {"use"}, {"press"}, {"trail"},
 	{"kinds/element", "kinds/effect", "kinds/move", "kinds/rule", "kinds/trigger"}, {"kinds", "build"}, {"check/reach"}, {"check"}, {"check/leads", "check/gets", "check/asks", "check/looks", "check/comes", "check/outside"}, {"checks"}, {"stand", "whole", "walk"}, {"differ"},
 }
 

@@ -5,6 +5,7 @@ import (
 	"maps"
 	"slices"
 
+	"ambergate/core/beside"
 	"ambergate/core/check/reach"
 	"ambergate/core/plan"
 )
@@ -39,37 +40,91 @@ func (all Checks) RunAfter(ctx context.Context, g *reach.Graph, sets []map[strin
 		}
 		out.ix.Ways = append(out.ix.Ways, out.ways[id]...)
 	}
-	some, alike := out.ix, false
+	r := &running{ctx: ctx, all: all, whole: make([][]Finding, len(all)), by: make([]map[string][]Finding, len(all))}
 	if partly {
 		out.ix.remember(old.ix, changed)
-		some, alike = out.some(near), out.ix.reachAsBefore(old.ix)
+		r.old, r.near, r.some, r.alike = old, near, out.some(near), out.ix.reachAsBefore(old.ix)
+		r.pass(out.ix, func(*Check) bool { return true })
+	} else { // what hangs on each screen alone asks nobody who gets where: it is found meanwhile, by an index of its own
+		apart := *out.ix
+		beside.Each(2, func(i int) {
+			if i == 0 {
+				r.pass(out.ix, func(c *Check) bool { return !c.Local })
+			} else {
+				r.pass(&apart, func(c *Check) bool { return c.Local })
+			}
+		})
+		out.ix.add(&apart)
+	}
+	if err := ctx.Err(); err != nil {
+		return nil, err
 	}
 	var found []Finding
-	for _, c := range all {
-		if err := ctx.Err(); err != nil {
-			return nil, err
+	for i, c := range all {
+		found = append(found, r.whole[i]...)
+		if r.by[i] == nil {
+			continue
 		}
-		switch {
-		case c.Outside:
-		case !c.Local && !c.ByReach:
-			found = append(found, out.ix.runOne(c)...)
-		default:
-			by, over := map[string][]Finding{}, out.ix
-			if partly && (c.Local || alike) {
-				by, over = maps.Clone(old.local[c]), some
-				maps.DeleteFunc(by, func(screen string, _ []Finding) bool { return screen == "" || near[screen] })
-			}
-			for _, f := range over.runOne(c) {
-				by[f.Screen] = append(by[f.Screen], f)
-			}
-			out.local[c] = by
-			for _, id := range slices.Sorted(maps.Keys(by)) {
-				found = append(found, by[id]...)
-			}
+		out.local[c] = r.by[i]
+		for _, id := range slices.Sorted(maps.Keys(r.by[i])) {
+			found = append(found, r.by[i][id]...)
 		}
 	}
 	out.Findings = out.ix.told(all, found)
 	return out, nil
+}
+
+// running is checks being run, after an edit or from nothing.
+type running struct {
+	ctx   context.Context
+	all   Checks
+	old   *Found          // of before the edit; nil for from nothing
+	near  map[string]bool // screens on which it may be otherwise now
+	some  *Index          // of those alone
+	alike bool            // everybody gets just where they did
+	whole [][]Finding     // found anew as a whole, by check
+	by    []map[string][]Finding
+}
+
+// pass runs some of the checks over an index, until the context ends.
+func (r *running) pass(ix *Index, of func(*Check) bool) {
+	for i, c := range r.all {
+		switch {
+		case c.Outside || !of(c) || r.ctx.Err() != nil:
+		case !c.Local && !c.ByReach:
+			r.whole[i] = ix.runOne(c)
+		default:
+			r.by[i] = r.byScreen(c, ix)
+		}
+	}
+}
+
+// byScreen runs a check whose findings on most screens are taken over from before an edit.
+func (r *running) byScreen(c *Check, ix *Index) map[string][]Finding {
+	by := map[string][]Finding{}
+	if r.old != nil && (c.Local || r.alike) {
+		by, ix = maps.Clone(r.old.local[c]), r.some
+		maps.DeleteFunc(by, func(screen string, _ []Finding) bool { return screen == "" || r.near[screen] })
+	}
+	for _, f := range ix.runOne(c) {
+		by[f.Screen] = append(by[f.Screen], f)
+	}
+	return by
+}
+
+// add takes over what another index of the same project has worked out, which is not looked at any more.
+func (ix *Index) add(other *Index) {
+	ix.grants, ix.hidden, ix.shutTo, ix.refused = added(ix.grants, other.grants), added(ix.hidden, other.hidden), added(ix.shutTo, other.shutTo), added(ix.refused, other.refused)
+	ix.said, ix.labels, ix.placedBy = added(ix.said, other.said), added(ix.labels, other.labels), added(ix.placedBy, other.placedBy)
+	ix.statedBy, ix.asks, ix.turns = added(ix.statedBy, other.statedBy), added(ix.asks, other.asks), added(ix.turns, other.turns)
+}
+
+func added[K comparable, V any](to, more map[K]V) map[K]V {
+	if to == nil {
+		return more
+	}
+	maps.Copy(to, more)
+	return to
 }
 
 // changedSince gives the screens that were compiled anew since; false where more may have changed than they: the title of

@@ -4,6 +4,7 @@ import (
 	"maps"
 	"slices"
 
+	"ambergate/core/beside"
 	"ambergate/core/cond"
 	"ambergate/core/plan"
 	"ambergate/core/project"
@@ -62,8 +63,11 @@ func Of(app *plan.App, old *Graph) *Graph {
 	for i, id := range g.Screens {
 		g.index[id] = i
 	}
-	for _, id := range g.Screens {
-		g.edges = append(g.edges, g.collect(id, old, moved))
+	found := make([]collected, len(g.Screens))
+	beside.Each(len(g.Screens), func(i int) { found[i] = g.collect(g.Screens[i], old, moved) })
+	for i, id := range g.Screens {
+		g.of[id] = found[i]
+		g.edges = append(g.edges, found[i].edges)
 	}
 	if old != nil {
 		g.kept = g.keptOf(old)
@@ -79,12 +83,11 @@ func Of(app *plan.App, old *Graph) *Graph {
 	return g
 }
 
-func (g *Graph) collect(id string, old *Graph, moved []string) []*Edge {
+func (g *Graph) collect(id string, old *Graph, moved []string) collected {
 	screen := g.App.Screens[id]
 	if old != nil {
 		if was, found := old.of[id]; found && was.screen == screen && !slices.ContainsFunc(moved, func(id string) bool { return was.targets[id] }) {
-			g.of[id] = was
-			return was.edges
+			return was
 		}
 	}
 	now := collected{screen: screen, targets: map[string]bool{screen.Screen.Up: true}, edges: edgesOf(g.App, screen)}
@@ -94,8 +97,7 @@ func (g *Graph) collect(id string, old *Graph, moved []string) []*Edge {
 			g.aim(e)
 		}
 	}
-	g.of[id] = now
-	return now.edges
+	return now
 }
 
 // aim notes the state that an edge leads to.
