@@ -26,6 +26,9 @@ type Command struct {
 	At      time.Time
 }
 
+// UnderWay says that nobody knows yet what comes of it.
+func (c Command) UnderWay() bool { return c.State == "intended" || c.State == "sent" }
+
 // How long a command may wait to be sent, and how long a tag is claimed at the most.
 const (
 	sentWithin    = "2 seconds"

@@ -3,6 +3,7 @@ package use
 import (
 	"context"
 	"errors"
+	"slices"
 	"time"
 
 	"ambergate/api"
@@ -81,8 +82,8 @@ func (v *Visit) send(ctx context.Context, req api.PressRequest, at *store.Standi
 	return out, nil
 }
 
-// sentBefore tells the no of a press that cannot be passed on, unless something of it was sent by a server that is gone:
-// then it is asked for again, until one tells what came of it.
+// sentBefore tells the no of a press that cannot be passed on, unless it was sent before. What has ended is only told, by
+// any server; of what a server that is gone had under way it is asked again, until one tells what came of it.
 func (v *Visit) sentBefore(ctx context.Context, press string, no error) error {
 	var refused *ask.Refusal
 	if !errors.As(no, &refused) || refused.Code != "no-leader" {
@@ -92,10 +93,13 @@ func (v *Visit) sentBefore(ctx context.Context, press string, no error) error {
 	if err != nil {
 		return err
 	}
-	if len(logged) > 0 {
+	switch {
+	case len(logged) == 0, logged[0].Account != v.account.ID:
+		return no
+	case slices.ContainsFunc(logged, store.Command.UnderWay):
 		return base.LeaderAway(no)
 	}
-	return no
+	return nil
 }
 
 func (v *Visit) sendOne(ctx context.Context, req api.PressRequest, at *store.Standing, pos int, w press.TagWrite) error {

@@ -67,7 +67,9 @@ func (v *Visit) press(ctx context.Context, req api.PressRequest, toLeader func()
 	}
 	if v.App.Commands(found.Screen, req.Element, answer.Value(req.Trigger)) {
 		if err := toLeader(); err != nil {
-			return nil, v.sentBefore(ctx, req.Press, err)
+			if err := v.sentBefore(ctx, req.Press, err); err != nil {
+				return nil, err
+			}
 		}
 	}
 	if v.App.GuidesIn(found.Screen) {
