@@ -82,12 +82,7 @@ func makeRuled(ctx context.Context, bodies patch.Bodies) (*ruledProject, error) 
 	for id, body := range touched {
 		bodies[id] = body
 	}
-	entities := map[string]json.RawMessage{}
-	for id, body := range bodies {
-		if entities[id], err = json.Marshal(body); err != nil {
-			return nil, err
-		}
-	}
+	entities := bodies.Texts()
 	p, err := project.Decode(entities)
 	if err != nil {
 		return nil, err

@@ -44,15 +44,7 @@ func sound(t *testing.T, changes ...[]patch.Op) patch.Bodies {
 
 func compiled(t *testing.T, bodies patch.Bodies) *plan.App {
 	t.Helper()
-	entities := map[string]json.RawMessage{}
-	for id, body := range bodies {
-		text, err := json.Marshal(body)
-		if err != nil {
-			t.Fatal(err)
-		}
-		entities[id] = text
-	}
-	p, err := project.Decode(entities)
+	p, err := project.Decode(bodies.Texts())
 	if err != nil {
 		t.Fatal(err)
 	}

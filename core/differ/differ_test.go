@@ -74,18 +74,12 @@ func edited(was differ.Side, ops []patch.Op) (differ.Side, error) {
 	if err != nil {
 		return differ.Side{}, err
 	}
-	changed := map[string]json.RawMessage{}
+	changed := touched.Texts()
 	entities := maps.Clone(was.Entities)
-	for id, body := range touched {
-		if changed[id] = nil; body == nil {
+	for id, text := range changed {
+		if entities[id] = text; text == nil {
 			delete(entities, id)
-			continue
 		}
-		text, err := json.Marshal(body)
-		if err != nil {
-			return differ.Side{}, err
-		}
-		changed[id], entities[id] = text, text
 	}
 	p, err := project.Redecode(was.App.Project, changed)
 	if err != nil {

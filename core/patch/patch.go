@@ -177,6 +177,17 @@ func clone(v any) any {
 	return out
 }
 
+// Texts gives each as it is written; nil for one that was removed.
+func (b Bodies) Texts() map[string]json.RawMessage {
+	texts := make(map[string]json.RawMessage, len(b))
+	for id, body := range b {
+		if texts[id] = nil; body != nil {
+			texts[id] = mustMarshal(body)
+		}
+	}
+	return texts
+}
+
 // IDs gives the touched entities in order.
 func (b Bodies) IDs() []string {
 	ids := make([]string, 0, len(b))

@@ -42,14 +42,7 @@ func TestRecompilingSaysTheSame(t *testing.T) {
 		if err != nil {
 			t.Fatal(err)
 		}
-		changed := map[string]json.RawMessage{}
-		for id, body := range touched {
-			changed[id] = nil
-			if body != nil {
-				changed[id], _ = json.Marshal(body)
-			}
-		}
-		p, err := project.Redecode(before.Project, changed)
+		p, err := project.Redecode(before.Project, touched.Texts())
 		if err != nil {
 			t.Fatal(err)
 		}

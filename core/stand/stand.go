@@ -53,21 +53,12 @@ func New(t testing.TB, changes string) *Stand {
 			t.Fatal(err)
 		}
 		for id, body := range touched {
-			bodies[id] = body
+			if bodies[id] = body; body == nil {
+				delete(bodies, id)
+			}
 		}
 	}
-	entities := map[string]json.RawMessage{}
-	for id, body := range bodies {
-		if body == nil {
-			continue
-		}
-		text, err := json.Marshal(body)
-		if err != nil {
-			t.Fatal(err)
-		}
-		entities[id] = text
-	}
-	p, err := project.Decode(entities)
+	p, err := project.Decode(bodies.Texts())
 	if err != nil {
 		t.Fatal(err)
 	}

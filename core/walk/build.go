@@ -41,18 +41,12 @@ func (r *runner) builds(s *project.WalkStep) error {
 	if err != nil {
 		return &Difference{Expected: "that it can be changed so", Found: err.Error()}
 	}
-	changed := map[string]json.RawMessage{}
+	changed := touched.Texts()
 	r.entities = maps.Clone(r.entities)
-	for id, body := range touched {
-		if changed[id] = nil; body == nil {
+	for id, text := range changed {
+		if r.entities[id] = text; text == nil {
 			delete(r.entities, id)
-			continue
 		}
-		text, err := json.Marshal(body)
-		if err != nil {
-			return fmt.Errorf("write %s: %w", id, err)
-		}
-		changed[id], r.entities[id] = text, text
 	}
 	p, err := project.Redecode(r.app.Project, changed)
 	if err != nil {

@@ -2,8 +2,6 @@ package whole_test
 
 import (
 	"encoding/json"
-	"maps"
-	"slices"
 	"strings"
 	"testing"
 
@@ -38,17 +36,11 @@ func changed(t *testing.T, was *reach.Graph, ops string) *reach.Graph {
 	if err != nil {
 		t.Fatal(err)
 	}
-	texts := map[string]json.RawMessage{}
-	for id, body := range touched {
-		if texts[id] = nil; body != nil {
-			texts[id], _ = json.Marshal(body) // it was read from JSON
-		}
-	}
-	p, err := project.Redecode(was.App.Project, texts)
+	p, err := project.Redecode(was.App.Project, touched.Texts())
 	if err != nil {
 		t.Fatal(err)
 	}
-	app, err := plan.Recompile(was.App, p, slices.Sorted(maps.Keys(texts)))
+	app, err := plan.Recompile(was.App, p, touched.IDs())
 	if err != nil {
 		t.Fatal(err)
 	}
