@@ -221,7 +221,13 @@ func (s *Stage) Admin(database string) (*pgxpool.Pool, error) {
 	if pool := s.admin[database]; pool != nil {
 		return pool, nil
 	}
-	pool, err := pgxpool.New(context.Background(), s.Cluster.AdminDSN(database))
+	config, err := pgxpool.ParseConfig(s.Cluster.AdminDSN(database))
+	if err != nil {
+		return nil, fmt.Errorf("connect to %s: %w", database, err)
+	}
+	// The cluster may have been killed and started again since a connection was used last, however short ago that was.
+	config.ShouldPing = func(context.Context, pgxpool.ShouldPingParams) bool { return true }
+	pool, err := pgxpool.NewWithConfig(context.Background(), config)
 	if err != nil {
 		return nil, fmt.Errorf("connect to %s: %w", database, err)
 	}
