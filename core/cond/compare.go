@@ -7,20 +7,26 @@ import (
 
 // Equal compares as the language's == does for known values: numbers by size whatever
 // their kind, empty equal to empty alone, values of unlike kinds unequal.
-func Equal(a, b Value) bool {
+func Equal(a, b Value) bool { return equal(&a, &b) }
+
+func equal(a, b *Value) bool {
+	if a.kind == Text && b.kind == Text {
+		return a.s == b.s
+	}
 	if a.kind == Null || b.kind == Null {
 		return a.kind == b.kind
 	}
-	if c, ok := Compare(a, b); ok {
+	if c, ok := compare(a, b); ok {
 		return c == 0
 	}
 	switch {
 	case a.kind == b.kind && a.kind == List:
-		if len(a.list) != len(b.list) {
+		of, with := a.items(), b.items()
+		if len(of) != len(with) {
 			return false
 		}
-		for i := range a.list {
-			if !Equal(a.list[i], b.list[i]) {
+		for i := range of {
+			if !equal(&of[i], &with[i]) {
 				return false
 			}
 		}
@@ -32,13 +38,16 @@ func Equal(a, b Value) bool {
 }
 
 // Compare orders two known values of comparable kinds; false when there is no order.
-func Compare(a, b Value) (int, bool) {
+func Compare(a, b Value) (int, bool) { return compare(&a, &b) }
+
+func compare(a, b *Value) (int, bool) {
 	if a.kind == b.kind {
 		switch a.kind {
 		case Whole, YesNo, Date, Moment, Duration:
 			return Order(a.i, b.i), true
 		case Number:
-			return Order(a.f, b.f), a.f == a.f && b.f == b.f
+			x, y := a.number(), b.number()
+			return Order(x, y), x == x && y == y
 		case Text:
 			return strings.Compare(a.s, b.s), true
 		case Decimal:
@@ -95,7 +104,7 @@ func (v Value) rat() (*big.Rat, bool) {
 		return v.dec, true
 	case Number:
 		r := new(big.Rat)
-		return r, r.SetFloat64(v.f) != nil
+		return r, r.SetFloat64(v.number()) != nil
 	}
 	return nil, false
 }

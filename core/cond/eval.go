@@ -28,14 +28,10 @@ func (n *Node) Eval(w World) Value {
 		return w.Value(n.Path)
 	case OpRole:
 		return Bool(w.HasRole(n.Fn))
-	case OpAnd, OpOr:
-		return n.junction(w)
-	case OpNot:
-		v := n.Args[0].Eval(w)
-		if !v.Known() {
-			return v
-		}
-		return Bool(!v.True())
+	case OpAnd, OpOr, OpNot, OpEq, OpNe, OpLt, OpLe, OpGt, OpGe:
+		var why string
+		is := n.decide(w, &why)
+		return decided(is, why)
 	case OpNamed:
 		return n.Args[0].Eval(w)
 	case OpIf:
@@ -48,7 +44,12 @@ func (n *Node) Eval(w World) Value {
 		}
 		return n.Args[2].Eval(w)
 	case OpIn:
-		return n.membership(w)
+		var why string
+		is, empty := n.membership(w, &why)
+		if empty {
+			return NullValue
+		}
+		return decided(is, why)
 	case OpList:
 		if n.Const.kind == List {
 			return n.Const
@@ -74,14 +75,6 @@ func (n *Node) Eval(w World) Value {
 	if !b.Known() {
 		return b
 	}
-	switch n.Op {
-	case OpEq:
-		return Bool(Equal(a, b))
-	case OpNe:
-		return Bool(!Equal(a, b))
-	case OpLt, OpLe, OpGt, OpGe:
-		return Bool(n.ordered(a, b))
-	}
 	return arithmetic(n.Op, a, b)
 }
 
@@ -97,67 +90,12 @@ func (n *Node) Settle() {
 	n.Const = Items(items...)
 }
 
-// junction decides "and" and "or": a part that settles it wins over unknown ones.
-func (n *Node) junction(w World) Value {
-	settles := n.Op == OpOr
-	unknown := Value{kind: YesNo}
-	for _, a := range n.Args {
-		v := a.Eval(w)
-		if !v.Known() {
-			unknown = v
-			continue
-		}
-		if v.True() == settles {
-			return Bool(settles)
-		}
+// decided gives what decide comes to as a value.
+func decided(is truth, why string) Value {
+	if is == unknown {
+		return UnknownBecause(why)
 	}
-	if !unknown.Known() {
-		return unknown
-	}
-	return Bool(!settles)
-}
-
-func (n *Node) ordered(a, b Value) bool {
-	var c int
-	var ok bool
-	if n.Choices != nil && a.kind == Text && b.kind == Text {
-		ra, rb := RankOf(n.Choices, a.s), RankOf(n.Choices, b.s)
-		c, ok = ra-rb, ra >= 0 && rb >= 0
-	} else {
-		c, ok = Compare(a, b)
-	}
-	if !ok {
-		return false
-	}
-	switch n.Op {
-	case OpLt:
-		return c < 0
-	case OpLe:
-		return c <= 0
-	case OpGt:
-		return c > 0
-	}
-	return c >= 0
-}
-
-func (n *Node) membership(w World) Value {
-	item := n.Args[0].Eval(w)
-	if !item.Known() {
-		return item
-	}
-	list := n.Args[1].Eval(w)
-	if !list.Known() || list.IsNull() {
-		return list
-	}
-	result := Bool(false)
-	for _, v := range list.list {
-		if !v.Known() {
-			result = v
-		} else if Equal(item, v) {
-			return Bool(true)
-		}
-	}
-	return result
+	return Bool(is == yes)
 }
 
 func (n *Node) call(w World) Value {
@@ -185,7 +123,7 @@ func (n *Node) call(w World) Value {
 		return Bool(strings.HasSuffix(args[0].s, args[1].s))
 	case "size":
 		if args[0].kind == List {
-			return Int(int64(len(args[0].list)))
+			return Int(int64(len(args[0].items())))
 		}
 		return Int(int64(len([]rune(args[0].s))))
 	case "daysAgo", "daysFromNow":

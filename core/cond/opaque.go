@@ -59,8 +59,8 @@ func Native(v Value) any {
 	case Duration:
 		return time.Duration(v.i) * time.Microsecond
 	case List:
-		out := make([]any, len(v.list))
-		for i, item := range v.list {
+		out := make([]any, len(v.items()))
+		for i, item := range v.items() {
 			out[i] = Native(item)
 		}
 		return out

@@ -2,7 +2,6 @@ package cond
 
 import (
 	"fmt"
-	"strings"
 )
 
 // PredOp is what a part of a predicate asks for.
@@ -312,7 +311,7 @@ func (p *Pred) meets(value func(*Path) Value) bool {
 	if choices == nil && p.Other != nil {
 		choices = p.Other.Type.Choices
 	}
-	return (&Node{Op: p.Sign, Choices: choices}).ordered(v, with)
+	return (&Node{Op: p.Sign, Choices: choices}).compares(&v, &with)
 }
 
 // Key names a predicate: two with the same key ask the same.
@@ -320,18 +319,34 @@ func (p *Pred) Key() string {
 	if p == nil {
 		return ""
 	}
-	var out strings.Builder
-	fmt.Fprintf(&out, "%d %d %t", p.Op, p.Sign, p.Not)
+	var out Spelling
+	p.spell(&out)
+	return string(out)
+}
+
+func (p *Pred) spell(out *Spelling) {
+	out.Number(int(p.Op))
+	out.Number(int(p.Sign))
+	out.Is(p.Not)
 	for _, path := range []*Path{p.Path, p.Other} {
+		out.Is(path != nil)
 		if path != nil {
-			fmt.Fprintf(&out, " %s.%s", path.Root, path.Key)
+			out.Text(path.Root)
+			out.Text(path.Key)
 		}
 	}
-	for _, v := range append([]Value{p.Value}, p.Values...) {
-		fmt.Fprintf(&out, " %d %q", v.Kind(), v.Wire())
+	p.Value.spell(out)
+	out.Number(len(p.Values))
+	for _, v := range p.Values {
+		v.spell(out)
 	}
+	out.Number(len(p.Args))
 	for _, a := range p.Args {
-		out.WriteString(" (" + a.Key() + ")")
+		a.spell(out)
 	}
-	return out.String()
+}
+
+func (v Value) spell(out *Spelling) {
+	out.Number(int(v.kind))
+	out.Text(v.Wire())
 }

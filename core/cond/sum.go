@@ -38,13 +38,13 @@ func (s *Sum) Number(x float64) { s.Add(math.Float64bits(x)) }
 func (s *Sum) Value(v Value) {
 	s.Add(uint64(v.kind))
 	s.Add(uint64(v.i))
-	s.Number(v.f)
+	s.Is(v.fine)
 	s.Text(v.s)
 	if v.dec != nil {
 		s.Text(v.dec.RatString())
 	}
-	for _, one := range v.list {
+	for _, one := range v.items() {
 		s.Value(one)
 	}
-	s.Add(uint64(len(v.list)))
+	s.Add(uint64(len(v.items())))
 }

@@ -15,8 +15,8 @@ type TemplatePart struct {
 
 // Say fills the template in. Unknown parts are written as a dash, empty ones as nothing.
 func (t *Template) Say(w World, words func(Value, Type) string) string {
-	if len(t.Parts) == 1 && t.Parts[0].Expr == nil {
-		return t.Parts[0].Text
+	if text, plain := t.Plain(); plain {
+		return text
 	}
 	var b strings.Builder
 	for _, p := range t.Parts {
@@ -36,6 +36,14 @@ func (t *Template) Say(w World, words func(Value, Type) string) string {
 		}
 	}
 	return b.String()
+}
+
+// Plain gives the text of a template in which nothing is filled in; false for any other.
+func (t *Template) Plain() (text string, plain bool) {
+	if len(t.Parts) == 1 && t.Parts[0].Expr == nil {
+		return t.Parts[0].Text, true
+	}
+	return "", len(t.Parts) == 0
 }
 
 // Namer is a world that knows what the records behind paths are called.

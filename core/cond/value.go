@@ -3,6 +3,7 @@ package cond
 import (
 	"encoding/json"
 	"fmt"
+	"math"
 	"math/big"
 	"strconv"
 	"strings"
@@ -31,11 +32,22 @@ var kindWords = [...]string{"unknown", "empty", "yesno", "whole", "number", "dec
 // Value is one value of the language. The zero value is unknown without a reason.
 type Value struct {
 	kind Kind
-	i    int64   // Whole; YesNo as 0 or 1; Date as days since 1970; Moment and Duration in microseconds; Decimal in millionths if f is 1
-	f    float64 // Number
-	s    string  // Text; key of a Record; the reason of an Unknown
+	fine bool   // of a Decimal: i has it in millionths
+	i    int64  // Whole; YesNo as 0 or 1; Date as days since 1970; Moment and Duration in microseconds; Number as its bits
+	s    string // Text; key of a Record; the reason of an Unknown
 	dec  *big.Rat
-	list []Value
+	list *[]Value // of a List that has any; values are copied all the time, and lists are few
+}
+
+// number gives a Number, which is kept as its bits.
+func (v *Value) number() float64 { return math.Float64frombits(uint64(v.i)) }
+
+// items gives those of a list.
+func (v *Value) items() []Value {
+	if v.list == nil {
+		return nil
+	}
+	return *v.list
 }
 
 // UnknownBecause gives the unknown value with the reason that is told to users.
@@ -56,7 +68,7 @@ func Bool(b bool) Value {
 func Int(i int64) Value { return Value{kind: Whole, i: i} }
 
 // Float makes a binary floating point number.
-func Float(f float64) Value { return Value{kind: Number, f: f} }
+func Float(f float64) Value { return Value{kind: Number, i: int64(math.Float64bits(f))} }
 
 // String makes a text.
 func String(s string) Value { return Value{kind: Text, s: s} }
@@ -77,7 +89,7 @@ func Exact(r *big.Rat) Value {
 	}
 	n, factor := r.Num().Int64(), millionths/denominator.Int64()
 	if n > -1<<40 && n < 1<<40 {
-		v.i, v.f = n*factor, 1
+		v.i, v.fine = n*factor, true
 	}
 	return v
 }
@@ -85,7 +97,7 @@ func Exact(r *big.Rat) Value {
 // inMillionths gives a whole or decimal number as millionths, where it is kept so.
 func (v Value) inMillionths() (int64, bool) {
 	switch {
-	case v.kind == Decimal && v.f == 1:
+	case v.kind == Decimal && v.fine:
 		return v.i, true
 	case v.kind == Whole && v.i > -1<<40 && v.i < 1<<40:
 		return v.i * millionths, true
@@ -106,7 +118,7 @@ func MomentOf(t time.Time) Value { return Value{kind: Moment, i: t.UnixMicro()} 
 func Span(d time.Duration) Value { return Value{kind: Duration, i: d.Microseconds()} }
 
 // Items makes a list.
-func Items(v ...Value) Value { return Value{kind: List, list: v} }
+func Items(v ...Value) Value { return Value{kind: List, list: &v} }
 
 // Kind says what the value is.
 func (v Value) Kind() Kind { return v.kind }
@@ -137,7 +149,7 @@ func (v Value) KeyOf() string {
 }
 
 // List gives the items of a list value.
-func (v Value) List() []Value { return v.list }
+func (v Value) List() []Value { return v.items() }
 
 // Steps gives a whole number, or a date as the days since 1970: where neighbours are one apart.
 func (v Value) Steps() (int64, bool) { return v.i, v.kind == Whole || v.kind == Date }
@@ -148,7 +160,7 @@ func (v Value) Float64() (float64, bool) {
 	case Whole:
 		return float64(v.i), true
 	case Number:
-		return v.f, true
+		return v.number(), true
 	case Decimal:
 		f, _ := v.dec.Float64()
 		return f, true
@@ -175,7 +187,7 @@ func (v Value) Wire() string {
 	case Whole:
 		return strconv.FormatInt(v.i, 10)
 	case Number:
-		return strconv.FormatFloat(v.f, 'g', -1, 64)
+		return strconv.FormatFloat(v.number(), 'g', -1, 64)
 	case Decimal:
 		return decimalText(v.dec)
 	case Text, Record:
@@ -189,8 +201,8 @@ func (v Value) Wire() string {
 	case Duration:
 		return (time.Duration(v.i) * time.Microsecond).String()
 	case List:
-		parts := make([]string, len(v.list))
-		for i, item := range v.list {
+		parts := make([]string, len(v.items()))
+		for i, item := range v.items() {
 			parts[i] = item.Wire()
 		}
 		return strings.Join(parts, ",")

@@ -7,5 +7,6 @@
 //   - several.go: inputs that hold several values
 //   - limits.go: what a place may ask for at the most
 //   - filter.go: filters of a list, in values and in words
+//   - spell.go: a place as a text that no other place has
 //   - spot.go: the part of a screen that one is led to
 package place

@@ -116,6 +116,12 @@ type Keeper interface{ Keeps() }
 // Adder is answered by effects that add a record to a table.
 type Adder interface{ AddsTo() string }
 
+// Readied is answered by elements of which much is the same each time they are drawn.
+type Readied interface {
+	// Ready works that out, once all else is planned.
+	Ready(e *Element) any
+}
+
 // KindOf gives a spec as what is asked of it. That each kind answers is seen to when it is added.
 func KindOf[K any](spec any) K {
 	k, ok := spec.(K)

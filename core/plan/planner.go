@@ -89,6 +89,9 @@ func (b *Planner) planElement(e *project.Element) *Element {
 	}
 	KindOf[ElementKind](e.Spec).Plan(b)
 	b.gates()
+	if kind, is := e.Spec.(Readied); is {
+		b.Element.Ready = kind.Ready(b.Element)
+	}
 	return b.Element
 }
 

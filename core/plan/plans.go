@@ -62,6 +62,7 @@ type Element struct {
 	Broken     []cond.Problem
 	RowPaths   Paths // of a list's rows
 	Needs            // of its own gates
+	Ready      any   // what its kind worked out once, for drawing it; nil where it does nothing of the kind
 }
 
 // Gate is a gate with its conditions compiled.

@@ -63,6 +63,7 @@ type TableRights struct {
 	project.Grant
 	OnlyRead bool // nobody may change it here, whatever is granted
 	rows     map[string]*cond.Pred
+	own      bool // rows hang on more than the user's roles
 }
 
 // Rows gives what a record must meet for a verb; nil for every record.
@@ -98,6 +99,7 @@ func (r *Rights) On(table string) *TableRights {
 	}
 	granted := r.granted.On(table)
 	t := &TableRights{Grant: granted.Sum, rows: granted.Rows}
+	t.own = t.rows == nil || r.within != nil
 	if t.rows == nil {
 		t.rows = make(map[string]*cond.Pred, len(project.Verbs))
 		for _, verb := range project.Verbs {
@@ -150,7 +152,14 @@ func (r *Rights) bind(e *cond.Expr) *cond.Pred {
 // the same key see the same records, and may do the same with them.
 func (r *Rights) RowsKey() string {
 	var out strings.Builder
-	for _, table := range slices.Sorted(maps.Keys(r.tables)) {
+	var own []string
+	for table, t := range r.tables {
+		if t.own {
+			own = append(own, table)
+		}
+	}
+	slices.Sort(own)
+	for _, table := range own {
 		for _, verb := range project.Verbs {
 			if p := r.tables[table].rows[verb]; p != nil {
 				out.WriteString(table + " " + verb + " " + p.Key() + "\n")

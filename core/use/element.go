@@ -48,7 +48,7 @@ func (o *Opening) style() *StyleView {
 }
 
 // Take shows a gate's verdict on the element that sets it off.
-func (ev *ElementView) Take(v Verdict) {
+func (ev *ElementView) Take(v *Verdict) {
 	ev.By, ev.Reason = v.By, v.Reason
 	if ev.State = v.State; v.Open() {
 		ev.State = StateShown

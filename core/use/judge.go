@@ -1,6 +1,8 @@
 package use
 
 import (
+	"sync"
+
 	"ambergate/core/ask"
 	"ambergate/core/cond"
 	"ambergate/core/english"
@@ -60,73 +62,109 @@ type Aim struct {
 	Picked  map[string]string // records that the user was asked for, by input
 }
 
+// verdicts are places to reach verdicts at: they are large, and one is reached for each button that is drawn.
+var verdicts = sync.Pool{New: func() any { return new(Verdict) }}
+
 // Judge decides a gate: roles, condition, case, and whether what it needs is there.
 func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
+	into := verdicts.Get().(*Verdict)
+	*into = Verdict{}
+	o.judge(into, g, &at)
+	v := *into
+	verdicts.Put(into)
+	return v
+}
+
+// Judged decides a gate that is set off on nothing, and has its verdict looked at: what looks keeps no address of it.
+func (o *Opening) Judged(g *plan.Gate, look func(v *Verdict)) {
+	into := verdicts.Get().(*Verdict)
+	*into = Verdict{}
+	o.judge(into, g, &Aim{})
+	look(into)
+	verdicts.Put(into)
+}
+
+func (o *Opening) judge(v *Verdict, g *plan.Gate, at *Aim) {
 	w := o.World
 	if at.Row != nil {
 		of := *o.World
 		of.Row = at.Row
 		w = &of
 	}
-	w = o.Given(g, w, at)
+	if g.Shared != nil {
+		w = o.Given(g, w, *at)
+	}
 	if g.Roles != nil {
-		if v, closed := o.JudgeRoles(g.Roles); closed {
-			return v
+		if no, closed := o.JudgeRoles(g.Roles); closed {
+			*v = no
+			return
 		}
 	}
 	if g.Broken {
-		return Verdict{State: StateGreyed, By: "broken", Reason: "This button’s condition cannot be read."}
+		*v = Verdict{State: StateGreyed, By: "broken", Reason: "This button’s condition cannot be read."}
+		return
 	}
 	if w.asks != nil && len(g.Cases) > 0 {
 		// Asked first, judged when that is known.
-		return Verdict{State: StateOpen, Later: true, Pick: w.asks, Chosen: g.Cases[0]}
+		*v = Verdict{State: StateOpen, Later: true, Pick: w.asks, Chosen: g.Cases[0]}
+		return
 	}
-	var shut Verdict
-	if g.Condition != nil && judgeWhile(&shut, g, w, o.explains) {
-		return shut
+	if g.Condition != nil && judgeWhile(v, g, w, o.explains) {
+		return
 	}
-	chosen := ChooseCase(&shut, g, w)
+	chosen := ChooseCase(v, g, w)
 	if chosen == nil {
-		return shut
+		return
 	}
 	if len(chosen.Effects) > 0 {
-		if v, closed := o.judgeChanges(chosen, at); closed {
-			return v
+		if no, closed := o.judgeChanges(chosen, at); closed {
+			*v = no
+			return
 		}
 	}
 	if chosen.Back != nil {
-		if closed, is := o.shutToReturn(chosen, at); is {
-			return closed
+		if no, is := o.shutToReturn(chosen, at); is {
+			*v = no
+			return
 		}
 	}
-	v := Verdict{State: StateOpen, Part: shut.Part, Chosen: chosen}
-	if m := chosen.Move; m != nil {
-		if o.At.Mode == "add" && plan.Saves(chosen) && !plan.IsStep(m) {
-			v.Later = true
-			return v // "this record" will be the one that the press saves
-		}
-		plan.KindOf[MoveKind](m.Spec).Aim(o, &v, m, w, at)
+	v.State, v.Chosen = StateOpen, chosen
+	m := chosen.Move
+	if m == nil {
+		return
 	}
-	if to, m := v.To, v.Lead; to != nil && m != nil && m.Target != nil && (to.Mode == "add" || to.Mode == "edit") {
-		if t := o.App.Project.Tables[m.Target.RecordTable()]; t != nil && o.Rights.On(t.ID).OnlyRead {
-			return Verdict{State: StateGreyed, By: "grant", Reason: o.MayNot("change", t)} // nobody is sent to type in vain
+	if o.At.Mode == "add" && plan.Saves(chosen) && !plan.IsStep(m) {
+		v.Later = true // "this record" will be the one that the press saves
+		return
+	}
+	moveKind(m).Aim(o, v, m, w, *at)
+	o.shutInVain(v)
+}
+
+// shutInVain shuts a way to where somebody would type what they may not save.
+func (o *Opening) shutInVain(v *Verdict) {
+	to, m := v.To, v.Lead
+	if to == nil || m == nil || m.Target == nil || to.Mode != "add" && to.Mode != "edit" {
+		return
+	}
+	if t := o.App.Project.Tables[m.Target.RecordTable()]; t != nil && o.Rights.On(t.ID).OnlyRead {
+		*v = Verdict{State: StateGreyed, By: "grant", Reason: o.MayNot("change", t)}
+		return
+	}
+	if here := o.World.Record; to.Mode == "edit" && here != nil && m.Target.RecordTable() == here.Table && to.Inputs[m.Target.Record] == here.Key {
+		if no, is := o.ShutToChanges(here); is {
+			*v = no
 		}
 	}
-	if to, m := v.To, v.Lead; to != nil && m != nil && to.Mode == "edit" && o.World.Record != nil && m.Target != nil && m.Target.RecordTable() == o.World.Record.Table && to.Inputs[m.Target.Record] == o.World.Record.Key {
-		if closed, is := o.ShutToChanges(o.World.Record); is {
-			return closed
-		}
-	}
-	return v
 }
 
 // shutToReturn says whether what follows on the dialog that a case opens is shut to the user: then
 // nobody is sent to choose something in vain.
-func (o *Opening) shutToReturn(c *plan.Case, at Aim) (Verdict, bool) {
+func (o *Opening) shutToReturn(c *plan.Case, at *Aim) (Verdict, bool) {
 	if c.Back == nil {
 		return Verdict{}, false
 	}
-	v := o.Judge(c.Back, at)
+	v := o.Judge(c.Back, *at)
 	switch v.By {
 	case "roles", "while", "grant", "row-rule":
 		return v, !v.Open()
@@ -136,7 +174,7 @@ func (o *Opening) shutToReturn(c *plan.Case, at Aim) (Verdict, bool) {
 
 // judgeChanges greys a way that would change or delete a record where grants or row rules do not
 // let the user: the press would be refused.
-func (o *Opening) judgeChanges(c *plan.Case, at Aim) (Verdict, bool) {
+func (o *Opening) judgeChanges(c *plan.Case, at *Aim) (Verdict, bool) {
 	row := at.Row
 	if !at.Several {
 		row = nil
@@ -211,19 +249,18 @@ func (o *Opening) JudgeRoles(roles map[string]bool) (Verdict, bool) {
 	return Verdict{State: StateHidden, By: "roles", Reason: reason}, true
 }
 
-// judgeWhile decides the condition, and says whether it closes the gate; it is explained only for who asks why. Verdicts
-// are large, and one is reached for each button that is drawn: it is written where it is wanted.
+// judgeWhile decides the condition, and says whether it closes the gate; it is explained only for who asks why.
 func judgeWhile(into *Verdict, g *plan.Gate, w *World, explains bool) bool {
-	value := g.Condition.Root.Eval(w)
+	holds, known, why := g.Condition.Root.Holds(w)
 	if explains {
 		p := g.Condition.Root.Explain(w)
 		into.Part = &p
 	}
 	switch {
-	case !value.Known():
+	case !known:
 		// Not knowing is told as such, even where a plain no would hide.
-		into.State, into.By, into.Reason = StateGreyed, "unknown", "Value not available: "+value.Why()+"."
-	case value.True():
+		into.State, into.By, into.Reason = StateGreyed, "unknown", "Value not available: "+why+"."
+	case holds:
 		return false
 	case g.Grey != nil:
 		into.State, into.By, into.Reason = StateGreyed, "while", g.Grey.Say(w, w.Say)
@@ -243,12 +280,12 @@ func ChooseCase(into *Verdict, g *plan.Gate, w *World) *plan.Case {
 		if c.Condition == nil {
 			return c
 		}
-		v := c.Condition.Root.Eval(w)
-		if !v.Known() {
-			*into = Verdict{State: StateGreyed, By: "unknown", Reason: "Value not available: " + v.Why() + "."}
+		holds, known, why := c.Condition.Root.Holds(w)
+		if !known {
+			*into = Verdict{State: StateGreyed, By: "unknown", Reason: "Value not available: " + why + "."}
 			return nil
 		}
-		if v.True() {
+		if holds {
 			return c
 		}
 	}
@@ -260,7 +297,7 @@ func ChooseCase(into *Verdict, g *plan.Gate, w *World) *plan.Case {
 }
 
 // PlainLink gives the place a gate leads to when nothing else happens on a press: then it is also a link.
-func (v Verdict) PlainLink(g *plan.Gate) *place.Place {
+func (v *Verdict) PlainLink(g *plan.Gate) *place.Place {
 	if !v.Open() || v.To == nil || v.As == "dialog" || v.As == "drawer" || len(v.Chosen.Effects) > 0 || g.Confirm != "" {
 		return nil
 	}

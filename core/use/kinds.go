@@ -114,3 +114,19 @@ func (o *Opening) TrendRefs(element string) map[string]ask.TagRef {
 	}
 	return map[string]ask.TagRef{}
 }
+
+// elementKind gives an element as what is asked of it. (As plan.KindOf does, which takes longer: screens have hundreds.)
+func elementKind(e *plan.Element) ElementKind {
+	if kind, is := e.Spec.(ElementKind); is {
+		return kind
+	}
+	return plan.KindOf[ElementKind](e.Spec)
+}
+
+// moveKind gives a move as what is asked of it.
+func moveKind(m *plan.Move) MoveKind {
+	if kind, is := m.Spec.(MoveKind); is {
+		return kind
+	}
+	return plan.KindOf[MoveKind](m.Spec)
+}

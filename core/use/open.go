@@ -100,7 +100,7 @@ func (o *Opening) askAll(round *ask.Round, src Sources) error {
 		if o.aside(e) {
 			continue
 		}
-		if err := plan.KindOf[ElementKind](e.Spec).Ask(round, o, e); err != nil {
+		if err := elementKind(e).Ask(round, o, e); err != nil {
 			return fmt.Errorf("fetch %s of screen %s: %w", e.ID, o.Plan.Screen.ID, err)
 		}
 	}

@@ -71,8 +71,8 @@ func (o *Opening) markCurrent(r *plan.Rail, views []ElementView) {
 	for s := o.Plan.Screen; s != nil && !seen[s.ID]; s = o.App.Project.Screens[s.Up] {
 		seen[s.ID] = true
 		for i := range views {
-			if v, marks := views[i].View.(interface{ MarkCurrent() }); marks && views[i].ID == leads[s.ID] {
-				v.MarkCurrent()
+			if v, marks := views[i].View.(interface{ AsCurrent() any }); marks && views[i].ID == leads[s.ID] {
+				views[i].View = v.AsCurrent()
 				return
 			}
 		}

@@ -206,14 +206,16 @@ func (o *Opening) View() *View {
 	}
 	v.Steps, v.Tells = o.stepView(), s.Position && o.Steps != nil
 	for _, e := range o.Plan.Elements {
-		v.Elements = append(v.Elements, ElementView{})
-		if o.drawInto(&v.Elements[len(v.Elements)-1], e) {
+		n := len(v.Elements)
+		v.Elements = v.Elements[:n+1] // there is room for all
+		if o.drawInto(&v.Elements[n], e) {
 			continue
 		}
-		v.Elements = v.Elements[:len(v.Elements)-1]
+		v.Elements[n] = ElementView{}
+		v.Elements = v.Elements[:n]
 		if _, typed := e.Spec.(edited); typed && e.Tab != "" && o.At.Mode != "view" {
 			ev := ElementView{ID: e.ID, Kind: e.Kind}
-			plan.KindOf[ElementKind](e.Spec).View(o, e, &ev)
+			elementKind(e).View(o, e, &ev)
 			v.Aside = append(v.Aside, ev)
 		}
 	}
@@ -260,8 +262,9 @@ func (o *Opening) Draw(e *plan.Element) (ElementView, bool) {
 	return ev, drawn
 }
 
+// drawInto draws one element into an empty view of it.
 func (o *Opening) drawInto(ev *ElementView, e *plan.Element) bool {
-	*ev = ElementView{ID: e.ID, Kind: e.Kind, Cell: e.Cell, State: StateShown}
+	ev.ID, ev.Kind, ev.Cell, ev.State = e.ID, e.Kind, e.Cell, StateShown
 	if o.aside(e) {
 		return false // for builders too
 	}
@@ -269,7 +272,7 @@ func (o *Opening) drawInto(ev *ElementView, e *plan.Element) bool {
 	if by != "" && !o.ghosts {
 		return false
 	}
-	plan.KindOf[ElementKind](e.Spec).View(o, e, ev)
+	elementKind(e).View(o, e, ev)
 	if by != "" {
 		ev.State, ev.By, ev.Reason = StateHidden, by, reason
 	}

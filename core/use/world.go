@@ -73,6 +73,11 @@ func (w *World) Now() time.Time {
 func (w *World) Value(p *cond.Path) cond.Value {
 	switch p.Root {
 	case "record":
+		if w.Record != nil { // most of all is asked of it
+			if v, ok := w.Record.Values[p.Key]; ok {
+				return v
+			}
+		}
 		return w.From(w.Record, p.Segs, p.Key)
 	case "row":
 		return w.From(w.Row, p.Segs, p.Key)
@@ -111,11 +116,11 @@ func (w *World) From(row *ask.Row, segs []string, key string) cond.Value {
 	if len(segs) == 0 {
 		return cond.Key(row.Key)
 	}
-	if i := slices.Index(segs, project.EquipField); i >= 0 {
-		return w.tag(row, segs[:i], segs[i+1:])
-	}
 	if v, ok := row.Values[key]; ok {
 		return v
+	}
+	if i := slices.Index(segs, project.EquipField); i >= 0 {
+		return w.tag(row, segs[:i], segs[i+1:])
 	}
 	return cond.UnknownBecause("this value was not fetched")
 }

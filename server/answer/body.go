@@ -1,6 +1,7 @@
 package answer
 
 import (
+	"bytes"
 	"encoding/json"
 	"errors"
 	"io"
@@ -22,7 +23,7 @@ func Read[T any](c *gin.Context, into *T) bool {
 	if err == nil {
 		err = json.Unmarshal(text, into)
 	}
-	if err == nil && (!utf8.Valid(text) || zero.Match(text)) {
+	if err == nil && (!utf8.Valid(text) || bytes.Contains(text, []byte("u0000")) && zero.Match(text)) {
 		err = errors.New("it holds characters that are no text")
 	}
 	if err == nil {

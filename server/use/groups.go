@@ -11,7 +11,7 @@ import (
 	"time"
 
 	"ambergate/core/ask"
-	"ambergate/core/place"
+	"ambergate/core/cond"
 	"ambergate/core/use"
 	"ambergate/plant"
 	"ambergate/server/base"
@@ -116,28 +116,32 @@ func (gs *groups) begin(ctx context.Context, key string, o *use.Opening, plants 
 // keyOf names what counts for how a place looks. Where anything of the user themselves does, or something is typed,
 // they look at it alone.
 func (gs *groups) keyOf(v *Visit, o *use.Opening) string {
-	var who []string
-	if o.Plan.AsksUser || o.At.Mode != "view" || len(v.typed) > 0 {
-		who = []string{v.token, v.user.ID, v.user.Name, v.user.Login, v.user.Record}
-	}
 	for _, table := range v.App.Ruled {
 		o.Rights.On(table) // what is asked of a table later on counts too
 	}
-	text, err := json.Marshal(struct {
-		Project string
-		Release int
-		Who     []string
-		Roles   []string
-		Rows    string
-		Display *ask.Display
-		At      place.Place
-		Vars    map[string]string
-		Screen  string
-	}{v.project, v.release, who, slices.Sorted(maps.Keys(v.user.Roles)), o.Rights.RowsKey(), v.user.Display, o.At, v.vars, o.At.Screen})
-	if err != nil {
-		panic("a place does not encode: " + err.Error())
+	var out cond.Spelling
+	out.Text(v.project)
+	out.Number(v.release)
+	own := o.Plan.AsksUser || o.At.Mode != "view" || len(v.typed) > 0
+	if out.Is(own); own {
+		for _, one := range []string{v.token, v.user.ID, v.user.Name, v.user.Login, v.user.Record} {
+			out.Text(one)
+		}
 	}
-	return string(text)
+	out.Number(len(v.user.Roles))
+	for _, role := range slices.Sorted(maps.Keys(v.user.Roles)) {
+		out.Text(role)
+	}
+	out.Text(o.Rights.RowsKey())
+	d := v.user.Display
+	if out.Is(d != nil); d != nil {
+		out.Is(d.Leaves)
+		out.Is(d.Files)
+		out.Is(d.Prints)
+	}
+	o.At.Spell(&out)
+	out.Texts(v.vars)
+	return string(out)
 }
 
 // run works out how the place is whenever something changed, with a rest in between.

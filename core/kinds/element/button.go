@@ -39,8 +39,12 @@ type ButtonView struct {
 	States  map[string]*FaceView `json:"states,omitempty"` // how it looks otherwise: hover, pressed, greyed, focus
 }
 
-// MarkCurrent marks it as the one that leads to where one is.
-func (v *ButtonView) MarkCurrent() { v.Current = true }
+// AsCurrent gives it as the one that leads to where one is.
+func (v *ButtonView) AsCurrent() any {
+	current := *v
+	current.Current = true
+	return &current
+}
 
 // FaceView is what a face changes.
 type FaceView struct {
@@ -150,43 +154,31 @@ func (spec *Button) Plan(b *plan.Planner) {
 // NewView gives an empty view of it.
 func (*Button) NewView() any { return &ButtonView{} }
 
+// View draws it. One that looks as it did when it was drawn last is that one: it is never changed.
 func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
-	v := &ButtonView{Words: o.Text(e, "words"), Note: o.Text(e, "note"), Tip: o.Text(e, "tip"), Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Fold: spec.Fold, Picture: o.PictureView(spec.Picture)}
-	into.View = v
-	v.turned(o, e.Gates[spec.TriggerName()])
-	face(o, e, spec, v)
-	if v.Tone == "" {
-		v.Tone = "plain"
-	}
-	gate, down := e.Gates[spec.TriggerName()], e.Gates[DownTrigger]
-	if down != nil {
-		verdict := o.Judge(down, use.Aim{})
-		v.Down, v.Writes = verdict.Open(), down.Writes()
-		if gate == nil {
-			into.Take(verdict)
-			return
-		}
-	}
-	if gate == nil {
-		into.State, into.By, into.Reason = "greyed", "case", "Nothing is wired to it yet."
-		return
-	}
-	verdict := o.Judge(gate, use.Aim{})
-	into.Take(verdict)
-	v.Writes, v.Drops = v.Writes || gate.Writes(), gate.Unsaved == "drop"
-	if p := verdict.PlainLink(gate); p != nil {
-		v.Href = p.Address(o.App.Project)
-	} else if verdict.Open() && verdict.Leave != "" && len(verdict.Chosen.Effects) == 0 && gate.Confirm == "" {
-		v.Leave = verdict.Leave
-	}
-	for _, c := range gate.Cases {
-		v.Saves = v.Saves || plan.Saves(c)
-		for _, m := range c.Move.Leads() {
-			if m.Target != nil {
-				v.Plate = m.Target.Type
+	r := e.Ready.(*readyButton)
+	now := varying{words: r.words.say(o), note: r.note.say(o), tip: r.tip.say(o)}
+	switch {
+	case r.gate != nil:
+		o.Judged(r.gate, func(v *use.Verdict) {
+			into.Take(v)
+			if p := v.PlainLink(r.gate); p != nil {
+				now.href = p.Address(o.App.Project)
+			} else if v.Open() && v.Leave != "" && len(v.Chosen.Effects) == 0 && r.gate.Confirm == "" {
+				now.leave = v.Leave
 			}
-		}
+		})
+	case r.down == nil:
+		into.State, into.By, into.Reason = use.StateGreyed, "case", "Nothing is wired to it yet."
 	}
+	if r.down != nil {
+		o.Judged(r.down, func(v *use.Verdict) {
+			if now.down = v.Open(); r.gate == nil {
+				into.Take(v)
+			}
+		})
+	}
+	into.View = r.draw(o, e, spec, &now)
 }
 
 // turned says how that is which the gate turns on and off, or which of several values is in force: by the first case
