@@ -75,11 +75,14 @@ func (o *Opening) Judge(g *plan.Gate, at Aim) Verdict {
 	return v
 }
 
+// aimless is set off on nothing. It is never changed.
+var aimless Aim
+
 // Judged decides a gate that is set off on nothing, and has its verdict looked at: what looks keeps no address of it.
 func (o *Opening) Judged(g *plan.Gate, look func(v *Verdict)) {
 	into := verdicts.Get().(*Verdict)
 	*into = Verdict{}
-	o.judge(into, g, &Aim{})
+	o.judge(into, g, &aimless)
 	look(into)
 	verdicts.Put(into)
 }

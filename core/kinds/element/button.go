@@ -157,7 +157,7 @@ func (*Button) NewView() any { return &ButtonView{} }
 // View draws it. One that looks as it did when it was drawn last is that one: it is never changed.
 func (spec *Button) View(o *use.Opening, e *plan.Element, into *use.ElementView) {
 	r := e.Ready.(*readyButton)
-	now := varying{words: r.words.say(o), note: r.note.say(o), tip: r.tip.say(o)}
+	now := varying{words: say(r.words, o), note: say(r.note, o), tip: say(r.tip, o)}
 	switch {
 	case r.gate != nil:
 		o.Judged(r.gate, func(v *use.Verdict) {

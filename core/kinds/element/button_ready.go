@@ -1,6 +1,7 @@
 package element
 
 import (
+	"cmp"
 	"sync/atomic"
 
 	"ambergate/core/cond"
@@ -11,13 +12,13 @@ import (
 // readyButton is what is the same of a button each time it is drawn.
 type readyButton struct {
 	last             atomic.Pointer[drawnButton]
-	gate, down       *plan.Gate // of its trigger, and of its going down; nil where there is none
-	words, note, tip saying
-	plain            bool // no more of it differs from one time to the next than varying has
+	gate, down       *plan.Gate     // of its trigger, and of its going down; nil where there is none
+	words, note, tip *cond.Template // those in which something is filled in; nil for any other
+	plain            bool           // no more of it differs from one time to the next than varying has
 	view             ButtonView
 }
 
-// varying is what differs of a plain button.
+// varying is what differs of a plain button: words only where something is filled in.
 type varying struct {
 	words, note, tip, href, leave string
 	down                          bool
@@ -29,37 +30,35 @@ type drawnButton struct {
 	view ButtonView
 }
 
-// saying is a text that is the same each time, or a template that is filled in.
-type saying struct {
-	text     string
-	template *cond.Template // nil for none
-}
-
-func sayingOf(t *cond.Template) saying {
+// varies gives a template in which something is filled in; of any other its text.
+func varies(t *cond.Template) (filled *cond.Template, text string) {
 	if t == nil {
-		return saying{}
+		return nil, ""
 	}
 	if text, plain := t.Plain(); plain {
-		return saying{text: text}
+		return nil, text
 	}
-	return saying{template: t}
+	return t, ""
 }
 
-func (s saying) say(o *use.Opening) string {
-	if s.template == nil {
-		return s.text
+// say fills in a template; "" for none.
+func say(t *cond.Template, o *use.Opening) string {
+	if t == nil {
+		return ""
 	}
-	return s.template.Say(o.World, o.World.Say)
+	return t.Say(o.World, o.World.Say)
 }
 
 // Ready works out what is the same of it each time it is drawn.
 func (spec *Button) Ready(e *plan.Element) any {
 	r := &readyButton{
-		view:  ButtonView{Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Fold: spec.Fold},
-		words: sayingOf(e.Texts["words"]), note: sayingOf(e.Texts["note"]), tip: sayingOf(e.Texts["tip"]),
+		view: ButtonView{Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Fold: spec.Fold},
 		gate: e.Gates[spec.TriggerName()], down: e.Gates[DownTrigger],
 		plain: len(spec.Faces) == 0 && spec.Picture == "",
 	}
+	r.words, r.view.Words = varies(e.Texts["words"])
+	r.note, r.view.Note = varies(e.Texts["note"])
+	r.tip, r.view.Tip = varies(e.Texts["tip"])
 	if r.view.Tone == "" {
 		r.view.Tone = "plain"
 	}
@@ -99,7 +98,8 @@ func (r *readyButton) draw(o *use.Opening, e *plan.Element, spec *Button, now *v
 	}
 	drawn := &drawnButton{of: *now, view: r.view}
 	v := &drawn.view
-	v.Words, v.Note, v.Tip, v.Href, v.Leave, v.Down = now.words, now.note, now.tip, now.href, now.leave, now.down
+	v.Words, v.Note, v.Tip = cmp.Or(v.Words, now.words), cmp.Or(v.Note, now.note), cmp.Or(v.Tip, now.tip)
+	v.Href, v.Leave, v.Down = now.href, now.leave, now.down
 	if r.plain {
 		r.last.Store(drawn)
 		return v
