@@ -92,15 +92,21 @@ func (s *Store) Append(ctx context.Context, trail string, after int, spot Spot, 
 	return n, nil
 }
 
-// appendPlace does all of it in one round trip, and nothing when the press is known.
+// seenNow notes when a trail was seen last, to the minute: an index stands on it, and a row in which nothing changes that
+// any index has is written without touching one.
+const seenNow = `seen_at = case when seen_at < now() - interval '1 minute' then now() else seen_at end`
+
+// appendPlace does all of it in one round trip, and nothing when the press is known. What lies ahead, and what is too old,
+// is found by two ranges of the index: asked for together, all places of the trail would be gone through.
 const appendPlace = `with
 	known as (select n from place where trail = $1 and press = nullif($6::text, '')),
-	gone as (delete from place where trail = $1 and (n > $2 or n < $2 - $7) and not exists (select from known)),
+	ahead as (delete from place where trail = $1 and n > $2 and not exists (select from known)),
+	old as (delete from place where trail = $1 and n < $2 - $7 and not exists (select from known)),
 	put as (insert into place (trail, n, place, overlays, title, press, made, release)
 		select $1, $2, $3::jsonb, $4::jsonb, $5, nullif($6::text, ''), $8, $9 where not exists (select from known)
 		on conflict (trail, n) do update set place = excluded.place, overlays = excluded.overlays, title = excluded.title, press = excluded.press, made = excluded.made, release = excluded.release, made_at = now()
 		returning n),
-	moved as (update trail set at = $2, seen_at = now() where id = $1 and not exists (select from known))
+	moved as (update trail set at = $2, ` + seenNow + ` where id = $1 and not exists (select from known))
 	select coalesce((select n from known), (select n from put)), exists (select from put)`
 
 // Change puts another place, other overlays or another title in the stead of one on a trail.
@@ -123,7 +129,7 @@ func (s *Store) writeTrail(ctx context.Context, trail, sql string, args ...any) 
 // Stand notes where on its trail a tab stands.
 func (s *Store) Stand(ctx context.Context, trail string, n int) error {
 	err := s.near.Write(trail, func() error {
-		_, err := s.pool.Exec(ctx, `update trail set at = $2, seen_at = now() where id = $1 and at <> $2`, trail, n)
+		_, err := s.pool.Exec(ctx, `update trail set at = $2, `+seenNow+` where id = $1 and at <> $2`, trail, n)
 		return err
 	}, func(was map[int]near.Near) map[int]near.Near { return near.Stood(was, n) })
 	if err != nil {
