@@ -9,10 +9,11 @@ import (
 	"github.com/hashicorp/golang-lru/v2/simplelru"
 )
 
-// How many trails are kept, in how many parts, and how many places of each.
+// How many trails are kept, in how many parts, and how many places of each. What is written to one trail makes doubtful
+// what is read of another of its part meanwhile: there are many parts.
 const (
-	parts        = 64
-	trailsInPart = 128
+	parts        = 512
+	trailsInPart = 16
 	placesKept   = 4
 )
 
