@@ -19,15 +19,18 @@ func Post(client *http.Client, address string, body, into any) error {
 		return fmt.Errorf("call %s: %w", address, err)
 	}
 	defer resp.Body.Close()
+	if into == nil && resp.StatusCode < 300 {
+		if _, err := io.Copy(io.Discard, resp.Body); err != nil { // not kept: what reads it is measured too
+			return fmt.Errorf("call %s: %w", address, err)
+		}
+		return nil
+	}
 	answer, err := io.ReadAll(resp.Body)
 	if err != nil {
 		return fmt.Errorf("call %s: %w", address, err)
 	}
 	if resp.StatusCode >= 300 {
 		return fmt.Errorf("call %s: %d %.300s", address, resp.StatusCode, answer)
-	}
-	if into == nil {
-		return nil
 	}
 	return json.Unmarshal(answer, into)
 }

@@ -5,6 +5,8 @@ import (
 	"encoding/json"
 	"fmt"
 	"net/http"
+	"strconv"
+	"sync"
 
 	"github.com/gin-gonic/gin"
 
@@ -34,17 +36,29 @@ func viewsIn(shown *api.Shown) []*use.View {
 	return append(out, &shown.View)
 }
 
-// writeShown answers with what shows a screen, which is written once, into its place.
+// texts are where answers are written before they are sent: screens are large, and one is sent with most calls.
+var texts = sync.Pool{New: func() any { return new(bytes.Buffer) }}
+
+// kept is how large such a place may have become to be used again.
+const kept = 256 << 10
+
+// writeShown answers with what shows a screen, which is written once, into its place. Its length is told: what is sent in
+// chunks takes more writing and reading.
 func writeShown(c *gin.Context, resp any, shown *api.Shown) {
-	text, err := encodeShown(resp, viewsIn(shown))
-	if err != nil {
+	text := texts.Get().(*bytes.Buffer)
+	text.Reset()
+	if err := encodeShown(text, resp, viewsIn(shown)); err != nil {
 		Fail(c, err)
 		return
 	}
-	c.Data(http.StatusOK, "application/json; charset=utf-8", text)
+	c.Header("Content-Length", strconv.Itoa(text.Len()))
+	c.Data(http.StatusOK, "application/json; charset=utf-8", text.Bytes())
+	if text.Cap() <= kept {
+		texts.Put(text)
+	}
 }
 
-func encodeShown(resp any, views []*use.View) ([]byte, error) {
+func encodeShown(out *bytes.Buffer, resp any, views []*use.View) error {
 	whole := make([]use.View, len(views))
 	for i, v := range views {
 		whole[i], *v = *v, use.Place
@@ -54,21 +68,20 @@ func encodeShown(resp any, views []*use.View) ([]byte, error) {
 		*v = whole[i]
 	}
 	if err != nil {
-		return nil, fmt.Errorf("write a screen: %w", err)
+		return fmt.Errorf("write a screen: %w", err)
 	}
-	var out bytes.Buffer
 	for _, v := range views {
 		before, after, found := bytes.Cut(around, use.PlaceOf)
 		if !found {
-			return nil, fmt.Errorf("write a screen: it has no place")
+			return fmt.Errorf("write a screen: it has no place")
 		}
 		out.Grow(len(around) + len(v.Written) + 1)
 		out.Write(before)
-		if err := v.Write(&out); err != nil {
-			return nil, fmt.Errorf("write a screen: %w", err)
+		if err := v.Write(out); err != nil {
+			return fmt.Errorf("write a screen: %w", err)
 		}
 		around = after
 	}
 	out.Write(around)
-	return out.Bytes(), nil
+	return nil
 }

@@ -1,6 +1,7 @@
 package answer
 
 import (
+	"bytes"
 	"encoding/json"
 	"testing"
 
@@ -28,7 +29,9 @@ func TestAScreenIsWrittenInParts(t *testing.T) {
 			if err != nil {
 				t.Fatal(err)
 			}
-			got, err := encodeShown(resp, viewsIn(shown))
+			var text bytes.Buffer
+			err = encodeShown(&text, resp, viewsIn(shown))
+			got := text.Bytes()
 			if err != nil {
 				t.Fatal(name, err)
 			}
