@@ -216,41 +216,6 @@ func (s *Store) doubt(ctx context.Context, trail string, n int, of near.Owner, f
 	}
 }
 
-func (s *Standing) screen() string {
-	if s == nil {
-		return ""
-	}
-	return s.Place.Screen
-}
-
-// like says whether two standings are the same, but for how long ago they were made.
-func (s *Standing) like(other *Standing) bool {
-	a, b := *s, *other
-	a.Fresh, b.Fresh = false, false
-	return reflect.DeepEqual(a, b)
-}
-
-// Standing is a place of a trail with its neighbours.
-type Standing struct {
-	Spot
-	At      int    // where the trail stands
-	Back    string // title of the place before; "" if there is none
-	Forward string
-	tabVars
-}
-
-func (s *Spot) read(place, overlays json.RawMessage) error {
-	if err := json.Unmarshal(place, &s.Place); err != nil {
-		return fmt.Errorf("read the place: %w", err)
-	}
-	if len(overlays) > 0 {
-		if err := json.Unmarshal(overlays, &s.Overlays); err != nil {
-			return fmt.Errorf("read the dialogs of the place: %w", err)
-		}
-	}
-	return nil
-}
-
 func overlaysJSON(o []place.Overlay) any {
 	if len(o) == 0 {
 		return nil
@@ -326,20 +291,6 @@ type tabVars struct {
 	Vars       map[string]string
 	VarsPress  string // that press; "" for none
 	VarsBefore Kept
-}
-
-func (t *tabVars) read(vars, before json.RawMessage, press *string) error {
-	if err := json.Unmarshal(vars, &t.Vars); err != nil {
-		return fmt.Errorf("read the variables of the tab: %w", err)
-	}
-	if press == nil {
-		return nil
-	}
-	t.VarsPress = *press
-	if err := json.Unmarshal(before, &t.VarsBefore); err != nil {
-		return fmt.Errorf("read the variables of the tab: %w", err)
-	}
-	return nil
 }
 
 // SetVars gives a tab other values of its project's variables, by a press. The same press again

@@ -66,31 +66,3 @@ func standingOf(trail, n, account, projectID string) string {
 		from trail t join place pl on pl.trail = t.id and pl.n between ` + n + `::int - 1 and ` + n + `::int + 1
 		where t.id = ` + trail + ` and t.account = ` + account + ` and t.project = ` + projectID + ` group by t.id`
 }
-
-// freshFor is how long a place is one that was made, or changed, just now, in seconds.
-const freshFor = 2
-
-// standing makes a standing of a place and its neighbours; ErrNone where the place is not among them.
-func standing(trail string, n int, f near.Near) (*Standing, error) {
-	out := &Standing{Spot: Spot{Trail: trail, N: n}, At: f.At}
-	found := false
-	for _, p := range f.Places {
-		switch {
-		case p.N < n:
-			out.Back = p.Title
-		case p.N > n:
-			out.Forward = p.Title
-		default:
-			found = true
-			out.Title, out.Made, out.Release = p.Title, p.Made, p.Release
-			out.Fresh = p.Age+time.Since(f.Read).Seconds() < freshFor
-			if err := errors.Join(out.Spot.read(p.Place, p.Overlays), out.tabVars.read(f.Vars, f.Before, f.Press)); err != nil {
-				return nil, err
-			}
-		}
-	}
-	if !found {
-		return nil, ErrNone
-	}
-	return out, nil
-}

@@ -24,12 +24,37 @@ type Place struct {
 	Look    map[string]Look   `json:"look,omitempty"` // by list: how it was left; not part of the address
 }
 
+// Clone gives a place of one's own: what is changed of it is changed of no other.
+func (p Place) Clone() Place {
+	p.Inputs, p.Set, p.Tabs, p.Vars, p.Look = maps.Clone(p.Inputs), maps.Clone(p.Set), maps.Clone(p.Tabs), maps.Clone(p.Vars), maps.Clone(p.Look)
+	p.Filters, p.Sort = slices.Clone(p.Filters), slices.Clone(p.Sort)
+	if p.From != nil {
+		from := *p.From
+		from.Inputs, from.Filters, from.Sort = maps.Clone(from.Inputs), slices.Clone(from.Filters), slices.Clone(from.Sort)
+		p.From = &from
+	}
+	return p
+}
+
 // Overlay is a dialog or drawer over a place. What it comes to may be given to a field below.
 type Overlay struct {
 	Place Place   `json:"place"`
 	As    string  `json:"as"`             // dialog, drawer
 	Into  string  `json:"into,omitempty"` // field of the screen below that gets the record saved here
 	Back  *Return `json:"back,omitempty"` // what is pressed on the screen below when it comes back with something
+}
+
+// CloneAll gives dialogs and drawers of one's own.
+func CloneAll(over []Overlay) []Overlay {
+	out := slices.Clone(over)
+	for i := range out {
+		out[i].Place = out[i].Place.Clone()
+		if back := out[i].Back; back != nil {
+			own := *back
+			out[i].Back = &own
+		}
+	}
+	return out
 }
 
 // Return is the press that follows when a dialog comes back: of what opened it, through the second gate.

@@ -84,3 +84,38 @@ func TestPlacesThatDifferInAnythingAreSpeltOtherwise(t *testing.T) {
 	try("two inputs", func(p *Place) bool { p.Inputs = map[string]string{"a": "1", "b": "2"}; return true })
 	try("one input of both", func(p *Place) bool { p.Inputs = map[string]string{"a": "11:b1:2"}; return true })
 }
+
+// What is changed in a clone, at any depth, is changed there alone.
+func TestACloneIsOnesOwn(t *testing.T) {
+	filled := func() Place {
+		p := Place{From: &From{}}
+		for _, of := range []reflect.Value{reflect.ValueOf(&p).Elem(), reflect.ValueOf(p.From).Elem()} {
+			for i := range of.NumField() {
+				if of.Field(i).IsZero() {
+					fill(of.Field(i))
+				}
+			}
+		}
+		return p
+	}
+	was, changed := filled(), filled()
+	clone := changed.Clone()
+	if !reflect.DeepEqual(clone, was) {
+		t.Fatalf("a clone differs: %+v", clone)
+	}
+	for _, of := range []reflect.Value{reflect.ValueOf(&clone).Elem(), reflect.ValueOf(clone.From).Elem()} {
+		for i := range of.NumField() {
+			switch f := of.Field(i); f.Kind() {
+			case reflect.Map:
+				f.Clear()
+			case reflect.Slice:
+				fill(f.Index(0).Field(0))
+			case reflect.String:
+				f.SetString("another")
+			}
+		}
+	}
+	if !reflect.DeepEqual(changed, was) {
+		t.Errorf("with its clone it became %+v", changed)
+	}
+}

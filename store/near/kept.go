@@ -118,7 +118,7 @@ func (k *Kept) Read(name string) (keep func(n int, of Owner, is Near)) {
 			t = &trail{of: of, read: began, places: map[int]Near{}}
 			p.trails.Add(name, t)
 		}
-		is.Read = began
+		is.Read, is.Made = began, new(atomic.Value)
 		t.places[n] = is
 	}
 }

@@ -3,6 +3,7 @@ package near
 import (
 	"encoding/json"
 	"slices"
+	"sync/atomic"
 	"time"
 )
 
@@ -21,7 +22,8 @@ type Near struct {
 	Vars, Before json.RawMessage
 	Press        *string
 	Places       []Place
-	Read         time.Time `json:"-"`
+	Read         time.Time     `json:"-"`
+	Made         *atomic.Value `json:"-"` // what was made of its texts, by who keeps it; nil where nobody does
 }
 
 // Stood gives places as they are when their trail stands elsewhere.
@@ -49,7 +51,7 @@ func Appended(was map[int]Near, next Place) map[int]Near {
 		}
 	}
 	to := before
-	to.At, to.Read = next.N, time.Now()
+	to.At, to.Read, to.Made = next.N, time.Now(), new(atomic.Value)
 	to.Places = []Place{next}
 	for _, p := range before.Places {
 		if p.N == next.N-1 {
