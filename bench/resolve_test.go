@@ -5,6 +5,8 @@ import (
 	"context"
 	"encoding/json"
 	"fmt"
+	"os"
+	"runtime/debug"
 	"testing"
 	"time"
 
@@ -18,6 +20,16 @@ import (
 	"ambergate/core/project"
 	"ambergate/core/use"
 )
+
+// collected is how often garbage is collected here, in percent of what lives: as the program does (server/tune.go).
+const collected = 400
+
+func TestMain(m *testing.M) {
+	if os.Getenv("GOGC") == "" {
+		debug.SetGCPercent(collected)
+	}
+	m.Run()
+}
 
 const buttons = 50
 
