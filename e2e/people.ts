@@ -65,8 +65,8 @@ export const startLine = (page: Page) => command(page, 'Start', 'Start command',
 export const stopLine = (page: Page) => command(page, 'Stop the line', 'Stop command', /The line stands/);
 
 /**
- * Presses an empty cell and types what goes there. While a list above it gets its rows the cell moves: what goes down
- * and up at two places is no press, and is pressed again.
+ * Presses an empty cell and types what goes there. While what is above it is drawn for the first time the cell moves: what
+ * goes down and up at two places is no press, and is pressed again.
  */
 export async function intoCell(cell: Locator, words: string) {
   const asked = cell.page().getByRole('combobox', { name: 'What goes here' });

@@ -81,7 +81,7 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
         className="rows"
         // biome-ignore lint/a11y/noNoninteractiveTabindex: the list is one stop for the keyboard; arrows go through its rows
         tabIndex={0}
-        style={list.main ? { maxHeight: `max(300px, calc(100dvh - ${top}px))` } : undefined}
+        style={list.main ? roomFor(top, stretch.next !== undefined) : undefined}
         onKeyDown={onKey}
         onScroll={(e) => shown.onScroll(e.currentTarget.scrollTop)}
         aria-label={list.label}
@@ -124,6 +124,12 @@ export function ListTable({ element, list, stretch, widths, ticked, onTick }: Ta
       <ListFoot list={list} stretch={stretch} onJump={(toEnd) => void shown.jump(toEnd)} />
     </>
   );
+}
+
+/** How high a main list is: where more rows are to come it has all its room at once, and nothing below it moves when they do. */
+function roomFor(top: number, more: boolean) {
+  const all = `max(300px, calc(100dvh - ${top}px))`;
+  return { maxHeight: all, minHeight: more ? all : undefined };
 }
 
 function toggled(from: Set<string>, key: string): Set<string> {
