@@ -12,8 +12,7 @@
 //   - hashing: digests of passwords
 //   - age.go: what is forgotten by age
 //   - audit.go: who did what to rights, releases and accounts
-//   - visit.go: who asks, where, and at which place, at once
-//   - standing.go: a place of a trail, as somebody stands there
+//   - visit.go: who asks, where, and at which place, at once; how somebody stands at a place of a trail
 //   - near: places of trails that are kept while this is the only server
 //   - trails.go: where a user went, and what the tab holds in variables
 //   - forms_and_lists.go: what a user typed into a form, and how each likes a list

@@ -1,8 +1,9 @@
 package element
 
 import (
+	"cmp"
 	"fmt"
-	"slices"
+	"sync/atomic"
 
 	"ambergate/core/cond"
 	"ambergate/core/plan"
@@ -44,15 +45,6 @@ func (v *ButtonView) AsCurrent() any {
 	current := *v
 	current.Current = true
 	return &current
-}
-
-// FaceView is what a face changes.
-type FaceView struct {
-	Words   string           `json:"words,omitempty"`
-	Icon    string           `json:"icon,omitempty"`
-	Tone    string           `json:"tone,omitempty"`
-	Colour  string           `json:"colour,omitempty"`
-	Picture *use.PictureView `json:"picture,omitempty"`
 }
 
 // DownTrigger names the trigger of a button that goes down, where letting go is another way.
@@ -208,95 +200,103 @@ func (v *ButtonView) turned(o *use.Opening, gate *plan.Gate) {
 	}
 }
 
-// face shows the first face whose condition holds. One that cannot be decided shows the face for
-// what is unknown, never the next one.
-func face(o *use.Opening, e *plan.Element, spec *Button, v *ButtonView) {
-	unknown, shown := v.Turned == "unknown", (*Face)(nil)
-	for _, f := range project.Ordered(spec.Faces) {
-		if f.State != "" && f.State == v.Turned && shown == nil && f.When == "" {
-			shown = f
-			continue
-		}
-		if f.State != "" || shown != nil || unknown {
-			continue
-		}
-		if f.When == "" {
-			shown = f
-			continue
-		}
-		c := e.Exprs["face."+f.ID]
-		value := cond.UnknownBecause("its condition cannot be read")
-		if c != nil {
-			value = c.Root.Eval(o.World)
-		}
-		switch {
-		case !value.Known():
-			unknown = true
-		case value.True():
-			shown = f
-		}
-	}
-	for _, f := range project.Ordered(spec.Faces) {
-		if f.When != "" && f.State != "" {
-			if c := e.Exprs["face."+f.ID]; c == nil || !c.Root.Eval(o.World).True() {
-				continue
-			}
-		}
-		if f.State == "unknown" && unknown {
-			shown = f
-		} else if slices.Contains([]string{"hover", "pressed", "greyed", "focus"}, f.State) {
-			if v.States == nil {
-				v.States = map[string]*FaceView{}
-			}
-			v.States[f.State] = &FaceView{Words: o.Text(e, "face."+f.ID), Icon: f.Icon, Tone: f.Tone, Colour: f.Colour, Picture: o.PictureView(f.Picture)}
-		}
-	}
-	if shown == nil {
-		if unknown {
-			v.Tone, v.Colour = "unknown", ""
-		}
-		return
-	}
-	if words := o.Text(e, "face."+shown.ID); words != "" {
-		v.Words = words
-	}
-	if shown.Icon != "" {
-		v.Icon = shown.Icon
-	}
-	if shown.Tone != "" || shown.Colour != "" {
-		v.Colour = shown.Colour // a face with a tone shows that, not the button's own colour
-	}
-	if shown.Tone != "" {
-		v.Tone = shown.Tone
-	}
-	if p := o.PictureView(shown.Picture); p != nil {
-		v.Picture = p
-	}
+// readyButton is what is the same of a button each time it is drawn.
+type readyButton struct {
+	last             atomic.Pointer[drawnButton]
+	gate, down       *plan.Gate     // of its trigger, and of its going down; nil where there is none
+	words, note, tip *cond.Template // those in which something is filled in; nil for any other
+	plain            bool           // no more of it differs from one time to the next than varying has
+	view             ButtonView
 }
 
-// Tones are how a button is dressed.
-var Tones = []string{"", "plain", "main", "strong", "sign", "quiet", "good", "warn", "stop"}
-
-// Face is how a button looks in one condition: the first whose condition holds is shown. A face
-// of a state, without a condition, changes how the shown one looks in that state.
-type Face struct {
-	project.Item
-	When    string `json:"when,omitempty"`  // condition
-	State   string `json:"state,omitempty"` // hover, pressed, greyed, focus; on, off, unknown: of what is turned on and off; empty: normal
-	Words   string `json:"words,omitempty"` // template; empty: the button's own
-	Icon    string `json:"icon,omitempty"`
-	Picture string `json:"picture,omitempty"`
-	Tone    string `json:"tone,omitempty"`
-	Colour  string `json:"colour,omitempty"` // in the stead of the tone's ground, as project.ValidColour has it
+// varying is what differs of a plain button: words only where something is filled in.
+type varying struct {
+	words, note, tip, href, leave string
+	down                          bool
 }
 
-// Validate refuses states, tones and colours that do not exist.
-func (f *Face) Validate() error {
-	if err := project.OneOf("state", f.State, "", "hover", "pressed", "greyed", "focus", "on", "off", "unknown"); err != nil {
-		return err
+// drawnButton is one as it was drawn.
+type drawnButton struct {
+	of   varying
+	view ButtonView
+}
+
+// varies gives a template in which something is filled in; of any other its text.
+func varies(t *cond.Template) (filled *cond.Template, text string) {
+	if t == nil {
+		return nil, ""
 	}
-	if err := project.ValidColour(f.Colour); err != nil {
-		return err
+	if text, plain := t.Plain(); plain {
+		return nil, text
 	}
-	return project.OneOf("tone", f.Tone, Tones...)
+	return t, ""
+}
+
+// say fills in a template; "" for none.
+func say(t *cond.Template, o *use.Opening) string {
+	if t == nil {
+		return ""
+	}
+	return t.Say(o.World, o.World.Say)
+}
+
+// Ready works out what is the same of it each time it is drawn.
+func (spec *Button) Ready(e *plan.Element) any {
+	r := &readyButton{
+		view: ButtonView{Icon: spec.Icon, Tone: spec.Tone, Colour: spec.Colour, Trigger: spec.TriggerName(), Keys: spec.Keys, Fold: spec.Fold},
+		gate: e.Gates[spec.TriggerName()], down: e.Gates[DownTrigger],
+		plain: len(spec.Faces) == 0 && spec.Picture == "",
+	}
+	r.words, r.view.Words = varies(e.Texts["words"])
+	r.note, r.view.Note = varies(e.Texts["note"])
+	r.tip, r.view.Tip = varies(e.Texts["tip"])
+	if r.view.Tone == "" {
+		r.view.Tone = "plain"
+	}
+	r.view.Writes = r.down != nil && r.down.Writes()
+	if r.gate == nil {
+		return r
+	}
+	r.view.Writes, r.view.Drops = r.view.Writes || r.gate.Writes(), r.gate.Unsaved == "drop"
+	for _, c := range r.gate.Cases {
+		r.plain = r.plain && !showsState(c)
+		r.view.Saves = r.view.Saves || plan.Saves(c)
+		for _, m := range c.Move.Leads() {
+			if m.Target != nil {
+				r.view.Plate = m.Target.Type
+			}
+		}
+	}
+	return r
+}
+
+// showsState says whether a button with a case shows how that is which the case changes.
+func showsState(c *plan.Case) bool {
+	for _, e := range c.Effects {
+		_, chooses := e.Spec.(use.ChoosingEffect)
+		_, turns := e.Spec.(use.TurningEffect)
+		if chooses || turns {
+			return true
+		}
+	}
+	return false
+}
+
+// draw gives the button as it looks now. Several may draw at once.
+func (r *readyButton) draw(o *use.Opening, e *plan.Element, spec *Button, now *varying) *ButtonView {
+	if last := r.last.Load(); last != nil && last.of == *now {
+		return &last.view
+	}
+	drawn := &drawnButton{of: *now, view: r.view}
+	v := &drawn.view
+	v.Words, v.Note, v.Tip = cmp.Or(v.Words, now.words), cmp.Or(v.Note, now.note), cmp.Or(v.Tip, now.tip)
+	v.Href, v.Leave, v.Down = now.href, now.leave, now.down
+	if r.plain {
+		r.last.Store(drawn)
+		return v
+	}
+	v.Picture = o.PictureView(spec.Picture)
+	v.turned(o, r.gate)
+	face(o, e, spec, v)
+	return v
 }

@@ -3,6 +3,6 @@
 //
 //   - list_view.go, list_export.go: the rows of a list as they are shown; all of it as a file
 //   - chart_measures.go, chart_parts.go: what its points tell; what each is divided by
-//   - button.go: also the faces that it has in common with images
+//   - faces.go: how buttons, images, rows and symbols look while a condition holds
 //   - the others: a kind each
 package element
