@@ -21,6 +21,9 @@ const mostRoleSets = 1000
 
 // Granted is what a set of roles is granted, whoever has them. It is safe for use by many at once.
 type Granted struct {
+	Start string   // the screen that they start from; "" for none
+	Names []string // of the roles, in their order
+
 	app   *App
 	roles map[string]bool
 	mu    sync.RWMutex
@@ -53,7 +56,12 @@ func (a *App) GrantedTo(roles map[string]bool) *Granted {
 		if a.granted.by == nil || len(a.granted.by) >= mostRoleSets {
 			a.granted.by = map[string]*Granted{}
 		}
-		g = &Granted{app: a, roles: maps.Clone(roles), on: map[string]TableGranted{}}
+		g = &Granted{Start: a.Project.StartOf(roles), Names: []string{}, app: a, roles: maps.Clone(roles), on: map[string]TableGranted{}}
+		for _, r := range project.Ordered(a.Project.Roles) {
+			if roles[r.ID] {
+				g.Names = append(g.Names, r.Name)
+			}
+		}
 		a.granted.by[key] = g
 	}
 	return g

@@ -33,6 +33,9 @@ func TestWhatRolesAreGrantedIsWorkedOutOnceAndRight(t *testing.T) {
 	}
 	wait.Wait()
 	for _, roles := range sets {
+		if got := app.GrantedTo(roles); got.Start != app.Project.StartOf(roles) || len(got.Names) > len(roles) {
+			t.Errorf("%v start from %q, and are called %v", roles, got.Start, got.Names)
+		}
 		for table := range app.Project.Tables {
 			got := app.GrantedTo(roles).On(table)
 			if !reflect.DeepEqual(got.Sum, app.Project.GrantOf(roles, table)) || !reflect.DeepEqual(got.Each, app.Project.GrantsOf(roles, table)) {
@@ -59,6 +62,9 @@ func TestWhatRolesAreGrantedIsWorkedOutOnceAndRight(t *testing.T) {
 	}
 	if free == 0 || ruled == 0 {
 		t.Errorf("%d without and %d with a rule", free, ruled)
+	}
+	if names := app.GrantedTo(map[string]bool{"r_tech": true, "r_none": true}).Names; !reflect.DeepEqual(names, []string{"Technician"}) {
+		t.Errorf("a technician is called %v", names)
 	}
 	if app.GrantedTo(nil).On("t_none").Sum.View {
 		t.Error("a table that is not there is granted")

@@ -235,15 +235,16 @@ func (o *Opening) JudgeRoles(roles map[string]bool) (Verdict, bool) {
 	if roles == nil {
 		return Verdict{}, false
 	}
-	var names []string
-	for _, r := range project.Ordered(o.App.Project.Roles) {
-		if !roles[r.ID] {
-			continue
-		}
-		if o.World.User.Roles[r.ID] {
+	for id, may := range roles {
+		if may && o.World.User.Roles[id] && o.App.Project.Roles[id] != nil {
 			return Verdict{}, false
 		}
-		names = append(names, r.Name)
+	}
+	var names []string
+	for _, r := range project.Ordered(o.App.Project.Roles) {
+		if roles[r.ID] {
+			names = append(names, r.Name)
+		}
 	}
 	reason := "It is for nobody."
 	if len(names) > 0 {

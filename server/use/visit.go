@@ -11,7 +11,6 @@ import (
 	"ambergate/core/ask"
 	"ambergate/core/place"
 	"ambergate/core/plan"
-	"ambergate/core/project"
 	"ambergate/core/use"
 	"ambergate/server/answer"
 	"ambergate/server/base"
@@ -187,7 +186,7 @@ func (v *Visit) readOnly() string {
 
 // home is the place a user starts from.
 func (v *Visit) home() (place.Place, error) {
-	start := v.App.Project.StartOf(v.user.Roles)
+	start := v.App.GrantedTo(v.user.Roles).Start
 	if d := v.account.Device; d != nil && v.App.Project.Screens[d.Start] != nil {
 		start = d.Start
 	}
@@ -197,15 +196,7 @@ func (v *Visit) home() (place.Place, error) {
 	return place.Place{Screen: start, Mode: "view", Inputs: map[string]string{}}, nil
 }
 
-func (v *Visit) roleNames() []string {
-	names := []string{}
-	for _, r := range project.Ordered(v.App.Project.Roles) {
-		if v.user.Roles[r.ID] {
-			names = append(names, r.Name)
-		}
-	}
-	return names
-}
+func (v *Visit) roleNames() []string { return v.App.GrantedTo(v.user.Roles).Names }
 
 func (v *Visit) homeTitle() string {
 	if p, err := v.home(); err == nil {
