@@ -73,11 +73,6 @@ func (w *World) Now() time.Time {
 func (w *World) Value(p *cond.Path) cond.Value {
 	switch p.Root {
 	case "record":
-		if w.Record != nil { // most of all is asked of it
-			if v, ok := w.Record.Values[p.Key]; ok {
-				return v
-			}
-		}
 		return w.From(w.Record, p.Segs, p.Key)
 	case "row":
 		return w.From(w.Row, p.Segs, p.Key)
