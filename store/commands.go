@@ -35,6 +35,12 @@ const (
 	claimedAtMost = "15 seconds"
 )
 
+// claiming is a lock of a tag for as long as one claims it or gives it back. Who comes meanwhile does not wait for the
+// other to commit, which may take seconds: somebody is at work on the tag.
+func claiming(plant, node string) string {
+	return `hashtext('plant_claim'), hashtext(` + plant + ` || ' ' || ` + node + `)`
+}
+
 // ErrPending means that a command of another press to one of the tags is on its way.
 var ErrPending = errors.New("a command is on its way already")
 
@@ -52,7 +58,7 @@ func (s *Store) Intend(ctx context.Context, commands []Command, late bool) (bool
 			if late {
 				break
 			}
-			tag, err := tx.Exec(ctx, `insert into plant_claim as k (plant, node, press, until) values ($1, $2, $3, now() + interval '`+claimedAtMost+`')
+			tag, err := tx.Exec(ctx, `insert into plant_claim as k (plant, node, press, until) select $1, $2, $3, now() + interval '`+claimedAtMost+`' where pg_try_advisory_xact_lock(`+claiming("$1::text", "$2::text")+`)
 				on conflict (plant, node) do update set press = excluded.press, until = excluded.until where k.press = excluded.press or k.until < now()`, c.Plant, c.Node, c.Press)
 			if err != nil {
 				return err
@@ -94,7 +100,8 @@ func (s *Store) Pending(ctx context.Context, plant string, nodes []string) error
 
 // GiveBack ends the claims of a press, whose commands have ended.
 func (s *Store) GiveBack(ctx context.Context, press string) error {
-	if _, err := s.pool.Exec(ctx, `delete from plant_claim where press = $1`, press); err != nil {
+	if _, err := s.pool.Exec(ctx, `with mine as materialized (select plant, node, pg_advisory_xact_lock(`+claiming("plant", "node")+`) from plant_claim where press = $1)
+		delete from plant_claim k using mine where k.plant = mine.plant and k.node = mine.node and k.press = $1`, press); err != nil {
 		return fmt.Errorf("give back the tags of a press: %w", err)
 	}
 	return nil

@@ -7,6 +7,8 @@ import (
 	"sync/atomic"
 	"testing"
 
+	"github.com/jackc/pgx/v5"
+
 	"ambergate/store"
 )
 
@@ -136,5 +138,36 @@ func TestACommandThatWaitedTooLongIsNotSent(t *testing.T) {
 	}
 	if log, err := up.Store.Commands(ctx, "late-again"); err != nil || log[0].State != "expired" || up.Store.Pending(ctx, "p", []string{"late"}) != nil {
 		t.Errorf("%+v %v", log, err)
+	}
+}
+
+// Who comes while another claims the tag does not wait until that is committed: where the database stalls, that took as
+// long as one waits for a lock, and then the press failed.
+func TestNobodyWaitsForATag(t *testing.T) {
+	conn, err := pgx.Connect(ctx, up.Cluster.DSN("ambergate", up.Cluster.Password, "ambergate"))
+	if err != nil {
+		t.Fatal(err)
+	}
+	defer conn.Close(ctx)
+	tx, err := conn.Begin(ctx)
+	if err != nil {
+		t.Fatal(err)
+	}
+	for _, sql := range []string{`select pg_advisory_xact_lock(` + store.Claiming("'p'", "'still'") + `)`,
+		`insert into plant_claim (plant, node, press, until) values ('p', 'still', 'slow', now() + interval '1 minute')`} {
+		if _, err := tx.Exec(ctx, sql); err != nil {
+			t.Fatal(err)
+		}
+	}
+	added, err := up.Store.Intend(ctx, []store.Command{command("quick", "still")}, false)
+	log, _ := up.Store.Commands(ctx, "quick")
+	if err != nil || added || len(log) != 1 || log[0].State != "refused" {
+		t.Errorf("beside one that is not committed: %v %v %+v", added, err, log)
+	}
+	if err := tx.Rollback(ctx); err != nil {
+		t.Fatal(err)
+	}
+	if added, err := up.Store.Intend(ctx, []store.Command{command("after", "still")}, false); err != nil || !added {
+		t.Errorf("after one that came to nothing: %v %v", added, err)
 	}
 }

@@ -131,6 +131,8 @@ func Describe(err error) (int, api.Problem) {
 		return http.StatusRequestEntityTooLarge, api.Problem{Code: "too-large", What: "This request is too large.", Then: Ptr("At most 1 MB is taken.")}
 	case errors.Is(err, store.ErrNone):
 		return http.StatusNotFound, api.Problem{Code: "no-place", What: "This is not there any more.", Then: Ptr("Go home and start from there.")}
+	case held(err):
+		return http.StatusServiceUnavailable, api.Problem{Code: "held", What: "Somebody else is changing this at this moment.", Then: Ptr("Nothing is lost. It is tried again by itself.")}
 	case tooSlow(err):
 		return http.StatusGatewayTimeout, api.Problem{Code: "too-slow", What: "This took too long, and was ended.", Then: Ptr("Nothing is lost. Narrow what you look for, or try again in a while.")}
 	case late(err):
@@ -144,7 +146,14 @@ func Describe(err error) (int, api.Problem) {
 // tooSlow says whether a statement was ended by its limit, or because the answer was due.
 func tooSlow(err error) bool {
 	var pg *pgconn.PgError
-	return errors.As(err, &pg) && (pg.Code == pgerrcode.QueryCanceled || pg.Code == pgerrcode.LockNotAvailable)
+	return errors.As(err, &pg) && pg.Code == pgerrcode.QueryCanceled
+}
+
+// held says whether what is to be changed was locked by somebody else for as long as one waits: what was asked can be
+// asked again as it is.
+func held(err error) bool {
+	var pg *pgconn.PgError
+	return errors.As(err, &pg) && pg.Code == pgerrcode.LockNotAvailable
 }
 
 // late says whether the answer was due before a database gave one; of how it is, nothing is known then.

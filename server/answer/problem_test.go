@@ -44,7 +44,7 @@ func TestEveryErrorHasItsCodeAndWords(t *testing.T) {
 		{&net.OpError{Op: "dial", Err: os.ErrDeadlineExceeded}, http.StatusServiceUnavailable, "database-away"},
 		{&pgconn.PgError{Code: "57P01"}, http.StatusServiceUnavailable, "database-away"},
 		{&pgconn.PgError{Code: "57014"}, http.StatusGatewayTimeout, "too-slow"},
-		{&pgconn.PgError{Code: "55P03"}, http.StatusGatewayTimeout, "too-slow"},
+		{&pgconn.PgError{Code: "55P03"}, http.StatusServiceUnavailable, "held"},
 		{&pgconn.PgError{Code: "42P01", Message: "relation secret does not exist"}, http.StatusInternalServerError, "internal"},
 		{errors.New("secret detail"), http.StatusInternalServerError, "internal"},
 	} {
