@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { ElementView, View } from '../api/client';
-import { useScreen } from './context';
+import { useScreen, useView } from './context';
 import { type Gap, gapsOf, tabAt } from './gaps';
 
 /** Cells that nothing stands in: a click makes something new there. Builders only. */
@@ -59,7 +59,8 @@ function EmptyCell({ gap: g, onPlant, onPress }: CellProps) {
 
 /** What is put here stands in a frame, below all that stands there. Builders only. */
 export function AddInFrame({ frame }: { frame: ElementView }) {
-  const { builder, view } = useScreen();
+  const { builder } = useScreen();
+  const view = useView();
   const words = frame.kind === 'group' ? frame.group.words : '';
   const { row, col, h } = frame.cell;
   const end = row + Math.max(1, h ?? 1);

@@ -1,11 +1,11 @@
 import { Box, Flex, Heading } from '@chakra-ui/react';
-import { useEffect, useRef, useState } from 'react';
+import { memo, useEffect, useRef, useState } from 'react';
 import type { View } from '../api/client';
-import { useScreen } from './context';
+import { useScreen, useView } from './context';
 import { Element } from './Element';
 import { AddInFrame, EmptyCells } from './EmptyCells';
 import { kindOf, known } from './kinds/all';
-import { panelsOf } from './layout';
+import { type Panel, panelsOf, samePanel } from './layout';
 
 /**
  * An operator screen has this shape and is scaled as a whole; where more stands below each other than fits, one scrolls. A
@@ -20,7 +20,8 @@ const grown = { flex: '1', containerType: 'size', css: { '& > .frame': { height:
 
 /** An operator screen: panels of elements that stand in the same columns, on grey ground. */
 export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadingElement> }) {
-  const { view, builder } = useScreen();
+  const { builder } = useScreen();
+  const view = useView();
   const { box, sheet, scale, height, width, aside } = useScale();
   const panels = panelsOf(view);
   const frames = view.elements.filter((e) => e.kind === 'group');
@@ -92,25 +93,7 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
             </Box>
           ))}
           {panels.map((p) => (
-            <Flex
-              key={`${p.row}.${p.col}`}
-              direction="column"
-              gap="9px"
-              gridColumn={`${p.col} / span ${p.w}`}
-              gridRow={`${p.row} / span ${p.h}`}
-              bg="plant.panel"
-              borderWidth="1px"
-              borderColor="plant.edge"
-              borderRadius="3px"
-              p="10px 12px"
-              mb="12px"
-            >
-              {p.elements.map((e) => (
-                <Box key={e.id} {...(kindOf(e).grows ? grown : { flexShrink: 0 })}>
-                  <Element element={e} />
-                </Box>
-              ))}
-            </Flex>
+            <PanelBox key={`${p.row}.${p.col}`} panel={p} />
           ))}
           {builder && <EmptyCells view={view} rows={Array.from({ length: rows }, (_, i) => i + 1)} />}
         </Box>
@@ -118,6 +101,33 @@ export function OperatorSheet({ headingRef }: { headingRef?: React.Ref<HTMLHeadi
     </Box>
   );
 }
+
+/** A panel, drawn anew only where something on it changes: values come several times a second, day and night. */
+const PanelBox = memo(
+  function PanelBox({ panel }: { panel: Panel }) {
+    return (
+      <Flex
+        direction="column"
+        gap="9px"
+        gridColumn={`${panel.col} / span ${panel.w}`}
+        gridRow={`${panel.row} / span ${panel.h}`}
+        bg="plant.panel"
+        borderWidth="1px"
+        borderColor="plant.edge"
+        borderRadius="3px"
+        p="10px 12px"
+        mb="12px"
+      >
+        {panel.elements.map((e) => (
+          <Box key={e.id} {...(kindOf(e).grows ? grown : { flexShrink: 0 })}>
+            <Element element={e} />
+          </Box>
+        ))}
+      </Flex>
+    );
+  },
+  (before, after) => samePanel(before.panel, after.panel),
+);
 
 /** Says in words whether the values can be believed. */
 function Quality({ view }: { view: View }) {

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { Position } from '../api/client';
 import { Glyph } from '../ui/Glyph';
-import { useLanguage, useScreen } from './context';
+import { useLanguage, useScreen, useView } from './context';
 
 /** Where the record stands in the list that one came from, between its neighbours. */
 export function PositionLine() {
@@ -47,7 +47,8 @@ function wordsOf(p: Position, count: (n: number) => string): string {
 
 /** A neighbour by its title; it leads there where the screen has a button that does. */
 function Neighbour({ title, by, glyph }: { title?: string; by?: string; glyph: string }) {
-  const { view, onPress } = useScreen();
+  const { onPress } = useScreen();
+  const view = useView();
   const element = view.elements.find((e) => e.id === by);
   if (!title) return null;
   const inside = (

@@ -1,10 +1,15 @@
-import type { Ref } from 'react';
+import { memo, type Ref } from 'react';
 import type { RailView } from '../api/client';
 import { RailFrame } from './rails/RailFrame';
 import { ScreenSheet } from './ScreenSheet';
 
+interface RailedProps {
+  rails?: RailView[];
+  headingRef?: Ref<HTMLHeadingElement>;
+}
+
 /** A screen between its rails, where it has any. */
-export function RailedSheet({ rails, headingRef }: { rails?: RailView[]; headingRef?: Ref<HTMLHeadingElement> }) {
+export const RailedSheet = memo(function RailedSheet({ rails, headingRef }: RailedProps) {
   const sheet = <ScreenSheet headingRef={headingRef} />;
   return rails?.length ? <RailFrame rails={rails}>{sheet}</RailFrame> : sheet;
-}
+});

@@ -1,8 +1,8 @@
 import { Box, Flex, Grid, Heading } from '@chakra-ui/react';
 import { Fragment, memo, useState } from 'react';
-import type { ElementView, View } from '../api/client';
+import type { ElementView } from '../api/client';
 import { ContextChips } from './ContextChips';
-import { useScreen, useTyped } from './context';
+import { type Frame, useScreen, useTyped, useView } from './context';
 import { EmptyCells } from './EmptyCells';
 import { foldedRows, placedOf, usedRows } from './layout';
 import { OperatorSheet } from './OperatorSheet';
@@ -16,12 +16,12 @@ export const ScreenSheet = memo(function ScreenSheet({ headingRef }: { headingRe
   return (
     <Box className="sheet" px="16px" py="14px" maxW="1280px" mx="auto" w="full">
       <SheetHead view={view} headingRef={headingRef} />
-      <SheetGrid view={view} />
+      <SheetGrid />
     </Box>
   );
 });
 
-function SheetHead({ view, headingRef }: { view: View; headingRef?: React.Ref<HTMLHeadingElement> }) {
+function SheetHead({ view, headingRef }: { view: Frame; headingRef?: React.Ref<HTMLHeadingElement> }) {
   return (
     <Flex align="center" gap="14px" wrap="wrap" minH="36px" mb="10px">
       <Heading
@@ -58,8 +58,9 @@ function ModeMark({ words }: { words: string }) {
 }
 
 /** Elements in their cells: twelve columns, one below the other where it is narrow. */
-const SheetGrid = memo(function SheetGrid({ view }: { view: View }) {
+const SheetGrid = memo(function SheetGrid() {
   const { builder } = useScreen();
+  const view = useView();
   const rows = usedRows(view);
   const folds = foldedRows(view);
   const [open, setOpen] = useState<number[]>([]);

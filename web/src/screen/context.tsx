@@ -1,8 +1,9 @@
-import { createContext, type ReactNode, useContext } from 'react';
+import { createContext, type ReactNode, useContext, useMemo } from 'react';
 import type { ListChoice, ListView, Look, Position, Samples, Title, View } from '../api/client';
 import type { Arrangement, PressAim, Pressed } from '../trail/asking';
 import type { HoldHands } from '../trail/Hold';
 import { written } from '../ui/language';
+import { sameBut, useStill } from '../ui/useStill';
 import type { DrawerHands } from './rails/useDrawers';
 
 /** How a builder chooses elements; absent for users. */
@@ -47,9 +48,11 @@ export interface WorkHands {
   onAdding: (list: string | undefined) => void;
 }
 
-/** What the one renderer of screens needs from whoever shows a screen. It stays the same as long as the view does. */
+/** A screen without what stands on it. */
+export type Frame = Omit<View, 'elements'>;
+
+/** What the one renderer of screens needs from whoever shows a screen. */
 export interface ScreenHands {
-  view: View;
   onType: (field: string, value: string) => void;
   onPress: (element: { id: string }, aim?: PressAim) => Promise<Pressed>;
   onArrange: (change: Arrangement) => void;
@@ -63,16 +66,23 @@ export interface ScreenHands {
   work?: WorkHands;
 }
 
-// What changes at each key, press or move of the pointer is given apart from what the whole screen is
+/** A screen as its elements know it: it stays the same while live values come, several times a second. */
+interface Screen extends ScreenHands {
+  view: Frame;
+}
+
+// What changes at each key, press, live value or move of the pointer is given apart from what the whole screen is
 // drawn from, so that only what tells of it is drawn anew.
-const ScreenContext = createContext<ScreenHands | null>(null);
+const ScreenContext = createContext<Screen | null>(null);
+const ViewContext = createContext<View | null>(null);
 const TypedContext = createContext<Typed>({ values: {}, errors: {} });
 const BusyContext = createContext<string | undefined>(undefined);
 const unmarked: Marks = { numbers: {} };
 const MarksContext = createContext<Marks>(unmarked);
 
 interface ScreenProps {
-  hands: ScreenHands;
+  view: View;
+  hands: ScreenHands; // the same object as long as they do the same
   typed: Typed;
   busy: string | undefined; // element whose press is under way
   marks?: Marks;
@@ -80,23 +90,38 @@ interface ScreenProps {
 }
 
 /** Gives a screen to the elements inside. */
-export function ScreenProvider({ hands, typed, busy, marks = unmarked, children }: ScreenProps) {
+export function ScreenProvider({ view, hands, typed, busy, marks = unmarked, children }: ScreenProps) {
+  const frame = useStill<Frame>(view, sameFrame);
+  const screen = useMemo(() => ({ ...hands, view: frame }), [hands, frame]);
   return (
-    <ScreenContext.Provider value={hands}>
-      <TypedContext.Provider value={typed}>
-        <BusyContext.Provider value={busy}>
-          <MarksContext.Provider value={marks}>{children}</MarksContext.Provider>
-        </BusyContext.Provider>
-      </TypedContext.Provider>
+    <ScreenContext.Provider value={screen}>
+      <ViewContext.Provider value={view}>
+        <TypedContext.Provider value={typed}>
+          <BusyContext.Provider value={busy}>
+            <MarksContext.Provider value={marks}>{children}</MarksContext.Provider>
+          </BusyContext.Provider>
+        </TypedContext.Provider>
+      </ViewContext.Provider>
     </ScreenContext.Provider>
   );
 }
 
-/** The hands of the screen around this element. */
-export function useScreen(): ScreenHands {
-  const hands = useContext(ScreenContext);
-  if (!hands) throw new Error('an element was drawn outside of a screen');
-  return hands;
+/** Whether two views are the same but for what stands on them: what comes live leaves all other parts as they are. */
+export const sameFrame = (was: Frame, now: Frame) => sameBut(was as View, now as View, ['elements']);
+
+/** The screen around this element, and what it does. */
+export function useScreen(): Screen {
+  return inside(useContext(ScreenContext));
+}
+
+/** The screen with all that stands on it: who asks for it is drawn anew with each live value. */
+export function useView(): View {
+  return inside(useContext(ViewContext));
+}
+
+function inside<T>(screen: T | null): T {
+  if (!screen) throw new Error('an element was drawn outside of a screen');
+  return screen;
 }
 
 /** What is typed on the screen around this element, and what is wrong with it. */

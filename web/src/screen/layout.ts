@@ -34,7 +34,7 @@ export function placedOf(view: View): Placed[] {
   return within(undefined);
 }
 
-interface Panel {
+export interface Panel {
   row: number;
   col: number;
   w: number;
@@ -67,6 +67,12 @@ export function panelsOf(view: View): Panel[] {
       .map((o) => o.row);
     return { ...p, h: Math.min(Math.max(...beside.map(end)), ...under) - p.row };
   });
+}
+
+/** Whether two panels stand in the same place, and hold the same. */
+export function samePanel(a: Panel, b: Panel): boolean {
+  const places = a.row === b.row && a.col === b.col && a.w === b.w && a.h === b.h;
+  return places && a.elements.length === b.elements.length && a.elements.every((e, i) => e === b.elements[i]);
 }
 
 /** What of a row is behind “more”, and below which width of the sheet. */

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { memo } from 'react';
 import type { Refused, Shown } from '../api/client';
 import { wordsOfProblem } from '../trail/Press';
 import { useSince } from './useSince';
@@ -11,7 +12,7 @@ interface BannersProps {
 }
 
 /** What stands above a screen while something is not as it should be; the screen stays as it was. */
-export function Banners({ shown, away, lost, left }: BannersProps) {
+export const Banners = memo(function Banners({ shown, away, lost, left }: BannersProps) {
   const since = useSince(away !== undefined || lost);
   const told = [away && wordsOfProblem(away.problem), since && `No connection since ${since}.`].filter(Boolean);
   return (
@@ -23,7 +24,7 @@ export function Banners({ shown, away, lost, left }: BannersProps) {
       {shown.passed && <Banner words={`Skipped ${shown.passed}: gone, or not open to you.`} calm />}
     </>
   );
-}
+});
 
 function Banner({ words, calm }: { words: string; calm?: boolean }) {
   return (

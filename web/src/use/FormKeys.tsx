@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { type ReactNode, useEffect, useRef } from 'react';
 import type { ElementView } from '../api/client';
-import { useScreen, useTyped } from '../screen/context';
+import { useScreen, useTyped, useView } from '../screen/context';
 
 interface FormKeysProps {
   dirty: boolean;
@@ -11,7 +11,8 @@ interface FormKeysProps {
 
 /** The keys of a form: Enter in a line and Ctrl+S save, Escape cancels; after a no the first wrong field has the focus. */
 export function FormKeys({ dirty, leave, children }: FormKeysProps) {
-  const { view, onPress } = useScreen();
+  const { onPress } = useScreen();
+  const view = useView();
   const { errors } = useTyped();
   const box = useRef<HTMLDivElement>(null);
   const editing = view.mode === 'edit' || view.mode === 'add';

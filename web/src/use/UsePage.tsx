@@ -3,12 +3,14 @@ import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { api, ask, type Given, type Refused, type Shown, type ThenPress, type View } from '../api/client';
+import { sameFrame } from '../screen/context';
 import type { Along, Trail } from '../trail/Trail';
 import { later } from '../ui/later';
 import { Message, Waiting } from '../ui/Message';
 import { useFixedAppearance } from '../ui/theme/appearance';
 import { useDress } from '../ui/theme/style';
 import { useSteady } from '../ui/useSteady';
+import { sameBut, useStill } from '../ui/useStill';
 import { Banners } from './Banners';
 import { useCallUps } from './callups/useCallUps';
 import { useUnsaved } from './draft/useUnsaved';
@@ -46,6 +48,9 @@ function Project({ project }: { project: string }) {
   return <Page shown={shown} away={away} lost={lost} trail={trail} project={project} called={called} />;
 }
 
+/** Whether two answers are the same but for what stands on the screen, which may come live several times a second. */
+const sameShown = (was: Shown, now: Shown) => sameBut(was, now, ['view']) && sameFrame(was.view, now.view);
+
 interface PageProps {
   shown: Shown;
   away: Refused | undefined;
@@ -57,6 +62,7 @@ interface PageProps {
 
 function Page({ shown, away, lost, trail, project, called }: PageProps) {
   const me = useQuery({ queryKey: ['me'], queryFn: () => ask(api.GET('/api/me')) });
+  const still = useStill(shown, sameShown);
   const unsaved = useUnsaved(trail);
   const [given, setGiven] = useState<Given>();
   const [then, setThen] = useState<ThenPress>();
@@ -98,7 +104,7 @@ function Page({ shown, away, lost, trail, project, called }: PageProps) {
     <Flex direction="column" minH={high} h={operator ? high : undefined} zoom={operator ? 1 : zoom}>
       {!shown.view.bare && (
         <Strip
-          shown={shown}
+          shown={still}
           project={project}
           builder={me.data?.projects.some((p) => p.slug === project && p.builds) ?? false}
           onRecord={recorder.recording ? undefined : recorder.begin}
@@ -117,7 +123,7 @@ function Page({ shown, away, lost, trail, project, called }: PageProps) {
       {called.came && (
         <CalledUp came={called.came} project={project} language={shown.view.language ?? 'en'} onSeen={called.seen} />
       )}
-      <Banners shown={shown} away={away} lost={lost} left={left} />
+      <Banners shown={still} away={away} lost={lost} left={left} />
       <Box as="main" flex="1" minH={0}>
         <UsedScreen
           key={`${shown.trail}.${workOf(shown.view)}`}

@@ -123,7 +123,6 @@ export function UsedScreen(props: UsedScreenProps) {
   });
   const hands = useMemo(
     (): ScreenHands => ({
-      view,
       base: `/use/${project}`,
       pictures: `/api/project-pictures/${project}/`,
       onType: draft.type,
@@ -135,11 +134,11 @@ export function UsedScreen(props: UsedScreenProps) {
       drawers,
       work,
     }),
-    [view, project, draft, onPress, onArrange, call, drawers, work],
+    [project, draft, onPress, onArrange, call, drawers, work],
   );
   const typed = useMemo(() => ({ values, errors }), [values, errors]);
   return (
-    <ScreenProvider hands={hands} typed={typed} busy={busy}>
+    <ScreenProvider view={view} hands={hands} typed={typed} busy={busy}>
       <DraftNotes draft={draft.found} others={props.others} dirty={draft.dirty} taken={taken} {...drafts} />
       <FormKeys dirty={draft.dirty} leave={(go) => unsaved.leave(depth, go)}>
         <RailedSheet rails={depth === 0 ? view.rails : undefined} headingRef={props.headingRef} />

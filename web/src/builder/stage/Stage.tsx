@@ -67,21 +67,19 @@ export function Stage({ as, work, pointed, numbers, practice, values, onType, on
   );
   const { view } = work;
   const hands = useMemo(
-    (): ScreenHands | undefined =>
-      view && {
-        view,
-        base: '',
-        pictures: `/api/project-pictures/${project}/`,
-        onType: type,
-        onPress: press,
-        onArrange: arrange,
-        more,
-        titles,
-        trend,
-        drawers,
-        builder,
-      },
-    [view, project, type, press, arrange, more, titles, trend, drawers, builder],
+    (): ScreenHands => ({
+      base: '',
+      pictures: `/api/project-pictures/${project}/`,
+      onType: type,
+      onPress: press,
+      onArrange: arrange,
+      more,
+      titles,
+      trend,
+      drawers,
+      builder,
+    }),
+    [project, type, press, arrange, more, titles, trend, drawers, builder],
   );
   const typed = useMemo(() => ({ values, errors: practice.errors }), [values, practice.errors]);
   const marks = useMemo(() => ({ chosen, several, lit: pointed, numbers }), [chosen, several, pointed, numbers]);
@@ -93,15 +91,15 @@ export function Stage({ as, work, pointed, numbers, practice, values, onType, on
     at.scrollIntoView({ block: 'center' });
     made.current = undefined;
   });
-  if (!hands) return <NotEntered work={work} />;
+  if (!view) return <NotEntered work={work} />;
   return (
-    <ScreenProvider hands={hands} typed={typed} busy={practice.busy} marks={marks}>
-      <style>{dressSheet(view ?? {}, '[data-stage]')}</style>
+    <ScreenProvider view={view} hands={hands} typed={typed} busy={practice.busy} marks={marks}>
+      <style>{dressSheet(view, '[data-stage]')}</style>
       <Box
         ref={box}
         data-stage
         {...putting.hands}
-        className={view?.appearance}
+        className={view.appearance}
         flex="1"
         minH={0}
         overflow="auto"
@@ -112,7 +110,7 @@ export function Stage({ as, work, pointed, numbers, practice, values, onType, on
         boxShadow="sm"
       >
         <Scaled box={box} width={width}>
-          <RailedSheet rails={hands.view.rails} />
+          <RailedSheet rails={view.rails} />
         </Scaled>
       </Box>
       {putting.problem && (

@@ -22,7 +22,6 @@ export function Drawn({ view, label, title, lit }: DrawnProps) {
   const box = useRef<HTMLDivElement>(null);
   const hands = useMemo(
     (): ScreenHands => ({
-      view,
       base: '',
       pictures: `/api/project-pictures/${project}/`,
       onType: () => undefined,
@@ -32,11 +31,11 @@ export function Drawn({ view, label, title, lit }: DrawnProps) {
       titles: async () => [],
       trend: nothing,
     }),
-    [view, project],
+    [project],
   );
   const typed = useMemo(() => ({ values: {}, errors: {} }), []);
   return (
-    <ScreenProvider hands={hands} typed={typed} busy={undefined}>
+    <ScreenProvider view={view} hands={hands} typed={typed} busy={undefined}>
       <style>{dressSheet(view, '[data-drawn-only]')}</style>
       {lit && (
         <style>{`[data-drawn-only] [data-is="${CSS.escape(lit)}"] { outline: 4px solid var(--chakra-colors-amber); outline-offset: 2px; }`}</style>

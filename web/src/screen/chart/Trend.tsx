@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState } from 'react';
+import { memo, useEffect, useState } from 'react';
 import { CartesianGrid, Line, LineChart, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
 import type { Samples, TrendView } from '../../api/client';
 import { colour } from '../../ui/theme/colours';
@@ -16,13 +16,10 @@ const dashes = [undefined, '7 4', '2 3', '10 3 2 3'];
 export function Trend({ element }: { element: OfKind<'trend'> }) {
   const { trend } = element;
   const samples = useSamples(element.id, trend);
-  const { fixed, clock } = useLanguage();
+  const { fixed } = useLanguage();
   const { view } = useScreen();
   // An operator screen gives it the room that is left; any other is as tall as what stands on it.
   const own = view.type === 'operator' ? undefined : `${Math.max(2, element.cell.h ?? usualRows) * row}px`;
-  const now = Date.now();
-  const from = now - trend.minutes * 60_000;
-  const ticks = [from, from + (now - from) / 2, now];
   return (
     <Flex direction="column" h="full" minH={0} color="plant.ink">
       <Flex justify="space-between" fontSize="note" wrap="wrap" gap="12px">
@@ -40,48 +37,70 @@ export function Trend({ element }: { element: OfKind<'trend'> }) {
         </Flex>
       </Flex>
       <Box flex={own ? '0 0 auto' : '1'} minH="90px" h={own}>
-        <ResponsiveContainer width="100%" height="100%">
-          <LineChart margin={{ left: 4, right: 12, top: 8, bottom: 0 }} accessibilityLayer={false}>
-            <CartesianGrid stroke={colour('plant.edge')} vertical={false} />
-            <XAxis
-              dataKey="at"
-              type="number"
-              domain={[from, now]}
-              ticks={ticks}
-              allowDataOverflow
-              tickFormatter={clock}
-              tick={{ fontSize: 13, fill: colour('plant.soft') }}
-              tickLine={false}
-              axisLine={false}
-            />
-            {trend.lines.map((l) => (
-              <YAxis key={l.id} yAxisId={l.id} domain={[0, l.max]} hide />
-            ))}
-            {trend.lines.map((l, i) => (
-              <Line
-                key={l.id}
-                yAxisId={l.id}
-                data={samples[l.id] ?? []}
-                dataKey="value"
-                stroke={strokes[i]}
-                strokeDasharray={dashes[i]}
-                strokeWidth={2}
-                dot={false}
-                isAnimationActive={false}
-              />
-            ))}
-            {trend.lines.map(
-              (l, i) =>
-                l.limit !== undefined && (
-                  <ReferenceLine key={l.id} yAxisId={l.id} y={l.limit} stroke={strokes[i]} strokeDasharray="1 4" />
-                ),
-            )}
-          </LineChart>
-        </ResponsiveContainer>
+        <Lines trend={trend} samples={samples} />
       </Box>
     </Flex>
   );
 }
+
+interface LinesProps {
+  trend: TrendView;
+  samples: Samples;
+}
+
+/** The lines as they are drawn: anew with each sample, not with each value that comes between two. */
+const Lines = memo(
+  function Lines({ trend, samples }: LinesProps) {
+    const { clock } = useLanguage();
+    const now = Date.now();
+    const from = now - trend.minutes * 60_000;
+    const ticks = [from, from + (now - from) / 2, now];
+    return (
+      <ResponsiveContainer width="100%" height="100%">
+        <LineChart margin={{ left: 4, right: 12, top: 8, bottom: 0 }} accessibilityLayer={false}>
+          <CartesianGrid stroke={colour('plant.edge')} vertical={false} />
+          <XAxis
+            dataKey="at"
+            type="number"
+            domain={[from, now]}
+            ticks={ticks}
+            allowDataOverflow
+            tickFormatter={clock}
+            tick={{ fontSize: 13, fill: colour('plant.soft') }}
+            tickLine={false}
+            axisLine={false}
+          />
+          {trend.lines.map((l) => (
+            <YAxis key={l.id} yAxisId={l.id} domain={[0, l.max]} hide />
+          ))}
+          {trend.lines.map((l, i) => (
+            <Line
+              key={l.id}
+              yAxisId={l.id}
+              data={samples[l.id] ?? []}
+              dataKey="value"
+              stroke={strokes[i]}
+              strokeDasharray={dashes[i]}
+              strokeWidth={2}
+              dot={false}
+              isAnimationActive={false}
+            />
+          ))}
+          {trend.lines.map(
+            (l, i) =>
+              l.limit !== undefined && (
+                <ReferenceLine key={l.id} yAxisId={l.id} y={l.limit} stroke={strokes[i]} strokeDasharray="1 4" />
+              ),
+          )}
+        </LineChart>
+      </ResponsiveContainer>
+    );
+  },
+  (a, b) => a.samples === b.samples && shapeOf(a.trend) === shapeOf(b.trend),
+);
+
+/** What of a trend is drawn besides its samples. */
+const shapeOf = (t: TrendView) => JSON.stringify([t.minutes, t.lines.map((l) => [l.id, l.max, l.limit])]);
 
 /** The server's samples, then one of each second as live values come. */
 function useSamples(element: string, trend: TrendView): Samples {
@@ -101,14 +120,11 @@ function useSamples(element: string, trend: TrendView): Samples {
   useEffect(() => {
     const at = Date.now();
     setSamples((before) => {
+      const lines = trend.lines.map((l) => ({ ...l, was: before[l.id] ?? [] }));
+      const newest = Math.max(0, ...lines.map((l) => l.was.at(-1)?.at ?? 0));
+      if (at - newest < 1000) return before;
       const after: Samples = { ...before };
-      for (const l of trend.lines) {
-        const line = before[l.id] ?? [];
-        const last = line[line.length - 1];
-        if (l.value !== undefined && (!last || at - last.at >= 1000)) {
-          after[l.id] = [...line.slice(-3600), { at, value: l.value }];
-        }
-      }
+      for (const { id, value, was } of lines) if (value !== undefined) after[id] = [...was.slice(-3600), { at, value }];
       return after;
     });
   }, [trend]);
