@@ -14,7 +14,7 @@ import (
 // How often a stream resolves at most, shows that it lives, and asks again who is there; how often it asks
 // whether its place is open still, after records were changed, and anyway.
 const (
-	ResolveEvery   = 125 * time.Millisecond
+	ResolveEvery   = 100 * time.Millisecond
 	HeartbeatEvery = 2 * time.Second
 	SessionEvery   = time.Second
 	OpenAfterWrite = 3 * time.Second
