@@ -13,14 +13,15 @@ interface BannersProps {
 
 /** What stands above a screen while something is not as it should be; the screen stays as it was. */
 export const Banners = memo(function Banners({ shown, away, lost, left }: BannersProps) {
-  const since = useSince(away !== undefined || lost);
+  const held = away?.problem.code === 'held'; // somebody answers, who waits for somebody else
+  const since = useSince((away !== undefined && !held) || lost);
   const told = [away && wordsOfProblem(away.problem), since && `No connection since ${since}.`].filter(Boolean);
   return (
     <>
       {left !== undefined && (
         <Banner calm words={`Back to the start in ${left} s, as nobody is here. Touch anything to stay.`} />
       )}
-      {told.length > 0 && <Banner words={told.join(' ')} />}
+      {told.length > 0 && <Banner words={told.join(' ')} calm={held && !lost} />}
       {shown.passed && <Banner words={`Skipped ${shown.passed}: gone, or not open to you.`} calm />}
     </>
   );
