@@ -36,13 +36,13 @@ func TestARecordThatAnotherHasLockedIsSavedWhenItIsFree(t *testing.T) {
 	if err := tx.Rollback(t.Context()); err != nil {
 		t.Fatal(err)
 	}
-	if now := fieldWords(p.open("/defect?defect=" + key), "f_what"); now != was {
+	if now := fieldWords(p.open("/defect?defect="+key), "f_what"); now != was {
 		t.Errorf("it is %q already", now)
 	}
 	if status, _, problem := p.press(edit, "locked-000001", "e_save", save); status != http.StatusOK {
 		t.Errorf("when it is free: %d %+v", status, problem)
 	}
-	if now := fieldWords(p.open("/defect?defect=" + key), "f_what"); now != "Locked, then saved" {
+	if now := fieldWords(p.open("/defect?defect="+key), "f_what"); now != "Locked, then saved" {
 		t.Errorf("it is %q", now)
 	}
 }
