@@ -93,11 +93,15 @@ export async function undoAll(page: Page) {
   }
 }
 
-/** Does something and waits until the server has answered the call that it sets off. */
+/**
+ * Does something and waits until the server has answered the call that it sets off; after an edit until what it came to is
+ * drawn too, since what stands there moves then, and a press that comes meanwhile goes beside it.
+ */
 export async function answered(page: Page, call: RegExp, act: () => Promise<unknown>, sends = '') {
   const answer = page.waitForResponse((r) => call.test(new URL(r.url()).pathname) && (r.request().postData() ?? '').includes(sends));
   await act();
   expect((await answer).ok()).toBe(true);
+  await expect(page.getByText('saving …', { exact: true })).toHaveCount(0);
 }
 
 /** Puts the draft into use for all, with a reason for what stops it; then goes back to where one was. */
