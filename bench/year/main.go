@@ -58,13 +58,13 @@ func run(ctx context.Context, up *stage.Stage) error {
 		return err
 	}
 	fmt.Printf("made %d places, %d presses, %d drafts in %.0f s: the store has %s\n\n", places, places/5, places/100, time.Since(began).Seconds(), size)
-	began = time.Now()
+	start := time.Now()
 	p, err := alone.Start(up)
 	if err != nil {
 		return err
 	}
 	defer p.Stop()
-	started := time.Since(began) - p.Built
+	started := time.Since(start) - p.Built
 	tokens, err := sessions(ctx, up)
 	if err != nil {
 		return err
@@ -74,12 +74,12 @@ func run(ctx context.Context, up *stage.Stage) error {
 	row("view, while what is old is forgotten", measure(p, tokens, false))
 	row("press, while what is old is forgotten", measure(p, tokens, true))
 	began = time.Now()
-	for time.Since(began) < 20*time.Minute {
+	for time.Since(began) < 20*time.Minute { // by the moment of the start: what is made grows older all the time
 		var trailsLeft, pressesLeft int
-		if err := ask(ctx, up, "ambergate", `select count(*) from trail where seen_at < now() - interval '30 days'`, &trailsLeft); err != nil {
+		if err := ask(ctx, up, "ambergate", `select count(*) from trail where seen_at < $1::timestamptz - interval '30 days'`, &trailsLeft, start); err != nil {
 			return err
 		}
-		if err := ask(ctx, up, demo.Database, `select count(*) from ambergate.press where at < now() - interval '30 days'`, &pressesLeft); err != nil {
+		if err := ask(ctx, up, demo.Database, `select count(*) from ambergate.press where at < $1::timestamptz - interval '30 days'`, &pressesLeft, start); err != nil {
 			return err
 		}
 		if trailsLeft+pressesLeft == 0 {
@@ -93,13 +93,13 @@ func run(ctx context.Context, up *stage.Stage) error {
 	return nil
 }
 
-func ask(ctx context.Context, up *stage.Stage, database, sql string, into any) error {
+func ask(ctx context.Context, up *stage.Stage, database, sql string, into any, args ...any) error {
 	conn, err := pgx.Connect(ctx, up.Cluster.AdminDSN(database))
 	if err != nil {
 		return fmt.Errorf("connect: %w", err)
 	}
 	defer conn.Close(ctx)
-	return conn.QueryRow(ctx, sql).Scan(into)
+	return conn.QueryRow(ctx, sql, args...).Scan(into)
 }
 
 func fill(ctx context.Context, up *stage.Stage, trails int) error {
