@@ -107,7 +107,7 @@ export function ScreenProvider({ view, hands, typed, busy, marks = unmarked, chi
 }
 
 /** Whether two views are the same but for what stands on them: what comes live leaves all other parts as they are. */
-export const sameFrame = (was: Frame, now: Frame) => sameBut(was as View, now as View, ['elements']);
+export const sameFrame = (was: Frame, now: Frame) => sameBut<Frame & Partial<View>>(was, now, ['elements']);
 
 /** The screen around this element, and what it does. */
 export function useScreen(): Screen {
