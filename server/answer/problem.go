@@ -132,7 +132,7 @@ func Describe(err error) (int, api.Problem) {
 	case errors.Is(err, store.ErrNone):
 		return http.StatusNotFound, api.Problem{Code: "no-place", What: "This is not there any more.", Then: Ptr("Go home and start from there.")}
 	case held(err):
-		return http.StatusServiceUnavailable, api.Problem{Code: "held", What: "Somebody else is changing this at this moment.", Then: Ptr("Nothing is lost. It is tried again by itself.")}
+		return http.StatusServiceUnavailable, api.Problem{Code: "held", What: "Somebody else is changing this at this moment.", Then: Ptr("Nothing was done. Try again in a moment.")}
 	case tooSlow(err):
 		return http.StatusGatewayTimeout, api.Problem{Code: "too-slow", What: "This took too long, and was ended.", Then: Ptr("Nothing is lost. Narrow what you look for, or try again in a while.")}
 	case late(err):

@@ -15,7 +15,10 @@ interface BannersProps {
 export const Banners = memo(function Banners({ shown, away, lost, left }: BannersProps) {
   const held = away?.problem.code === 'held'; // somebody answers, who waits for somebody else
   const since = useSince((away !== undefined && !held) || lost);
-  const told = [away && wordsOfProblem(away.problem), since && `No connection since ${since}.`].filter(Boolean);
+  const why = held
+    ? `${away.problem.what} Nothing is lost. It is tried again by itself.`
+    : away && wordsOfProblem(away.problem);
+  const told = [why, since && `No connection since ${since}.`].filter(Boolean);
   return (
     <>
       {left !== undefined && (
